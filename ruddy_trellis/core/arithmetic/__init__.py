@@ -1,0 +1,34 @@
+"""The number systems that every formula runs in.
+
+A formula is a plain function whose first argument ``m`` is one of these arithmetics. Besides the operators
+``+ - * /`` on numbers, a formula may use only what an arithmetic offers:
+
+======================  ==========================================================================
+``m.number(v)``         a Python number as a number of this arithmetic
+``m.separate(a, b)``    the offset from point a to point b; undefined when they coincide
+``m.cross(u, v)``       the cross product of two offsets; undefined when they are parallel
+``m.divide(p, q)``      the quotient; undefined when q is zero
+``m.root(p, q)``        the square root of p - q, for p, q >= 0; undefined when clearly negative
+``m.sqrt(p)``           the square root of p
+``m.absolute(p)``       p without its sign
+``m.choose(s, p, q)``   p where s is at least zero, otherwise q
+``m.inside(v, t, lo, hi)``  the tuple v where lo <= t <= hi, otherwise undefined
+``m.cos_sin(angle)``    cosine and sine of an angle in degrees
+``m.pi()``              the ratio of a circle's circumference to its diameter
+``m.angle(x, y)``       the direction of the offset (x, y) in degrees, above -180 and at most 180
+======================  ==========================================================================
+
+*Undefined* is the exception :class:`Undefined`, except in arrays, where it is NaN in that place.
+The pattern follows the contexts of mpmath: one function, many arithmetics.
+"""
+
+from .arrays import Arrays
+from .exact import Exact
+from .floats import Floats
+from .intervals import Intervals
+from .undefined import NotAlgebraic, Undefined
+
+FLOATS = Floats()
+ARRAYS = Arrays()
+
+__all__ = ["ARRAYS", "FLOATS", "Arrays", "Exact", "Floats", "Intervals", "NotAlgebraic", "Undefined"]

@@ -1,0 +1,72 @@
+"""Arithmetic on NumPy arrays: many positions of one figure at once, NaN where it is undefined."""
+
+import numpy as np
+
+from .undefined import CLOSENESS, END_SLACK, TOUCHING
+
+_CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
+
+
+class Arrays:
+    """See the package docstring for what each operation does. Shapes broadcast; undefined is NaN."""
+
+    name = "arrays"
+
+    @staticmethod
+    def number(value):
+        return np.asarray(value, dtype=float)
+
+    @staticmethod
+    def separate(a, b):
+        ax, ay = a
+        bx, by = b
+        dx, dy = bx - ax, by - ay
+        coincide = dx * dx + dy * dy <= _CLOSENESS_SQUARED * (ax * ax + ay * ay + bx * bx + by * by)
+        return np.where(coincide, np.nan, dx), np.where(coincide, np.nan, dy)
+
+    @staticmethod
+    def cross(u, v):
+        ux, uy = u
+        vx, vy = v
+        cross = ux * vy - uy * vx
+        parallel = cross * cross <= _CLOSENESS_SQUARED * (ux * ux + uy * uy) * (vx * vx + vy * vy)
+        return np.where(parallel, np.nan, cross)
+
+    @staticmethod
+    def divide(p, q):
+        return p / np.where(q == 0, np.nan, q)
+
+    @staticmethod
+    def root(p, q):
+        difference = p - q
+        negative = difference < -TOUCHING * (p + q)
+        return np.sqrt(np.where(negative, np.nan, np.maximum(difference, 0)))
+
+    @staticmethod
+    def sqrt(p):
+        return np.sqrt(np.where(p < 0, np.nan, p))
+
+    absolute = staticmethod(np.abs)
+
+    @staticmethod
+    def choose(sign, p, q):
+        # NaN in the sign is not "at least zero", and the value is then NaN through p or q as well.
+        return np.where(sign >= 0, p, q)
+
+    @staticmethod
+    def inside(value, t, low, high):
+        ok = (t >= low - END_SLACK) & (t <= high + END_SLACK)
+        return tuple(np.where(ok, part, np.nan) for part in value)
+
+    @staticmethod
+    def pi():
+        return np.pi
+
+    @staticmethod
+    def cos_sin(angle):
+        radians = np.radians(angle)
+        return np.cos(radians), np.sin(radians)
+
+    @staticmethod
+    def angle(x, y):
+        return np.degrees(np.arctan2(y, np.where((x == 0) & (y == 0), np.nan, x)))

@@ -1,0 +1,84 @@
+"""Arithmetic on Python floats: the one used while dragging."""
+
+import math
+
+from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
+
+_CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
+
+
+class Floats:
+    """See the package docstring for what each operation does."""
+
+    name = "floats"
+
+    @staticmethod
+    def number(value):
+        return float(value)
+
+    @staticmethod
+    def separate(a, b):
+        ax, ay = a
+        bx, by = b
+        dx = bx - ax
+        dy = by - ay
+        if dx * dx + dy * dy <= _CLOSENESS_SQUARED * (ax * ax + ay * ay + bx * bx + by * by):
+            raise Undefined("the two points coincide")
+        return dx, dy
+
+    @staticmethod
+    def cross(u, v):
+        ux, uy = u
+        vx, vy = v
+        cross = ux * vy - uy * vx
+        if cross * cross <= _CLOSENESS_SQUARED * (ux * ux + uy * uy) * (vx * vx + vy * vy):
+            raise Undefined("the two directions are parallel")
+        return cross
+
+    @staticmethod
+    def divide(p, q):
+        if q == 0:
+            raise Undefined("division by zero")
+        return p / q
+
+    @staticmethod
+    def root(p, q):
+        difference = p - q
+        if difference < 0:
+            if difference < -TOUCHING * (p + q):
+                raise Undefined("nothing meets here")
+            return 0.0
+        return math.sqrt(difference)
+
+    @staticmethod
+    def sqrt(p):
+        if p < 0:
+            raise Undefined("the root of a negative number")
+        return math.sqrt(p)
+
+    absolute = staticmethod(abs)
+
+    @staticmethod
+    def choose(sign, p, q):
+        return p if sign >= 0 else q
+
+    @staticmethod
+    def inside(value, t, low, high):
+        if low - END_SLACK <= t <= high + END_SLACK:
+            return value
+        raise Undefined("outside the ends")
+
+    @staticmethod
+    def pi():
+        return math.pi
+
+    @staticmethod
+    def cos_sin(angle):
+        radians = math.radians(angle)
+        return math.cos(radians), math.sin(radians)
+
+    @staticmethod
+    def angle(x, y):
+        if x == 0 and y == 0:
+            raise Undefined("no direction")
+        return math.degrees(math.atan2(y, x))

@@ -1,0 +1,7 @@
+"""Every construction, each defined once."""
+
+from .construction import Construction, Gap
+from .gaps import GAP_KINDS, GapKind
+from .registry import CATALOGUE, GROUPS, Catalogue
+
+__all__ = ["CATALOGUE", "GAP_KINDS", "GROUPS", "Catalogue", "Construction", "Gap", "GapKind"]

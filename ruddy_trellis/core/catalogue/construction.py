@@ -1,0 +1,124 @@
+"""What a construction is: the one definition from which everything else about it is made."""
+
+import re
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from functools import cached_property
+
+from .gaps import GAP_KINDS, GapKind
+
+_GAP = re.compile(r"\{(\w+):(\w+)\}")
+
+
+@dataclass(frozen=True)
+class Gap:
+    """A gap of one sentence: its name in the file format, its kind, and whether it may stay empty."""
+
+    name: str
+    kind_name: str
+    optional: bool
+
+    @property
+    def kind(self) -> GapKind:
+        return GAP_KINDS[self.kind_name]
+
+
+@dataclass(frozen=True)
+class Piece:
+    """A stretch of a sentence: words, or a gap. ``group`` numbers the optional stretch it is in (0: none)."""
+
+    text: str
+    gap: Gap | None
+    group: int
+
+
+@dataclass(frozen=True)
+class Construction:
+    """One kind of step, defined in one place.
+
+    Attributes:
+        key: its name in the file format.
+        sentence: the sentence, without its subject; ``{name:kind}`` is a gap and ``[...]`` may be left out.
+        makes: the kind of thing it makes.
+        formula: the function that makes it. It gets the arithmetic, then what the gaps were filled with in their
+            order, things first and typed numbers last.
+        group, tool, keys: its row on the shelf, its short name there, and its two-letter key.
+        example: sentences, one a line, whose last is this construction: its icon and its picture in the help.
+        choose: instead of ``formula``, a function of the kinds that fill the gaps and of the typed words, which gives
+            the formula or None where the kinds do not fit one another.
+        through: gaps whose points lie on what is made. ``on``: gaps on which the point made lies.
+        moves: how a point made this way can be moved: "free", "sliding" or "" (fixed).
+        dimension: for a reading: the power of length (0 plain, 1 length, 2 area) or "angle".
+        named_after: the gap that its automatic name is spelt from, or "" for the next free letter.
+        name_prefix: what that automatic name begins with.
+        undefined: why it may have no value, in words that follow "because".
+        distinct: whether the points that fill it must all differ.
+        likely: its place among the offers for a selection; the smallest comes first.
+        helper: whether it is drawn as a helper line at first.
+        aliases: other sentences that are read as this one.
+        defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
+        expands: for a sentence that makes several steps: a function of the kinds that fill its gaps, giving for each
+            step the key of its construction and what is filled besides. Such a sentence is never kept as a step.
+    """
+
+    key: str
+    sentence: str
+    makes: str
+    formula: Callable | None
+    group: str
+    tool: str
+    keys: str
+    example: str
+    choose: Callable | None = None
+    through: tuple = ()
+    on: tuple = ()
+    moves: str = ""
+    dimension: int | str | None = None
+    named_after: str = ""
+    name_prefix: str = ""
+    undefined: str = ""
+    distinct: bool = True
+    likely: int = 50
+    helper: bool = False
+    aliases: tuple = ()
+    defaults: Callable | None = None
+    expands: Callable | None = None
+    pieces: tuple = field(init=False)
+
+    def __post_init__(self):
+        object.__setattr__(self, "pieces", _pieces(self.sentence))
+
+    @cached_property
+    def gaps(self):
+        """The gaps in the order of the sentence."""
+        return tuple(piece.gap for piece in self.pieces if piece.gap)
+
+    @cached_property
+    def gap_by_name(self):
+        return {gap.name: gap for gap in self.gaps}
+
+    @cached_property
+    def sentences(self):
+        """The pieces of the sentence and of every alias."""
+        return (self.pieces, *(_pieces(alias) for alias in self.aliases))
+
+    @cached_property
+    def asked_gaps(self):
+        """The gaps that a person is asked to fill."""
+        return tuple(gap for gap in self.gaps if not gap.optional)
+
+
+def _pieces(sentence):
+    pieces, group = [], 0
+    for number, stretch in enumerate(re.split(r"\[(.*?)\]", sentence)):
+        inside = number % 2 == 1
+        group += inside
+        at = 0
+        for found in _GAP.finditer(stretch):
+            if found.start() > at:
+                pieces.append(Piece(stretch[at : found.start()], None, group if inside else 0))
+            pieces.append(Piece("", Gap(found[1], found[2], inside), group if inside else 0))
+            at = found.end()
+        if at < len(stretch):
+            pieces.append(Piece(stretch[at:], None, group if inside else 0))
+    return tuple(pieces)

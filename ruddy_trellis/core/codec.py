@@ -1,0 +1,67 @@
+"""Steps to and from the JSON of the open file format."""
+
+from dataclasses import asdict
+
+from . import limits
+from .catalogue import CATALOGUE
+from .language.expression import Formula
+from .refusal import Refusal
+from .step import PLAIN, Look, Step
+
+
+def fill_to_json(fill):
+    """What fills a gap as JSON: ids as a list of texts, coordinates as a list of numbers, a formula as an object."""
+    if isinstance(fill, Formula):
+        return {"formula": fill.text, "of": [list(operand) for operand in fill.operands]}
+    return list(fill) if isinstance(fill, tuple) else fill
+
+
+def fill_from_json(data):
+    """The reverse of :func:`fill_to_json`. Raises Refusal for anything else."""
+    if isinstance(data, bool):
+        raise Refusal("A gap is filled with things, numbers, a word or a formula, not with true or false.")
+    if isinstance(data, str):
+        return data
+    if isinstance(data, (int, float)):
+        return float(data)
+    if isinstance(data, list) and data and len(data) <= limits.POLYGON_CORNERS:
+        if all(isinstance(part, str) for part in data):
+            return tuple(data)
+        if all(isinstance(part, (int, float)) and not isinstance(part, bool) for part in data):
+            return tuple(float(part) for part in data)
+    if isinstance(data, dict) and set(data) == {"formula", "of"} and isinstance(data["formula"], str):
+        if len(data["formula"]) > limits.FORMULA_LENGTH * 2:
+            raise Refusal(f"A formula has at most {limits.FORMULA_LENGTH} characters.")
+        operands = data["of"]
+        if isinstance(operands, list) and all(isinstance(ids, list) and all(isinstance(i, str) for i in ids) for ids in operands):
+            formula = Formula(data["formula"], tuple(map(tuple, operands)))
+            formula.check_places()
+            return formula
+    raise Refusal("A gap is filled with a list of ids, a list of two numbers, a number, a word or a formula.")
+
+
+def look_to_json(look):
+    """Only what differs from the look that every thing has at first."""
+    plain = asdict(PLAIN)
+    return {name: list(value) if isinstance(value, tuple) else value for name, value in asdict(look).items() if value != plain[name]}
+
+
+def step_to_json(step):
+    """A step as JSON."""
+    data = {"id": step.id, "does": step.does, "with": {name: fill_to_json(fill) for name, fill in step.fills.items()}}
+    if step.name is not None:
+        data["name"] = step.name
+    if look := look_to_json(step.look):
+        data["look"] = look
+    return data
+
+
+def step_from_json(data):
+    """A step from JSON whose shape was checked by the schema (``lesson_file``). Raises Refusal."""
+    if data["does"] not in CATALOGUE:
+        raise Refusal(f"There is no construction called “{data['does'][:40]}”.")
+    look = dict(data.get("look", {}))
+    if look.get("label_offset") is not None:
+        look["label_offset"] = tuple(look["label_offset"])
+    fills = {name: fill_from_json(fill) for name, fill in data["with"].items()}
+    return Step(data["id"], data["does"], fills, data.get("name"), Look(**look))

@@ -1,0 +1,49 @@
+"""The pens and how each kind of thing is drawn at first."""
+
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT
+
+#: Pens by name: on a light board, on a dark board. All stay tellable apart for colour-blind eyes with their patterns.
+PENS = {
+    "ink": ("#2B2A33", "#F4EFE6"),
+    "ruddy": ("#A63D2F", "#F08A78"),
+    "leaf": ("#3F6B4F", "#8CC7A1"),
+    "straw": ("#B97F0A", "#F0C766"),
+    "sky": ("#2F6F95", "#84BFE3"),
+    "plum": ("#7A4B7C", "#CFA3D1"),
+    "slate": ("#5A6472", "#AEB8C6"),
+}
+
+#: For each kind: pen, width in pixels, pattern, fill opacity, size of a peg in pixels, whether its name is shown.
+_FIRST = {
+    POINT: ("leaf", 2.0, "solid", 0.0, 8.0, True),
+    SEGMENT: ("ink", 2.6, "solid", 0.0, 0.0, False),
+    RAY: ("sky", 2.2, "solid", 0.0, 0.0, True),
+    LINE: ("sky", 2.2, "solid", 0.0, 0.0, True),
+    CIRCLE: ("ruddy", 2.2, "solid", 0.0, 0.0, True),
+    POLYGON: ("ink", 2.6, "solid", 0.16, 0.0, False),
+    NUMBER: ("sky", 2.2, "solid", 0.0, 0.0, True),
+}
+
+
+def style_of(step):
+    """How a step is drawn: what was chosen for it, and for the rest how its kind is drawn at first.
+
+    Returns:
+        A dict with pen, fill_pen, width, pattern, fill, size, label, hidden, tag; for a point its peg as well.
+    """
+    construction, look = step.construction, step.look
+    pen, width, pattern, fill, size, label = _FIRST[step.makes]
+    if construction.helper:
+        width, pattern = 1.8, "dashed"
+    style = {}
+    if step.makes == POINT:
+        style["peg"] = construction.moves or "fixed"
+        if not construction.moves:
+            pen, size = "ink", 5.0
+    chosen = {"pen": pen, "width": width, "pattern": pattern, "fill": fill, "size": size, "label": label, "tag": True}
+    for part in chosen:
+        own = getattr(look, part)
+        style[part] = chosen[part] if own is None else own
+    style["fill_pen"] = look.pen or ("straw" if step.makes == POLYGON else pen)
+    style["hidden"] = look.hidden
+    return style

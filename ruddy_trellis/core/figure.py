@@ -1,0 +1,75 @@
+"""A construction from a Python prompt: sentences or calls, drags and readings."""
+
+from .board import Board, Settings
+from .codec import fill_to_json
+from .edits import Add, Move, NewStep, perform
+from .language.printing import sentence, working_text
+from .language.reading import read_sentence
+from .refusal import Refusal
+
+
+class Figure:
+    """A board with a handle that speaks names instead of ids.
+
+    Args:
+        unit: the unit of the board: "", "mm", "cm", "m" or "km".
+    """
+
+    def __init__(self, unit=""):
+        self.board = Board(Settings(unit=unit))
+
+    def say(self, text):
+        """Add what a sentence says, or several sentences, a line each. Returns the name of the last thing made.
+
+        Raises:
+            Refusal: where a sentence cannot be read or does not fit; the sentences before it stand.
+        """
+        name = ""
+        for line in filter(None, map(str.strip, text.splitlines())):
+            name = self._add(said(line, self.board))
+        return name
+
+    def make(self, key, name=None, **fills):
+        """Add a step by the key of its construction. Gaps take names, tuples of names, numbers or coordinates."""
+        return self._add(NewStep(does=key, name=name, fills={gap.rstrip("_"): self._fill(fill) for gap, fill in fills.items()}))
+
+    def _fill(self, fill):
+        if isinstance(fill, str):
+            return [self.board.find(fill)]
+        if isinstance(fill, tuple) and all(isinstance(part, str) for part in fill):
+            return [self.board.find(part) for part in fill]
+        return fill_to_json(fill)
+
+    def _add(self, new):
+        perform(self.board, Add(steps=[new]))
+        return self.board.name(self.board.steps[-1].id)
+
+    def drag(self, name, *numbers):
+        """Move a peg: a free point to coordinates x, y; a sliding one to its place on its path."""
+        perform(self.board, Move(numbers={self.board.find(name): list(numbers)}))
+
+    def value(self, name):
+        """The value of a thing in floats (see ``formulas``), or None where it has none now."""
+        return self.board.value(self.board.find(name))
+
+    def read(self, name):
+        """The value of a reading. Raises Refusal where there is no reading of that name."""
+        for id in self.board.ids_named(name):
+            if self.board.step(id).is_reading:
+                return self.board.value(id)
+        raise Refusal(f"There is no reading called {name}.")
+
+    def working(self):
+        """The construction as text, a sentence a line."""
+        return working_text(self.board)
+
+    def sentence(self, name):
+        """The sentence of one thing."""
+        return sentence(self.board, self.board.find(name))
+
+
+def said(text, board):
+    """A typed sentence as a step to add. Raises Refusal."""
+    read = read_sentence(text, board)
+    fills = {name: fill_to_json(fill) for name, fill in read.fills.items()}
+    return NewStep(does=read.construction.key, fills=fills, name=read.name)

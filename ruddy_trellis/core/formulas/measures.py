@@ -1,0 +1,44 @@
+"""Lengths, angles and areas."""
+
+
+def distance(m, a, b):
+    """The distance between two points."""
+    dx, dy = b[0] - a[0], b[1] - a[1]
+    return m.sqrt(dx * dx + dy * dy)
+
+
+def distance_to_line(m, point, straight):
+    """The distance from a point to the whole line that a straight thing lies on."""
+    px, py, dx, dy = straight[:4]
+    cross = dx * (point[1] - py) - dy * (point[0] - px)
+    return m.sqrt(m.divide(cross * cross, dx * dx + dy * dy))
+
+
+def radius(m, circle):
+    """The radius of a circle."""
+    return m.sqrt(circle[2])
+
+
+def angle(m, a, vertex, c):
+    """The angle between two arms, from 0 to 180 degrees, whichever is named first."""
+    u = m.separate(vertex, a)
+    v = m.separate(vertex, c)
+    return m.angle(u[0] * v[0] + u[1] * v[1], m.absolute(u[0] * v[1] - u[1] * v[0]))
+
+
+def reflex_angle(m, a, vertex, c):
+    """The angle between two arms measured the long way round, from 180 to 360 degrees."""
+    return 360 - angle(m, a, vertex, c)
+
+
+def polygon_area(m, polygon):
+    """The area inside a polygon that does not cross itself (the shoelace formula)."""
+    total = m.number(0)
+    for (ax, ay), (bx, by) in zip(polygon, polygon[1:] + polygon[:1]):
+        total = total + ax * by - ay * bx
+    return m.absolute(total) / 2
+
+
+def circle_area(m, circle):
+    """The area inside a circle."""
+    return m.pi() * circle[2]

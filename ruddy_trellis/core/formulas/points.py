@@ -1,0 +1,35 @@
+"""Points made from points, and points that ride on something."""
+
+from math import inf
+
+
+def midpoint(m, a, b):
+    """The point half-way from a to b."""
+    return (a[0] + b[0]) / 2, (a[1] + b[1]) / 2
+
+
+def point_on_straight(m, straight, share):
+    """The point at ``share`` of the way along the direction of a straight thing, held between its ends.
+
+    A share beyond an end gives that end, so that a point slides to the end and stays.
+    """
+    px, py, dx, dy, low, high = straight
+    if low > -inf:
+        share = m.choose(share - low, share, m.number(low))
+    if high < inf:
+        share = m.choose(high - share, share, m.number(high))
+    return px + share * dx, py + share * dy
+
+
+def point_on_circle(m, circle, angle):
+    """The point of a circle in the direction ``angle``, in degrees anticlockwise from the right."""
+    cx, cy, rr = circle
+    radius = m.sqrt(rr)
+    cosine, sine = m.cos_sin(angle)
+    return cx + radius * cosine, cy + radius * sine
+
+
+def share_along(m, straight, point):
+    """Where the foot of a point falls on a straight thing, as a share of its direction (not held to its ends)."""
+    px, py, dx, dy = straight[:4]
+    return m.divide((point[0] - px) * dx + (point[1] - py) * dy, dx * dx + dy * dy)

@@ -1,0 +1,55 @@
+"""Segments, rays and lines."""
+
+from math import inf
+
+
+def segment(m, a, b):
+    """The segment from a to b."""
+    dx, dy = m.separate(a, b)
+    return a[0], a[1], dx, dy, 0, 1
+
+
+def ray(m, a, b):
+    """The ray from a through b."""
+    dx, dy = m.separate(a, b)
+    return a[0], a[1], dx, dy, 0, inf
+
+
+def line(m, a, b):
+    """The line through a and b, directed from a to b."""
+    dx, dy = m.separate(a, b)
+    return a[0], a[1], dx, dy, -inf, inf
+
+
+def parallel(m, straight, point):
+    """The line through a point with the direction of a straight thing."""
+    return point[0], point[1], straight[2], straight[3], -inf, inf
+
+
+def perpendicular(m, straight, point):
+    """The line through a point, directed a quarter turn anticlockwise from a straight thing."""
+    return point[0], point[1], -straight[3], straight[2], -inf, inf
+
+
+def perpendicular_bisector(m, a, b):
+    """The line of points equally far from a and b, directed a quarter turn anticlockwise from a to b."""
+    dx, dy = m.separate(a, b)
+    return (a[0] + b[0]) / 2, (a[1] + b[1]) / 2, -dy, dx, -inf, inf
+
+
+def angle_bisector(m, a, vertex, c):
+    """The line that halves the angle from a to c at the vertex, directed into the angle.
+
+    With unit arms u and v it runs along u + v; near a straight angle that sum fades, and the quarter turn of
+    u - v, which has the same direction, is used instead. A straight angle is halved by its perpendicular.
+    """
+    ux, uy = m.separate(vertex, a)
+    vx, vy = m.separate(vertex, c)
+    u_size = m.sqrt(ux * ux + uy * uy)
+    v_size = m.sqrt(vx * vx + vy * vy)
+    ux, uy, vx, vy = ux / u_size, uy / u_size, vx / v_size, vy / v_size
+    sharp = ux * vx + uy * vy
+    turn = m.choose(ux * vy - uy * vx, m.number(1), m.number(-1))
+    dx = m.choose(sharp, ux + vx, turn * (vy - uy))
+    dy = m.choose(sharp, uy + vy, turn * (ux - vx))
+    return vertex[0], vertex[1], dx, dy, -inf, inf

@@ -1,0 +1,281 @@
+"""The formulas of calculations: read by a small parser of our own, never by Python, and run in any arithmetic.
+
+A formula is kept as a text with ``{0}``, ``{1}`` … in the places of the readings it uses, and the list of what
+stands there, so that it survives renaming.
+"""
+
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+from functools import lru_cache
+
+from .. import limits
+from ..refusal import Refusal
+from .names import NAME
+
+ANGLE = "angle"
+
+#: Each function: what it does, and what it makes of the dimension it is given ("halve", "keep", "sine").
+FUNCTIONS = {
+    "sqrt": (lambda m, x: m.sqrt(x), "halve"),
+    "abs": (lambda m, x: m.absolute(x), "keep"),
+    "sin": (lambda m, x: m.cos_sin(x)[1], "sine"),
+    "cos": (lambda m, x: m.cos_sin(x)[0], "sine"),
+    "tan": (lambda m, x: m.divide(m.cos_sin(x)[1], m.cos_sin(x)[0]), "sine"),
+}
+
+_TOKEN = re.compile(
+    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{NAME.pattern})|(?P<mark>[-+*/^()−×·÷½²³]))"
+)
+_SAME = {"−": "-", "×": "*", "·": "*", "÷": "/"}
+_WHAT_FITS = "Use numbers, names of readings, + − × ÷ ^, brackets, sqrt, abs, sin, cos, tan and pi."
+
+
+@dataclass(frozen=True)
+class Formula:
+    """A formula with its operands.
+
+    Attributes:
+        text: the formula, with ``{0}``, ``{1}`` … where its operands stand.
+        operands: what stands there: ids of one reading, or of two points whose distance is meant.
+    """
+
+    text: str
+    operands: tuple
+
+    @property
+    def tree(self):
+        return _parse(self.text)[0]
+
+    def check_places(self):
+        """Raise Refusal unless the text holds places only, each with an operand."""
+        tokens = _tokens(self.text)
+        places = {int(value[1:-1]) for kind, value, _ in tokens if kind == "operand"}
+        if _parse(self.text)[1] or places != set(range(len(self.operands))):
+            raise Refusal("A kept formula names its readings by {0}, {1} …, one for each in its list.")
+
+    def evaluate(self, m, *operands):
+        """The value in arithmetic m, given the operands' values. Raises Undefined where it has none."""
+        return _evaluate(self.tree, m, operands)
+
+    def dimension(self, operands):
+        """The dimension of the value, given those of the operands. Raises Refusal where they do not go together."""
+        dimension = _dimension(self.tree, operands)
+        return 0 if dimension is None else dimension
+
+    def written(self, names):
+        """The formula with names in the places of its operands."""
+        return re.sub(r"\{(\d+)\}", lambda found: names[int(found[1])], self.text)
+
+
+def read_formula(text, resolve):
+    """Read a formula that a person typed.
+
+    Args:
+        text: the formula, with names.
+        resolve: a function from a name to the ids it stands for; raises Refusal for a name it does not know.
+
+    Raises:
+        Refusal: with the place in the text, where it is not a formula.
+    """
+    if len(text) > limits.FORMULA_LENGTH:
+        raise Refusal(f"A formula has at most {limits.FORMULA_LENGTH} characters; that one has {len(text):,}.")
+    if "{" in text:
+        raise Refusal(f"A formula cannot hold “{{”. {_WHAT_FITS}", text.index("{"))
+    _, names = _parse(text)
+    operands, kept, at = [], [], 0
+    for name, place in names:
+        try:
+            found = resolve(name)
+        except Refusal as refusal:
+            raise Refusal(refusal.sentence, place) from None
+        if found not in operands:
+            operands.append(found)
+        kept.append(text[at:place] + f"{{{operands.index(found)}}}")
+        at = place + len(name)
+    return Formula(("".join(kept) + text[at:]).strip(), tuple(operands))
+
+
+def _tokens(text):
+    tokens, at = [], 0
+    while text[at:].strip():
+        found = _TOKEN.match(text, at)
+        if not found:
+            place = at + len(text[at:]) - len(text[at:].lstrip())
+            raise Refusal(f"A formula cannot hold “{text[place]}”. {_WHAT_FITS}", place)
+        kind = found.lastgroup
+        value = found[kind]
+        tokens.append((kind, _SAME.get(value, value), found.start(kind)))
+        at = found.end()
+    return tokens
+
+
+@lru_cache(maxsize=2048)
+def _parse(text):
+    """The tree of a formula, and the names in it with their places."""
+    parser = _Parser(text)
+    tree = parser.sum(0)
+    if parser.kind:
+        raise Refusal(f"The formula should have ended before “{parser.value}”. {_WHAT_FITS}", parser.place)
+    return tree, tuple(parser.names)
+
+
+class _Parser:
+    """Reads sums of products of powers, by one method each."""
+
+    def __init__(self, text):
+        self._tokens = _tokens(text)
+        self._at = 0
+        self._end = len(text)
+        self.names = []
+
+    def _token(self):
+        return self._tokens[self._at] if self._at < len(self._tokens) else (None, "", self._end)
+
+    kind = property(lambda self: self._token()[0])
+    value = property(lambda self: self._token()[1])
+    place = property(lambda self: self._token()[2])
+
+    def _take(self, *marks):
+        if self.kind == "mark" and self.value in marks:
+            self._at += 1
+            return self._tokens[self._at - 1]
+        return None
+
+    def sum(self, depth):
+        if depth > limits.FORMULA_NESTING:
+            raise Refusal(f"The formula has more than {limits.FORMULA_NESTING} brackets inside one another.", self.place)
+        tree = self._product(depth)
+        while token := self._take("+", "-"):
+            tree = (token[1], tree, self._product(depth), token[2])
+        return tree
+
+    def _product(self, depth):
+        tree = self._signed(depth)
+        while True:
+            if token := self._take("*", "/"):
+                tree = (token[1], tree, self._signed(depth), token[2])
+            elif self.kind in ("name", "operand") or (self.kind == "mark" and self.value in "(½"):
+                tree = ("*", tree, self._power(depth), self.place)
+            else:
+                return tree
+
+    def _signed(self, depth):
+        signs = 0
+        while token := self._take("-", "+"):
+            signs += token[1] == "-"
+        tree = self._power(depth)
+        return ("minus", tree) if signs % 2 else tree
+
+    def _power(self, depth):
+        base = self._atom(depth)
+        if token := self._take("²", "³"):
+            return ("^", base, 2 if token[1] == "²" else 3)
+        if token := self._take("^"):
+            minus = bool(self._take("-"))
+            kind, value, place = self._token()
+            if kind != "number" or "." in value or int(value) > 12:
+                raise Refusal("After ^ comes a whole number up to 12; for a root use sqrt(…).", place)
+            self._at += 1
+            return ("^", base, -int(value) if minus else int(value))
+        return base
+
+    def _atom(self, depth):
+        kind, value, place = self._token()
+        if kind is None:
+            raise Refusal(f"The formula stops too soon. {_WHAT_FITS}", place)
+        self._at += 1
+        if kind == "number":
+            return ("number", Fraction(value))
+        if kind == "operand":
+            return ("operand", int(value[1:-1]))
+        if value == "½":
+            return ("number", Fraction(1, 2))
+        if value == "(":
+            return self._bracket(depth, place)
+        if kind == "name":
+            return self._name(depth, value, place)
+        raise Refusal(f"A number, a name or a bracket should stand where “{value}” is.", place)
+
+    def _bracket(self, depth, place):
+        tree = self.sum(depth + 1)
+        if not self._take(")"):
+            raise Refusal("This bracket is never closed.", place)
+        return tree
+
+    def _name(self, depth, value, place):
+        if self._take("("):
+            if value in FUNCTIONS:
+                return ("call", value, self._bracket(depth, place + len(value)))
+            raise Refusal(f"There is no function called {value}. There are {', '.join(FUNCTIONS)}.", place)
+        if value == "pi" or value == "π":
+            return ("pi",)
+        self.names.append((value, place))
+        return ("operand", len(self.names) - 1)
+
+
+def _evaluate(tree, m, operands):
+    kind = tree[0]
+    if kind == "operand":
+        return operands[tree[1]]
+    if kind == "number":
+        return m.number(tree[1])
+    if kind == "pi":
+        return m.pi()
+    if kind == "minus":
+        return -_evaluate(tree[1], m, operands)
+    if kind == "call":
+        return FUNCTIONS[tree[1]][0](m, _evaluate(tree[2], m, operands))
+    left = _evaluate(tree[1], m, operands)
+    if kind == "^":
+        power = m.number(1)
+        for _ in range(abs(tree[2])):
+            power = power * left
+        return power if tree[2] >= 0 else m.divide(m.number(1), power)
+    right = _evaluate(tree[2], m, operands)
+    if kind == "+":
+        return left + right
+    if kind == "-":
+        return left - right
+    return left * right if kind == "*" else m.divide(left, right)
+
+
+_CALLED = {0: "a plain number", 1: "a length", 2: "an area", ANGLE: "an angle"}
+
+
+def _called(dimension):
+    return _CALLED.get(dimension, f"a length to the power {dimension}")
+
+
+def _dimension(tree, operands):
+    """The power of length of a value, "angle", or None for a typed number, which goes with anything."""
+    kind = tree[0]
+    if kind == "operand":
+        return operands[tree[1]]
+    if kind in ("number", "pi"):
+        return None
+    if kind == "minus":
+        return _dimension(tree[1], operands)
+    if kind == "call":
+        inner = _dimension(tree[2], operands)
+        rule = FUNCTIONS[tree[1]][1]
+        if rule == "halve" and inner not in (None, ANGLE):
+            return Fraction(inner) / 2
+        if rule == "sine" and inner not in (None, 0, ANGLE):
+            raise Refusal(f"{tree[1]} takes an angle, and this is {_called(inner)}.")
+        return 0 if rule == "sine" else inner
+    left = _dimension(tree[1], operands)
+    if kind == "^":
+        return left if left in (None, ANGLE) else left * tree[2]
+    right = _dimension(tree[2], operands)
+    if kind in "+-":
+        if left is None or right is None or left == right:
+            return right if left is None else left
+        doing = "added to" if kind == "+" else "subtracted from"
+        first, second = (left, right) if kind == "+" else (right, left)
+        raise Refusal(f"{_called(first).capitalize()} cannot be {doing} {_called(second)}.", tree[3])
+    if left is None and right is None:
+        return None
+    if ANGLE in (left, right):
+        return 0 if left == right and kind == "/" else ANGLE
+    return (left or 0) + (right or 0) * (1 if kind == "*" else -1)

@@ -1,0 +1,76 @@
+"""Sentences from steps."""
+
+from ..kinds import word
+from ..language.expression import Formula
+from ..step import is_ids
+from . import names as spelling
+
+
+def number_text(value):
+    """A number as it is kept in text: the shortest that reads back to the same number, with a true minus sign."""
+    value = float(value)
+    text = repr(int(value)) if value.is_integer() and abs(value) < 1e15 else repr(value)
+    return text.replace("-", "−") if "e" not in text else text.replace("e-", "e−")
+
+
+def rounded_text(value, decimals):
+    """A number to so many decimals, with a true minus sign and no minus zero."""
+    text = f"{value:.{decimals}f}"
+    if float(text) == 0:
+        text = text.lstrip("-")
+    return text.replace("-", "−")
+
+
+def fill_text(gap, fill, names, number=number_text):
+    """What fills a gap, in words."""
+    if isinstance(fill, Formula):
+        return fill.written([spelling.spell(names[id] for id in operand) for operand in fill.operands])
+    if is_ids(fill):
+        parts = [names[id] for id in fill]
+        return ", ".join(parts) if gap.kind.hands == "many" else spelling.spell(parts)
+    if isinstance(fill, tuple):
+        return f"({', '.join(number(part) for part in fill)})"
+    if isinstance(fill, (int, float)):
+        return number(fill)
+    return fill
+
+
+def phrase(construction, fills, names, full=False, number=number_text):
+    """The sentence of a construction without its subject: "the midpoint of AB".
+
+    Args:
+        fills: what fills its gaps.
+        names: names by id.
+        full: with the typed places that are left out where a person reads (where a free point is), so that the
+            text reads back to the same step.
+        number: how a number is written.
+    """
+    words = []
+    groups = {}
+    for piece in construction.pieces:
+        if piece.group:
+            groups.setdefault(piece.group, []).append(piece)
+    for piece in construction.pieces:
+        if piece.group:
+            gap = next(part.gap for part in groups[piece.group] if part.gap)
+            fill = fills.get(gap.name)
+            if fill is None or (not full and not isinstance(fill, str)):
+                continue
+        words.append(fill_text(piece.gap, fills[piece.gap.name], names, number) if piece.gap else piece.text)
+    return "".join(words)
+
+
+def sentence(board, id, full=False):
+    """The sentence of a step: "M is the midpoint of AB". With ``full``, one that reads back to the same step."""
+    step = board.step(id)
+    return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full)}"
+
+
+def working_text(board):
+    """The whole construction as text, a sentence a line, that reads back to the same construction."""
+    return "\n".join(sentence(board, step.id, full=True) for step in board.steps)
+
+
+def noun(board, id):
+    """What a thing is called in passing: "point A", "line p", "reading AF"."""
+    return f"{word(board.kind_of(id))} {board.name(id)}"

@@ -1,0 +1,96 @@
+"""From a step to what the arithmetic runs: the formula, the places of its inputs, and its typed numbers."""
+
+from dataclasses import dataclass
+
+from .catalogue import Construction
+from .formulas import measures, straights
+from .kinds import NUMBER, SEGMENT
+from .language.expression import Formula
+from .step import is_ids
+
+
+@dataclass(frozen=True, slots=True)
+class Plan:
+    """How one step is computed: ``formula(m, *values at inputs, *numbers)``."""
+
+    formula: object
+    inputs: tuple
+    numbers: tuple
+
+
+def kinds_of_fills(construction: Construction, fills, kind_of):
+    """The kind that fills each gap: that of the one thing, "segment" for two points, "number" for a typed number."""
+    kinds = {}
+    for gap in construction.gaps:
+        fill = fills.get(gap.name)
+        if is_ids(fill):
+            kinds[gap.name] = kind_of(fill[0]) if len(fill) == 1 else SEGMENT
+        elif isinstance(fill, (int, float)):
+            kinds[gap.name] = NUMBER
+    return kinds
+
+
+def chosen_formula(construction, fills, kind_of):
+    """The formula that a construction uses for these fills, or None where their kinds do not fit one another."""
+    if construction.formula:
+        return construction.formula
+    words = {name: fill for name, fill in fills.items() if isinstance(fill, (str, Formula))}
+    return construction.choose(kinds_of_fills(construction, fills, kind_of), words)
+
+
+def make_plan(step, kind_of, place_of):
+    """The plan of a step.
+
+    Args:
+        kind_of: a function from an id to the kind of that thing.
+        place_of: a function from an id to its place among the board's values.
+    """
+    construction = step.construction
+    formula = chosen_formula(construction, step.fills, kind_of)
+    inputs, numbers, bundles = [], [], []
+    for gap in construction.gaps:
+        fill = step.fills.get(gap.name)
+        if is_ids(fill):
+            bundles.append((_bundler(gap.kind.hands, [kind_of(id) for id in fill]), len(fill)))
+            inputs += map(place_of, fill)
+        elif isinstance(fill, Formula):
+            for operand in fill.operands:
+                bundles.append((_bundler("length", [kind_of(id) for id in operand]), len(operand)))
+                inputs += map(place_of, operand)
+        elif isinstance(fill, tuple):
+            numbers += fill
+        elif isinstance(fill, (int, float)):
+            numbers.append(fill)
+    if any(bundler for bundler, _ in bundles):
+        formula = _bundled(formula, bundles, len(inputs))
+    return Plan(formula, tuple(inputs), tuple(numbers))
+
+
+def _bundler(hands, kinds):
+    """What turns the values that fill a gap into the formula's arguments; None where they are those already."""
+    if hands == "many":
+        return lambda m, *points: (points,)
+    if hands == "points":
+        return _ends if kinds == [SEGMENT] else None
+    if hands == "length":
+        if kinds == [SEGMENT]:
+            return lambda m, segment: (measures.distance(m, *_ends(m, segment)),)
+        return (lambda m, a, b: (measures.distance(m, a, b),)) if len(kinds) == 2 else None
+    return (lambda m, a, b: (straights.segment(m, a, b),)) if len(kinds) == 2 else None
+
+
+def _ends(m, segment):
+    px, py, dx, dy = segment[:4]
+    return (px, py), (px + dx, py + dy)
+
+
+def _bundled(formula, bundles, how_many):
+    def run(m, *arguments):
+        things, at = [], 0
+        for bundler, width in bundles:
+            part = arguments[at : at + width]
+            things += bundler(m, *part) if bundler else part
+            at += width
+        return formula(m, *things, *arguments[how_many:])
+
+    return run

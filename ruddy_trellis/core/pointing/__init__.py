@@ -1,0 +1,1 @@
+"""From the pointer to sentences: what lies under it, which gap that fills, what a selection could become."""

@@ -1,0 +1,83 @@
+"""What a selection could become: exactly the sentences that the selected things complete, the likeliest first."""
+
+from dataclasses import dataclass
+
+from ..catalogue import CATALOGUE
+from ..catalogue.points import crossing_choices
+from ..checking import check_fills
+from ..codec import fill_to_json
+from ..edits import Add, NewStep
+from ..kinds import POINT
+from ..language.printing import phrase
+from ..plan import kinds_of_fills
+from ..refusal import Refusal
+
+
+@dataclass(frozen=True)
+class Offer:
+    """One sentence that a selection completes, and the edit that says it."""
+
+    does: str
+    sentence: str
+    edit: Add
+
+
+def offers(board, ids):
+    """The sentences that use every one of these things.
+
+    Args:
+        ids: the selected things, in the order in which they were selected.
+    """
+    found = []
+    for construction in CATALOGUE:
+        if not construction.asked_gaps:
+            continue
+        for fills in _fillings(construction, list(ids), board):
+            for choice in _choices(construction, fills, board):
+                full = {**fills, **choice}
+                try:
+                    check_fills(construction, full, board)
+                except Refusal:
+                    continue
+                text = phrase(construction, full, board.names)
+                step = NewStep(does=construction.key, fills={name: fill_to_json(fill) for name, fill in full.items()})
+                found.append((construction.likely, Offer(construction.key, text, Add(steps=[step]))))
+    found.sort(key=lambda pair: pair[0])
+    unique = {}
+    for _, offer in found:
+        unique.setdefault(offer.sentence, offer)
+    return list(unique.values())
+
+
+def _choices(construction, fills, board):
+    if construction.key == "intersection":
+        return crossing_choices(kinds_of_fills(construction, fills, board.kind_of))
+    return ({},)
+
+
+def _fillings(construction, ids, board):
+    """Ways to fill the asked gaps with all of these ids, keeping their order where several points go together."""
+
+    def go_on(gaps, left):
+        if not gaps:
+            if not left:
+                yield {}
+            return
+        gap, rest = gaps[0], gaps[1:]
+        for id in left:
+            if board.kind_of(id) in gap.kind.single:
+                others = [other for other in left if other != id]
+                yield from ({gap.name: (id,), **more} for more in go_on(rest, others))
+                break
+        points = [id for id in left if board.kind_of(id) == POINT]
+        count = len(points) if gap.kind.points < 0 else gap.kind.points
+        if count and len(points) >= count:
+            taken = tuple(points[:count])
+            others = [other for other in left if other not in taken]
+            yield from ({gap.name: taken, **more} for more in go_on(rest, others))
+
+    seen = []
+    for fills in go_on(construction.asked_gaps, ids):
+        if fills not in seen:
+            seen.append(fills)
+            yield fills

@@ -1,0 +1,221 @@
+"""What lies under the pointer, and the new point that a click there would make."""
+
+from dataclasses import dataclass
+from math import atan2, degrees, hypot, sqrt
+
+from ..arithmetic import FLOATS, Undefined
+from ..catalogue import CATALOGUE
+from ..catalogue.points import crossing_choices
+from ..formulas import points as point_formulas
+from ..formulas import straights
+from ..kinds import CIRCLE, PATHS, POINT, POLYGON
+from ..language import names as spelling
+from ..language.printing import noun
+from ..plan import kinds_of_fills, make_plan
+from ..step import Step
+
+#: Crossings are caught from a little further away than the paths themselves, points from further still.
+_CROSSING_REACH, _POINT_REACH = 1.3, 1.5
+
+
+@dataclass(frozen=True)
+class NewPoint:
+    """A point that is not there yet: the construction that will make it, where, and the words for it."""
+
+    does: str
+    fills: dict
+    at: tuple
+    words: str
+
+
+@dataclass(frozen=True)
+class Under:
+    """What lies under the pointer.
+
+    Attributes:
+        at: the position of the pointer, board units.
+        points: ids of points, the nearest first.
+        paths: what the pointer is on, the nearest first: ids of one path each, or of the two ends of a side.
+        shapes: ids of polygons and circles that the pointer is inside, the smallest first.
+        new_point: the point that a click would make here.
+    """
+
+    at: tuple
+    points: tuple
+    paths: tuple
+    shapes: tuple
+    new_point: NewPoint
+
+
+def look_under(board, at, tolerance):
+    """What lies under the pointer.
+
+    Args:
+        at: position in board units.
+        tolerance: how near counts as under it, in board units.
+    """
+    points, paths, shapes = [], [], []
+    made_segments = {frozenset(step.inputs) for step in board.steps if step.does == "segment" and not step.look.hidden}
+    for step in board.steps:
+        value = board.value(step.id)
+        if value is None or step.look.hidden:
+            continue
+        if step.makes == POINT:
+            distance = hypot(value[0] - at[0], value[1] - at[1])
+            if distance <= tolerance * _POINT_REACH:
+                points.append((distance, (step.id,)))
+        elif step.makes in PATHS:
+            if (distance := distance_to_path(step.makes, value, at)) <= tolerance:
+                paths.append((distance, (step.id,)))
+            if step.makes == CIRCLE and hypot(value[0] - at[0], value[1] - at[1]) ** 2 <= value[2]:
+                shapes.append((value[2] * 3.1416, step.id))
+        elif step.makes == POLYGON:
+            corners = step.fills["corners"]
+            for (a_id, a), (b_id, b) in _sides(corners, value):
+                if frozenset((a_id, b_id)) in made_segments:
+                    continue
+                distance = _distance_to_side(a, b, at)
+                if distance <= tolerance:
+                    paths.append((distance, (a_id, b_id)))
+            if _inside(value, at):
+                shapes.append((_size(value), step.id))
+    points.sort()
+    paths.sort()
+    shapes.sort()
+    ordered = tuple(dict.fromkeys(ids for _, ids in paths))
+    return Under(at, tuple(ids[0] for _, ids in points), ordered, tuple(id for _, id in shapes), _new_point(board, at, ordered, tolerance))
+
+
+def path_words(board, ids):
+    """What a path is called: "line p", or "side AB" for two ends."""
+    return noun(board, ids[0]) if len(ids) == 1 else f"side {_path_name(board, ids)}"
+
+
+def _path_name(board, ids):
+    return spelling.spell(board.name(id) for id in ids)
+
+
+def distance_to_path(kind, value, at):
+    """How far a position is from a path."""
+    if kind == CIRCLE:
+        return abs(hypot(value[0] - at[0], value[1] - at[1]) - sqrt(value[2]))
+    try:
+        foot = _foot(value, at)
+    except Undefined:
+        return float("inf")
+    return hypot(foot[0] - at[0], foot[1] - at[1])
+
+
+def _foot(straight, at):
+    share = point_formulas.share_along(FLOATS, straight, at)
+    return point_formulas.point_on_straight(FLOATS, straight, share)
+
+
+def _sides(corners, value):
+    corner_values = list(zip(corners, value))
+    return zip(corner_values, corner_values[1:] + corner_values[:1])
+
+
+def _distance_to_side(a, b, at):
+    try:
+        foot = _foot(straights.segment(FLOATS, a, b), at)
+    except Undefined:
+        return float("inf")
+    return hypot(foot[0] - at[0], foot[1] - at[1])
+
+
+def _inside(corners, at):
+    x, y = at
+    inside = False
+    for (ax, ay), (bx, by) in zip(corners, corners[1:] + corners[:1]):
+        if (ay > y) != (by > y) and x < ax + (y - ay) * (bx - ax) / (by - ay):
+            inside = not inside
+    return inside
+
+
+def _size(corners):
+    return abs(sum(a[0] * b[1] - a[1] * b[0] for a, b in zip(corners, corners[1:] + corners[:1]))) / 2
+
+
+def _new_point(board, at, paths, tolerance):
+    """The point that a click makes: at a crossing, on a path, or free."""
+    best = None
+    for number, a in enumerate(paths[:5]):
+        for b in paths[number + 1 : 5]:
+            crossing = crossing_near(board, a, b, at)
+            if crossing and (distance := _gap(crossing.at, at)) <= tolerance * _CROSSING_REACH:
+                if best is None or distance < best[0]:
+                    best = (distance, crossing)
+    if best:
+        return best[1]
+    if paths:
+        return point_on_path(board, paths[0], at)
+    return free_point(at)
+
+
+def _gap(a, b):
+    return hypot(a[0] - b[0], a[1] - b[1])
+
+
+def free_point(at):
+    """A new free point."""
+    return NewPoint("free_point", {"at": tuple(at)}, tuple(at), "a new free point here")
+
+
+def point_on_path(board, ids, at):
+    """A new point on a path, at the place nearest to a position."""
+    if len(ids) == 1 and board.kind_of(ids[0]) == CIRCLE:
+        value = board.value(ids[0])
+        place = degrees(atan2(at[1] - value[1], at[0] - value[0])) % 360
+    else:
+        value = board.value(ids[0]) if len(ids) == 1 else straights.segment(FLOATS, board.value(ids[0]), board.value(ids[1]))
+        place = point_formulas.share_along(FLOATS, value, at)
+        place = min(max(place, value[4]), value[5])
+    fills = {"path": ids, "place": place}
+    return NewPoint("point_on", fills, _value_of(board, "point_on", fills), f"a new point on {path_words(board, ids)}")
+
+
+def place_near(board, id, at):
+    """The typed number that puts a sliding point as near as it can come to a position."""
+    return point_on_path(board, board.step(id).fills["path"], at).fills["place"]
+
+
+def crossing_near(board, a, b, at):
+    """The crossing of two paths that is nearest to a position, as the construction that keeps to it best; None where
+    they do not meet now.
+
+    Where a known point is the other crossing, the new one is "the other than" that point.
+    """
+    fills = {"a": a, "b": b}
+    found = []
+    for choice in crossing_choices(kinds_of_fills(CATALOGUE["intersection"], fills, board.kind_of)):
+        value = _value_of(board, "intersection", {**fills, **choice})
+        if value is not None:
+            found.append((_gap(value, at), choice, value))
+    if not found:
+        return None
+    distance, choice, value = min(found, key=lambda entry: entry[0])
+    words = f"where {_path_name(board, a)} meets {_path_name(board, b)}"
+    if choice:
+        for known in _points_on_both(board, a, b):
+            other = _value_of(board, "other_intersection", {**fills, "known": (known,)})
+            known_at = board.value(known)
+            if other and known_at and _gap(other, value) < 1e-9 * (1 + distance + abs(value[0]) + abs(value[1])) < _gap(other, known_at):
+                return NewPoint("other_intersection", {**fills, "known": (known,)}, other, words + " again")
+    return NewPoint("intersection", {**fills, **choice}, value, words)
+
+
+def _points_on_both(board, a, b):
+    on = [set(ids) if len(ids) > 1 else board.incidence.get(ids[0], set()) for ids in (a, b)]
+    return sorted((on[0] & on[1]), key=board.place)
+
+
+def _value_of(board, does, fills):
+    plan = make_plan(Step("", does, fills), board.kind_of, board.place)
+    things = [board.values[place] for place in plan.inputs]
+    if None in things:
+        return None
+    try:
+        return plan.formula(FLOATS, *things, *plan.numbers)
+    except (Undefined, OverflowError):
+        return None

@@ -1,0 +1,320 @@
+"""A sentence being filled by clicks: which gap a click fills, what it says before, what it makes in the end."""
+
+from dataclasses import dataclass, field
+
+from ..catalogue import CATALOGUE, Construction
+from ..checking import misfit
+from ..codec import fill_to_json
+from ..edits import Add, NewStep
+from ..kinds import CIRCLE, POINT, SEGMENT
+from ..language import names as spelling
+from ..language.printing import noun, number_text
+from ..language.reading import read_fill
+from ..plan import kinds_of_fills
+from ..refusal import Refusal
+from .picking import NewPoint, crossing_near, look_under, path_words, point_on_path
+
+_POINT_MAKERS = ("free_point", "point_on", "intersection")
+
+
+@dataclass(frozen=True)
+class Taking:
+    """What a click would take: for which gap, what, and the words for it. ``closes`` ends a list of corners."""
+
+    gap: str
+    items: tuple
+    words: str
+    closes: bool = False
+
+
+@dataclass
+class Prompt:
+    """A construction whose gaps are being filled.
+
+    Attributes:
+        construction: what is being made.
+        filled: for each gap the items so far: ids, new points, or one typed value.
+        last_at: where the last click was; it picks among crossings.
+    """
+
+    construction: Construction
+    filled: dict = field(default_factory=dict)
+    last_at: tuple | None = None
+    closed: bool = False
+    order: list = field(default_factory=list)
+
+    @classmethod
+    def of(cls, key):
+        """The prompt of a construction, nothing filled. Raises Refusal for an unknown key."""
+        if key not in CATALOGUE:
+            raise Refusal(f"There is no tool called “{key[:40]}”.")
+        return cls(CATALOGUE[key])
+
+    # What is filled -----------------------------------------------------------------------------------------
+
+    def is_full(self, gap, board):
+        """Whether a gap needs nothing more."""
+        items = self.filled.get(gap.name, [])
+        if not items:
+            return False
+        if not isinstance(items[0], (str, NewPoint)):
+            return True
+        if gap.kind.points < 0:
+            return self.closed
+        if len(items) == 1 and self._kind(items[0], board) in gap.kind.single:
+            return True
+        return len(items) == gap.kind.points
+
+    def open_gaps(self, board):
+        """The gaps that a person is still asked for, in the order of the sentence."""
+        return [gap for gap in self._asked if not self.is_full(gap, board)]
+
+    @property
+    def _asked(self):
+        # A free point has only the gap that may be left out of its sentence: where it is.
+        return self.construction.asked_gaps or self.construction.gaps
+
+    def is_complete(self, board):
+        return self._is_pointed() or not self.open_gaps(board)
+
+    @staticmethod
+    def _kind(item, board):
+        return POINT if isinstance(item, NewPoint) else board.kind_of(item)
+
+    def new_points(self):
+        """The new points picked so far, in order."""
+        return [item for items in self.filled.values() for item in items if isinstance(item, NewPoint)]
+
+    # Clicking -----------------------------------------------------------------------------------------------
+
+    def what_at(self, board, at, tolerance):
+        """What a click at a position would take.
+
+        Raises:
+            Refusal: where nothing there fits, saying what would.
+        """
+        gaps = self.open_gaps(board)
+        if not gaps:
+            raise Refusal("The sentence is complete.")
+        pending = self._pending_at(at, tolerance * 1.5)
+        if pending is not None:
+            return self._take_pending(gaps, pending)
+        under = look_under(board, at, tolerance)
+        if self.construction.key in _POINT_MAKERS and not self.filled:
+            if taking := self._point_itself(board, under, gaps[0]):
+                return taking
+        taking = self._existing(board, gaps, under) or self._created(board, gaps, under)
+        if taking:
+            return taking
+        if under.points or under.paths:
+            ids = under.points[:1] or under.paths[0]
+            raise misfit(gaps[0], ids, board)
+        raise Refusal(f"Nothing is under the pointer. Here goes {gaps[0].kind.wants}.")
+
+    def _pending_at(self, at, reach):
+        for item in self.new_points():
+            if (item.at[0] - at[0]) ** 2 + (item.at[1] - at[1]) ** 2 <= reach * reach:
+                return item
+        return None
+
+    def _take_pending(self, gaps, item):
+        return self._take_point(gaps, item, "the new point", None) or self._twice("That new point")
+
+    def _point_itself(self, board, under, gap):
+        """For the tools that make a point by pointing: the point that the click makes."""
+        new = under.new_point
+        own = self.construction.key
+        if own == "free_point":
+            if under.points:
+                raise Refusal(f"{noun(board, under.points[0]).capitalize()} is here already. Click elsewhere for a new point.")
+            return Taking(gap.name, (new,), new.words)
+        if own == "point_on" and under.paths:
+            new = point_on_path(board, under.paths[0], under.at)
+        return Taking(gap.name, (new,), new.words) if _makes(new, own) else None
+
+    def _existing(self, board, gaps, under):
+        for id in under.points:
+            if taking := self._take_point(gaps, id, noun(board, id), board):
+                return taking
+        if under.points and all(self._used(id) for id in under.points):
+            return self._twice(board.name(under.points[0]))
+        for gap in gaps:
+            if self.filled.get(gap.name):
+                continue
+            for ids in under.paths:
+                if self._path_fits(board, gap, ids):
+                    return Taking(gap.name, self._spelt_out(board, gap, ids), path_words(board, ids))
+            if CIRCLE in gap.kind.single and gap.kind_name == "shape":
+                for id in under.shapes:
+                    return Taking(gap.name, (id,), noun(board, id))
+        return None
+
+    def _created(self, board, gaps, under):
+        if any(POINT in gap.kind.single or gap.kind.points for gap in gaps):
+            return self._take_point(gaps, under.new_point, under.new_point.words, board)
+        return None
+
+    def _used(self, item):
+        return any(item in items for items in self.filled.values())
+
+    def _take_point(self, gaps, item, words, board):
+        """A point for the first gap that takes it alone, or else for the first that needs several."""
+        corners = next((gap for gap in gaps if gap.kind.points < 0), None)
+        if corners and self._used(item):
+            items = self.filled[corners.name]
+            if item == items[0] and len(items) >= 3:
+                return Taking(corners.name, (), "the first corner again: close the polygon", closes=True)
+            return None
+        if self._used(item) and self.construction.distinct:
+            return None
+        for gap in gaps:
+            if POINT in gap.kind.single and not self.filled.get(gap.name):
+                return Taking(gap.name, (item,), words)
+        for gap in gaps:
+            if gap.kind.points and item not in self.filled.get(gap.name, []):
+                return Taking(gap.name, (item,), words)
+        return None
+
+    def _twice(self, name):
+        raise Refusal(f"{name} is picked already. Pick a different point.")
+
+    @staticmethod
+    def _path_fits(board, gap, ids):
+        if len(ids) == 1:
+            return board.kind_of(ids[0]) in gap.kind.single
+        return SEGMENT in gap.kind.single and gap.kind.points == 2
+
+    @staticmethod
+    def _spelt_out(board, gap, ids):
+        """A segment as its two ends, where the gap is after two points: so it stays when the segment goes."""
+        if gap.kind_name == "span" and len(ids) == 1 and board.step(ids[0]).does == "segment":
+            step = board.step(ids[0])
+            return (*step.fills["from"], *step.fills["to"])
+        return ids
+
+    def take(self, taking, at=None):
+        """Fill a gap with what a click takes."""
+        if taking.closes:
+            self.closed = True
+        else:
+            self.filled.setdefault(taking.gap, []).extend(taking.items)
+            self.order.append((taking.gap, len(taking.items)))
+        self.last_at = at or self.last_at
+
+    def drop_last(self):
+        """Take back the last pick. Returns whether there was one."""
+        if not self.order:
+            return False
+        gap, count = self.order.pop()
+        del self.filled[gap][-count:]
+        if not self.filled[gap]:
+            del self.filled[gap]
+        return True
+
+    def finish(self, board):
+        """End a list of corners. Raises Refusal where it is too short to end."""
+        for gap in self.open_gaps(board):
+            if gap.kind.points < 0:
+                if len(self.filled.get(gap.name, [])) < 3:
+                    raise Refusal("A polygon needs at least three corners; pick more.")
+                self.closed = True
+
+    def type(self, text, board):
+        """Fill the next gap with what a person typed: a name, a number, coordinates, a formula.
+
+        Raises:
+            Refusal: where it does not fit.
+        """
+        gap = self.open_gaps(board)[0]
+        fill = read_fill(gap, text.strip(), board)
+        if gap.kind.literal == "coordinates":
+            self.take(Taking(gap.name, (NewPoint("free_point", {"at": fill}, fill, ""),), ""))
+            return
+        if gap.kind.points < 0:
+            self.closed = True
+        self.take(Taking(gap.name, fill if isinstance(fill, tuple) else (fill,), ""))
+
+    # The result ---------------------------------------------------------------------------------------------
+
+    def edit(self, board):
+        """The edit that the filled sentence makes: its new points, then its own step."""
+        new_points = self.new_points()
+        steps = [NewStep(does=point.does, fills=_json(point.fills)) for point in new_points]
+        if self._is_pointed():
+            return Add(steps=steps)
+        fills = {}
+        for gap in self.construction.gaps:
+            if items := self.filled.get(gap.name):
+                ids = tuple(f"new:{new_points.index(item)}" if isinstance(item, NewPoint) else item for item in items)
+                fills[gap.name] = ids if isinstance(ids[0], str) else items[0]
+        does = self.construction.key
+        if does == "intersection" and not new_points and self.last_at:
+            crossing = crossing_near(board, fills["a"], fills["b"], self.last_at)
+            if crossing is None:
+                kinds = kinds_of_fills(self.construction, fills, board.kind_of)
+                fills = {**fills, **self.construction.defaults(kinds)}
+            else:
+                does, fills = crossing.does, crossing.fills
+        return Add(steps=[*steps, NewStep(does=does, fills=_json(fills))])
+
+    def _is_pointed(self):
+        """Whether the one click of a tool that makes a point by pointing has been made."""
+        return self.construction.key in _POINT_MAKERS and len(self.order) == 1 and len(self.new_points()) == 1
+
+    def with_taking(self, taking, at):
+        """A copy in which the taking is taken: to look ahead."""
+        copy = Prompt(self.construction, {gap: list(items) for gap, items in self.filled.items()}, self.last_at, self.closed, list(self.order))
+        copy.take(taking, at)
+        if self._asked and self._asked[0].kind.points < 0 and not taking.closes and len(copy.filled[taking.gap]) >= 3:
+            copy.closed = True
+        return copy
+
+    def chips(self, board):
+        """The sentence in pieces for the sentence bar: words, filled chips, open chips.
+
+        Each is ``{"words": …}`` or ``{"gap": name, "shown": text, "filled": bool, "next": bool}``.
+        """
+        open_gaps = self.open_gaps(board)
+        shown = []
+        for piece in self.construction.pieces:
+            if piece.group and piece.gap not in self._asked:
+                continue
+            if piece.gap is None:
+                if not piece.group or self._asked is self.construction.gaps:
+                    shown.append({"words": piece.text})
+                continue
+            items = self.filled.get(piece.gap.name, [])
+            full = piece.gap not in open_gaps
+            text = self._shown(items, board, piece.gap)
+            if not full:
+                text = f"{text} + {_more(piece.gap, len(items))}" if text else piece.gap.kind.asks
+            shown.append({"gap": piece.gap.name, "shown": text, "filled": full, "next": bool(open_gaps) and piece.gap == open_gaps[0]})
+        return shown
+
+    def _shown(self, items, board, gap):
+        parts = []
+        for item in items:
+            if isinstance(item, NewPoint):
+                parts.append("new point")
+            elif isinstance(item, str):
+                parts.append(board.name(item))
+            elif isinstance(item, float):
+                parts.append(number_text(item))
+            else:
+                parts.append(str(item.written(["…"] * len(item.operands))))
+        together = gap.kind.hands != "many" and "new point" not in parts
+        return spelling.spell(parts) if together else ", ".join(parts)
+
+
+def _makes(new, key):
+    return new.does == key or (key == "intersection" and new.does == "other_intersection")
+
+
+def _json(fills):
+    return {name: fill_to_json(fill) for name, fill in fills.items()}
+
+
+def _more(gap, had):
+    if gap.kind.points < 0:
+        return "another corner" if had < 3 else "another corner, or the first to close"
+    return "the corner" if gap.kind_name == "corner" and had == 1 else "another point"

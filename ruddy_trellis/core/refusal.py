@@ -1,0 +1,14 @@
+"""How the core says no."""
+
+
+class Refusal(ValueError):
+    """An edit or a sentence that cannot be taken. The text is a whole sentence for the person who asked:
+    what is wrong and what would be accepted. Whatever raised it has changed nothing.
+
+    ``place`` is the position in the typed text that is meant, where there is one.
+    """
+
+    def __init__(self, sentence, place=None):
+        super().__init__(sentence)
+        self.sentence = sentence
+        self.place = place

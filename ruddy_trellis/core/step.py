@@ -1,0 +1,83 @@
+"""One step of a construction, as it is kept."""
+
+from dataclasses import dataclass, field, replace
+
+from .catalogue import CATALOGUE
+from .kinds import NUMBER
+from .language.expression import Formula
+
+#: What a gap can be filled with: ids of things, a number, coordinates, a word, or a formula.
+Fill = tuple | float | str | Formula
+
+
+@dataclass(frozen=True)
+class Look:
+    """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.looks``)."""
+
+    pen: str | None = None
+    width: float | None = None
+    pattern: str | None = None
+    fill: float | None = None
+    size: float | None = None
+    hidden: bool = False
+    label: bool | None = None
+    label_offset: tuple | None = None
+    decimals: int | None = None
+    tag: bool | None = None
+
+
+PLAIN = Look()
+
+
+@dataclass(frozen=True)
+class Step:
+    """A step: what it does, with what, and what it is called.
+
+    Attributes:
+        id: stable for the life of the board; other steps name it by this, never by its name.
+        does: the key of its construction in the catalogue.
+        fills: what each gap is filled with; ids are always in a tuple of strings, coordinates in a tuple of floats.
+        name: the name a person gave, or the automatic letter; None where the name is spelt from what it is made of.
+    """
+
+    id: str
+    does: str
+    fills: dict = field(default_factory=dict)
+    name: str | None = None
+    look: Look = PLAIN
+
+    @property
+    def construction(self):
+        return CATALOGUE[self.does]
+
+    @property
+    def makes(self):
+        return self.construction.makes
+
+    @property
+    def is_reading(self):
+        return self.makes == NUMBER
+
+    @property
+    def inputs(self):
+        """The ids of all steps it is made from, in the order of its gaps, each once."""
+        found = {}
+        for gap in self.construction.gaps:
+            fill = self.fills.get(gap.name)
+            if isinstance(fill, Formula):
+                for operand in fill.operands:
+                    found.update(dict.fromkeys(operand))
+            elif is_ids(fill):
+                found.update(dict.fromkeys(fill))
+        return tuple(found)
+
+    def with_(self, **changes):
+        return replace(self, **changes)
+
+    def with_fill(self, gap_name, fill):
+        return replace(self, fills={**self.fills, gap_name: fill})
+
+
+def is_ids(fill):
+    """Whether a gap is filled with things (rather than typed into)."""
+    return isinstance(fill, tuple) and bool(fill) and isinstance(fill[0], str)
