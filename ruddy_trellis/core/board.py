@@ -67,7 +67,7 @@ class Board:
 
     @contextmanager
     def trial(self):
-        """The board itself, on which steps may be appended that are taken off again at the end."""
+        """In a ``with`` statement: the board, on which steps may be appended that are taken off again at the end."""
         count, kept = len(self.steps), {name: self.__dict__.get(name) for name in ("names", "incidence", "_below")}
         try:
             yield self

@@ -1,6 +1,7 @@
 """The edits that change a board. Each is checked whole before anything changes, and gives a patch that can be
 applied, reverted, saved and applied again."""
 
+from contextlib import contextmanager
 from dataclasses import asdict, dataclass, replace
 from typing import Annotated, Literal
 
@@ -211,16 +212,24 @@ def _replacing(board, words, steps):
 def _add(board, edit):
     if len(board) + len(edit.steps) > limits.STEPS:
         raise Refusal(f"A board has at most {limits.STEPS:,} steps. Start another board for more.")
-    with board.trial() as scratch:
+    with tried(board, edit) as added:
+        check_names(board.steps)
+        words = f"Added: {sentence(board, added[-1].id)}"
+    return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(added)))
+
+
+@contextmanager
+def tried(board, edit):
+    """The steps of an ``Add``, checked and put on the board until the end of the ``with`` statement: to look at
+    what it would make. Raises Refusal where they do not fit."""
+    with board.trial():
         added = []
         for new in edit.steps:
             # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
-            for step in _new_steps(scratch, new, [step.id for step in added]):
-                scratch.append(step)
+            for step in _new_steps(board, new, [step.id for step in added]):
+                board.append(step)
                 added.append(step)
-        check_names(scratch.steps)
-        words = f"Added: {sentence(scratch, added[-1].id)}"
-    return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(added)))
+        yield added
 
 
 def _new_steps(board, new, new_ids):

@@ -1,0 +1,1 @@
+"""Drawings of the display list: each output format is one module here."""

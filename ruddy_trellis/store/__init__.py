@@ -1,0 +1,6 @@
+"""Lessons, boards and their edits in SQLite. Keeps and finds; knows no geometry."""
+
+from .database import Database
+from .lessons import Lessons
+
+__all__ = ["Database", "Lessons"]

@@ -1,0 +1,1 @@
+"""The web application: pages, panels and live boards. Holds no geometry rules."""

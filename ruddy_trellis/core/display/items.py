@@ -36,19 +36,20 @@ class Extent:
         return Extent(self.left - x, self.low - y, self.right + x, self.high + y)
 
 
-def display(board, extent):
+def display(board, extent, ids=None):
     """The display list of a board.
 
     Args:
         extent: the part that is seen.
+        ids: the steps to show; all of them where left out.
 
     Returns:
-        For every step an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, and what
+        For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, and what
         :func:`refreshed` gives.
     """
     maker = _Maker(board, extent)
     items = []
-    for step in board.steps:
+    for step in board.steps if ids is None else map(board.step, ids):
         items.append(
             {
                 "id": step.id,

@@ -41,12 +41,18 @@ def offers(board, ids):
                     continue
                 text = phrase(construction, full, board.names)
                 step = NewStep(does=construction.key, fills={name: fill_to_json(fill) for name, fill in full.items()})
-                found.append((construction.likely, Offer(construction.key, text, Add(steps=[step]))))
+                rank = construction.likely + 20 * _stretched(construction, full)
+                found.append((rank, Offer(construction.key, text, Add(steps=[step]))))
     found.sort(key=lambda pair: pair[0])
     unique = {}
     for _, offer in found:
         unique.setdefault(offer.sentence, offer)
     return list(unique.values())
+
+
+def _stretched(construction, fills):
+    """How many gaps made for one thing were filled with two points instead: those sentences are offered later."""
+    return sum(1 for gap in construction.asked_gaps if gap.kind_name in ("straight", "path", "length") and len(fills[gap.name]) == 2)
 
 
 def _choices(construction, fills, board):

@@ -142,7 +142,7 @@ def _new_point(board, at, paths, tolerance):
     best = None
     for number, a in enumerate(paths[:5]):
         for b in paths[number + 1 : 5]:
-            crossing = crossing_near(board, a, b, at)
+            crossing = crossing_near(board, *sorted((a, b), key=lambda ids: board.place(ids[0])), at)
             if crossing and (distance := _gap(crossing.at, at)) <= tolerance * _CROSSING_REACH:
                 if best is None or distance < best[0]:
                     best = (distance, crossing)

@@ -85,6 +85,10 @@ class Prompt:
         """The new points picked so far, in order."""
         return [item for items in self.filled.values() for item in items if isinstance(item, NewPoint)]
 
+    def new_point_steps(self):
+        """The steps that make the new points."""
+        return [NewStep(does=point.does, fills=_json(point.fills)) for point in self.new_points()]
+
     # Clicking -----------------------------------------------------------------------------------------------
 
     def what_at(self, board, at, tolerance):
@@ -238,8 +242,7 @@ class Prompt:
 
     def edit(self, board):
         """The edit that the filled sentence makes: its new points, then its own step."""
-        new_points = self.new_points()
-        steps = [NewStep(does=point.does, fills=_json(point.fills)) for point in new_points]
+        new_points, steps = self.new_points(), self.new_point_steps()
         if self._is_pointed():
             return Add(steps=steps)
         fills = {}

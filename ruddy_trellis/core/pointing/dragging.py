@@ -1,0 +1,100 @@
+"""Dragging: which pegs a grabbed thing moves, and where to."""
+
+from dataclasses import dataclass
+
+from ..kinds import POINT, join
+from ..language.printing import noun, sentence
+from ..limits import COORDINATE
+from ..refusal import Refusal
+from .picking import place_near
+
+
+@dataclass(frozen=True)
+class Drag:
+    """A drag under way.
+
+    Attributes:
+        start: where the pointer took hold, board units.
+        free: the free points that go with it, by id, with their coordinates at the start.
+        sliding: the one sliding point that is dragged, or None.
+    """
+
+    start: tuple
+    free: dict
+    sliding: str | None
+
+    @property
+    def ids(self):
+        """The points whose numbers the drag changes."""
+        return (self.sliding,) if self.sliding else tuple(self.free)
+
+    def numbers(self, board, to):
+        """The typed numbers of every dragged point for a position of the pointer."""
+        x, y = (min(max(part, -COORDINATE), COORDINATE) for part in to)
+        if self.sliding:
+            grabbed = board.step(self.sliding)
+            if any(board.value(id) is None for id in grabbed.fills["path"]):
+                return {}
+            return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
+        dx, dy = x - self.start[0], y - self.start[1]
+        return {id: (_bounded(at[0] + dx), _bounded(at[1] + dy)) for id, at in self.free.items()}
+
+
+def _bounded(coordinate):
+    return min(max(coordinate, -COORDINATE), COORDINATE)
+
+
+def grab(board, ids, at):
+    """Take hold of things.
+
+    Args:
+        ids: the things; a sliding point is dragged alone, other things move by the free points they are made from.
+        at: where the pointer is. A single free point jumps to the pointer by no more than it was missed.
+
+    Returns:
+        A Drag.
+
+    Raises:
+        Refusal: where nothing of it can be moved, saying what it depends on.
+    """
+    first = board.step(ids[0])
+    if len(ids) == 1 and first.construction.moves == "sliding":
+        return Drag(at, {}, first.id)
+    free = {}
+    for id in ids:
+        for mover in movers(board, id):
+            free[mover] = board.value(mover)
+    if not free:
+        raise Refusal(why_fixed(board, ids[0]))
+    return Drag(at, free, None)
+
+
+def movers(board, id):
+    """The free points that move a thing: itself, or all that it stands on where they are all free."""
+    step = board.step(id)
+    if step.construction.moves == "free":
+        return [id]
+    if step.makes == POINT or step.is_reading or not step.inputs:
+        return []
+    made_from = [board.step(parent) for parent in step.inputs]
+    return [parent.id for parent in made_from] if all(parent.construction.moves == "free" for parent in made_from) else []
+
+
+def why_fixed(board, id):
+    """Why a thing cannot be dragged: its sentence, and the pegs that would move it."""
+    pegs = roots(board, id)
+    words = f"{sentence(board, id)}."
+    if pegs:
+        words += f" To move it, drag {join((noun(board, peg) for peg in pegs[:4]), last='or')}."
+    return words
+
+
+def roots(board, id):
+    """The ids of the pegs that a thing depends on, in order."""
+    reached, waiting = set(), [id]
+    while waiting:
+        for parent in board.step(waiting.pop()).inputs:
+            if parent not in reached:
+                reached.add(parent)
+                waiting.append(parent)
+    return [parent for parent in sorted(reached, key=board.place) if board.step(parent).construction.moves]

@@ -1,0 +1,48 @@
+"""What a sentence would make if the pointer clicked now."""
+
+from ..display import display
+from ..edits import Add, NewStep, tried
+from ..kinds import POLYGON
+from ..refusal import Refusal
+from .picking import NewPoint
+
+
+def preview(prompt, board, taking, at, extent):
+    """The display items of what a click would make or add to, for drawing faintly under the pointer.
+
+    Args:
+        prompt: the sentence so far.
+        taking: what the click would take.
+        at: where the pointer is.
+        extent: the part that is seen.
+    """
+    ahead = prompt.with_taking(taking, at)
+    edit = ahead.edit(board) if ahead.is_complete(board) else _unfinished(ahead)
+    if edit is None:
+        return []
+    try:
+        with tried(board, edit) as added:
+            return display(board, extent, [step.id for step in added])
+    except Refusal:
+        return []
+
+
+def pending(prompt, board, extent):
+    """The display items of the new points picked so far."""
+    edit = _unfinished(prompt, sides=False)
+    if edit is None:
+        return []
+    with tried(board, edit) as added:
+        return display(board, extent, [step.id for step in added])
+
+
+def _unfinished(prompt, sides=True):
+    """The new points so far, and for two corners of a polygon the side between them."""
+    new_points = prompt.new_points()
+    steps = prompt.new_point_steps()
+    if sides and prompt.construction.makes == POLYGON:
+        corners = [item for items in prompt.filled.values() for item in items]
+        if len(corners) == 2:
+            ends = [f"new:{new_points.index(item)}" if isinstance(item, NewPoint) else item for item in corners]
+            steps.append(NewStep(does="segment", fills={"from": ends[:1], "to": ends[1:]}))
+    return Add(steps=steps) if steps else None

@@ -1,0 +1,126 @@
+"""The display list as an SVG picture: the pictures of lessons and the icons of tools."""
+
+from html import escape
+from math import cos, radians, sin
+
+from ..core.display.palette import PENS
+
+#: Dash patterns in multiples of the line's width.
+DASHES = {"solid": "", "dashed": "4 3", "dotted": "0.1 2.6"}
+
+
+def svg(items, extent, width, height, *, dark=False, scale=1.0, labels=True, ground=None):
+    """Draw a display list.
+
+    Args:
+        items: the display list.
+        extent: the part of the plane to show, fitted into the picture whole.
+        width, height: of the picture, pixels.
+        dark: with the pens of a dark board.
+        scale: of line widths, pegs and words.
+        labels: whether names and readings are drawn.
+        ground: the colour of the ground, or None for a clear one.
+
+    Returns:
+        The text of the SVG element.
+    """
+    drawing = _Drawing(extent, width, height, dark, scale)
+    parts = [f'<rect width="{width}" height="{height}" fill="{ground}"/>'] if ground else []
+    shown = [item for item in sorted(items, key=lambda item: item["layer"]) if item["shape"] is not None and not item["style"]["hidden"]]
+    parts += [drawing.shape(item) for item in shown]
+    if labels:
+        parts += [drawing.label(item) for item in shown if item["label"] and item["style"]["label"]]
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}" width="{width}" height="{height}" '
+        f'font-family="Atkinson Hyperlegible, sans-serif" aria-hidden="true">{"".join(parts)}</svg>'
+    )
+
+
+class _Drawing:
+    def __init__(self, extent, width, height, dark, scale):
+        self.zoom = min(width / extent.width, height / extent.height)
+        self.x0 = width / 2 - self.zoom * (extent.left + extent.right) / 2
+        self.y0 = height / 2 + self.zoom * (extent.low + extent.high) / 2
+        self.dark, self.scale = dark, scale
+
+    def place(self, x, y):
+        return round(self.x0 + self.zoom * x, 2), round(self.y0 - self.zoom * y, 2)
+
+    def pen(self, name):
+        return PENS[name][self.dark]
+
+    def _stroke(self, style):
+        width = style["width"] * self.scale
+        dash = " ".join(f"{float(part) * width:.1f}" for part in DASHES[style["pattern"]].split())
+        dashes = f' stroke-dasharray="{dash}" stroke-linecap="round"' if dash else ""
+        return f'stroke="{self.pen(style["pen"])}" stroke-width="{width:.2f}"{dashes}'
+
+    def shape(self, item):
+        style, shape = item["style"], item["shape"]
+        if item["kind"] == "point":
+            return self._peg(style, shape)
+        if "radius" in shape:
+            x, y = self.place(*shape["at"])
+            return f'<circle cx="{x}" cy="{y}" r="{shape["radius"] * self.zoom:.2f}" {self._fill(style)} {self._stroke(style)}/>'
+        if "sweep" in shape:
+            return self._angle(style, shape)
+        if "points" not in shape:
+            return ""
+        places = [self.place(*pair) for pair in zip(shape["points"][::2], shape["points"][1::2])]
+        path = "M" + "L".join(f"{x} {y}" for x, y in places) + ("Z" if item["kind"] == "polygon" else "")
+        return f'<path d="{path}" {self._fill(style)} {self._stroke(style)} stroke-linejoin="round"/>'
+
+    def _fill(self, style):
+        return f'fill="{self.pen(style["fill_pen"])}" fill-opacity="{style["fill"]}"' if style["fill"] else 'fill="none"'
+
+    def _peg(self, style, shape):
+        x, y = self.place(*shape["at"])
+        size, colour = style["size"] * self.scale, self.pen(style["pen"])
+        if style["peg"] == "fixed":
+            return f'<circle cx="{x}" cy="{y}" r="{size:.1f}" fill="{colour}"/>'
+        diamond = f'<path d="M{x} {y - size:.1f}l{size:.1f} {size:.1f}-{size:.1f} {size:.1f}-{size:.1f}-{size:.1f}z" fill="{colour}"/>'
+        if style["peg"] == "sliding":
+            turn = radians(shape["turn"])
+            dx, dy = 1.7 * size * cos(turn), -1.7 * size * sin(turn)
+            diamond = (
+                f'<path d="M{x - dx:.1f} {y - dy:.1f}L{x + dx:.1f} {y + dy:.1f}" stroke="{colour}" '
+                f'stroke-width="{0.35 * size:.1f}" stroke-linecap="round"/>' + diamond
+            )
+        return diamond
+
+    def _angle(self, style, shape):
+        x, y = self.place(*shape["at"])
+        reach = 24 * self.scale
+        start, end = radians(shape["start"]), radians(shape["start"] + shape["sweep"])
+        ax, ay, bx, by = x + reach * cos(start), y - reach * sin(start), x + reach * cos(end), y - reach * sin(end)
+        if shape["right"]:
+            near = 0.7
+            path = (
+                f"M{x + near * (ax - x):.1f} {y + near * (ay - y):.1f}L{x + near * (ax + bx - 2 * x):.1f} "
+                f"{y + near * (ay + by - 2 * y):.1f}L{x + near * (bx - x):.1f} {y + near * (by - y):.1f}"
+            )
+        else:
+            large, way = int(abs(shape["sweep"]) > 180), int(shape["sweep"] < 0)
+            path = f"M{ax:.1f} {ay:.1f}A{reach:.1f} {reach:.1f} 0 {large} {way} {bx:.1f} {by:.1f}"
+        return f'<path d="{path}" fill="none" {self._stroke(style)}/>'
+
+    def label(self, item):
+        label, size = item["label"], 17 * self.scale
+        if item["kind"] == "number" and not item["style"]["tag"]:
+            return ""
+        x, y = self.place(*label["at"])
+        dx, dy = label["offset"] or (19 * label["push"][0], -19 * label["push"][1])
+        dx, dy = dx * self.scale, dy * self.scale
+        weight, plate = "bold", ""
+        if item["kind"] == "number":
+            # Half the size of the letters is about their width on average.
+            width, height = 0.5 * size * len(label["text"]) + size, 1.6 * size
+            weight = "normal"
+            plate = (
+                f'<rect x="{x + dx - width / 2:.1f}" y="{y + dy - height / 2:.1f}" width="{width:.1f}" height="{height:.1f}" '
+                f'rx="{size * 0.4:.1f}" fill="#fff" fill-opacity="0.85"/>'
+            )
+        return (
+            f'{plate}<text x="{x + dx:.1f}" y="{y + dy + size * 0.35:.1f}" font-size="{size:.1f}" font-weight="{weight}" '
+            f'text-anchor="middle" fill="{self.pen("ink")}">{escape(label["text"])}</text>'
+        )

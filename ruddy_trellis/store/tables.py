@@ -1,0 +1,46 @@
+"""The tables."""
+
+from datetime import UTC, datetime
+
+from sqlmodel import Field, SQLModel
+
+
+def _now():
+    return datetime.now(UTC)
+
+
+class Lesson(SQLModel, table=True):
+    """What a teacher makes, names and shares. ``slug`` is its unguessable name in addresses."""
+
+    id: int | None = Field(default=None, primary_key=True)
+    slug: str = Field(unique=True, index=True, max_length=40)
+    title: str = Field(max_length=80)
+    made_at: datetime = Field(default_factory=_now)
+    changed_at: datetime = Field(default_factory=_now)
+
+
+class BoardRow(SQLModel, table=True):
+    """A board of a lesson.
+
+    ``document`` is its present state in the open format; ``edits_done`` counts the edits that are in it, so that
+    those of a higher number can be redone.
+    """
+
+    __tablename__ = "board"
+
+    id: int | None = Field(default=None, primary_key=True)
+    lesson_id: int = Field(foreign_key="lesson.id", index=True)
+    position: int = 0
+    document: str
+    edits_done: int = 0
+
+
+class EditRow(SQLModel, table=True):
+    """One edit of a board as a patch in JSON, numbered from 1."""
+
+    __tablename__ = "edit"
+
+    board_id: int = Field(foreign_key="board.id", primary_key=True)
+    number: int = Field(primary_key=True)
+    patch: str
+    made_at: datetime = Field(default_factory=_now)

@@ -1,0 +1,299 @@
+"""One browser at a live board: its tool, its selection, and the answers to its messages."""
+
+import asyncio
+
+import orjson
+from pydantic import ValidationError
+
+from ..core.edits import Add, Delete, Move, read_edit, what_goes
+from ..core.figure import said
+from ..core.kinds import join
+from ..core.language.completion import complete
+from ..core.language.printing import noun, sentence
+from ..core.pointing.dragging import grab, movers, roots
+from ..core.pointing.offers import offers
+from ..core.pointing.picking import place_near
+from ..core.pointing.preview import pending, preview
+from ..core.pointing.prompt import Prompt
+from ..core.refusal import Refusal
+from . import messages
+
+_QUEUE = 2_000
+
+
+class Connection:
+    """Answers the messages of one browser. Outgoing messages queue here and are sent by ``write``."""
+
+    def __init__(self, live, socket):
+        self.live = live
+        self.view = None
+        self._socket = socket
+        self._waiting = []
+        self._items = {}
+        self._ready = asyncio.Event()
+        self._prompt = None
+        self._pinned = False
+        self._selected = []
+        self._offers = []
+
+    @property
+    def board(self):
+        return self.live.board
+
+    # Sending ------------------------------------------------------------------------------------------------
+
+    def send(self, message):
+        """Queue a message. A browser that does not read for very long is let go."""
+        if self._items:
+            self._flush_items()
+        self._waiting.append(message)
+        if len(self._waiting) > _QUEUE:
+            raise ConnectionError("the browser does not read")
+        self._ready.set()
+
+    def send_items(self, items):
+        """Queue refreshed items; of an item that waits already, only the newest is sent."""
+        for item in items:
+            self._items[item["id"]] = item
+        self._ready.set()
+
+    def _flush_items(self):
+        self._waiting.append({"t": "moved", "items": list(self._items.values())})
+        self._items = {}
+
+    async def write(self):
+        """Send what is queued, for as long as the connection lasts."""
+        while True:
+            await self._ready.wait()
+            self._ready.clear()
+            if self._items:
+                self._flush_items()
+            waiting, self._waiting = self._waiting, []
+            for message in waiting:
+                await self._socket.send_text(orjson.dumps(message).decode())
+
+    def refuse(self, refusal):
+        """Tell a refusal; it changes nothing."""
+        self.send({"t": "says", "kind": "refusal", "words": refusal.sentence, "place": refusal.place})
+
+    def _done(self, patch):
+        self.send({"t": "says", "kind": "done", "words": patch.words, "undo": True})
+
+    # Receiving ----------------------------------------------------------------------------------------------
+
+    def welcome(self):
+        """Send the whole board."""
+        self.send({"t": "board", "items": self.live.show_all(), "state": self.live.state()})
+        self._send_prompt()
+
+    async def receive(self, text):
+        """Answer one message."""
+        try:
+            message = messages.MESSAGE.validate_json(text)
+        except ValidationError as error:
+            problem = error.errors()[0]
+            where = ".".join(str(part) for part in problem["loc"][1:])
+            self.refuse(Refusal(f"That cannot be read ({where}: {problem['msg'].lower()})."))
+            return
+        try:
+            await _HANDLERS[type(message)](self, message)
+        except Refusal as refusal:
+            self.refuse(refusal)
+
+    async def leave(self):
+        """The browser has gone: what it held is kept where it was."""
+        self.live.connections.discard(self)
+        await self.live.drop(self)
+
+    # Dragging -----------------------------------------------------------------------------------------------
+
+    async def _grab(self, message):
+        ids = [id for id in message.ids if id in self.board]
+        if not ids:
+            return
+        try:
+            self.live.start_drag(self, grab(self.board, ids, message.at))
+        except Refusal as refusal:
+            self.send({"t": "stuck", "words": refusal.sentence, "lights": roots(self.board, ids[0])})
+
+    async def _drag(self, message):
+        items = self.live.drag_to(self, message.to)
+        self.send({"t": "moved", "seq": message.seq, "items": items or [], "held": items is not None})
+
+    async def _drop(self, message):
+        await self.live.drop(self)
+
+    async def _nudge(self, message):
+        numbers = {}
+        for id in dict.fromkeys(mover for id in message.ids if id in self.board for mover in self._movers(id)):
+            step, value = self.board.step(id), self.board.value(id)
+            if value is None:
+                continue
+            to = (value[0] + message.by[0], value[1] + message.by[1])
+            numbers[id] = list(to) if step.construction.moves == "free" else [place_near(self.board, id, to)]
+        if not numbers:
+            names = join(noun(self.board, id) for id in message.ids if id in self.board)
+            raise Refusal(f"{names or 'That'} cannot be nudged: only free and sliding points can.")
+        await self.live.change(Move(numbers=numbers))
+
+    def _movers(self, id):
+        return [id] if self.board.step(id).construction.moves else movers(self.board, id)
+
+    # The sentence bar ---------------------------------------------------------------------------------------
+
+    def _send_prompt(self):
+        prompt = self._prompt
+        self.send(
+            {
+                "t": "prompt",
+                "tool": prompt and prompt.construction.key,
+                "chips": prompt.chips(self.board) if prompt else [],
+                "pinned": self._pinned,
+                "pending": pending(prompt, self.board, self.live.extent) if prompt else [],
+            }
+        )
+
+    async def _tool(self, message):
+        self._prompt = Prompt.of(message.key) if message.key else None
+        self._pinned = message.pinned
+        self._send_prompt()
+
+    async def _hover(self, message):
+        if not self._prompt:
+            return
+        self._forget_lost_things()
+        try:
+            taking = self._prompt.what_at(self.board, message.at, message.reach)
+        except Refusal as refusal:
+            self.send({"t": "under", "words": refusal.sentence, "fits": False, "lights": [], "items": []})
+            return
+        items = preview(self._prompt, self.board, taking, message.at, self.live.extent)
+        lights = [item for item in taking.items if isinstance(item, str)]
+        for item in taking.items:
+            lights += [id for fill in getattr(item, "fills", {}).values() if isinstance(fill, tuple) for id in fill if isinstance(id, str)]
+        self.send({"t": "under", "words": taking.words, "fits": True, "lights": lights, "items": items})
+
+    async def _click(self, message):
+        if not self._prompt:
+            return
+        self._forget_lost_things()
+        self._prompt.take(self._prompt.what_at(self.board, message.at, message.reach), message.at)
+        await self._finish_if_complete()
+
+    async def _finish_if_complete(self):
+        prompt = self._prompt
+        if not prompt.is_complete(self.board):
+            self._send_prompt()
+            return
+        self._prompt = Prompt.of(prompt.construction.key) if self._pinned else None
+        try:
+            await self.live.change(prompt.edit(self.board))
+        except Refusal:
+            prompt.drop_last()
+            self._prompt = prompt
+            raise
+        finally:
+            self._send_prompt()
+
+    def _forget_lost_things(self):
+        """Someone else may have deleted what is in the sentence: then it starts again."""
+        items = [item for items in self._prompt.filled.values() for item in items]
+        if any(isinstance(item, str) and item not in self.board for item in items):
+            self._prompt = Prompt.of(self._prompt.construction.key)
+            self._send_prompt()
+
+    async def _back(self, message):
+        if self._prompt and not self._prompt.drop_last():
+            self._prompt = None
+        self._send_prompt()
+
+    async def _finish(self, message):
+        if self._prompt:
+            self._prompt.finish(self.board)
+            await self._finish_if_complete()
+
+    async def _say(self, message):
+        if self._prompt:
+            try:
+                self._prompt.type(message.text, self.board)
+            except Refusal as refusal:
+                try:
+                    new = said(message.text, self.board)
+                except Refusal:
+                    raise refusal from None
+            else:
+                self.send({"t": "said"})
+                await self._finish_if_complete()
+                return
+        else:
+            new = said(message.text, self.board)
+        patch = await self.live.change(Add(steps=[new]))
+        self._prompt = None
+        self.send({"t": "said", "words": patch.words})
+        self._send_prompt()
+
+    async def _complete(self, message):
+        found = complete(message.text, self.board) if len(message.text) <= 500 else []
+        self.send({"t": "completions", "for": message.text, "ways": [{"text": way.text, "shown": way.shown} for way in found]})
+
+    # The selection ------------------------------------------------------------------------------------------
+
+    async def _select(self, message):
+        self._selected = [id for id in dict.fromkeys(message.ids) if id in self.board]
+        self._offers = offers(self.board, self._selected) if 0 < len(self._selected) <= 12 else []
+        self.send(
+            {
+                "t": "offers",
+                "words": self._selection_words(),
+                "warning": what_goes(self.board, self._selected),
+                "offers": [{"does": offer.does, "sentence": offer.sentence} for offer in self._offers],
+            }
+        )
+
+    def _selection_words(self):
+        if not self._selected:
+            return ""
+        if len(self._selected) == 1:
+            return sentence(self.board, self._selected[0])
+        if len(self._selected) <= 4:
+            return join(noun(self.board, id) for id in self._selected)
+        return f"{len(self._selected)} things"
+
+    async def _offer(self, message):
+        if message.number >= len(self._offers):
+            raise Refusal("That offer is no longer there. Select again.")
+        edit = self._offers[message.number].edit
+        self._offers = []
+        await self.live.change(edit)
+
+    # Edits --------------------------------------------------------------------------------------------------
+
+    async def _edit(self, message):
+        edit = read_edit(message.edit)
+        patch = await self.live.change(edit)
+        if isinstance(edit, Delete) or patch.words.startswith(("Hid", "Showed")):
+            self._done(patch)
+
+    async def _undo(self, message):
+        self.send({"t": "says", "kind": "done", "words": f"Undone: {await self.live.undo()}", "undo": False})
+
+    async def _redo(self, message):
+        self.send({"t": "says", "kind": "done", "words": f"Redone: {await self.live.redo()}", "undo": False})
+
+    async def _view(self, message):
+        left, low, right, high = message.view
+        if right - left <= 1e-6 or high - low <= 1e-6:
+            raise Refusal("The view needs a width and a height above zero.")
+        self.view = message.view
+        await self.live.keep_view(message.view)
+        self.send({"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in self.live.show_all()]})
+
+
+_HANDLERS = {
+    messages.Grab: Connection._grab, messages.Drag: Connection._drag, messages.Drop: Connection._drop,
+    messages.Nudge: Connection._nudge, messages.Tool: Connection._tool, messages.Hover: Connection._hover,
+    messages.Click: Connection._click, messages.Back: Connection._back, messages.Finish: Connection._finish,
+    messages.Say: Connection._say, messages.Complete: Connection._complete, messages.Select: Connection._select,
+    messages.Offer: Connection._offer, messages.DoEdit: Connection._edit, messages.Undo: Connection._undo,
+    messages.Redo: Connection._redo, messages.View: Connection._view,
+}  # fmt: skip

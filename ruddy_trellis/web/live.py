@@ -1,0 +1,35 @@
+"""The WebSocket of a live board."""
+
+import asyncio
+import contextlib
+
+from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+
+from .connection import Connection
+from .security import same_origin
+
+router = APIRouter()
+
+
+@router.websocket("/boards/{board_id}/live")
+async def live_board(socket: WebSocket, board_id: int):
+    """Carry drags and edits from one browser, and changes to it, until either goes."""
+    live = socket.app.state.live.get(board_id)
+    if live is None or not same_origin(socket.headers):
+        await socket.close(4404)
+        return
+    await socket.accept()
+    connection = Connection(live, socket)
+    live.connections.add(connection)
+    writer = asyncio.create_task(connection.write())
+    try:
+        connection.welcome()
+        while not writer.done():
+            await connection.receive(await socket.receive_text())
+    except (WebSocketDisconnect, ConnectionError):
+        pass
+    finally:
+        writer.cancel()
+        with contextlib.suppress(asyncio.CancelledError, WebSocketDisconnect, RuntimeError):
+            await writer
+        await connection.leave()

@@ -1,0 +1,199 @@
+"""One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
+
+import asyncio
+
+import orjson
+from starlette.concurrency import run_in_threadpool
+
+from ..core.board import Board
+from ..core.display import Extent, display, refreshed
+from ..core.edits import Patch, prepare
+from ..core.lesson_file import BoardData, board_from_data, board_to_json
+from ..core.refusal import Refusal
+
+
+class LiveBoard:
+    """A board that is open in at least one browser.
+
+    Every change goes through ``change``: checked, applied, saved, and only then told to anyone.
+    """
+
+    def __init__(self, row, edit_count, lessons):
+        self.id = row.id
+        self.lesson_id = row.lesson_id
+        self.board: Board = board_from_data(BoardData.model_validate(orjson.loads(row.document)))
+        self.edits_done = row.edits_done
+        self.edit_count = edit_count
+        self.connections = set()
+        self._lessons = lessons
+        self._lock = asyncio.Lock()
+        self._drags = {}
+        self._items = {}
+        self.show_all()
+
+    # What is seen -------------------------------------------------------------------------------------------
+
+    @property
+    def extent(self):
+        """The part of the plane that anyone sees."""
+        views = [connection.view for connection in self.connections if connection.view] or [self.board.settings.view]
+        lefts, lows, rights, highs = zip(*views)
+        return Extent(min(lefts), min(lows), max(rights), max(highs))
+
+    def show_all(self):
+        """The whole display list, made anew."""
+        self._items = {item["id"]: item for item in display(self.board, self.extent)}
+        return list(self._items.values())
+
+    def state(self):
+        """What a page needs besides the display list."""
+        settings = self.board.settings
+        return {
+            "title": settings.title, "unit": settings.unit, "ground": settings.ground, "view": settings.view,
+            "undo": self.edits_done > 0, "redo": self.edits_done < self.edit_count, "steps": len(self.board),
+        }  # fmt: skip
+
+    def _changes(self):
+        """The items that differ from those last told, the ids that are gone, and the state."""
+        before = self._items
+        items = self.show_all()
+        return {
+            "t": "changed",
+            "items": [item for item in items if before.get(item["id"]) != item],
+            "gone": [id for id in before if id not in self._items],
+            "state": self.state(),
+        }
+
+    def tell(self, message, but=None):
+        """Send a message to every connection but one."""
+        for connection in self.connections:
+            if connection is not but:
+                connection.send(message)
+
+    # Changing -----------------------------------------------------------------------------------------------
+
+    async def change(self, edit):
+        """Check, apply, save and tell an edit. Returns its patch. Raises Refusal; then nothing has changed."""
+        async with self._lock:
+            await self._drop_all()
+            patch = prepare(self.board, edit)
+            await self._keep(patch)
+            return patch
+
+    async def _keep(self, patch, applied=False):
+        """Save a patch, with the board's new state, as the next edit."""
+        if not applied:
+            patch.apply(self.board)
+        try:
+            await run_in_threadpool(
+                self._lessons.save_edit, self.id, self.edits_done + 1, orjson.dumps(patch.to_json()).decode(), self._document()
+            )
+        except BaseException:
+            patch.reversed().apply(self.board)
+            self.tell(self._changes())
+            raise
+        self.edits_done += 1
+        self.edit_count = self.edits_done
+        self.tell(self._changes())
+
+    def _document(self):
+        return orjson.dumps(board_to_json(self.board)).decode()
+
+    async def undo(self):
+        """Take the last edit back. Returns its words. Raises Refusal where there is none."""
+        return await self._step_history(-1)
+
+    async def redo(self):
+        """Make the edit again that was last taken back. Returns its words. Raises Refusal where there is none."""
+        return await self._step_history(1)
+
+    async def _step_history(self, step):
+        async with self._lock:
+            await self._drop_all()
+            number = self.edits_done + (1 if step > 0 else 0)
+            stored = await run_in_threadpool(self._lessons.edit, self.id, number) if number else None
+            if stored is None:
+                raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
+            patch = Patch.from_json(orjson.loads(stored))
+            (patch if step > 0 else patch.reversed()).apply(self.board)
+            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, self._document())
+            self.edits_done += step
+            self.tell(self._changes())
+            return patch.words
+
+    async def keep_view(self, view):
+        """Keep the part of the board that is shown when it is opened next; no edit, so not undone."""
+        async with self._lock:
+            self.board.settings = self.board.settings.with_(view=view)
+            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, self._document())
+
+    # Dragging -----------------------------------------------------------------------------------------------
+
+    def start_drag(self, connection, drag):
+        """Take hold for a connection. The steps as they are now are what an undo will bring back."""
+        self._drags[connection] = (drag, {id: self.board.step(id) for id in drag.ids})
+
+    def drag_to(self, connection, to):
+        """Move what a connection holds. Returns the refreshed items, or None where it holds nothing any more."""
+        if connection not in self._drags:
+            return None
+        numbers = self._drags[connection][0].numbers(self.board, to)
+        if not numbers:
+            return []
+        items = refreshed(self.board, self.extent, self.board.move(numbers))
+        for item in items:
+            if item["id"] in self._items:
+                self._items[item["id"]] = {**self._items[item["id"]], **item}
+        for other in self.connections:
+            if other is not connection:
+                other.send_items(items)
+        return items
+
+    async def drop(self, connection):
+        """Let go: the whole drag is kept as one edit. Returns whether anything had moved."""
+        async with self._lock:
+            return await self._drop(connection)
+
+    async def _drop(self, connection):
+        drag, before = self._drags.pop(connection, (None, {}))
+        moved = [id for id, step in before.items() if id in self.board and self.board.step(id) != step]
+        if not moved:
+            return False
+        place = self.board.place
+        names = ", ".join(self.board.name(id) for id in moved[:6])
+        patch = Patch(
+            f"Moved {names}",
+            tuple((place(id), before[id]) for id in moved),
+            tuple((place(id), self.board.step(id)) for id in moved),
+        )
+        await self._keep(patch, applied=True)
+        return True
+
+    async def _drop_all(self):
+        """Before any other change: what is in anyone's hand is let go where it is."""
+        for connection in list(self._drags):
+            await self._drop(connection)
+
+
+class LiveBoards:
+    """The boards that are open now, by id."""
+
+    def __init__(self, lessons):
+        self._lessons = lessons
+        self._open = {}
+
+    def get(self, board_id):
+        """The live board of that id, opened from the store where it is not open; None where there is none."""
+        if board_id not in self._open:
+            row = self._lessons.board(board_id)
+            if row is None:
+                return None
+            self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
+            self._close_unused(but=board_id)
+        return self._open[board_id]
+
+    def _close_unused(self, but):
+        """Keep memory flat: boards that nobody looks at are closed once there are many."""
+        idle = [id for id, live in self._open.items() if not live.connections and id != but]
+        for id in idle[: max(0, len(self._open) - 50)]:
+            del self._open[id]

@@ -1,0 +1,110 @@
+"""The messages that a browser may send over a live board."""
+
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, ConfigDict, Field, TypeAdapter
+
+from ..core import limits
+
+Coordinate = Annotated[float, Field(ge=-1e7, le=1e7, allow_inf_nan=False)]
+Place = tuple[Coordinate, Coordinate]
+Ids = Annotated[list[Annotated[str, Field(max_length=20)]], Field(max_length=limits.EDIT_THINGS)]
+Reach = Annotated[float, Field(gt=0, le=1e6)]
+Text = Annotated[str, Field(max_length=20_000)]
+
+
+class _Message(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class Grab(_Message):
+    t: Literal["grab"]
+    ids: Annotated[Ids, Field(min_length=1)]
+    at: Place
+
+
+class Drag(_Message):
+    t: Literal["drag"]
+    to: Place
+    seq: int
+
+
+class Drop(_Message):
+    t: Literal["drop"]
+
+
+class Hover(_Message):
+    t: Literal["hover"]
+    at: Place
+    reach: Reach
+
+
+class Click(_Message):
+    t: Literal["click"]
+    at: Place
+    reach: Reach
+
+
+class Tool(_Message):
+    t: Literal["tool"]
+    key: Annotated[str, Field(max_length=40)] | None
+    pinned: bool = False
+
+
+class Back(_Message):
+    t: Literal["back"]
+
+
+class Finish(_Message):
+    t: Literal["finish"]
+
+
+class Say(_Message):
+    t: Literal["say"]
+    text: Text
+
+
+class Complete(_Message):
+    t: Literal["complete"]
+    text: Text
+
+
+class Select(_Message):
+    t: Literal["select"]
+    ids: Ids
+
+
+class Offer(_Message):
+    t: Literal["offer"]
+    number: int = Field(ge=0, le=1000)
+
+
+class DoEdit(_Message):
+    t: Literal["edit"]
+    edit: dict
+
+
+class Nudge(_Message):
+    t: Literal["nudge"]
+    ids: Annotated[Ids, Field(min_length=1)]
+    by: Place
+
+
+class View(_Message):
+    t: Literal["view"]
+    view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
+
+
+class Undo(_Message):
+    t: Literal["undo"]
+
+
+class Redo(_Message):
+    t: Literal["redo"]
+
+
+Message = Annotated[
+    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Complete | Select | Offer | DoEdit | Nudge | View | Undo | Redo,
+    Field(discriminator="t"),
+]
+MESSAGE = TypeAdapter(Message)

@@ -1,0 +1,214 @@
+"""The pages: the list of lessons, a board, its panels, pictures and files."""
+
+from pathlib import Path
+from typing import Annotated
+
+import orjson
+from fastapi import APIRouter, Form, HTTPException, Request, UploadFile
+from fastapi.responses import PlainTextResponse, RedirectResponse, Response
+from fastapi.templating import Jinja2Templates
+
+from ..core import limits
+from ..core.board import GROUNDS, UNITS, Board, Settings
+from ..core.display import Extent, display
+from ..core.display.palette import PENS, style_of
+from ..core.display.text import shown_name, value_text
+from ..core.edits import PATTERNS
+from ..core.kinds import POINT
+from ..core.language.expression import ANGLE
+from ..core.language.printing import noun, phrase, rounded_text, sentence, working_text
+from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
+from ..core.refusal import Refusal
+from ..drawings.svg import DASHES, svg
+from .shelf import icon, shelf
+
+router = APIRouter()
+templates = Jinja2Templates(Path(__file__).parent / "templates")
+templates.env.globals.update(icon=icon, shown_name=shown_name, value_text=value_text, sentence=sentence, noun=noun)
+_STATIC = Path(__file__).parent / "static"
+
+
+def stamp():
+    """A mark of the static files' last change, so that browsers may keep them until then."""
+    return str(int(max(path.stat().st_mtime for path in _STATIC.rglob("*.*"))))
+
+
+templates.env.globals["stamp"] = stamp()
+
+
+def _page(request, name, **values):
+    return templates.TemplateResponse(request, name, values)
+
+
+@router.get("/")
+def lesson_list(request: Request, problem: str = ""):
+    """The list of lessons with pictures."""
+    lessons = [(lesson, board_id) for lesson, board_id in request.app.state.lessons.all()]
+    return _page(request, "lessons.html", lessons=lessons, problem=problem)
+
+
+@router.post("/lessons")
+def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TITLE_LENGTH)] = ""):
+    """Make an empty lesson and open it."""
+    document = orjson.dumps(board_to_json(Board(Settings()))).decode()
+    lesson = request.app.state.lessons.create(title.strip() or "New lesson", [document])
+    return RedirectResponse(f"/lessons/{lesson.slug}", 303)
+
+
+@router.post("/lessons/read")
+async def read_lesson(request: Request, file: UploadFile):
+    """Make a lesson from a file of the open format."""
+    try:
+        title, boards = lesson_from_json(await _json_of(file))
+    except Refusal as refusal:
+        page = _page(request, "lessons.html", lessons=request.app.state.lessons.all(), problem=refusal.sentence)
+        page.status_code = 422
+        return page
+    documents = [orjson.dumps(board_to_json(board)).decode() for board in boards]
+    lesson = request.app.state.lessons.create(title, documents)
+    return RedirectResponse(f"/lessons/{lesson.slug}", 303)
+
+
+async def _json_of(file):
+    content = await file.read(limits.FILE_BYTES + 1)
+    if len(content) > limits.FILE_BYTES:
+        raise Refusal("That file is too large: a lesson file has at most 2 MB.")
+    try:
+        return orjson.loads(content)
+    except orjson.JSONDecodeError as error:
+        raise Refusal(f"That file is not JSON: {error.msg} in line {error.lineno}, column {error.colno}.") from None
+
+
+def _lesson(request, slug):
+    lesson = request.app.state.lessons.find(slug)
+    if lesson is None:
+        raise HTTPException(404)
+    return lesson
+
+
+@router.get("/lessons/{slug}")
+def lesson_page(request: Request, slug: str, board: int | None = None):
+    """A board of a lesson: the first, or the one asked for."""
+    lesson = _lesson(request, slug)
+    rows = request.app.state.lessons.boards(lesson.id)
+    row = next((row for row in rows if board in (None, row.id)), None)
+    if row is None:
+        raise HTTPException(404)
+    live = request.app.state.live.get(row.id)
+    titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
+    return _page(
+        request, "board.html", lesson=lesson, live=live, board=live.board, titles=titles, shelf=shelf(),
+        dashes=DASHES, **_working(live.board),
+    )  # fmt: skip
+
+
+@router.post("/lessons/{slug}/title")
+def rename_lesson(request: Request, slug: str, title: Annotated[str, Form()] = ""):
+    """Give a lesson another title; answers with the title that it now has."""
+    lesson = _lesson(request, slug)
+    title = " ".join(title.split())
+    if not title or len(title) > limits.TITLE_LENGTH:
+        return PlainTextResponse(f"A title has from 1 to {limits.TITLE_LENGTH} characters.", 422)
+    request.app.state.lessons.rename(lesson.slug, title)
+    return PlainTextResponse(title)
+
+
+@router.get("/lessons/{slug}/lesson.json")
+def lesson_file(request: Request, slug: str):
+    """The lesson in the open format."""
+    lesson = _lesson(request, slug)
+    boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
+    content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
+    name = "".join(letter if letter.isalnum() and letter.isascii() else "-" for letter in lesson.title.lower()).strip("-") or "lesson"
+    return Response(content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{name}.json"'})
+
+
+@router.get("/lesson.schema.json")
+def schema():
+    """The JSON Schema of the open format."""
+    return Response(orjson.dumps(lesson_schema(), option=orjson.OPT_INDENT_2), media_type="application/schema+json")
+
+
+@router.get("/pens.css")
+def pens():
+    """The pens as style rules, from the palette that every drawing uses."""
+    light = "".join(f"--pen-{name}:{colours[0]};" for name, colours in PENS.items())
+    dark = "".join(f"--pen-{name}:{colours[1]};" for name, colours in PENS.items())
+    return Response(f":root{{{light}}}.dark{{{dark}}}", media_type="text/css", headers={"cache-control": "max-age=86400"})
+
+
+# Boards -----------------------------------------------------------------------------------------------------
+
+
+def _live(request, board_id):
+    live = request.app.state.live.get(board_id)
+    if live is None:
+        raise HTTPException(404)
+    return live
+
+
+@router.get("/boards/{board_id}/picture.svg")
+def picture(request: Request, board_id: int):
+    """A small picture of a board."""
+    board = _live(request, board_id).board
+    extent = Extent(*board.settings.view)
+    drawn = svg(display(board, extent), extent, 320, 192, scale=0.62, ground="#ffffff")
+    return Response(drawn, media_type="image/svg+xml", headers={"cache-control": "no-cache"})
+
+
+@router.get("/boards/{board_id}/working.txt")
+def working_file(request: Request, board_id: int):
+    """The construction as text."""
+    return PlainTextResponse(working_text(_live(request, board_id).board))
+
+
+def _working(board):
+    """The rows of the working: free points that follow one another share a row."""
+    rows = []
+    for step in board.steps:
+        if step.does == "free_point" and rows and rows[-1]["free"]:
+            rows[-1]["steps"].append(step)
+        else:
+            words = phrase(step.construction, step.fills, board.names)
+            rows.append({"free": step.does == "free_point", "steps": [step], "words": words})
+    return {"rows": rows, "hidden": [step.id for step in board.steps if step.look.hidden]}
+
+
+@router.get("/boards/{board_id}/panels/working")
+def working_panel(request: Request, board_id: int):
+    """The working: the ordered list of sentences."""
+    board = _live(request, board_id).board
+    return _page(request, "panels/working.html", board=board, **_working(board))
+
+
+@router.get("/boards/{board_id}/panels/readings")
+def readings_panel(request: Request, board_id: int):
+    """The readings with their values."""
+    board = _live(request, board_id).board
+    readings = [step for step in board.steps if step.is_reading]
+    angles = {step.id for step in readings if board.dimension(step.id) == ANGLE and "turn" in step.construction.gap_by_name}
+    return _page(request, "panels/readings.html", board=board, readings=readings, angles=angles)
+
+
+@router.get("/boards/{board_id}/panels/look")
+def look_panel(request: Request, board_id: int, ids: str = ""):
+    """The look of what is selected, or of the board where nothing is."""
+    board = _live(request, board_id).board
+    steps = [board.step(id) for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
+    styles = [style_of(step) for step in steps]
+    common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
+    one = steps[0] if len(steps) == 1 else None
+    place = None
+    if one and one.construction.moves == "free":
+        place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
+    return _page(
+        request, "panels/look.html", board=board, steps=steps, common=common, one=one, place=place, pens=list(PENS), patterns=PATTERNS,
+        units=UNITS, grounds=GROUNDS, kinds={step.makes for step in steps}, has_lines=any(step.makes != POINT for step in steps), point=POINT,
+        hidden=[step for step in board.steps if step.look.hidden],
+    )  # fmt: skip
+
+
+def _shared(values):
+    """The value that all have, or None where they differ."""
+    values = set(values)
+    return values.pop() if len(values) == 1 else None

@@ -1,0 +1,49 @@
+"""What every answer carries, and which requests are turned away."""
+
+from urllib.parse import urlsplit
+
+from starlette.responses import PlainTextResponse
+
+POLICY = (
+    "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+    "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+)
+_HEADERS = [
+    (b"content-security-policy", POLICY.encode()),
+    (b"x-content-type-options", b"nosniff"),
+    (b"referrer-policy", b"same-origin"),
+]
+_BODY_LIMIT = 3_000_000
+
+
+def same_origin(headers):
+    """Whether a request comes from a page of ours, as far as its headers say."""
+    origin = headers.get("origin")
+    return origin is None or urlsplit(origin).netloc == headers.get("host")
+
+
+class Guard:
+    """Adds the security headers, refuses writes from other sites and bodies that are too large."""
+
+    def __init__(self, app):
+        self._app = app
+
+    async def __call__(self, scope, receive, send):
+        if scope["type"] != "http":
+            await self._app(scope, receive, send)
+            return
+        headers = {name.decode("latin-1"): value.decode("latin-1") for name, value in scope["headers"]}
+
+        async def guarded_send(message):
+            if message["type"] == "http.response.start":
+                message = {**message, "headers": [*message["headers"], *_HEADERS]}
+            await send(message)
+
+        answer = None
+        if scope["method"] not in ("GET", "HEAD") and not same_origin(headers):
+            answer = PlainTextResponse("This request comes from another site.", 403)
+        elif not headers.get("content-length", "0").isdigit() or int(headers.get("content-length", "0")) > _BODY_LIMIT:
+            answer = PlainTextResponse("That is too large: a lesson file has at most 2 MB.", 413)
+        elif "transfer-encoding" in headers and scope["method"] == "POST":
+            answer = PlainTextResponse("Send the length of the file with it.", 411)
+        await (answer or self._app)(scope, receive, guarded_send)

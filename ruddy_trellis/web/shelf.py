@@ -1,0 +1,66 @@
+"""The shelf: rows of tools with their icons, all made from the catalogue."""
+
+from functools import lru_cache
+
+from markupsafe import Markup
+
+from ..core import Figure
+from ..core.catalogue import CATALOGUE, GROUPS
+from ..core.display import Extent, display
+from ..core.kinds import CIRCLE, POINT
+from ..drawings.svg import svg
+
+_WIDTH, _HEIGHT = 44, 32
+
+
+def shelf():
+    """The rows of the shelf: pairs of a group's name and its constructions."""
+    return [(group, CATALOGUE.group(group)) for group in GROUPS]
+
+
+@lru_cache(maxsize=512)
+def icon(key):
+    """The icon of a tool: its example, drawn small, with what the tool makes in ruddy."""
+    figure = Figure()
+    figure.say(CATALOGUE[key].example)
+    board = figure.board
+    items = display(board, _around(board))
+    made = items[-1]
+    for item in items:
+        item["style"]["pen"] = "slate"
+        item["style"]["width"] *= 0.7
+        if item["kind"] == POINT:
+            item["style"]["size"] *= 0.7
+    made["style"].update(pen="ruddy", fill_pen="ruddy", width=2.6, pattern="solid")
+    if made["kind"] == POINT:
+        made["style"]["size"] = 7
+    if made["kind"] == "number":
+        made["style"]["fill"] = 0
+    labels = made["kind"] == "number" and "sweep" not in made["shape"]
+    if labels:
+        for item in items[:-1]:
+            item["label"] = None
+        made["label"].update(text=_MARKS.get(key, "="), push=(0, 0.6))
+    return Markup(svg(items, _around(board).grown(0.12), _WIDTH, _HEIGHT, scale=0.72, labels=labels))
+
+
+#: What stands in an icon for the value of a reading.
+_MARKS = {"length": "cm", "distance": "d", "area": "m²", "calculation": "½×"}
+
+
+def _around(board):
+    """An extent that holds everything of a small figure."""
+    xs, ys = [], []
+    for step in board.steps:
+        value = board.value(step.id)
+        if step.makes == POINT:
+            xs.append(value[0])
+            ys.append(value[1])
+        elif step.makes == CIRCLE:
+            radius = value[2] ** 0.5
+            xs += [value[0] - radius, value[0] + radius]
+            ys += [value[1] - radius, value[1] + radius]
+    if max(xs) - min(xs) < 1 and max(ys) - min(ys) < 1:
+        xs += [min(xs) - 1, max(xs) + 1]
+        ys += [min(ys) - 1, max(ys) + 1]
+    return Extent(min(xs) - 0.2, min(ys) - 0.2, max(xs) + 0.2, max(ys) + 0.2)

@@ -1,0 +1,354 @@
+// A board page: puts the parts together.
+import { Drawer } from "./drawer.js";
+import { Drawing } from "./drawing.js";
+import { Gestures } from "./gestures.js";
+import { Latest, Line } from "./line.js";
+import { SentenceBar } from "./sentence_bar.js";
+import { Shelf } from "./shelf.js";
+import { hideToast, toast } from "./toast.js";
+import { Viewport } from "./viewport.js";
+
+const page = document.getElementById("board");
+const svg = /** @type {SVGSVGElement} */ (document.getElementById("drawing"));
+const saved = document.getElementById("saved");
+const pin = /** @type {HTMLInputElement} */ (document.getElementById("pin"));
+const pointerWords = document.getElementById("pointer-words");
+
+const port = new Viewport(svg);
+const drawing = new Drawing(svg, port, JSON.parse(page.dataset.dashes));
+port.show(page.dataset.view.split(" ").map(Number));
+
+let selected = [];
+let tool = null;
+let state = {};
+let sequence = 0;
+let atLabelStart = null;
+
+const scheme = location.protocol === "https:" ? "wss" : "ws";
+const line = new Line(`${scheme}://${location.host}/boards/${page.dataset.board}/live`, (open) => {
+  saved.textContent = open ? "Saved" : "Not connected: trying again…";
+  drags.clear();
+  hovers.clear();
+  if (open) line.send("view", { view: port.view() });
+});
+const drags = new Latest((content) => line.send("drag", { ...content, seq: ++sequence }));
+const hovers = new Latest((content) => line.send("hover", content));
+
+// The server speaks ---------------------------------------------------------------------------------------------
+
+line.on("board", ({ items, state: now }) => {
+  drawing.show(items);
+  takeState(now);
+  drawing.redraw();
+  select(selected.filter((id) => drawing.things.has(id)));
+  drawer.refresh();
+});
+
+line.on("changed", ({ items, gone, state: now }) => {
+  drawing.change(items, gone);
+  takeState(now);
+  saved.textContent = "Saved";
+  if (gone.length) selected = selected.filter((id) => !gone.includes(id));
+  if (selected.length || gone.length) select(selected);
+  drawer.refresh();
+});
+
+line.on("moved", ({ items, seq, held }) => {
+  drawing.move(items);
+  drawer.tick(items);
+  if (seq === undefined) return;
+  drags.landed();
+  if (held && items.length) saved.textContent = "Moving…";
+});
+
+line.on("stuck", ({ words, lights }) => {
+  toast(words, { refusal: true });
+  drawing.markOnly("lit", lights);
+});
+
+line.on("prompt", ({ tool: key, chips, pinned, pending }) => {
+  tool = key;
+  gestures.toolMode = !!key;
+  svg.classList.toggle("tool-mode", !!key);
+  pin.checked = pinned;
+  shelf.press(key);
+  drawing.preview(pending);
+  drawing.markOnly("lit", []);
+  pendingItems = pending;
+  if (key) {
+    bar.prompt(chips);
+    if (selected.length) select([]);
+  } else {
+    speak(null);
+    if (selected.length) select(selected);
+    else bar.rest();
+  }
+  pageIsEmpty();
+});
+let pendingItems = [];
+
+line.on("under", ({ words, fits, lights, items }) => {
+  hovers.landed();
+  if (!tool) return;
+  drawing.markOnly("lit", lights);
+  drawing.preview(fits && items.length ? items : pendingItems);
+  speak(words, fits);
+});
+
+line.on("offers", (offer) => {
+  if (tool || !selected.length) return;
+  const hidden = selected.every((id) => drawing.things.get(id)?.item.style.hidden);
+  bar.selection(offer, hidden);
+});
+
+line.on("completions", (ways) => bar.completions(ways));
+
+line.on("said", () => {
+  bar.taken();
+  drawer.calculated();
+  hideToast();
+});
+
+line.on("says", ({ kind, words, undo, place }) => {
+  if (kind === "refusal") bar.refused(place);
+  toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
+});
+
+function takeState(now) {
+  state = now;
+  document.getElementById("undo").disabled = !now.undo;
+  document.getElementById("redo").disabled = !now.redo;
+  if (drawing.groundKind !== now.ground) {
+    drawing.groundKind = now.ground;
+    drawing.drawGround();
+  }
+  drawScale();
+  pageIsEmpty();
+}
+
+function pageIsEmpty() {
+  document.getElementById("empty").hidden = state.steps !== 0 || !!tool;
+}
+
+// The person acts -----------------------------------------------------------------------------------------------
+
+function edit(change) {
+  if (line.send("edit", { edit: change })) saved.textContent = "Saving…";
+}
+
+function select(ids) {
+  selected = ids;
+  drawing.markOnly("chosen", ids);
+  drawer.selectionChanged();
+  if (tool) return;
+  if (ids.length) line.send("select", { ids });
+  else bar.rest();
+}
+
+function choose(id, adding) {
+  if (id === null) select(adding ? selected : []);
+  else if (adding) select(selected.includes(id) ? selected.filter((other) => other !== id) : [...selected, id]);
+  else select(selected.length === 1 && selected[0] === id ? [] : [id]);
+}
+
+function takeTool(key) {
+  hideToast();
+  line.send("tool", { key, pinned: pin.checked && !!key });
+}
+
+function remove() {
+  if (selected.length) edit({ kind: "delete", ids: selected });
+}
+
+function stop() {
+  gestures.stop();
+  hideToast();
+  if (tool) takeTool(null);
+  else select([]);
+}
+
+/** Words beside the pointer. */
+function speak(words, fits = true) {
+  pointerWords.hidden = !words;
+  if (!words) return;
+  pointerWords.textContent = words;
+  pointerWords.classList.toggle("no", !fits);
+}
+
+function movePointerWords(event) {
+  const right = event.clientX - port.left > port.width * 0.66;
+  const low = event.clientY - port.top > port.height - 60;
+  pointerWords.style.transform = `translate(${event.clientX - port.left + (right ? -14 : 18)}px, ${event.clientY - port.top + (low ? -40 : 20)}px)${right ? " translateX(-100%)" : ""}`;
+}
+
+const bar = new SentenceBar({
+  say: (text) => line.send("say", { text }),
+  complete: (text) => line.send("complete", { text: text.slice(0, 500) }),
+  offer: (number) => line.send("offer", { number }),
+  stop,
+  finish: () => line.send("finish"),
+  hide: (hidden) => edit({ kind: "restyle", ids: selected, look: { hidden } }),
+  remove,
+  warn: (words) => (words ? toast(words) : hideToast()),
+});
+
+const drawer = new Drawer(page.dataset.board, {
+  edit,
+  choose,
+  remove,
+  selected: () => selected,
+  light: (id) => drawing.markOnly("lit", id ? [id] : []),
+  words: (words) => toast(words),
+  calculate: (text) => line.send("say", { text: text.includes("=") || / is /.test(text) ? text : `the value of ${text}` }),
+  place: (id, text) => {
+    const numbers = text.replace(/[()]/g, "").replaceAll("−", "-").split(",").map(Number);
+    if (numbers.length === 2 && numbers.every((number) => !Number.isNaN(number))) edit({ kind: "move", numbers: { [id]: numbers.map((n) => Math.max(-1e7, Math.min(1e7, n))) } });
+    else toast("A place is two numbers, such as 2, 3.", { refusal: true });
+  },
+});
+
+const shelf = new Shelf(takeTool);
+
+const gestures = new Gestures(
+  { svg, port, drawing },
+  {
+    hover(event) {
+      port.measure();
+      if (tool) {
+        movePointerWords(event);
+        hovers.offer({ at: port.at(event), reach: gestures.reach(event) });
+        return;
+      }
+      const [id] = drawing.under(event);
+      drawing.markOnly("lit", id ? [id] : []);
+      svg.classList.toggle("over", !!id);
+      svg.classList.toggle("movable", !!id && ["free", "sliding"].includes(drawing.things.get(id).item.style.peg));
+      if (selected.length) return;
+      if (id) bar.hover(drawing.things.get(id).item.sentence);
+      else bar.rest();
+    },
+    leave() {
+      drawing.markOnly("lit", []);
+      speak(null);
+      drawing.preview(pendingItems);
+      if (!tool && !selected.length) bar.rest();
+    },
+    click: (at, reach) => line.send("click", { at, reach }),
+    grab: (id, at) => {
+      drags.clear();
+      line.send("grab", { ids: selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at });
+    },
+    drag: (to) => drags.offer({ to }),
+    drop: () => {
+      if (drags.next) line.send("drag", { ...drags.next, seq: ++sequence });
+      drags.clear();
+      line.send("drop");
+    },
+    choose,
+    box(box, done, adding) {
+      const frame = document.getElementById("box");
+      frame.toggleAttribute("hidden", done);
+      if (!box) return;
+      for (const [name, value] of Object.entries({ x: box.left - port.left, y: box.top - port.top, width: box.right - box.left, height: box.bottom - box.top })) frame.setAttribute(name, value);
+      if (done) {
+        const found = drawing.enclosed(box);
+        select(adding ? [...new Set([...selected, ...found])] : found);
+      }
+    },
+    labelMoved(id, dx, dy, done) {
+      const { item } = drawing.things.get(id);
+      atLabelStart ??= item.label.offset ?? [19 * item.label.push[0], -19 * item.label.push[1]];
+      const offset = [atLabelStart[0] + dx, atLabelStart[1] + dy];
+      drawing.move([{ id, shape: item.shape, label: { ...item.label, offset } }]);
+      if (done) {
+        atLabelStart = null;
+        edit({ kind: "restyle", ids: [id], look: { label_offset: offset } });
+      }
+    },
+    viewChanged,
+  },
+);
+
+// The view ------------------------------------------------------------------------------------------------------
+
+let viewTimer;
+function viewChanged() {
+  drawing.redraw();
+  drawScale();
+  clearTimeout(viewTimer);
+  viewTimer = setTimeout(() => line.send("view", { view: port.view() }), 250);
+}
+
+function drawScale() {
+  const length = port.roundLength(150);
+  const { unit } = state;
+  const shown = Number(length.toPrecision(3));
+  document.getElementById("scale-words").textContent = unit ? `${shown} ${unit}` : `${shown}`;
+  document.getElementById("scale-bar").style.width = `${length * port.zoom}px`;
+}
+
+function zoom(times) {
+  port.zoomAt([port.x, port.y], times);
+  viewChanged();
+}
+document.getElementById("zoom-in").addEventListener("click", () => zoom(1.25));
+document.getElementById("zoom-out").addEventListener("click", () => zoom(0.8));
+document.getElementById("fit").addEventListener("click", () => {
+  const bounds = drawing.bounds();
+  if (!bounds) return;
+  port.show(bounds);
+  viewChanged();
+});
+new ResizeObserver(() => {
+  port.measure();
+  drawing.redraw();
+  drawScale();
+}).observe(svg);
+
+// Buttons and keys ----------------------------------------------------------------------------------------------
+
+document.getElementById("undo").addEventListener("click", () => line.send("undo"));
+document.getElementById("redo").addEventListener("click", () => line.send("redo"));
+document.getElementById("ghosts").addEventListener("change", (event) => {
+  drawing.ghosts = event.target.checked;
+  drawing.redraw();
+});
+pin.addEventListener("change", () => {
+  if (tool) takeTool(tool);
+});
+
+const title = /** @type {HTMLInputElement} */ (document.getElementById("title"));
+title.addEventListener("change", async () => {
+  const answer = await fetch(title.dataset.address, { method: "POST", body: new URLSearchParams({ title: title.value }) });
+  const text = await answer.text();
+  if (answer.ok) title.defaultValue = title.value = text;
+  else {
+    toast(text, { refusal: true });
+    title.value = title.defaultValue;
+  }
+});
+title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur());
+
+const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+
+document.addEventListener("keydown", (event) => {
+  const writing = event.target.matches?.("input:not([type=checkbox]), textarea, select");
+  const command = event.ctrlKey || event.metaKey;
+  if (command && !writing && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
+  else if (command && !writing && event.key.toLowerCase() === "y") line.send("redo");
+  else if (command || writing || event.altKey && !ARROWS[event.key]) return;
+  else if (event.key === "Escape") stop();
+  else if ((event.key === "Delete" || event.key === "Backspace") && !tool) remove();
+  else if (event.key === "Backspace") line.send("back");
+  else if (event.key === "/") document.getElementById("typed").focus();
+  else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
+  else if (event.key === " " && event.target === svg) gestures.space = true;
+  else if (ARROWS[event.key] && selected.length && !event.target.matches("[role=tab]")) {
+    const size = port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+    line.send("nudge", { ids: selected, by: ARROWS[event.key].map((part) => part * size) });
+  } else if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;
+  event.preventDefault();
+});
+document.addEventListener("keyup", (event) => {
+  if (event.key === " ") gestures.space = false;
+});

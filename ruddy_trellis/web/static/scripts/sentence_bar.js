@@ -1,0 +1,201 @@
+// The sentence bar: the running sentence with its chips, the offers for a selection, and typing.
+
+function word(text, className) {
+  const element = document.createElement("span");
+  element.textContent = text;
+  if (className) element.className = className;
+  return element;
+}
+
+function button(text, act, className = "go") {
+  const element = document.createElement("button");
+  element.type = "button";
+  element.textContent = text;
+  element.className = className;
+  element.addEventListener("click", act);
+  return element;
+}
+
+export class SentenceBar {
+  /** @param {object} acts say, complete, offer, stop, hide, remove, warn, finish */
+  constructor(acts) {
+    this.acts = acts;
+    this.line = document.getElementById("sentence");
+    this.typed = /** @type {HTMLInputElement} */ (document.getElementById("typed"));
+    this.ways = document.getElementById("ways");
+    this.chosen = -1;
+    this.rest();
+    document.getElementById("typing").addEventListener("submit", (event) => {
+      event.preventDefault();
+      this.enter();
+    });
+    this.typed.addEventListener("input", () => {
+      this.typed.classList.remove("wrong");
+      this.acts.complete(this.typed.value);
+    });
+    this.typed.addEventListener("focus", () => this.acts.complete(this.typed.value));
+    this.typed.addEventListener("blur", () => setTimeout(() => this.showWays([]), 150));
+    this.typed.addEventListener("keydown", (event) => this.key(event));
+  }
+
+  show(...parts) {
+    this.line.replaceChildren(...parts);
+  }
+
+  /** Nothing is going on. */
+  rest() {
+    this.show(word("Hand: drag a peg, click things to select them, or pick a tool.", "soft"));
+    this.typed.placeholder = "or type a sentence";
+  }
+
+  /** What the pointer is on, in the hand. */
+  hover(text) {
+    this.show(word(text, "long"));
+  }
+
+  /** The sentence of a tool. */
+  prompt(chips) {
+    const parts = chips.map((chip) =>
+      "words" in chip
+        ? word(chip.words.trim())
+        : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
+    );
+    if (chips.some((chip) => chip.shown?.includes("to close"))) parts.push(button("Close it (Enter)", this.acts.finish));
+    parts.push(button("Stop (Esc)", this.acts.stop));
+    this.show(...parts);
+    const next = chips.find((chip) => chip.next);
+    this.typed.placeholder = next ? `or type it: ${next.shown.replace(/^.*\+ /, "")}` : "or type a sentence";
+  }
+
+  /** What is selected, what it could become, and what would go. */
+  selection({ words, warning, offers }, hiddenToo) {
+    const what = word(words, "chip filled long");
+    what.title = words;
+    const row = word("", "offers");
+    row.append(...offers.map((offer, number) => this.offerButton(offer, number)));
+    const remove = button("Delete", this.acts.remove);
+    remove.id = "delete";
+    remove.title = warning || "Nothing else goes with it.";
+    for (const kind of ["pointerenter", "focus"]) remove.addEventListener(kind, () => this.acts.warn(warning));
+    for (const kind of ["pointerleave", "blur"]) remove.addEventListener(kind, () => this.acts.warn(""));
+    this.show(what, row, button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)), remove);
+    this.foldOffers(row, offers);
+  }
+
+  offerButton(offer, number) {
+    const make = button(offer.sentence, () => this.acts.offer(number));
+    make.dataset.offer = offer.does;
+    return make;
+  }
+
+  /** Offers that do not fit in the line stand in a list behind one button. */
+  foldOffers(row, offers) {
+    if (row.scrollWidth <= row.clientWidth) return;
+    const more = button("more ▴", () => {
+      list.hidden = !list.hidden;
+    });
+    more.classList.add("more");
+    const list = document.createElement("ul");
+    list.className = "ways";
+    list.hidden = true;
+    row.parentElement.addEventListener("focusout", (event) => {
+      if (!row.parentElement.contains(event.relatedTarget)) list.hidden = true;
+    });
+    row.after(more, list);
+    const kept = [...row.children];
+    while (kept.length > 1 && row.scrollWidth > row.clientWidth) kept.pop().remove();
+    const left = offers.slice(kept.length);
+    list.append(
+      ...left.map((offer, place) => {
+        const item = document.createElement("li");
+        item.append(this.offerButton(offer, kept.length + place));
+        return item;
+      }),
+    );
+  }
+
+  // Typing ---------------------------------------------------------------------------------------------------
+
+  enter() {
+    const text = this.chosen >= 0 ? this.list[this.chosen].text : this.typed.value;
+    if (this.chosen >= 0) return this.take(this.chosen);
+    if (text.trim()) this.acts.say(text);
+    else this.acts.finish();
+  }
+
+  /** What was typed has been taken. */
+  taken() {
+    this.typed.value = "";
+    this.typed.classList.remove("wrong");
+    this.showWays([]);
+  }
+
+  /** What was typed was refused; it stays, to be put right. */
+  refused(place) {
+    if (document.activeElement !== this.typed) return;
+    this.typed.classList.add("wrong");
+    this.showWays([]);
+    if (place !== null && place !== undefined) {
+      const shift = this.typed.value.indexOf("=") + 1;
+      const lead = this.typed.value.slice(shift).length - this.typed.value.slice(shift).trimStart().length;
+      this.typed.setSelectionRange(shift + lead + place, shift + lead + place + 1);
+    }
+  }
+
+  showWays(ways) {
+    this.list = ways;
+    this.chosen = -1;
+    this.ways.hidden = !ways.length;
+    this.typed.setAttribute("aria-expanded", String(!!ways.length));
+    this.ways.replaceChildren(
+      ...ways.map((way, number) => {
+        const item = document.createElement("li");
+        item.role = "option";
+        item.id = `way-${number}`;
+        item.textContent = way.shown;
+        item.addEventListener("pointerdown", (event) => {
+          event.preventDefault();
+          this.take(number);
+        });
+        return item;
+      }),
+    );
+    this.choose(-1);
+  }
+
+  completions({ for: text, ways }) {
+    if (text === this.typed.value && document.activeElement === this.typed) this.showWays(ways);
+  }
+
+  choose(number) {
+    this.chosen = number;
+    for (const [index, item] of [...this.ways.children].entries()) item.setAttribute("aria-selected", String(index === number));
+    this.ways.children[number]?.scrollIntoView({ block: "nearest" });
+    if (number >= 0) this.typed.setAttribute("aria-activedescendant", `way-${number}`);
+    else this.typed.removeAttribute("aria-activedescendant");
+  }
+
+  take(number) {
+    this.typed.value = this.list[number].text;
+    this.typed.focus();
+    this.acts.complete(this.typed.value);
+    this.choose(-1);
+  }
+
+  key(event) {
+    const many = this.list?.length ?? 0;
+    if (event.key === "ArrowDown" && many) this.choose((this.chosen + 1) % many);
+    else if (event.key === "ArrowUp" && many) this.choose((this.chosen <= 0 ? many : this.chosen) - 1);
+    else if (event.key === "Tab" && many && !event.shiftKey && this.typed.value) this.take(Math.max(this.chosen, 0));
+    else if (event.key === "Escape") {
+      event.stopPropagation();
+      if (many) this.showWays([]);
+      else if (this.typed.value) this.taken();
+      else {
+        this.typed.blur();
+        this.acts.stop();
+      }
+    } else return;
+    event.preventDefault();
+  }
+}

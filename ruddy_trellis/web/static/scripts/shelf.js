@@ -1,0 +1,40 @@
+// The shelf: rows of tools, and their two-letter keys.
+
+export class Shelf {
+  /** @param {(key: string | null) => void} onTool */
+  constructor(onTool) {
+    this.onTool = onTool;
+    this.tools = [...document.querySelectorAll("[data-tool]")];
+    this.first = "";
+    for (const tab of document.querySelectorAll("[data-group]")) tab.addEventListener("click", () => this.show(tab.dataset.group));
+    for (const tool of this.tools) tool.addEventListener("click", () => onTool(tool.dataset.tool || null));
+  }
+
+  show(group) {
+    for (const tab of document.querySelectorAll("[data-group]")) tab.setAttribute("aria-selected", String(tab.dataset.group === group));
+    for (const row of document.querySelectorAll(".tools")) row.hidden = row.id !== `row-${group}`;
+  }
+
+  /** The tool that is in the hand now; null for the hand itself. */
+  press(key) {
+    for (const tool of this.tools) tool.setAttribute("aria-pressed", String((tool.dataset.tool || null) === key));
+    const row = this.tools.find((tool) => key && tool.dataset.tool === key)?.closest(".tools");
+    if (row?.hidden) this.show(row.id.slice("row-".length));
+  }
+
+  /** A letter was pressed: the second of two that name a tool takes it. Returns whether it meant anything. */
+  letter(letter) {
+    const keys = this.first + letter;
+    const tool = this.tools.find((one) => one.dataset.keys === keys);
+    clearTimeout(this.timer);
+    this.first = "";
+    if (tool) this.onTool(tool.dataset.tool);
+    else if (this.tools.some((one) => one.dataset.keys?.startsWith(letter))) {
+      this.first = letter;
+      this.timer = setTimeout(() => {
+        this.first = "";
+      }, 1500);
+    } else return false;
+    return true;
+  }
+}

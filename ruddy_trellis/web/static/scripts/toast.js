@@ -1,0 +1,32 @@
+// A line of words over the foot of the board, with Undo where it helps.
+
+let timer;
+
+/** Show words; with `undo`, a button that takes the last edit back. */
+export function toast(words, { refusal = false, undo = null } = {}) {
+  const place = document.getElementById("toast");
+  const text = document.createElement("span");
+  text.textContent = words;
+  place.replaceChildren(text);
+  if (undo) {
+    const button = document.createElement("button");
+    button.textContent = "Undo";
+    button.addEventListener("click", () => {
+      hideToast();
+      undo();
+    });
+    place.append(button);
+  }
+  place.className = `toast-line${refusal ? " refusal" : ""}`;
+  place.hidden = true;
+  requestAnimationFrame(() => {
+    place.hidden = false;
+  });
+  clearTimeout(timer);
+  timer = setTimeout(hideToast, undo ? 9000 : 3500 + 45 * words.length);
+}
+
+export function hideToast() {
+  clearTimeout(timer);
+  document.getElementById("toast").hidden = true;
+}

@@ -1,0 +1,73 @@
+// Which part of the plane is seen, and the way between board units and pixels.
+
+export class Viewport {
+  /** @param {SVGSVGElement} element the drawing */
+  constructor(element) {
+    this.element = element;
+    this.x = 0; // the board position in the middle of the drawing
+    this.y = 0;
+    this.zoom = 50; // pixels to a board unit
+    this.measure();
+  }
+
+  measure() {
+    const box = this.element.getBoundingClientRect();
+    this.left = box.left;
+    this.top = box.top;
+    this.width = Math.max(box.width, 1);
+    this.height = Math.max(box.height, 1);
+  }
+
+  /** Board units to pixels. */
+  px(x) {
+    return this.width / 2 + (x - this.x) * this.zoom;
+  }
+  py(y) {
+    return this.height / 2 - (y - this.y) * this.zoom;
+  }
+
+  /** The board position under a pointer event, to the decimal that a pixel can tell. */
+  at(event) {
+    const decimal = 10 ** Math.ceil(Math.log10(this.zoom));
+    const round = (length) => Math.round(length * decimal) / decimal;
+    return [
+      round(this.x + (event.clientX - this.left - this.width / 2) / this.zoom),
+      round(this.y - (event.clientY - this.top - this.height / 2) / this.zoom),
+    ];
+  }
+
+  /** Show a part of the plane whole: least x, least y, greatest x, greatest y. */
+  show([left, low, right, high]) {
+    this.x = (left + right) / 2;
+    this.y = (low + high) / 2;
+    this.zoom = Math.min(this.width / Math.max(right - left, 1e-6), this.height / Math.max(high - low, 1e-6));
+  }
+
+  /** The part of the plane that is seen. */
+  view() {
+    const x = this.width / 2 / this.zoom;
+    const y = this.height / 2 / this.zoom;
+    return [this.x - x, this.y - y, this.x + x, this.y + y];
+  }
+
+  pan(dx, dy) {
+    this.x -= dx / this.zoom;
+    this.y += dy / this.zoom;
+  }
+
+  /** Zoom so that the board position stays where it is on the screen. */
+  zoomAt([x, y], times) {
+    const zoom = Math.min(Math.max(this.zoom * times, 0.01), 20000);
+    const real = zoom / this.zoom;
+    this.zoom = zoom;
+    this.x = x - (x - this.x) / real;
+    this.y = y - (y - this.y) / real;
+  }
+
+  /** A round length of about so many pixels: 1, 2 or 5 times a power of ten. */
+  roundLength(pixels) {
+    const rough = pixels / this.zoom;
+    const power = 10 ** Math.floor(Math.log10(rough));
+    return [5, 2, 1].map((times) => times * power).find((length) => length <= rough) ?? power;
+  }
+}

@@ -1,0 +1,148 @@
+"""A board page as a person meets it: clicks and keys by the names of things and by board positions."""
+
+import json
+import urllib.request
+
+from ruddy_trellis.core.lesson_file import lesson_from_json
+from ruddy_trellis.core.language.printing import working_text
+
+
+class BoardPage:
+    """Drives one board in one browser page."""
+
+    def __init__(self, page, address):
+        self.page, self.address = page, address
+
+    def start(self, title="A new bed"):
+        """Make a new lesson from the list of lessons."""
+        self.page.goto(self.address + "/")
+        self.page.fill("#new-title", title)
+        self.page.click("text=Start the lesson")
+        return self._ready()
+
+    def open(self, title):
+        """Open a lesson of the list."""
+        self.page.goto(self.address + "/")
+        self.page.click(f".lesson:has-text('{title}')")
+        return self._ready()
+
+    def reload(self):
+        self.page.reload()
+        return self._ready()
+
+    def _ready(self):
+        self.page.wait_for_selector("#saved:text-is('Saved')")
+        self.page.wait_for_timeout(450)  # the view is told and kept
+        self.slug = self.page.url.split("/lessons/")[1].split("?")[0]
+        self.frame = self.page.locator("#drawing").bounding_box()
+        return self
+
+    # What the server has ------------------------------------------------------------------------------------
+
+    @property
+    def board(self):
+        """The board as it is kept."""
+        with urllib.request.urlopen(f"{self.address}/lessons/{self.slug}/lesson.json") as answer:
+            return lesson_from_json(json.load(answer))[1][0]
+
+    def working(self):
+        return working_text(self.board).splitlines()
+
+    def value(self, name):
+        board = self.board
+        return board.value(board.find(name))
+
+    def reading(self, name):
+        board = self.board
+        return next(board.value(id) for id in board.ids_named(name) if board.step(id).is_reading)
+
+    # Where things are ---------------------------------------------------------------------------------------
+
+    def pixel(self, x, y):
+        """Where a board position is on the screen."""
+        left, low, right, high = self.board.settings.view
+        frame = self.frame
+        return frame["x"] + (x - left) / (right - left) * frame["width"], frame["y"] + (high - y) / (high - low) * frame["height"]
+
+    # What a person does -------------------------------------------------------------------------------------
+
+    def settle(self):
+        self.page.wait_for_timeout(160)
+
+    def move(self, x, y):
+        self.page.mouse.move(*self.pixel(x, y), steps=3)
+        self.settle()
+
+    def click(self, x, y, shift=False):
+        """Move to a board position and click there."""
+        self.move(x, y)
+        if shift:
+            self.page.keyboard.down("Shift")
+        self.page.mouse.down()
+        self.page.mouse.up()
+        if shift:
+            self.page.keyboard.up("Shift")
+        self.settle()
+
+    def click_point(self, name, **how):
+        self.click(*self.value(name)[:2], **how)
+
+    def tool(self, keys):
+        """Take a tool by its two letters."""
+        self.page.keyboard.press(keys[0])
+        self.page.keyboard.press(keys[1])
+        self.settle()
+
+    def escape(self):
+        self.page.keyboard.press("Escape")
+        self.settle()
+
+    def drag(self, start, *stops, drop=True):
+        """Press at a board position, move through others, let go."""
+        self.page.mouse.move(*self.pixel(*start))
+        self.page.mouse.down()
+        for stop in stops:
+            self.page.mouse.move(*self.pixel(*stop), steps=4)
+            self.settle()
+        if drop:
+            self.page.mouse.up()
+            self.page.wait_for_selector("#saved:text-is('Saved')")
+            self.settle()
+
+    def drag_point(self, name, *stops, **how):
+        self.drag(self.value(name), *stops, **how)
+
+    def say(self, *sentences):
+        """Type sentences into the sentence bar."""
+        for sentence in sentences:
+            self.page.fill("#typed", sentence)
+            self.page.press("#typed", "Enter")
+            self.settle()
+
+    def take_offer(self, words):
+        self.page.click(f"#sentence button:text-is('{words}')")
+        self.settle()
+
+    def open_drawer(self, name):
+        self.page.click(f"[data-panel={name}]")
+        self.page.wait_for_timeout(300)
+
+    # What a person sees -------------------------------------------------------------------------------------
+
+    def toast(self):
+        toast = self.page.locator("#toast")
+        return toast.inner_text() if toast.is_visible() else ""
+
+    def pointer_words(self):
+        words = self.page.locator("#pointer-words")
+        return words.inner_text() if words.is_visible() else ""
+
+    def sentence(self):
+        return " ".join(self.page.locator("#sentence").inner_text().split())
+
+    def tags(self):
+        """The texts of the readings that are seen on the board."""
+        return [text for text in self.page.locator("#labels .tag:visible").all_inner_texts()]
+
+    def visible_things(self):
+        return self.page.evaluate("[...document.querySelectorAll('#things .thing')].filter(g => g.style.display !== 'none').map(g => g.dataset.id)")

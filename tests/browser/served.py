@@ -1,0 +1,80 @@
+"""The application served for browser tests, and a browser to look at it."""
+
+import os
+import socket
+import subprocess
+import sys
+import tempfile
+import time
+import unittest
+import urllib.request
+from pathlib import Path
+
+from playwright.sync_api import sync_playwright
+
+CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
+ARGUMENTS = [
+    "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run",
+]  # fmt: skip
+ROOT = Path(__file__).parents[2]
+
+
+class Server:
+    """The program as a process of its own, on a free port, with its data in one file."""
+
+    def __init__(self, data):
+        self.data = data
+        with socket.socket() as probe:
+            probe.bind(("127.0.0.1", 0))
+            self.port = probe.getsockname()[1]
+        self.address = f"http://127.0.0.1:{self.port}"
+        self.start()
+
+    def start(self):
+        """Start it and wait until it answers."""
+        self.process = subprocess.Popen(
+            [sys.executable, "-m", "ruddy_trellis", "--port", str(self.port), "--data", str(self.data)],
+            cwd=ROOT, stdout=subprocess.DEVNULL,
+        )  # fmt: skip
+        for _ in range(150):
+            try:
+                urllib.request.urlopen(self.address, timeout=2).close()
+                return
+            except OSError:
+                time.sleep(0.1)
+        raise RuntimeError("the server did not start")
+
+    def kill(self):
+        """kill -9: no time to tidy up."""
+        self.process.kill()
+        self.process.wait()
+
+
+class BrowserTest(unittest.TestCase):
+    """A test with a server, a browser and a fresh page; the page's own errors fail the test."""
+
+    @classmethod
+    def setUpClass(cls):
+        cls._folder = tempfile.TemporaryDirectory()
+        cls.addClassCleanup(cls._folder.cleanup)
+        cls.server = Server(Path(cls._folder.name) / "lessons.sqlite")
+        cls.addClassCleanup(lambda: cls.server.kill())
+        playwright = sync_playwright().start()
+        cls.addClassCleanup(playwright.stop)
+        cls.browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+        cls.addClassCleanup(cls.browser.close)
+
+    def setUp(self):
+        self.page = self.open_page()
+
+    def open_page(self):
+        """A page in a browser context of its own."""
+        context = self.browser.new_context(viewport={"width": 1280, "height": 800})
+        self.addCleanup(context.close)
+        page = context.new_page()
+        page.set_default_timeout(8000)
+        problems = []
+        page.on("pageerror", lambda error: problems.append(str(error)))
+        page.on("console", lambda message: problems.append(message.text) if message.type == "error" and "ERR_CONNECTION" not in message.text and "WebSocket" not in message.text else None)
+        self.addCleanup(lambda: self.assertEqual(problems, []))
+        return page

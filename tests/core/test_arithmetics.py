@@ -1,0 +1,161 @@
+"""Every formula in all four arithmetics against one another."""
+
+import unittest
+from fractions import Fraction
+
+import flint
+import numpy as np
+
+from ruddy_trellis.core.arithmetic import ARRAYS, FLOATS, Exact, Intervals, NotAlgebraic, Undefined
+from ruddy_trellis.core.catalogue import CATALOGUE
+
+from .figures import TRIANGLE, as_float, figure, flat, half_angle_fraction
+
+
+
+def exact_numbers(board):
+    """An exact arithmetic with a symbol for every free coordinate and place, and the numbers to evaluate with."""
+    sample, places = {}, {}
+    for step in board.steps:
+        if step.construction.moves == "free":
+            x, y = step.fills["at"]
+            sample |= {f"x{step.id}": Fraction(x), f"y{step.id}": Fraction(y)}
+        elif step.construction.moves == "sliding":
+            turning = board.kind_of(step.fills["path"][0]) == "circle"
+            place = step.fills["place"]
+            sample[f"t{step.id}"] = half_angle_fraction(place) if turning else Fraction(place)
+            places[step.id] = turning
+    m = Exact(sample)
+    numbers = {}
+    for step in board.steps:
+        if step.construction.moves == "free":
+            numbers[step.id] = (m.symbol(f"x{step.id}"), m.symbol(f"y{step.id}"))
+        elif step.id in places:
+            numbers[step.id] = ((m.angle_symbol if places[step.id] else m.symbol)(f"t{step.id}"),)
+    return m, numbers
+
+
+class FourArithmeticsTest(unittest.TestCase):
+    def figures(self):
+        for construction in CATALOGUE:
+            yield construction.key, construction.example
+        yield "point_on circle", "A=(0,0)\nB=(3,1)\nk is the circle with centre A through B\nP is a point on k at 73"
+        yield "point_on ray", "A=(0,0)\nB=(3,1)\nr is the ray from A through B\nP is a point on r at 1.5"
+        yield "line and circle", "A=(0,0)\nB=(3,1)\nC=(-2,1)\nk is the circle with centre A through B\np is the line through B and C\nD is where k meets p, first crossing\nE is where p meets k again, other than B"
+        yield "two circles", "A=(0,0)\nB=(3,1)\nk is the circle with centre A through B\nc is the circle with centre B through A\nD is where k meets c, second crossing\nE is where k meets c again, other than D"
+        yield "blunt bisector", "A=(-4,1)\nB=(0,0)\nC=(5,0)\np is the bisector of angle ABC\nd is the distance from A to p"
+        yield "calculation", TRIANGLE + "ABC is the polygon through A, B, C\nS is the area of ABC\nv is the value of sqrt(S) / AB + abs((BC - 2 AC) / AB) ^ 3 - 1/3"
+        yield "angles in formulas", TRIANGLE + "α is the angle ABC\nv is the value of sin(α) * cos(30) + tan(α)"
+        yield "reflex", TRIANGLE + "α is the reflex angle ABC"
+        yield "area of a circle", TRIANGLE + "k is the circle with centre A through B\nS is the area of k"
+
+    def test_they_agree(self):
+        for key, text in self.figures():
+            with self.subTest(key):
+                board = figure(text).board
+                wanted = {step.id: board.value(step.id) for step in board.steps}
+                self.compare(wanted, board.evaluate(FLOATS), 1e-12)
+                self.compare_arrays(board)
+                with Intervals(60) as m:
+                    self.compare(wanted, board.evaluate(m), 1e-9)
+                self.compare_exact(board, wanted)
+
+    def compare(self, wanted, found, tolerance):
+        for id, value in wanted.items():
+            for one, other in zip(flat(value), flat(found[id]), strict=True):
+                if abs(one) != float("inf"):
+                    self.assertAlmostEqual(one, as_float(other), delta=tolerance * (1 + abs(one)), msg=id)
+
+    def compare_arrays(self, board):
+        """Shaken copies all at once against one copy at a time."""
+        random = np.random.default_rng(4)
+        shaken = {
+            step.id: tuple(coordinate + random.uniform(-0.2, 0.2, 40) for coordinate in step.fills["at"])
+            for step in board.steps if step.construction.moves == "free"
+        }  # fmt: skip
+        together = board.evaluate(ARRAYS, shaken)
+        for copy in range(40):
+            alone = board.evaluate(FLOATS, {id: tuple(float(part[copy]) for part in at) for id, at in shaken.items()})
+            for id, value in alone.items():
+                if value is None:
+                    self.assertTrue(any(np.isnan(np.broadcast_to(part, 40)[copy]) for part in flat(together[id])), id)
+                    continue
+                for one, other in zip(flat(value), flat(together[id]), strict=True):
+                    self.assertAlmostEqual(one, float(np.broadcast_to(other, 40)[copy]), places=8) if abs(one) < 1e300 else None
+
+    def compare_exact(self, board, wanted):
+        m, numbers = exact_numbers(board)
+        angles = {step.id for step in board.steps if step.is_reading and board.dimension(step.id) == "angle"}
+        if any(step.does == "angle" for step in board.steps) or any("tan" in str(s.fills.get("formula")) for s in board.steps):
+            with self.assertRaises(NotAlgebraic):
+                board.evaluate(m, numbers)
+            self.assertTrue(angles)
+            return
+        if any(step.does == "area" and board.kind_of(step.fills["shape"][0]) == "circle" for step in board.steps):
+            with self.assertRaises(NotAlgebraic):
+                board.evaluate(m, numbers)
+            return
+        # A place on a circle is rational in the tangent of its half angle, so it is near its angle only.
+        near = 1e-2 if any(step.does == "point_on" and board.kind_of(step.fills["path"][0]) == "circle" for step in board.steps) else 1e-9
+        self.compare(wanted, board.evaluate(m, numbers), near)
+
+
+class IntervalTest(unittest.TestCase):
+    def test_the_bound_holds_the_truth_to_fifty_digits(self):
+        board = figure("A=(0,0)\nB=(1,1)\nAB is the length of AB").board
+        with Intervals(60) as m:
+            length = board.evaluate(m)["s3"]
+            self.assertTrue((length * length - 2).contains(0))
+            self.assertLess(float(length.rad()), 1e-55)
+
+    def test_what_cannot_be_told_from_parallel_is_undefined(self):
+        with Intervals(30) as m:
+            near = flint.arb(1, 1e-20)
+            with self.assertRaises(Undefined):
+                m.cross((flint.arb(1), flint.arb(1)), (flint.arb(1), near))
+
+
+class ExactTest(unittest.TestCase):
+    def test_three_bisectors_meet_in_one_point_for_every_triangle(self):
+        f = figure(TRIANGLE + "p is the perpendicular bisector of AB\nq is the perpendicular bisector of A and C\nO is where p meets q\n"
+                   "u is the distance from O to B\nv is the distance from O to C\nw is the value of u^2 - v^2")
+        m, numbers = exact_numbers(f.board)
+        values = f.board.evaluate(m, numbers)
+        self.assertTrue(values[f.board.find("w")].is_zero())
+
+    def test_what_is_not_so_is_not_zero(self):
+        f = figure(TRIANGLE + "u is the distance from A to B\nv is the distance from A to C\nw is the value of u^2 - v^2")
+        m, numbers = exact_numbers(f.board)
+        self.assertFalse(f.board.evaluate(m, numbers)[f.board.find("w")].is_zero())
+
+    def test_the_six_steps_of_a_compass_close_the_hexagon(self):
+        f = figure("O=(0,0)\nA=(3,1)\nk is the circle with centre O through A\nc is the circle with centre A through O\n"
+                   "B is where k meets c, first crossing\nF is where k meets c, second crossing\n"
+                   "u is the distance from A to B\nv is the distance from O to A\nw is the value of u^2 - v^2\n"
+                   "M is the midpoint of B and F\nd is the distance from M to A\nx is the value of d^2 - v^2/4")
+        m, numbers = exact_numbers(f.board)
+        values = f.board.evaluate(m, numbers)
+        self.assertTrue(values[f.board.find("w")].is_zero())
+        self.assertTrue(values[f.board.find("x")].is_zero())
+
+    def test_a_sign_that_was_needed_is_kept_as_an_assumption(self):
+        m = Exact({"x": Fraction(-2)})
+        x = m.symbol("x")
+        self.assertTrue((m.absolute(x) + x).is_zero())
+        self.assertEqual([(number.top == x.top, positive) for number, positive in m.assumptions], [(True, False)])
+
+    def test_roots_of_roots(self):
+        m = Exact({"x": Fraction(3)})
+        x = m.symbol("x")
+        inner = m.sqrt(x + 1)
+        outer = m.sqrt(inner + 7)
+        self.assertTrue((outer * outer - 7 - inner).is_zero())
+        self.assertTrue(((outer * outer - 7) * (outer * outer - 7) - x - 1).is_zero())
+        self.assertAlmostEqual(as_float(outer), 3.0)
+        self.assertTrue((m.sqrt(m.number(Fraction(9, 4))) - Fraction(3, 2)).is_zero())
+
+    def test_dividing_by_what_is_always_zero_is_refused(self):
+        m = Exact({"x": Fraction(3)})
+        root = m.sqrt(m.symbol("x"))
+        with self.assertRaises(Undefined):
+            1 / (root * root - m.symbol("x"))
