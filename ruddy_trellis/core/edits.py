@@ -257,8 +257,7 @@ def _new_step(board, construction, fills, name):
     step = Step(f"s{last + 1}", construction.key, fills)
     names = board.names
     if name is not None:
-        name = spelling.check_name(name)
-        return step if spelt(step, names) == name else step.with_(name=name)
+        return step if spelt(step, names) == spelling.tidy(name) else step.with_(name=spelling.check_name(name))
     taken = {names[other.id] for other in board.steps if other.is_reading == step.is_reading}
     return step.with_(name=automatic_name(step, names, taken))
 
@@ -292,11 +291,9 @@ def _move(board, edit):
 
 def _rename(board, edit):
     _known(board, [edit.id])
-    name = spelling.check_name(edit.name)
-    renamed = board.step(edit.id).with_(name=name)
-    old = board.name(edit.id)
-    if spelt(renamed, board.names) == name:
-        renamed = renamed.with_(name=None)
+    renamed, old, name = board.step(edit.id), board.name(edit.id), spelling.tidy(edit.name)
+    own_name = None if spelt(renamed, board.names) == name else spelling.check_name(name)
+    renamed = renamed.with_(name=own_name)
     check_names([renamed if step.id == edit.id else step for step in board.steps])
     return _replacing(board, f"Renamed {old} to {name}", [renamed])
 

@@ -120,7 +120,10 @@ class BoardPage:
             self.settle()
 
     def take_offer(self, words):
-        self.page.click(f"#sentence button:text-is('{words}')")
+        offer = self.page.locator(f"#sentence button:text-is('{words}')")
+        if not offer.is_visible():
+            self.page.click(".more")
+        offer.click()
         self.settle()
 
     def open_drawer(self, name):
@@ -142,7 +145,24 @@ class BoardPage:
 
     def tags(self):
         """The texts of the readings that are seen on the board."""
-        return [text for text in self.page.locator("#labels .tag:visible").all_inner_texts()]
+        return [text.strip() for text in self.page.locator("#labels .tag:visible").all_text_contents()]
 
     def visible_things(self):
         return self.page.evaluate("[...document.querySelectorAll('#things .thing')].filter(g => g.style.display !== 'none').map(g => g.dataset.id)")
+
+    def pixel_free_place(self, on):
+        """A board position on a line that is under nothing else, well inside the view."""
+        board = self.board
+        px, py, dx, dy = board.value(board.find(on))[:4]
+        left, low, right, high = board.settings.view
+        size = (dx * dx + dy * dy) ** 0.5
+        for number in range(-60, 61):
+            x, y = px + number * 0.2 * dx / size, py + number * 0.2 * dy / size
+            if left + 1 < x < right - 1 and low + 1 < y < high - 1:
+                under = self.page.evaluate(
+                    "([x, y]) => [...new Set(document.elementsFromPoint(x, y).map(e => e.closest('.thing, [data-label]')).filter(Boolean))].map(g => g.dataset.id)",
+                    list(self.pixel(x, y)),
+                )
+                if under == [board.find(on)]:
+                    return x, y
+        raise AssertionError(f"{on} is covered everywhere")

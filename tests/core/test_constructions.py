@@ -209,7 +209,7 @@ class BranchTest(unittest.TestCase):
             before = corners
 
     @settings(max_examples=40, deadline=None)
-    @given(st.lists(st.tuples(st.floats(-2.5, 2.5), st.floats(-2.5, 2.5)), min_size=1, max_size=6))
+    @given(st.lists(st.tuples(st.floats(-2, 2), st.floats(-2, 2)), min_size=1, max_size=6))
     def test_coming_back_the_same_way_gives_the_same_figure(self, stops):
         f = figure("A=(0,0)\nB=(3,0)\nC=(1,1)\nD=(5,2)\nk is the circle with centre A through B\np is the line through C and D\n"
                    "E is where p meets k, second crossing\nF is where p meets k again, other than E\nc is the circle with centre E through C\n"

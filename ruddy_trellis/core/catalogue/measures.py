@@ -25,7 +25,7 @@ def _calculation(kinds, words):
 READINGS = (
     Construction(
         key="length", sentence="the length of {span:span}", makes=NUMBER, formula=formulas.distance, group="Measure",
-        tool="length", keys="ml", dimension=1, named_after="span", likely=14, undefined="an end is not there",
+        tool="length", keys="ml", dimension=1, named_after="span", likely=3.5, undefined="an end is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\nAB is the length of AB",
     ),
     Construction(

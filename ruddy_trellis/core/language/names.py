@@ -7,9 +7,10 @@ from .. import limits
 from ..kinds import CIRCLE, NUMBER, POINT
 from ..refusal import Refusal
 
-NAME = re.compile(r"[^\W\d_][^\W_]*(?:_[^\W_]+)?['′]*")
+_LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
+NAME = re.compile(rf"[{_LETTER}][{_LETTER}0-9]*(?:_[{_LETTER}0-9]+)?['′]*")
 #: A name short enough to be written right after another: one letter with a subscript or primes.
-_SHORT = re.compile(r"[^\W\d_](?:_[^\W_]+|\d+)?['′]*")
+_SHORT = re.compile(rf"[{_LETTER}](?:_[{_LETTER}0-9]+|[0-9]+)?['′]*")
 
 _LETTERS = {
     POINT: "ABCDEFGHIJKLMNOPQRSTUVWXYZ",
@@ -20,9 +21,14 @@ _LETTERS = {
 }
 
 
+def tidy(name):
+    """A name as it is kept: without space around it, its primes as primes."""
+    return name.strip().replace("'", "′")
+
+
 def check_name(name):
     """The name, tidied. Raises Refusal unless it is a letter, then letters or digits, a subscript, primes."""
-    name = name.strip().replace("'", "′")
+    name = tidy(name)
     if not name:
         raise Refusal("A name cannot be empty. A letter will do, such as A, p or A_1.")
     if len(name) > limits.NAME_LENGTH:

@@ -41,7 +41,7 @@ def read_sentence(text, board):
         raise Refusal(f"A sentence has at most {limits.SENTENCE_LENGTH} characters; that one has {len(text):,}.")
     name, verb, rest = _subject(text)
     if name is not None:
-        name = spelling.check_name(name)
+        name = spelling.tidy(name)
     rest = " ".join(rest.split()).rstrip(".")
     if not rest:
         raise Refusal("Type a sentence, such as “M is the midpoint of AB” or “A is a free point at (2, 3)”.")

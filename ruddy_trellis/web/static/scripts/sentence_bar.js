@@ -25,6 +25,10 @@ export class SentenceBar {
     this.ways = document.getElementById("ways");
     this.chosen = -1;
     this.rest();
+    this.line.addEventListener("focusout", (event) => {
+      const list = this.line.querySelector(".ways");
+      if (list && !this.line.contains(event.relatedTarget)) list.hidden = true;
+    });
     document.getElementById("typing").addEventListener("submit", (event) => {
       event.preventDefault();
       this.enter();
@@ -98,9 +102,6 @@ export class SentenceBar {
     const list = document.createElement("ul");
     list.className = "ways";
     list.hidden = true;
-    row.parentElement.addEventListener("focusout", (event) => {
-      if (!row.parentElement.contains(event.relatedTarget)) list.hidden = true;
-    });
     row.after(more, list);
     const kept = [...row.children];
     while (kept.length > 1 && row.scrollWidth > row.clientWidth) kept.pop().remove();

@@ -1,0 +1,28 @@
+# Two commands: `make start` runs the program with the demo lessons, `make test` passes the tests.
+PYTHON ?= $(shell command -v python3.11 || command -v python3)
+VENV := .venv
+PORT ?= 8200
+
+.PHONY: start test bench screenshots
+
+start: $(VENV)/ready
+	$(VENV)/bin/python -m ruddy_trellis --port $(PORT)
+
+test: $(VENV)/ready-for-tests
+	@command -v chromium >/dev/null || (echo "Installing Chromium for the browser tests" && apt-get update -qq && apt-get install -y -qq chromium)
+	$(VENV)/bin/python -m tests
+
+bench: $(VENV)/ready-for-tests
+	$(VENV)/bin/python -m bench
+
+screenshots: $(VENV)/ready-for-tests
+	$(VENV)/bin/python -m docs.take_screenshots
+
+$(VENV)/ready: requirements.txt
+	$(PYTHON) -m venv $(VENV)
+	$(VENV)/bin/pip install --quiet -r requirements.txt
+	touch $@
+
+$(VENV)/ready-for-tests: $(VENV)/ready requirements-test.txt
+	$(VENV)/bin/pip install --quiet -r requirements-test.txt
+	touch $@
