@@ -80,7 +80,8 @@ def look_under(board, at, tolerance):
             if _inside(value, at):
                 shapes.append((_size(value), step.id))
     points.sort()
-    paths.sort()
+    # A thing goes before a side that it runs along.
+    paths.sort(key=lambda path: (round(path[0] / tolerance, 2), len(path[1])))
     shapes.sort()
     ordered = tuple(dict.fromkeys(ids for _, ids in paths))
     return Under(at, tuple(ids[0] for _, ids in points), ordered, tuple(id for _, id in shapes), _new_point(board, at, ordered, tolerance))
@@ -184,24 +185,26 @@ def crossing_near(board, a, b, at):
     """The crossing of two paths that is nearest to a position, as the construction that keeps to it best; None where
     they do not meet now.
 
-    Where a known point is the other crossing, the new one is "the other than" that point.
+    A crossing at which a known point stands already is left out where there is another, and the other is then "the
+    other than" that point.
     """
     fills = {"a": a, "b": b}
+    words = f"where {_path_name(board, a)} meets {_path_name(board, b)}"
+    choices = crossing_choices(kinds_of_fills(CATALOGUE["intersection"], fills, board.kind_of))
+    if len(choices) > 1:
+        for known in _points_on_both(board, a, b):
+            other = {**fills, "known": (known,)}
+            value, known_at = _value_of(board, "other_intersection", other), board.value(known)
+            if value and known_at and _gap(value, known_at) > 1e-9 * (1 + abs(value[0]) + abs(value[1])):
+                return NewPoint("other_intersection", other, value, words + " again")
     found = []
-    for choice in crossing_choices(kinds_of_fills(CATALOGUE["intersection"], fills, board.kind_of)):
+    for choice in choices:
         value = _value_of(board, "intersection", {**fills, **choice})
         if value is not None:
             found.append((_gap(value, at), choice, value))
     if not found:
         return None
-    distance, choice, value = min(found, key=lambda entry: entry[0])
-    words = f"where {_path_name(board, a)} meets {_path_name(board, b)}"
-    if choice:
-        for known in _points_on_both(board, a, b):
-            other = _value_of(board, "other_intersection", {**fills, "known": (known,)})
-            known_at = board.value(known)
-            if other and known_at and _gap(other, value) < 1e-9 * (1 + distance + abs(value[0]) + abs(value[1])) < _gap(other, known_at):
-                return NewPoint("other_intersection", {**fills, "known": (known,)}, other, words + " again")
+    _, choice, value = min(found, key=lambda entry: entry[0])
     return NewPoint("intersection", {**fills, **choice}, value, words)
 
 

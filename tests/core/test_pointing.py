@@ -1,0 +1,149 @@
+"""What a click takes, what it says before, what a grab moves, what a selection could become."""
+
+import unittest
+
+from ruddy_trellis.core import Refusal
+from ruddy_trellis.core.display import Extent
+from ruddy_trellis.core.edits import perform, read_edit
+from ruddy_trellis.core.pointing.dragging import grab
+from ruddy_trellis.core.pointing.offers import offers
+from ruddy_trellis.core.pointing.picking import look_under
+from ruddy_trellis.core.pointing.preview import preview
+from ruddy_trellis.core.pointing.prompt import Prompt
+
+from .figures import distance, figure
+
+FIGURE = (
+    "A=(0,0)\nB=(6,0)\nC=(2,4)\nABC is the polygon through A, B, C\nk is the circle with centre A through C\n"
+    "p is the line through B and C\nM is the midpoint of AB"
+)
+NEAR = 0.2
+EXTENT = Extent(-10, -6, 10, 6)
+
+
+class PickingTest(unittest.TestCase):
+    def test_a_click_ties_to_what_it_says(self):
+        board = figure(FIGURE).board
+        for at, words, does in (
+            ((3.05, 0.1), "a new point on side AB", "point_on"),
+            ((-4.47, 0.1), "a new point on circle k", "point_on"),
+            ((4.5, 0.05), "where AB meets k", "intersection"),
+            ((8, 4), "a new free point here", "free_point"),
+            ((5, 1.05), "a new point on line p", "point_on"),
+        ):
+            under = look_under(board, at, NEAR)
+            with self.subTest(words):
+                self.assertEqual((under.new_point.words, under.new_point.does), (words, does))
+                self.assertLess(distance(under.new_point.at, at), NEAR * 1.5)
+
+    def test_the_crossing_nearest_the_click_and_the_other_one(self):
+        f = figure(FIGURE)
+        # C is on k and on p already, so the far crossing is "again, other than C".
+        far = figure(FIGURE + "\nD is where p meets k again, other than C").value("D")
+        under = look_under(f.board, far, NEAR)
+        self.assertEqual((under.new_point.does, under.new_point.words), ("other_intersection", "where k meets p again"))
+
+    def test_hidden_things_are_not_caught(self):
+        f = figure(FIGURE)
+        perform(f.board, read_edit({"kind": "restyle", "ids": [f.board.find("p")], "look": {"hidden": True}}))
+        self.assertEqual(look_under(f.board, (5, 1), NEAR).new_point.words, "a new point on side BC")
+
+
+class PromptTest(unittest.TestCase):
+    def fill(self, board, key, *places):
+        prompt = Prompt.of(key)
+        for at in places:
+            prompt.take(prompt.what_at(board, at, NEAR), at)
+        return prompt
+
+    def made(self, key, *places):
+        f = figure(FIGURE)
+        prompt = self.fill(f.board, key, *places)
+        self.assertTrue(prompt.is_complete(f.board))
+        perform(f.board, prompt.edit(f.board))
+        return f.working().splitlines()[7:]
+
+    def test_gaps_are_filled_in_any_order_that_fits(self):
+        wanted = ["q is the perpendicular to p through A"]
+        self.assertEqual(self.made("perpendicular", (5, 1), (0, 0)), wanted)
+        self.assertEqual(self.made("perpendicular", (0, 0), (5, 1)), wanted)
+        self.assertEqual(self.made("perpendicular", (0, 0), (2, 4), (6, 0)), ["q is the perpendicular to CB through A"])
+
+    def test_new_points_come_with_the_sentence(self):
+        self.assertEqual(self.made("segment", (8, 4), (5, 1)), [
+            "D is a free point at (8, 4)", "E is a point on p at 0.25", "DE is the segment from D to E"])
+
+    def test_the_point_tools(self):
+        self.assertEqual(self.made("free_point", (8, 4)), ["D is a free point at (8, 4)"])
+        self.assertEqual(self.made("point_on", (5, 1)), ["D is a point on p at 0.25"])
+
+    def test_two_paths_then_the_crossing_near_the_last_click(self):
+        lines = self.made("intersection", (5, 1), (0.0, 4.4721))
+        self.assertEqual(len(lines), 1)
+        self.assertIn("again, other than C", lines[0])
+
+    def test_a_polygon_closes_on_its_first_corner_new_ones_too(self):
+        f = figure(FIGURE)
+        prompt = self.fill(f.board, "polygon", (8, 4), (9, 1), (6, 0))
+        self.assertFalse(prompt.is_complete(f.board))
+        with self.assertRaises(Refusal):
+            prompt.what_at(f.board, (9, 1), NEAR)
+        taking = prompt.what_at(f.board, (8.05, 4), NEAR)
+        self.assertTrue(taking.closes)
+        self.assertEqual([item["kind"] for item in preview(prompt, f.board, taking, (8, 4), EXTENT)], ["point", "point", "polygon"])
+        self.assertEqual(len(f.board), 7, "looking ahead changes nothing")
+        prompt.take(taking)
+        perform(f.board, prompt.edit(f.board))
+        self.assertEqual(f.working().splitlines()[-1], "DEB is the polygon through D, E, B")
+
+    def test_taking_back_and_typing(self):
+        f = figure(FIGURE)
+        prompt = self.fill(f.board, "circle_radius", (0, 0))
+        self.assertTrue(prompt.drop_last())
+        self.assertFalse(prompt.drop_last())
+        prompt.type("B", f.board)
+        with self.assertRaises(Refusal):
+            prompt.type("k", f.board)
+        prompt.type("AC", f.board)
+        perform(f.board, prompt.edit(f.board))
+        self.assertEqual(f.working().splitlines()[-1], "c is the circle with centre B and radius AC")
+
+
+class DraggingTest(unittest.TestCase):
+    def test_what_moves_what(self):
+        f = figure(FIGURE + "\nP is a point on k at 0")
+        board = f.board
+        numbers = grab(board, [board.find("p")], (4, 2)).numbers(board, (5, 3))
+        self.assertEqual(numbers, {"s2": (7, 1), "s3": (3, 5)})
+        numbers = grab(board, [board.find("P")], (4, 0)).numbers(board, (0, 9))
+        self.assertAlmostEqual(numbers[board.find("P")][0], 90)
+        with self.assertRaises(Refusal) as caught:
+            grab(board, [board.find("M")], (3, 0))
+        self.assertEqual(caught.exception.sentence, "M is the midpoint of AB. To move it, drag point A or point B.")
+
+    def test_a_far_position_is_held_within_bounds(self):
+        f = figure(FIGURE)
+        self.assertEqual(grab(f.board, ["s1"], (0, 0)).numbers(f.board, (1e300, -1e300)), {"s1": (1e6, -1e6)})
+
+
+class OffersTest(unittest.TestCase):
+    def sentences(self, *names):
+        f = figure(FIGURE)
+        return [offer.sentence for offer in offers(f.board, [f.board.find(name) for name in names])]
+
+    def test_exactly_what_the_selection_completes(self):
+        self.assertEqual(self.sentences("A", "C")[0], "the segment from A to C")
+        self.assertEqual(self.sentences("p", "A")[:2], ["the perpendicular to p through A", "the parallel to p through A"])
+        self.assertEqual(self.sentences("p", "k")[:2], ["where p meets k, first crossing", "where p meets k, second crossing"])
+        self.assertIn("the area of ABC", self.sentences("ABC"))
+        self.assertEqual(self.sentences("A", "B", "C")[:2], ["the polygon through A, B, C", "the angle ABC"])
+        self.assertEqual(self.sentences("ABC", "k", "M", "p"), [])
+
+    def test_every_offer_can_be_taken(self):
+        for names in (("A",), ("A", "B"), ("A", "B", "C"), ("p", "A"), ("p", "k"), ("k",), ("ABC",), ("p", "k", "C")):
+            f = figure(FIGURE)
+            for offer in offers(f.board, [f.board.find(name) for name in names]):
+                with self.subTest(offer.sentence):
+                    fresh = figure(FIGURE)
+                    perform(fresh.board, offer.edit)
+                    self.assertGreater(len(fresh.board), 7)

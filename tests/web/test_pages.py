@@ -1,0 +1,95 @@
+"""Pages by real requests."""
+
+import json
+
+from .served import WebTest
+
+
+class PagesTest(WebTest):
+    def test_the_list_shows_the_demo_lessons_with_pictures(self):
+        page = self.client.get("/").text
+        for title in ("Three taps, one fountain", "Any four-sided bed", "The leaning arch"):
+            self.assertIn(title, page)
+        picture = self.client.get(page.split('<img src="/boards/')[1].split('"')[0].join(["/boards/", ""]))
+        self.assertEqual(picture.headers["content-type"], "image/svg+xml")
+        self.assertIn("<path", picture.text)
+
+    def test_every_page_carries_a_strict_policy(self):
+        for address in ("/", "/nothing", "/boards/1/panels/look", "/static/scripts/main.js", "/lesson.schema.json"):
+            policy = self.client.get(address).headers["content-security-policy"]
+            self.assertIn("script-src 'self'", policy)
+            self.assertIn("frame-ancestors 'none'", policy)
+            self.assertNotIn("unsafe", policy)
+
+    def test_nothing_comes_from_elsewhere(self):
+        slug = self.lessons.all()[0][0].slug
+        for address in ("/", f"/lessons/{slug}"):
+            page = self.client.get(address).text
+            self.assertNotIn("//", page.replace("http://www.w3.org/2000/svg", ""))
+            self.assertNotIn("<style", page)
+            self.assertNotIn(" style=", page)
+            self.assertNotIn(" onclick=", page)
+
+    def test_a_new_lesson_its_title_and_its_file(self):
+        answer = self.client.post("/lessons", data={"title": " <b>Beds</b> "}, follow_redirects=False)
+        self.assertEqual(answer.status_code, 303)
+        address = answer.headers["location"]
+        page = self.client.get(address).text
+        self.assertIn("&lt;b&gt;Beds&lt;/b&gt;", page)
+        self.assertNotIn("<b>Beds", page)
+        self.assertEqual(self.client.post(address + "/title", data={"title": "  The  rosette "}).text, "The rosette")
+        self.assertEqual(self.client.post(address + "/title", data={"title": ""}).status_code, 422)
+        self.assertEqual(self.client.post(address + "/title", data={"title": "x" * 81}).status_code, 422)
+        data = self.client.get(address + "/lesson.json").json()
+        self.assertEqual((data["title"], data["version"], data["boards"][0]["steps"]), ("The rosette", 1, []))
+
+    def test_a_file_goes_out_and_comes_in_again(self):
+        slug = self.lessons.all()[1][0].slug
+        content = self.client.get(f"/lessons/{slug}/lesson.json").content
+        answer = self.client.post("/lessons/read", files={"file": ("bed.json", content)}, follow_redirects=False)
+        self.assertEqual(answer.status_code, 303)
+        self.assertEqual(self.client.get(answer.headers["location"] + "/lesson.json").content, content)
+
+    def test_bad_files_are_refused_in_words(self):
+        count = len(self.lessons.all())
+        good = self.client.get(f"/lessons/{self.lessons.all()[0][0].slug}/lesson.json").json()
+        for content, part in (
+            (b"not json", "is not JSON"),
+            (b"{}", "not a Ruddy Trellis lesson"),
+            (b" " * 2_000_001, "too large"),
+            (json.dumps({**good, "version": 9}).encode(), "version 9"),
+            (b'{"a":' * 5000, "is not JSON"),
+        ):
+            answer = self.client.post("/lessons/read", files={"file": ("x.json", content)})
+            self.assertEqual(answer.status_code, 422)
+            self.assertIn(part, answer.text)
+        self.assertEqual(len(self.lessons.all()), count)
+
+    def test_what_is_not_there_is_not_found(self):
+        for address in ("/lessons/nothing", "/boards/999/picture.svg", "/boards/999/panels/working", "/lessons/nothing/lesson.json", "/x"):
+            answer = self.client.get(address)
+            self.assertEqual(answer.status_code, 404)
+            self.assertIn("Nothing is at this address", answer.text)
+
+    def test_other_sites_cannot_write(self):
+        answer = self.client.post("/lessons", data={"title": "x"}, headers={"origin": "http://elsewhere.test"})
+        self.assertEqual(answer.status_code, 403)
+        ours = self.client.post("/lessons", data={"title": "x"}, headers={"origin": "http://trellis.test"}, follow_redirects=False)
+        self.assertEqual(ours.status_code, 303)
+        self.assertEqual(self.client.post("/lessons/read", content=b"x", headers={"content-length": "99999999"}).status_code, 413)
+
+    def test_panels(self):
+        page = self.client.get("/").text
+        board = self.lessons.boards(next(lesson for lesson, _ in self.lessons.all() if "arch" in lesson.title).id)[0].id
+        working = self.client.get(f"/boards/{board}/panels/working").text
+        self.assertIn("<b>R</b> is where c meets e again, other than A", working)
+        readings = self.client.get(f"/boards/{board}/panels/readings").text
+        self.assertIn("reflex", readings)
+        look = self.client.get(f"/boards/{board}/panels/look?ids=s1,s2,nonsense").text
+        self.assertIn("2 things selected", look)
+        self.assertIn("A is a free point at", self.client.get(f"/boards/{board}/working.txt").text)
+        self.assertIn("lesson", page)
+
+    def test_the_schema_is_published(self):
+        self.assertIn("midpoint", self.client.get("/lesson.schema.json").text)
+        self.assertIn("--pen-ruddy", self.client.get("/pens.css").text)
