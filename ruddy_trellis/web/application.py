@@ -1,5 +1,6 @@
 """The application, put together."""
 
+import gc
 from pathlib import Path
 
 import orjson
@@ -31,6 +32,8 @@ def create_application(data_path, demo=True):
         data_path: the SQLite file; made where it is missing.
         demo: whether an empty database gets the demo lessons.
     """
+    # The collector's young generation holds about one drag position at its usual size; a larger one spares pauses.
+    gc.set_threshold(50_000, 20, 50)
     application = FastAPI(title="Ruddy Trellis", docs_url=None, redoc_url=None, openapi_url=None)
     lessons = Lessons(Database(data_path))
     application.state.lessons = lessons

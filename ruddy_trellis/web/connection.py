@@ -285,7 +285,8 @@ class Connection:
         if right - left <= 1e-6 or high - low <= 1e-6:
             raise Refusal("The view needs a width and a height above zero.")
         self.view = message.view
-        await self.live.keep_view(message.view)
+        if message.keep:
+            await self.live.keep_view(message.view)
         self.send({"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in self.live.show_all()]})
 
 

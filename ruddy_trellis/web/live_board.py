@@ -29,6 +29,7 @@ class LiveBoard:
         self._lock = asyncio.Lock()
         self._drags = {}
         self._items = {}
+        self._moved = set()
         self.show_all()
 
     # What is seen -------------------------------------------------------------------------------------------
@@ -57,12 +58,14 @@ class LiveBoard:
         """The items that differ from those last told, the ids that are gone, and the state."""
         before = self._items
         items = self.show_all()
-        return {
+        changes = {
             "t": "changed",
-            "items": [item for item in items if before.get(item["id"]) != item],
+            "items": [item for item in items if item["id"] in self._moved or before.get(item["id"]) != item],
             "gone": [id for id in before if id not in self._items],
             "state": self.state(),
         }
+        self._moved.clear()
+        return changes
 
     def tell(self, message, but=None):
         """Send a message to every connection but one."""
@@ -141,9 +144,7 @@ class LiveBoard:
         if not numbers:
             return []
         items = refreshed(self.board, self.extent, self.board.move(numbers))
-        for item in items:
-            if item["id"] in self._items:
-                self._items[item["id"]] = {**self._items[item["id"]], **item}
+        self._moved.update(item["id"] for item in items)
         for other in self.connections:
             if other is not connection:
                 other.send_items(items)

@@ -93,6 +93,7 @@ class Nudge(_Message):
 class View(_Message):
     t: Literal["view"]
     view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
+    keep: bool = True
 
 
 class Undo(_Message):

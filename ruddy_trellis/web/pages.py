@@ -98,7 +98,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None):
     titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
     return _page(
         request, "board.html", lesson=lesson, live=live, board=live.board, titles=titles, shelf=shelf(),
-        dashes=DASHES, **_working(live.board),
+        look={"pens": {name: colours[0] for name, colours in PENS.items()}, "dashes": DASHES}, **_working(live.board),
     )  # fmt: skip
 
 

@@ -1,10 +1,13 @@
 """A board page as a person meets it: clicks and keys by the names of things and by board positions."""
 
 import json
+import math
 import urllib.request
 
+from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.lesson_file import lesson_from_json
 from ruddy_trellis.core.language.printing import working_text
+from ruddy_trellis.core.pointing.picking import look_under
 
 
 class BoardPage:
@@ -62,7 +65,9 @@ class BoardPage:
         """Where a board position is on the screen."""
         left, low, right, high = self.board.settings.view
         frame = self.frame
-        return frame["x"] + (x - left) / (right - left) * frame["width"], frame["y"] + (high - y) / (high - low) * frame["height"]
+        zoom = min(frame["width"] / (right - left), frame["height"] / (high - low))
+        middle = frame["x"] + frame["width"] / 2, frame["y"] + frame["height"] / 2
+        return middle[0] + (x - (left + right) / 2) * zoom, middle[1] - (y - (low + high) / 2) * zoom
 
     # What a person does -------------------------------------------------------------------------------------
 
@@ -145,10 +150,31 @@ class BoardPage:
 
     def tags(self):
         """The texts of the readings that are seen on the board."""
-        return [text.strip() for text in self.page.locator("#labels .tag:visible").all_text_contents()]
+        return self._seen("li[data-kind=number][data-label]", "e.dataset.label")
 
     def visible_things(self):
-        return self.page.evaluate("[...document.querySelectorAll('#things .thing')].filter(g => g.style.display !== 'none').map(g => g.dataset.id)")
+        return self._seen("li", "e.dataset.id")
+
+    def names(self):
+        """The names that are written on the board."""
+        return self._seen("li:not([data-kind=number])[data-label]", "e.dataset.label")
+
+    def lit(self):
+        """The ids of what is lit."""
+        return self._seen("li.lit", "e.dataset.id")
+
+    def _seen(self, selector, what):
+        return self.page.evaluate(f"[...document.querySelectorAll('#seen {selector}')].map(e => {what})")
+
+    def label_pixel(self, name):
+        """Where the name of a thing is written on the screen."""
+        board = self.board
+        (item,) = display(board, Extent(*board.settings.view), [board.find(name)])
+        if item["label"] is None:
+            return -1000, -1000
+        x, y = self.pixel(*item["label"]["at"])
+        dx, dy = item["label"]["offset"] or (19 * item["label"]["push"][0], -19 * item["label"]["push"][1])
+        return x + dx, y + dy
 
     def pixel_free_place(self, on):
         """A board position on a line that is under nothing else, well inside the view."""
@@ -159,10 +185,8 @@ class BoardPage:
         for number in range(-60, 61):
             x, y = px + number * 0.2 * dx / size, py + number * 0.2 * dy / size
             if left + 1 < x < right - 1 and low + 1 < y < high - 1:
-                under = self.page.evaluate(
-                    "([x, y]) => [...new Set(document.elementsFromPoint(x, y).map(e => e.closest('.thing, [data-label]')).filter(Boolean))].map(g => g.dataset.id)",
-                    list(self.pixel(x, y)),
-                )
-                if under == [board.find(on)]:
+                at = look_under(board, (x, y), 0.6)
+                if at.paths == ((board.find(on),),) and not at.points and all(math.dist(self.pixel(x, y), self.label_pixel(board.name(step.id))) > 40
+                                                                              for step in board.steps if board.value(step.id)):
                     return x, y
         raise AssertionError(f"{on} is covered everywhere")

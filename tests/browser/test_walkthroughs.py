@@ -311,7 +311,7 @@ class ClumsyTest(BrowserTest):
         with_m = b.working()
         b.drag_point("M", (1, 2), drop=False)
         self.assertIn("drag point A or point B", b.toast())
-        self.assertEqual(len(self.page.query_selector_all("#things .lit")), 2)
+        self.assertEqual(len(b.lit()), 2)
         self.page.mouse.up()
         b.settle()
         self.assertEqual(b.working(), with_m)

@@ -7,7 +7,7 @@ from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
 from ..language.expression import ANGLE
 from ..language.printing import noun, sentence
 from .palette import style_of
-from .text import reading_text, shown_name
+from .text import shown_name, value_text
 
 #: In which order kinds are drawn, lowest first.
 LAYERS = {POLYGON: 0, CIRCLE: 1, "segment": 2, "ray": 2, "line": 2, NUMBER: 3, POINT: 4}
@@ -47,7 +47,7 @@ def display(board, extent, ids=None):
         For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, and what
         :func:`refreshed` gives.
     """
-    maker = _Maker(board, extent)
+    shapes = _Shapes(board, extent)
     items = []
     for step in board.steps if ids is None else map(board.step, ids):
         items.append(
@@ -58,7 +58,7 @@ def display(board, extent, ids=None):
                 "says": noun(board, step.id),
                 "sentence": sentence(board, step.id),
                 "style": style_of(step),
-                **maker.geometry(step),
+                **shapes.of(step.id),
             }
         )
     return items
@@ -67,54 +67,87 @@ def display(board, extent, ids=None):
 def refreshed(board, extent, ids):
     """The parts of these steps' items that change when something moves: their ``shape`` and their ``label``.
 
-    ``shape`` is None where a step has no value now. Names of points next to them are refreshed as well.
+    ``shape`` is None where a step has no value now, ``label`` where none is shown. Names of points next to them are
+    refreshed as well.
     """
-    maker = _Maker(board, extent)
+    shapes = _shapes(board, extent)
     more = dict.fromkeys(ids)
     for id in ids:
-        more.update(dict.fromkeys(maker.neighbours.get(id, ())))
-    return [{"id": id, **maker.geometry(board.step(id))} for id in more]
+        more.update(shapes.neighbours.get(id, ()))
+    return [{"id": id, **shapes.of(id)} for id in more]
 
 
-class _Maker:
+def _shapes(board, extent):
+    """The shapes of a board, kept from one position of a drag to the next: names and looks do not change in it."""
+    kept = board.__dict__.get("_shapes")
+    if kept is None or kept.names is not board.names or kept.extent != extent or kept.settings is not board.settings:
+        kept = board.__dict__["_shapes"] = _Shapes(board, extent)
+    return kept
+
+
+_NOTHING = {"shape": None, "label": None}
+
+
+@dataclass(slots=True)
+class _Known:
+    """What is known of a step before its value: how it is shaped, and its label but for its place."""
+
+    step: object
+    place: int
+    shaper: object
+    labelled: bool
+    text: str
+    offset: tuple | None
+    points: tuple = ()
+
+
+class _Shapes:
+    """Makes the shape and the label of each step of a board."""
+
     def __init__(self, board, extent):
-        self.board, self.extent = board, extent
-        self._far = extent.grown(3)
+        self.board, self.extent, self.names, self.settings = board, extent, board.names, board.settings
+        self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
         self.neighbours = _neighbours(board)
+        self._known = {}
 
-    def geometry(self, step):
-        value = self.board.value(step.id)
-        if value is None:
-            return {"shape": None, "label": None}
-        if step.makes == POINT:
-            return self._point(step, value)
-        if step.makes in STRAIGHTS:
-            return self._straight(step, value)
-        if step.makes == CIRCLE:
-            return self._circle(step, value)
-        if step.makes == POLYGON:
-            middle = (sum(x for x, _ in value) / len(value), sum(y for _, y in value) / len(value))
-            return {"shape": {"points": [part for corner in value for part in corner]}, "label": self._label(step, middle, (0, 0))}
-        return self._reading(step)
+    def of(self, id):
+        """The shape and the label of a step."""
+        known = self._known.get(id)
+        if known is None:
+            known = self._known[id] = self._know(id)
+        value = self.board.values[known.place]
+        return _NOTHING if value is None else known.shaper(known, value)
 
-    def _label(self, step, at, push):
+    def _know(self, id):
+        board = self.board
+        step = board.step(id)
+        style = style_of(step)
+        shaper = {POINT: self._point, CIRCLE: self._circle, POLYGON: self._polygon, NUMBER: self._reading}.get(step.makes, self._straight)
+        points = tuple(board.place(parent) for parent in step.inputs if board.kind_of(parent) == POINT)
+        shown = step.is_reading or style["label"]
+        return _Known(step, board.place(id), shaper, shown, shown_name(self.names[id]), step.look.label_offset, points)
+
+    @staticmethod
+    def _label(known, at, push):
         """A name: where it stands, which way it is pushed from there, and by what a person dragged it (pixels)."""
-        return {"text": shown_name(self.board.name(step.id)), "at": at, "push": push, "offset": step.look.label_offset}
+        return {"text": known.text, "at": at, "push": push, "offset": known.offset} if known.labelled else None
 
-    def _point(self, step, at):
-        x = y = 0.0
-        for other in self.neighbours.get(step.id, ()):
-            place = self.board.value(other)
-            if place and (size := hypot(place[0] - at[0], place[1] - at[1])):
-                x += (place[0] - at[0]) / size
-                y += (place[1] - at[1]) / size
-        size = hypot(x, y)
-        push = (-x / size, -y / size) if size > 0.2 else (0.7, 0.7)
+    def _point(self, known, at):
+        push = (0.7, 0.7)
+        if others := self.neighbours.get(known.step.id):
+            x = y = 0.0
+            for other in others:
+                place = self.board.value(other)
+                if place and (size := hypot(place[0] - at[0], place[1] - at[1])):
+                    x += (place[0] - at[0]) / size
+                    y += (place[1] - at[1]) / size
+            if (size := hypot(x, y)) > 0.2:
+                push = (-x / size, -y / size)
         shape = {"at": at}
-        if step.construction.moves == "sliding":
-            shape["turn"] = self._slope(step, at)
-        return {"shape": shape, "label": self._label(step, at, push)}
+        if known.step.construction.moves == "sliding":
+            shape["turn"] = self._slope(known.step, at)
+        return {"shape": shape, "label": self._label(known, at, push)}
 
     def _slope(self, step, at):
         """The direction of the path under a sliding point, in degrees."""
@@ -127,12 +160,14 @@ class _Maker:
             return degrees(atan2(at[1] - value[1], at[0] - value[0])) + 90
         return degrees(atan2(value[3], value[2]))
 
-    def _straight(self, step, value):
+    def _straight(self, known, value):
         px, py, dx, dy, low, high = value
         shape = None
         if span := _clip(value, self._far):
             start, end = span
-            shape = {"points": [px + start * dx, py + start * dy, px + end * dx, py + end * dy]}
+            shape = {"points": (px + start * dx, py + start * dy, px + end * dx, py + end * dy)}
+        if not known.labelled:
+            return {"shape": shape, "label": None}
         if high == 1:
             share = 0.5
         elif seen := _clip(value, self._inside):
@@ -140,28 +175,29 @@ class _Maker:
         else:
             share = max(low, 0) if low > -inf else 0
         size = hypot(dx, dy) or 1
-        return {"shape": shape, "label": self._label(step, (px + share * dx, py + share * dy), (-dy / size, dx / size))}
+        return {"shape": shape, "label": self._label(known, (px + share * dx, py + share * dy), (-dy / size, dx / size))}
 
-    def _circle(self, step, value):
+    def _circle(self, known, value):
         x, y, square = value
         radius = sqrt(square)
-        turn = radians(60)
-        push = (cos(turn), sin(turn))
-        return {
-            "shape": {"at": (x, y), "radius": radius},
-            "label": self._label(step, (x + radius * push[0], y + radius * push[1]), push),
-        }
+        at = (x + radius * _LABEL_TURN[0], y + radius * _LABEL_TURN[1])
+        return {"shape": {"at": (x, y), "radius": radius}, "label": self._label(known, at, _LABEL_TURN)}
 
-    def _reading(self, step):
-        board = self.board
+    def _polygon(self, known, value):
+        shape = {"points": [part for corner in value for part in corner]}
+        return {"shape": shape, "label": self._label(known, _middle(value), (0, 0))}
+
+    def _reading(self, known, value):
+        step, board = known.step, self.board
         shape = {}
-        points = [board.value(id) for id in step.inputs if board.kind_of(id) == POINT]
-        if board.dimension(step.id) == ANGLE and len(points) == 3:
+        points = [board.values[place] for place in known.points]
+        if len(points) == 3 and board.dimension(step.id) == ANGLE:
             shape, at, push = self._angle(step, points)
         else:
             at, push = self._tag_place(step, points)
-        label = self._label(step, at, push)
-        label["text"] = reading_text(board, step.id)
+        label = self._label(known, at, push)
+        if label:
+            label["text"] = f"{known.text} = {value_text(board, step.id)}"
         return {"shape": shape, "label": label}
 
     def _angle(self, step, points):
@@ -171,8 +207,7 @@ class _Maker:
         if step.fills.get("turn") == "reflex":
             sweep = sweep - 360 if sweep > 0 else sweep + 360
         middle = radians(start + sweep / 2)
-        decimals = self.board.settings.decimals
-        shape = {"at": vertex, "start": start, "sweep": sweep, "right": abs(abs(sweep) - 90) < 0.5 * 10 ** -min(decimals, 1)}
+        shape = {"at": vertex, "start": start, "sweep": sweep, "right": abs(abs(sweep) - 90) < _RIGHT_SLACK}
         return shape, vertex, (3.2 * cos(middle), 3.2 * sin(middle))
 
     def _tag_place(self, step, points):
@@ -182,27 +217,33 @@ class _Maker:
             (ax, ay), (bx, by) = points
             size = hypot(bx - ax, by - ay) or 1
             return ((ax + bx) / 2, (ay + by) / 2), ((by - ay) / size * 1.2, (ax - bx) / size * 1.2)
-        values = [(board.kind_of(id), board.value(id)) for id in step.inputs]
-        for kind, value in values:
+        for parent in step.inputs:
+            kind, value = board.kind_of(parent), board.value(parent)
             if kind == POLYGON:
-                return (sum(x for x, _ in value) / len(value), sum(y for _, y in value) / len(value)), (0, 0)
+                return _middle(value), (0, 0)
             if kind == CIRCLE:
                 return value[:2], (0, -1.5)
-        for kind, value in values:
             if kind in STRAIGHTS and points:
                 return points[0], (1.2, -1.2)
             if kind == "segment":
                 return (value[0] + value[2] / 2, value[1] + value[3] / 2), (0, -1.2)
         above = sum(1 for other in board.steps[: board.place(step.id)] if other.does == "calculation")
-        view = self.board.settings.view
-        return (view[0] + 0.03 * (view[2] - view[0]), view[3] - (0.05 + 0.06 * above) * (view[3] - view[1])), (3.0, 0)
+        left, low, right, high = self.settings.view
+        return (left + 0.03 * (right - left), high - (0.05 + 0.06 * above) * (high - low)), (3.0, 0)
+
+
+#: Where on a circle its name stands: 60 degrees up from the right.
+_LABEL_TURN = (0.5, sqrt(3) / 2)
+#: An angle this near to 90 degrees shows as 90.0 and gets the square mark.
+_RIGHT_SLACK = 0.05
+
+
+def _middle(corners):
+    return sum(x for x, _ in corners) / len(corners), sum(y for _, y in corners) / len(corners)
 
 
 def _neighbours(board):
     """For every point, the points that a segment, a line or a side joins it to."""
-    found = board.__dict__.get("_label_neighbours")
-    if found is not None and found[0] is board.names:
-        return found[1]
     neighbours = {}
     for step in board.steps:
         if step.does in ("segment", "ray", "line"):
@@ -215,7 +256,6 @@ def _neighbours(board):
         for a, b in pairs:
             neighbours.setdefault(a, {})[b] = None
             neighbours.setdefault(b, {})[a] = None
-    board.__dict__["_label_neighbours"] = (board.names, neighbours)
     return neighbours
 
 

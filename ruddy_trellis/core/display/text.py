@@ -40,8 +40,3 @@ def value_text(board, id):
     if dimension == ANGLE and look.decimals is None:
         decimals = min(decimals, 1)
     return rounded_text(value, decimals) + unit_text(dimension, board.settings.unit)
-
-
-def reading_text(board, id):
-    """A reading as its tag says it: "AB = 5.62 m"."""
-    return f"{shown_name(board.name(id))} = {value_text(board, id)}"

@@ -6,23 +6,23 @@ const TOUCH_REACH = 16;
 
 export class Gestures {
   /**
-   * @param {object} parts svg, port, drawing
+   * @param {object} parts canvas, port, drawing
    * @param {object} acts what to do: hover, click, grab, drag, drop, choose, box, labelMoved, viewChanged, leave
    */
-  constructor({ svg, port, drawing }, acts) {
-    Object.assign(this, { svg, port, drawing, acts });
+  constructor({ canvas, port, drawing }, acts) {
+    Object.assign(this, { canvas, port, drawing, acts });
     this.toolMode = false;
     this.space = false;
     this.pointers = new Map();
     this.doing = null;
-    svg.addEventListener("pointerdown", (event) => this.down(event));
-    svg.addEventListener("pointermove", (event) => this.moved(event));
-    svg.addEventListener("pointerup", (event) => this.up(event));
-    svg.addEventListener("pointercancel", (event) => this.up(event, true));
-    svg.addEventListener("lostpointercapture", (event) => this.up(event, true));
-    svg.addEventListener("pointerleave", () => this.doing || this.acts.leave());
-    svg.addEventListener("wheel", (event) => this.wheel(event), { passive: false });
-    svg.addEventListener("contextmenu", (event) => event.preventDefault());
+    canvas.addEventListener("pointerdown", (event) => this.down(event));
+    canvas.addEventListener("pointermove", (event) => this.moved(event));
+    canvas.addEventListener("pointerup", (event) => this.up(event));
+    canvas.addEventListener("pointercancel", (event) => this.up(event, true));
+    canvas.addEventListener("lostpointercapture", (event) => this.up(event, true));
+    canvas.addEventListener("pointerleave", () => this.doing || this.acts.leave());
+    canvas.addEventListener("wheel", (event) => this.wheel(event), { passive: false });
+    canvas.addEventListener("contextmenu", (event) => event.preventDefault());
   }
 
   reach(event) {
@@ -31,7 +31,7 @@ export class Gestures {
 
   down(event) {
     this.port.measure();
-    this.svg.setPointerCapture(event.pointerId);
+    this.canvas.setPointerCapture(event.pointerId);
     this.pointers.set(event.pointerId, event);
     if (this.pointers.size === 2) return this.startPinch();
     if (this.pointers.size > 2) return;
@@ -40,16 +40,16 @@ export class Gestures {
     else if (event.button !== 0) return;
     else if (this.toolMode) this.doing = { kind: "click", ...start };
     else this.doing = this.startInHand(event, start);
-    if (this.doing.kind === "pan") this.svg.classList.add("panning");
+    if (this.doing.kind === "pan") this.canvas.classList.add("panning");
     event.preventDefault();
-    this.svg.focus({ preventScroll: true });
+    this.canvas.focus({ preventScroll: true });
   }
 
   startInHand(event, start) {
-    const [id] = this.drawing.under(event);
+    const place = [event.clientX - this.port.left, event.clientY - this.port.top];
+    const [id] = this.drawing.under(...place);
     if (!id) return { kind: "box", ...start };
-    const label = this.drawing.labelUnder(event);
-    return label ? { kind: "label", id: label, ...start } : { kind: "thing", id, ...start };
+    return { kind: id === this.drawing.labelUnder(...place) ? "label" : "thing", id, ...start };
   }
 
   startPinch() {
@@ -79,13 +79,13 @@ export class Gestures {
       if (!doing.going) {
         doing.grabbed = true;
         this.acts.grab(doing.id, this.port.at(doing.event));
-        this.svg.classList.add("moving");
+        this.canvas.classList.add("moving");
       }
       this.acts.drag(this.port.at(event));
     } else if (doing.kind === "label") {
       this.acts.labelMoved(doing.id, event.clientX - doing.x, event.clientY - doing.y, false);
     } else if (doing.kind === "box") {
-      this.acts.box(boxOf(doing, event), false, event.shiftKey);
+      this.acts.box(this.boxOf(doing, event), false, event.shiftKey);
     }
     doing.going = true;
   }
@@ -114,11 +114,11 @@ export class Gestures {
     const { doing } = this;
     if (this.pointers.size) return;
     this.doing = null;
-    this.svg.classList.remove("moving", "panning");
+    this.canvas.classList.remove("moving", "panning");
     if (!doing) return;
     if (doing.grabbed) this.acts.drop();
     else if (doing.kind === "label" && doing.going) this.acts.labelMoved(doing.id, event.clientX - doing.x, event.clientY - doing.y, true);
-    else if (doing.kind === "box" && doing.going) this.acts.box(boxOf(doing, event), true, event.shiftKey);
+    else if (doing.kind === "box" && doing.going) this.acts.box(this.boxOf(doing, event), true, event.shiftKey);
     else if (cancelled || doing.kind === "pan" || doing.kind === "pinch") return;
     else if (doing.kind === "click") this.acts.click(this.port.at(event), this.reach(event));
     else this.acts.choose(doing.kind === "box" ? null : doing.id, event.shiftKey);
@@ -129,7 +129,18 @@ export class Gestures {
     if (this.doing?.grabbed) this.acts.drop();
     else if (this.doing?.kind === "box") this.acts.box(null, true, false);
     this.doing = null;
-    this.svg.classList.remove("moving", "panning");
+    this.canvas.classList.remove("moving", "panning");
+  }
+
+  /** The box between two places, in pixels of the drawing. */
+  boxOf(start, event) {
+    const { left, top } = this.port;
+    return {
+      left: Math.min(start.x, event.clientX) - left,
+      right: Math.max(start.x, event.clientX) - left,
+      top: Math.min(start.y, event.clientY) - top,
+      bottom: Math.max(start.y, event.clientY) - top,
+    };
   }
 
   wheel(event) {
@@ -142,13 +153,4 @@ export class Gestures {
 
 function distance(a, b) {
   return Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
-}
-
-function boxOf(start, event) {
-  return {
-    left: Math.min(start.x, event.clientX),
-    right: Math.max(start.x, event.clientX),
-    top: Math.min(start.y, event.clientY),
-    bottom: Math.max(start.y, event.clientY),
-  };
 }

@@ -23,7 +23,7 @@ export class Line {
     };
     socket.onmessage = (event) => {
       const message = JSON.parse(event.data);
-      this.handlers.get(message.t)?.(message);
+      this.handlers.get(message.t)?.(message, event.data);
     };
     socket.onclose = () => {
       this.onState(false);
@@ -32,7 +32,7 @@ export class Line {
     };
   }
 
-  /** Call a function for every message of a kind. */
+  /** Call a function for every message of a kind; it gets the message, and its text as it came. */
   on(kind, handler) {
     this.handlers.set(kind, handler);
   }

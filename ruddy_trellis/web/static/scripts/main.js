@@ -2,6 +2,7 @@
 import { Drawer } from "./drawer.js";
 import { Drawing } from "./drawing.js";
 import { Gestures } from "./gestures.js";
+import { labelOffset } from "./labels.js";
 import { Latest, Line } from "./line.js";
 import { SentenceBar } from "./sentence_bar.js";
 import { Shelf } from "./shelf.js";
@@ -9,13 +10,13 @@ import { hideToast, toast } from "./toast.js";
 import { Viewport } from "./viewport.js";
 
 const page = document.getElementById("board");
-const svg = /** @type {SVGSVGElement} */ (document.getElementById("drawing"));
+const canvas = /** @type {HTMLCanvasElement} */ (document.getElementById("drawing"));
 const saved = document.getElementById("saved");
 const pin = /** @type {HTMLInputElement} */ (document.getElementById("pin"));
 const pointerWords = document.getElementById("pointer-words");
 
-const port = new Viewport(svg);
-const drawing = new Drawing(svg, port, JSON.parse(page.dataset.dashes));
+const port = new Viewport(canvas);
+const drawing = new Drawing(canvas, port, JSON.parse(page.dataset.look));
 port.show(page.dataset.view.split(" ").map(Number));
 
 let selected = [];
@@ -26,10 +27,10 @@ let atLabelStart = null;
 
 const scheme = location.protocol === "https:" ? "wss" : "ws";
 const line = new Line(`${scheme}://${location.host}/boards/${page.dataset.board}/live`, (open) => {
-  saved.textContent = open ? "Saved" : "Not connected: trying again…";
+  note(open ? "Saved" : "Not connected: trying again…");
   drags.clear();
   hovers.clear();
-  if (open) line.send("view", { view: port.view() });
+  if (open) tellView(false);
 });
 const drags = new Latest((content) => line.send("drag", { ...content, seq: ++sequence }));
 const hovers = new Latest((content) => line.send("hover", content));
@@ -47,18 +48,18 @@ line.on("board", ({ items, state: now }) => {
 line.on("changed", ({ items, gone, state: now }) => {
   drawing.change(items, gone);
   takeState(now);
-  saved.textContent = "Saved";
+  note("Saved");
   if (gone.length) selected = selected.filter((id) => !gone.includes(id));
   if (selected.length || gone.length) select(selected);
   drawer.refresh();
 });
 
-line.on("moved", ({ items, seq, held }) => {
-  drawing.move(items);
+line.on("moved", ({ items, seq, held }, text) => {
+  drawing.move(items, text);
   drawer.tick(items);
   if (seq === undefined) return;
   drags.landed();
-  if (held && items.length) saved.textContent = "Moving…";
+  if (held && items.length) note("Moving…");
 });
 
 line.on("stuck", ({ words, lights }) => {
@@ -69,7 +70,7 @@ line.on("stuck", ({ words, lights }) => {
 line.on("prompt", ({ tool: key, chips, pinned, pending }) => {
   tool = key;
   gestures.toolMode = !!key;
-  svg.classList.toggle("tool-mode", !!key);
+  canvas.classList.toggle("tool-mode", !!key);
   pin.checked = pinned;
   shelf.press(key);
   drawing.preview(pending);
@@ -97,7 +98,7 @@ line.on("under", ({ words, fits, lights, items }) => {
 
 line.on("offers", (offer) => {
   if (tool || !selected.length) return;
-  const hidden = selected.every((id) => drawing.things.get(id)?.item.style.hidden);
+  const hidden = selected.every((id) => drawing.things.get(id)?.style.hidden);
   bar.selection(offer, hidden);
 });
 
@@ -114,14 +115,16 @@ line.on("says", ({ kind, words, undo, place }) => {
   toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
 });
 
+function note(words) {
+  // Writing the same words again would lay out the head strip for every position of a drag.
+  if (saved.textContent !== words) saved.textContent = words;
+}
+
 function takeState(now) {
   state = now;
   document.getElementById("undo").disabled = !now.undo;
   document.getElementById("redo").disabled = !now.redo;
-  if (drawing.groundKind !== now.ground) {
-    drawing.groundKind = now.ground;
-    drawing.drawGround();
-  }
+  drawing.showGround(now.ground);
   drawScale();
   pageIsEmpty();
 }
@@ -133,7 +136,7 @@ function pageIsEmpty() {
 // The person acts -----------------------------------------------------------------------------------------------
 
 function edit(change) {
-  if (line.send("edit", { edit: change })) saved.textContent = "Saving…";
+  if (line.send("edit", { edit: change })) note("Saving…");
 }
 
 function select(ids) {
@@ -210,7 +213,7 @@ const drawer = new Drawer(page.dataset.board, {
 const shelf = new Shelf(takeTool);
 
 const gestures = new Gestures(
-  { svg, port, drawing },
+  { canvas, port, drawing },
   {
     hover(event) {
       port.measure();
@@ -219,12 +222,12 @@ const gestures = new Gestures(
         hovers.offer({ at: port.at(event), reach: gestures.reach(event) });
         return;
       }
-      const [id] = drawing.under(event);
+      const [id] = drawing.under(event.clientX - port.left, event.clientY - port.top);
       drawing.markOnly("lit", id ? [id] : []);
-      svg.classList.toggle("over", !!id);
-      svg.classList.toggle("movable", !!id && ["free", "sliding"].includes(drawing.things.get(id).item.style.peg));
+      canvas.classList.toggle("over", !!id);
+      canvas.classList.toggle("movable", !!id && ["free", "sliding"].includes(drawing.things.get(id).style.peg));
       if (selected.length) return;
-      if (id) bar.hover(drawing.things.get(id).item.sentence);
+      if (id) bar.hover(drawing.things.get(id).sentence);
       else bar.rest();
     },
     leave() {
@@ -246,18 +249,14 @@ const gestures = new Gestures(
     },
     choose,
     box(box, done, adding) {
-      const frame = document.getElementById("box");
-      frame.toggleAttribute("hidden", done);
-      if (!box) return;
-      for (const [name, value] of Object.entries({ x: box.left - port.left, y: box.top - port.top, width: box.right - box.left, height: box.bottom - box.top })) frame.setAttribute(name, value);
-      if (done) {
-        const found = drawing.enclosed(box);
-        select(adding ? [...new Set([...selected, ...found])] : found);
-      }
+      drawing.showBox(done ? null : box);
+      if (!done || !box) return;
+      const found = drawing.enclosed(box);
+      select(adding ? [...new Set([...selected, ...found])] : found);
     },
     labelMoved(id, dx, dy, done) {
-      const { item } = drawing.things.get(id);
-      atLabelStart ??= item.label.offset ?? [19 * item.label.push[0], -19 * item.label.push[1]];
+      const item = drawing.things.get(id);
+      atLabelStart ??= labelOffset(item);
       const offset = [atLabelStart[0] + dx, atLabelStart[1] + dy];
       drawing.move([{ id, shape: item.shape, label: { ...item.label, offset } }]);
       if (done) {
@@ -272,11 +271,19 @@ const gestures = new Gestures(
 // The view ------------------------------------------------------------------------------------------------------
 
 let viewTimer;
+let viewTold = 0;
 function viewChanged() {
   drawing.redraw();
   drawScale();
   clearTimeout(viewTimer);
-  viewTimer = setTimeout(() => line.send("view", { view: port.view() }), 250);
+  // Lines are cut a little outside the view, so the server hears of a moving view now and then, and keeps the last.
+  if (performance.now() - viewTold > 100) tellView(false);
+  viewTimer = setTimeout(() => tellView(true), 250);
+}
+
+function tellView(keep) {
+  viewTold = performance.now();
+  line.send("view", { view: port.view(), keep });
 }
 
 function drawScale() {
@@ -303,15 +310,14 @@ new ResizeObserver(() => {
   port.measure();
   drawing.redraw();
   drawScale();
-}).observe(svg);
+}).observe(canvas);
 
 // Buttons and keys ----------------------------------------------------------------------------------------------
 
 document.getElementById("undo").addEventListener("click", () => line.send("undo"));
 document.getElementById("redo").addEventListener("click", () => line.send("redo"));
 document.getElementById("ghosts").addEventListener("change", (event) => {
-  drawing.ghosts = event.target.checked;
-  drawing.redraw();
+  drawing.showGhosts(event.target.checked);
 });
 pin.addEventListener("change", () => {
   if (tool) takeTool(tool);
@@ -342,7 +348,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "Backspace") line.send("back");
   else if (event.key === "/") document.getElementById("typed").focus();
   else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
-  else if (event.key === " " && event.target === svg) gestures.space = true;
+  else if (event.key === " " && event.target === canvas) gestures.space = true;
   else if (ARROWS[event.key] && selected.length && !event.target.matches("[role=tab]")) {
     const size = port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
     line.send("nudge", { ids: selected, by: ARROWS[event.key].map((part) => part * size) });

@@ -1,12 +1,43 @@
 // Which part of the plane is seen, and the way between board units and pixels.
 
-export class Viewport {
-  /** @param {SVGSVGElement} element the drawing */
+/** A view as numbers alone. */
+export class Port {
+  x = 0; // the board position in the middle of the drawing
+  y = 0;
+  zoom = 50; // pixels to a board unit
+  width = 1;
+  height = 1;
+  ratio = 1; // screen dots to a pixel
+
+  /** Board units to pixels. */
+  px(x) {
+    return this.width / 2 + (x - this.x) * this.zoom;
+  }
+  py(y) {
+    return this.height / 2 - (y - this.y) * this.zoom;
+  }
+
+  /** The part of the plane that is seen. */
+  view() {
+    const x = this.width / 2 / this.zoom;
+    const y = this.height / 2 / this.zoom;
+    return [this.x - x, this.y - y, this.x + x, this.y + y];
+  }
+
+  /** A round length of about so many pixels: 1, 2 or 5 times a power of ten. */
+  roundLength(pixels) {
+    const rough = pixels / this.zoom;
+    const power = 10 ** Math.floor(Math.log10(rough));
+    return [5, 2, 1].map((times) => times * power).find((length) => length <= rough) ?? power;
+  }
+}
+
+/** The view of an element on the page. */
+export class Viewport extends Port {
+  /** @param {HTMLElement} element the drawing */
   constructor(element) {
+    super();
     this.element = element;
-    this.x = 0; // the board position in the middle of the drawing
-    this.y = 0;
-    this.zoom = 50; // pixels to a board unit
     this.measure();
   }
 
@@ -16,14 +47,6 @@ export class Viewport {
     this.top = box.top;
     this.width = Math.max(box.width, 1);
     this.height = Math.max(box.height, 1);
-  }
-
-  /** Board units to pixels. */
-  px(x) {
-    return this.width / 2 + (x - this.x) * this.zoom;
-  }
-  py(y) {
-    return this.height / 2 - (y - this.y) * this.zoom;
   }
 
   /** The board position under a pointer event, to the decimal that a pixel can tell. */
@@ -43,13 +66,6 @@ export class Viewport {
     this.zoom = Math.min(this.width / Math.max(right - left, 1e-6), this.height / Math.max(high - low, 1e-6));
   }
 
-  /** The part of the plane that is seen. */
-  view() {
-    const x = this.width / 2 / this.zoom;
-    const y = this.height / 2 / this.zoom;
-    return [this.x - x, this.y - y, this.x + x, this.y + y];
-  }
-
   pan(dx, dy) {
     this.x -= dx / this.zoom;
     this.y += dy / this.zoom;
@@ -64,10 +80,5 @@ export class Viewport {
     this.y = y - (y - this.y) / real;
   }
 
-  /** A round length of about so many pixels: 1, 2 or 5 times a power of ten. */
-  roundLength(pixels) {
-    const rough = pixels / this.zoom;
-    const power = 10 ** Math.floor(Math.log10(rough));
-    return [5, 2, 1].map((times) => times * power).find((length) => length <= rough) ?? power;
-  }
+
 }

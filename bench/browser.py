@@ -1,0 +1,116 @@
+"""Drags, page opening and page weight, in headless Chromium on loopback."""
+
+import json
+import statistics
+import tempfile
+import time
+import urllib.request
+from pathlib import Path
+
+from playwright.sync_api import sync_playwright
+
+from ruddy_trellis.core.lesson_file import lesson_to_json
+from tests.browser.board_page import BoardPage
+from tests.browser.served import ARGUMENTS, CHROMIUM, Server
+
+from .figures import orchard, wreath
+
+#: Notes when each drag position is sent and when its answer has been drawn, and how long each frame takes.
+WATCH = """
+window.watched = {sent: {}, trips: [], frames: []};
+const send = WebSocket.prototype.send;
+WebSocket.prototype.send = function (text) {
+  const message = JSON.parse(text);
+  if (message.t === "drag") watched.sent[message.seq] = performance.now();
+  if (!this.watched) {
+    this.watched = true;
+    this.addEventListener("message", (event) => {
+      const found = /^{"t":"moved","seq":(\\d+)/.exec(event.data);
+      if (found && found[1] in watched.sent) watched.trips.push(performance.now() - watched.sent[found[1]]);
+    });
+  }
+  return send.call(this, text);
+};
+let last = 0;
+const frame = (now) => { if (last) watched.frames.push(now - last); last = now; requestAnimationFrame(frame); };
+requestAnimationFrame(frame);
+"""
+
+
+def upload(server, title, figure):
+    """Put a figure into the server as a lesson, through its door for files. Returns its address."""
+    content = json.dumps(lesson_to_json(title, [figure.board]))
+    mark = "----bench"
+    body = f'--{mark}\r\nContent-Disposition: form-data; name="file"; filename="b.json"\r\n\r\n{content}\r\n--{mark}--\r\n'.encode()
+    request = urllib.request.Request(server.address + "/lessons/read", body, {"Content-Type": f"multipart/form-data; boundary={mark}"})
+    with urllib.request.urlopen(request) as answer:
+        return answer.url
+
+
+def drag(browser, server, address, seconds=6):
+    """Drag the first peg in circles. Returns the round trips and the frames in milliseconds."""
+    page = browser.new_page(viewport={"width": 1280, "height": 800})
+    page.add_init_script(WATCH)
+    page.goto(address)
+    b = BoardPage(page, server.address)._ready()
+    x, y = b.pixel(*b.board.values[0])
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.evaluate("watched.frames.length = 0")
+    start, step = time.perf_counter(), 0
+    while time.perf_counter() - start < seconds:
+        step += 1
+        page.mouse.move(x + 60 + (step % 120), y + 40 + (step * 7 % 90))
+    watched = page.evaluate("watched")
+    page.mouse.up()
+    page.close()
+    return watched["trips"], watched["frames"]
+
+
+def summary(trips):
+    return f"{statistics.median(trips):.1f} ms median, {statistics.quantiles(trips, n=20)[18]:.1f} ms p95"
+
+
+def weight(browser, server):
+    """The bytes of a first visit to a board page, as sent: all, and our own script."""
+    context = browser.new_context()
+    page = context.new_page()
+    client = context.new_cdp_session(page)
+    client.send("Network.enable")
+    addresses, sizes = {}, {}
+    client.on("Network.responseReceived", lambda event: addresses.update({event["requestId"]: event["response"]["url"]}))
+    client.on("Network.loadingFinished", lambda event: sizes.update({addresses.get(event["requestId"], "?"): event["encodedDataLength"]}))
+    BoardPage(page, server.address).open("Three taps")
+    context.close()
+    return sum(sizes.values()), sum(size for address, size in sizes.items() if "/scripts/" in address)
+
+
+def opened(address, times=60):
+    """How long a board page takes to come, milliseconds."""
+    spent = []
+    for _ in range(times):
+        start = time.perf_counter()
+        with urllib.request.urlopen(address) as answer:
+            answer.read()
+        spent.append((time.perf_counter() - start) * 1000)
+    return spent
+
+
+def rows():
+    """The rows of the table that a browser answers."""
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
+        server = Server(Path(folder) / "bench.sqlite")
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+        try:
+            wide, deep = upload(server, "Orchard", orchard()), upload(server, "Wreath", wreath())
+            for what, address in (("5 steps hang on the peg", wide), ("all 200 hang on the peg", deep)):
+                trips, frames = drag(browser, server, address)
+                slow = sum(frame > 25 for frame in frames)
+                yield f"drag on a 200-step board, {what}", "≤ 6 ms median, ≤ 12 ms p95", f"{summary(trips)} ({len(trips)} positions; {slow} of {len(frames)} frames over 25 ms)"
+            spent = opened(deep)
+            yield "opening a board page of 200 steps, server time", "p95 ≤ 60 ms", f"{summary(spent)}"
+            everything, script = weight(browser, server)
+            yield "page weight of a first visit", "≤ 400 kB, own script ≤ 60 kB", f"{everything / 1000:.0f} kB, own script {script / 1000:.0f} kB"
+        finally:
+            browser.close()
+            server.kill()

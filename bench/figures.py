@@ -1,0 +1,57 @@
+"""The figures that are measured."""
+
+import random
+
+from ruddy_trellis.core import Figure
+from ruddy_trellis.core.edits import Delete, perform
+
+
+def wreath(steps=200):
+    """A figure in which everything hangs on one corner, and everything has a value."""
+    figure, chance = Figure("m"), random.Random(5)
+    figure.say("A = (-5, -3)\nB = (5, -2)\nC = (-1, 4)")
+    points = ["A", "B", "C"]
+    while len(figure.board) < steps:
+        b, c = chance.sample(points[1:], 2)
+        new = figure.say(f"the midpoint of A and {chance.choice(points[1:])}")
+        line = figure.say(f"the line through {b} and {new}") if b != new else ""
+        bisector = figure.say(f"the perpendicular bisector of A and {c}")
+        figure.say(f"the circle with centre {new} through {c}")
+        figure.say(f"the distance from {new} to {c}")
+        figure.say(f"the angle A, {new} and {b}")
+        crossing = figure.say(f"where {line} meets {bisector}")
+        if None in figure.board.values:
+            for _ in range(7):
+                perform(figure.board, Delete(ids=[figure.board.steps[-1].id]))
+        elif len(points) < 8:
+            points += [new, crossing]
+    perform(figure.board, Delete(ids=[step.id for step in figure.board.steps[steps:]]))
+    return figure
+
+
+def orchard(trees=40):
+    """A board of many small figures side by side: dragging one corner moves four steps of two hundred."""
+    figure = Figure("m")
+    for tree in range(trees):
+        x, y = (tree % 8) * 2.2 - 9, (tree // 8) * 2.2 - 5
+        a = figure.say(f"the point at ({x:.1f}, {y:.1f})")
+        b = figure.say(f"the point at ({x + 1.5:.1f}, {y + 0.5:.1f})")
+        figure.say(f"the segment from {a} to {b}")
+        m = figure.say(f"the midpoint of {a} and {b}")
+        figure.say(f"the circle with centre {m} through {b}")
+    return figure
+
+
+def thirty():
+    """A figure of thirty steps on four free points, for shaken copies."""
+    figure = Figure()
+    figure.say(
+        "A = (0, 0)\nB = (7, 1)\nC = (6, 6)\nD = (-1, 5)\nK is the midpoint of A and B\nL is the midpoint of B and C\nM is the midpoint of C and D\n"
+        "N is the midpoint of D and A\np is the line through K and M\nq is the line through L and N\nX is where p meets q\n"
+        "r is the perpendicular bisector of A and B\ns is the perpendicular bisector of B and C\nO is where r meets s\nk is the circle with centre O through A\n"
+        "t is the line through A and C\nE is where t meets k again, other than A\nu is the perpendicular to t through B\nF is where u meets k, second crossing\n"
+        "ABCD is the polygon through A, B, C, D\nKLMN is the polygon through K, L, M, N\nv is the distance from X to O\nα is the angle ABC\n"
+        "S is the area of ABCD\nT is the area of KLMN\nw is the value of S / T\nl is the bisector of angle ABC\nG is where l meets t\n"
+        "c is the circle with centre G through B\nz is the distance from G to u"
+    )
+    return figure

@@ -1,0 +1,207 @@
+// Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
+import { labelHalf, labelPlace, tagged, visible } from "./labels.js";
+import { outlineOf, ring } from "./outlines.js";
+import { Port } from "./viewport.js";
+
+const FONT_FILES = { 400: "../fonts/atkinson-hyperlegible-latin-400-normal.woff2", 700: "../fonts/atkinson-hyperlegible-latin-700-normal.woff2" };
+
+/** Holds a copy of what is on the board, told by the page, and paints it when it has changed. */
+class Painter {
+  constructor({ canvas, look }) {
+    Object.assign(this, { canvas, look });
+    this.context = canvas.getContext("2d", { alpha: false });
+    this.port = new Port();
+    this.things = new Map();
+    this.order = [];
+    this.faint = [];
+    this.outlines = new WeakMap();
+    this.marks = { lit: new Set(), chosen: new Set() };
+    this.scene = { ghosts: false, ground: "blank", box: null };
+    for (const [weight, address] of Object.entries(FONT_FILES)) {
+      const font = new FontFace("Atkinson Hyperlegible", `url(${new URL(address, import.meta.url)})`, { weight });
+      self.fonts.add(font);
+      font.load().then(() => this.draw());
+    }
+  }
+
+  /** Take what the page tells: all things, moved things, faint things, marks, the view, the scene. */
+  take({ all, moved, movedText, faint, marks, view, scene }) {
+    if (all) {
+      this.things = new Map(all.map((item) => [item.id, item]));
+      this.order = [...this.things.values()].sort((a, b) => a.layer - b.layer);
+    }
+    for (const { id, shape, label } of moved ?? (movedText ? JSON.parse(movedText).items : [])) {
+      const item = this.things.get(id);
+      if (item) this.outlines.delete(Object.assign(item, { shape, label }));
+    }
+    if (faint) this.faint = faint;
+    if (marks) this.marks[marks.name] = new Set(marks.ids);
+    if (scene) Object.assign(this.scene, scene);
+    if (view) {
+      Object.assign(this.port, view);
+      this.outlines = new WeakMap();
+    }
+    this.draw();
+  }
+
+  /** Paint in the next frame, once however much is told until then. */
+  draw() {
+    this.frame ??= requestAnimationFrame(() => {
+      this.frame = null;
+      this.paint();
+    });
+  }
+
+  paint() {
+    const { canvas, port, context } = this;
+    const { ratio } = port;
+    const [width, height] = [Math.round(port.width * ratio), Math.round(port.height * ratio)];
+    if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height });
+    context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    context.fillStyle = "#fff";
+    context.fillRect(0, 0, port.width, port.height);
+    if (this.scene.ground === "grid") this.paintGrid();
+    for (const item of this.order) if (visible(item, this.scene.ghosts)) this.paintItem(item);
+    context.globalAlpha = 0.55;
+    for (const item of this.faint) if (item.shape) this.paintItem(item);
+    for (const item of this.faint) if (item.shape && item.kind === "number") this.paintLabel(item);
+    for (const item of this.order) {
+      if (!visible(item, this.scene.ghosts) || !tagged(item)) continue;
+      context.globalAlpha = item.style.hidden ? 0.28 : 1;
+      this.paintLabel(item);
+    }
+    context.globalAlpha = 1;
+    if (this.scene.box) this.paintBox();
+  }
+
+  paintGrid() {
+    const { port, context } = this;
+    const step = port.roundLength(64);
+    const [left, low, right, high] = port.view();
+    for (const strong of [false, true]) {
+      context.strokeStyle = strong ? "#DFD1B8" : "#EFE6D6";
+      context.lineWidth = 1;
+      context.beginPath();
+      for (let i = Math.ceil(left / step); i * step <= right; i++) {
+        if ((i % 5 === 0) !== strong) continue;
+        const x = Math.round(port.px(i * step)) + 0.5;
+        context.moveTo(x, 0);
+        context.lineTo(x, port.height);
+      }
+      for (let i = Math.ceil(low / step); i * step <= high; i++) {
+        if ((i % 5 === 0) !== strong) continue;
+        const y = Math.round(port.py(i * step)) + 0.5;
+        context.moveTo(0, y);
+        context.lineTo(port.width, y);
+      }
+      context.stroke();
+    }
+  }
+
+  outline(item) {
+    let outline = this.outlines.get(item);
+    if (!outline) this.outlines.set(item, (outline = outlineOf(item, this.port)));
+    return outline;
+  }
+
+  paintItem(item) {
+    const { context } = this;
+    const { style, kind } = item;
+    const outline = this.outline(item);
+    const faint = context.globalAlpha;
+    if (style.hidden) context.globalAlpha = 0.28;
+    this.paintHalo(item, outline);
+    if (kind === "point") {
+      context.lineWidth = 3;
+      context.strokeStyle = "#fff";
+      context.stroke(outline);
+      context.fillStyle = this.look.pens[style.pen];
+      context.fill(outline);
+    } else {
+      if (style.fill) {
+        const before = context.globalAlpha;
+        context.globalAlpha = before * style.fill;
+        context.fillStyle = this.look.pens[style.fill_pen];
+        context.fill(outline);
+        context.globalAlpha = before;
+      }
+      this.useLine(style);
+      context.stroke(outline);
+      context.setLineDash([]);
+    }
+    context.globalAlpha = faint;
+  }
+
+  useLine({ pen, width, pattern }) {
+    const { context } = this;
+    const dash = this.look.dashes[pattern];
+    context.strokeStyle = this.look.pens[pen];
+    context.lineWidth = width;
+    context.lineJoin = "round";
+    context.lineCap = pattern === "dotted" ? "round" : "butt";
+    context.setLineDash(dash ? dash.split(" ").map((part) => part * width) : []);
+  }
+
+  /** The ring or glow round what is selected or under the pointer. */
+  paintHalo(item, outline) {
+    const chosen = this.marks.chosen.has(item.id);
+    if (!chosen && !this.marks.lit.has(item.id)) return;
+    const { context, port } = this;
+    const before = context.globalAlpha;
+    context.strokeStyle = chosen ? "#A63D2F" : "#E3B04B";
+    context.lineCap = "round";
+    if (item.kind === "point") {
+      context.lineWidth = chosen ? 3.5 : 5;
+      context.stroke(ring(port.px(item.shape.at[0]), port.py(item.shape.at[1]), item.style.size + 6));
+    } else {
+      context.globalAlpha = before * (chosen ? 0.45 : 0.55);
+      context.lineWidth = item.style.width + (chosen ? 5 : 6);
+      context.stroke(outline);
+      context.globalAlpha = before;
+    }
+  }
+
+  paintLabel(item) {
+    const { context } = this;
+    const [x, y] = labelPlace(item, this.port);
+    const [halfWidth, halfHeight] = labelHalf(item, context);
+    context.textAlign = "center";
+    context.textBaseline = "middle";
+    if (item.kind === "number") {
+      const marked = this.marks.chosen.has(item.id) ? "#A63D2F" : this.marks.lit.has(item.id) ? "#E3B04B" : "#E6DCCB";
+      context.beginPath();
+      context.roundRect(x - halfWidth, y - halfHeight, 2 * halfWidth, 2 * halfHeight, 7);
+      context.fillStyle = "#fff";
+      context.fill();
+      context.strokeStyle = marked;
+      context.lineWidth = marked === "#E6DCCB" ? 1 : 2.5;
+      context.stroke();
+      context.fillStyle = this.look.pens[item.style.pen];
+    } else {
+      context.lineJoin = "round";
+      context.lineWidth = 4;
+      context.strokeStyle = "#fff";
+      context.strokeText(item.label.text, x, y);
+      context.fillStyle = this.look.pens.ink;
+    }
+    context.fillText(item.label.text, x, y + 1);
+  }
+
+  paintBox() {
+    const { context } = this;
+    const { left, top, right, bottom } = this.scene.box;
+    context.fillStyle = "#A63D2F14";
+    context.fillRect(left, top, right - left, bottom - top);
+    context.strokeStyle = "#A63D2F";
+    context.lineWidth = 1;
+    context.setLineDash([5, 4]);
+    context.strokeRect(left, top, right - left, bottom - top);
+    context.setLineDash([]);
+  }
+}
+
+let painter;
+self.onmessage = ({ data }) => {
+  if (data.canvas) painter = new Painter(data);
+  else painter.take(data);
+};
