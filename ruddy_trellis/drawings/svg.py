@@ -9,7 +9,7 @@ from ..core.display.palette import PENS
 DASHES = {"solid": "", "dashed": "4 3", "dotted": "0.1 2.6"}
 
 
-def svg(items, extent, width, height, *, dark=False, scale=1.0, labels=True, ground=None):
+def svg(items, extent, width, height, *, dark=False, scale=1.0, labels=True, tags=True, ground=None):
     """Draw a display list.
 
     Args:
@@ -18,7 +18,7 @@ def svg(items, extent, width, height, *, dark=False, scale=1.0, labels=True, gro
         width, height: of the picture, pixels.
         dark: with the pens of a dark board.
         scale: of line widths, pegs and words.
-        labels: whether names and readings are drawn.
+        labels: whether names and readings are written; tags: whether readings are.
         ground: the colour of the ground, or None for a clear one.
 
     Returns:
@@ -29,7 +29,7 @@ def svg(items, extent, width, height, *, dark=False, scale=1.0, labels=True, gro
     shown = [item for item in sorted(items, key=lambda item: item["layer"]) if item["shape"] is not None and not item["style"]["hidden"]]
     parts += [drawing.shape(item) for item in shown]
     if labels:
-        parts += [drawing.label(item) for item in shown if item["label"] and item["style"]["label"]]
+        parts += [drawing.label(item) for item in shown if item["label"] and item["style"]["label"] and (tags or item["kind"] != "number")]
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}" width="{width}" height="{height}" '
         f'font-family="Atkinson Hyperlegible, sans-serif" aria-hidden="true">{"".join(parts)}</svg>'

@@ -152,7 +152,7 @@ def picture(request: Request, board_id: int):
     """A small picture of a board."""
     board = _live(request, board_id).board
     extent = Extent(*board.settings.view)
-    drawn = svg(display(board, extent), extent, 320, 192, scale=0.62, ground="#ffffff")
+    drawn = svg(display(board, extent), extent, 320, 192, scale=0.68, tags=False, ground="#ffffff")
     return Response(drawn, media_type="image/svg+xml", headers={"cache-control": "no-cache"})
 
 

@@ -65,7 +65,7 @@ class ExactNumber:
         return self.field.at_sample(self)
 
     def __repr__(self):
-        return f"({self.top}) / ({self.bottom})"
+        return str(self.top) if self.bottom.is_one() else f"({self.top}) / ({self.bottom})"
 
 
 class ExactAngle:
@@ -140,6 +140,8 @@ class Exact:
         common = top.gcd(bottom)
         if not common.is_constant():
             top, bottom = top / common, bottom / common
+        scale = 1 / bottom.leading_coefficient()
+        top, bottom = top * scale, bottom * scale
         return ExactNumber(self, top, bottom)
 
     def at_sample(self, number):

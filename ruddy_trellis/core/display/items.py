@@ -208,7 +208,8 @@ class _Shapes:
             sweep = sweep - 360 if sweep > 0 else sweep + 360
         middle = radians(start + sweep / 2)
         shape = {"at": vertex, "start": start, "sweep": sweep, "right": abs(abs(sweep) - 90) < _RIGHT_SLACK}
-        return shape, vertex, (3.2 * cos(middle), 3.2 * sin(middle))
+        # Further out to the side than up or down, so that the tag clears the arc.
+        return shape, vertex, (4.0 * cos(middle), 2.7 * sin(middle))
 
     def _tag_place(self, step, points):
         """Where the tag of a reading stands: beside its two points, in its shape, or else in the corner."""

@@ -17,11 +17,17 @@ class Painter {
     this.outlines = new WeakMap();
     this.marks = { lit: new Set(), chosen: new Set() };
     this.scene = { ghosts: false, ground: "blank", box: null };
-    for (const [weight, address] of Object.entries(FONT_FILES)) {
+    // Words measured with another font would keep its widths, so the first picture waits for the fonts, for a while.
+    const fonts = Object.entries(FONT_FILES).map(([weight, address]) => {
       const font = new FontFace("Atkinson Hyperlegible", `url(${new URL(address, import.meta.url)})`, { weight });
       self.fonts.add(font);
-      font.load().then(() => this.draw());
-    }
+      return font.load();
+    });
+    const patience = new Promise((over) => setTimeout(over, 2000));
+    Promise.race([Promise.allSettled(fonts), patience]).then(() => {
+      this.ready = true;
+      this.draw();
+    });
   }
 
   /** Take what the page tells: all things, moved things, faint things, marks, the view, the scene. */
@@ -46,6 +52,7 @@ class Painter {
 
   /** Paint in the next frame, once however much is told until then. */
   draw() {
+    if (!this.ready) return;
     this.frame ??= requestAnimationFrame(() => {
       this.frame = null;
       this.paint();

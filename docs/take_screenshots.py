@@ -1,0 +1,50 @@
+"""Takes the pictures in docs/screenshots from the demo lessons: ``python -m docs.take_screenshots``."""
+
+import tempfile
+from pathlib import Path
+
+from playwright.sync_api import sync_playwright
+
+from tests.browser.board_page import BoardPage
+from tests.browser.served import ARGUMENTS, CHROMIUM, Server
+
+HERE = Path(__file__).parent / "screenshots"
+
+
+def main():
+    """One picture for each main view."""
+    HERE.mkdir(exist_ok=True)
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
+        server = Server(Path(folder) / "lessons.sqlite")
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        take = lambda name: (page.wait_for_timeout(400), page.screenshot(path=HERE / f"{name}.png"))
+        try:
+            page.goto(server.address)
+            take("lessons")
+            b = BoardPage(page, server.address).open("Three taps")
+            page.click(".tabs a >> nth=1")
+            b._ready()
+            take("fountain")
+            b.open("leaning arch")
+            b.open_drawer("readings")
+            take("arch-readings")
+            b.open("four-sided bed")
+            b.click_point("A")
+            b.click_point("B", shift=True)
+            b.click_point("C", shift=True)
+            b.open_drawer("look")
+            take("selection-and-look")
+            b.escape()
+            b.tool("lb")
+            b.move(3.5, 3.0)
+            take("sentence")
+            b.start("A new bed")
+            take("empty-board")
+        finally:
+            browser.close()
+            server.kill()
+
+
+if __name__ == "__main__":
+    main()
