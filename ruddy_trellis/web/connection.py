@@ -31,6 +31,7 @@ class Connection:
         self._waiting = []
         self._items = {}
         self._ready = asyncio.Event()
+        self._closing = None
         self._prompt = None
         self._pinned = False
         self._selected = []
@@ -43,12 +44,13 @@ class Connection:
     # Sending ------------------------------------------------------------------------------------------------
 
     def send(self, message):
-        """Queue a message. A browser that does not read for very long is let go."""
+        """Queue a message. A browser that does not read for very long is let go; when it comes back it gets the whole."""
         if self._items:
             self._flush_items()
         self._waiting.append(message)
-        if len(self._waiting) > _QUEUE:
-            raise ConnectionError("the browser does not read")
+        if len(self._waiting) > _QUEUE and self._closing is None:
+            self._waiting.clear()
+            self._closing = asyncio.ensure_future(self._socket.close(1013))
         self._ready.set()
 
     def send_items(self, items):

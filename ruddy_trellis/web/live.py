@@ -1,7 +1,6 @@
 """The WebSocket of a live board."""
 
 import asyncio
-import contextlib
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 
@@ -9,6 +8,7 @@ from .connection import Connection
 from .security import same_origin
 
 router = APIRouter()
+_LEAVING = set()
 
 
 @router.websocket("/boards/{board_id}/live")
@@ -22,14 +22,16 @@ async def live_board(socket: WebSocket, board_id: int):
     connection = Connection(live, socket)
     live.connections.add(connection)
     writer = asyncio.create_task(connection.write())
+    writer.add_done_callback(lambda task: task.cancelled() or task.exception())
     try:
         connection.welcome()
         while not writer.done():
             await connection.receive(await socket.receive_text())
     except (WebSocketDisconnect, ConnectionError):
-        pass
+        pass  # the browser has gone
     finally:
         writer.cancel()
-        with contextlib.suppress(asyncio.CancelledError, WebSocketDisconnect, RuntimeError):
-            await writer
-        await connection.leave()
+        # In a task of its own: what is held must be kept even when this one is being cancelled.
+        leaving = asyncio.create_task(connection.leave())
+        _LEAVING.add(leaving)
+        leaving.add_done_callback(_LEAVING.discard)

@@ -128,6 +128,8 @@ class LiveBoard:
         """Keep the part of the board that is shown when it is opened next; no edit, so not undone."""
         async with self._lock:
             self.board.settings = self.board.settings.with_(view=view)
+            if self._drags:
+                return  # what is in the air is no edit yet; the view is kept with the edit that it becomes
             await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, self._document())
 
     # Dragging -----------------------------------------------------------------------------------------------
