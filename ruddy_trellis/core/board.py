@@ -7,7 +7,7 @@ from functools import cached_property
 from . import naming
 from .arithmetic import FLOATS, Undefined
 from .kinds import NUMBER
-from .language.expression import ANGLE, Formula
+from .language.expression import Formula
 from .plan import kinds_of_fills, make_plan
 from .refusal import Refusal
 from .step import Step, is_ids

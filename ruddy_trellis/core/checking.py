@@ -20,12 +20,12 @@ def check_fills(construction, fills, board):
     """
     unknown = set(fills) - set(construction.gap_by_name)
     if unknown:
-        raise Refusal(f"“{_title(construction)}” has no gap called {sorted(unknown)[0]}.")
+        raise Refusal(f"“{construction.tool}” has no gap called {sorted(unknown)[0]}.")
     for gap in construction.gaps:
         if gap.name in fills:
             _check_gap(construction, gap, fills[gap.name], board)
         elif not gap.optional:
-            raise Refusal(f"“{_title(construction)}” still needs {gap.kind.wants}.")
+            raise Refusal(f"“{construction.tool}” still needs {gap.kind.wants}.")
     _check_own_rules(construction, fills, board)
 
 
@@ -41,17 +41,13 @@ def fits_alone(gap_kind, kind):
     return kind in gap_kind.single
 
 
-def _title(construction):
-    return construction.tool
-
-
 def _check_gap(construction, gap, fill, board):
     kind = gap.kind
     if not is_ids(fill):
         return _check_typed(construction, gap, fill, board)
     for id in fill:
         if id not in board:
-            raise Refusal(f"“{_title(construction)}” asks for a thing that is not on this board.")
+            raise Refusal(f"“{construction.tool}” asks for a thing that is not on this board.")
     if len(fill) == 1 and fits_alone(kind, board.kind_of(fill[0])):
         if board.kind_of(fill[0]) == NUMBER and board.dimension(fill[0]) not in (0, 1):
             raise Refusal(f"{board.name(fill[0])} is not a length. Here goes {kind.wants}.")
@@ -59,7 +55,7 @@ def _check_gap(construction, gap, fill, board):
     enough = len(fill) >= 3 if kind.points < 0 else len(fill) == kind.points
     if kind.points and all(board.kind_of(id) == POINT for id in fill):
         if not enough:
-            raise Refusal(f"“{_title(construction)}” needs {kind.wants}; {_count(len(fill))} picked.")
+            raise Refusal(f"“{construction.tool}” needs {kind.wants}; {_count(len(fill))} picked.")
         if len(fill) > limits.POLYGON_CORNERS:
             raise Refusal(f"A polygon has at most {limits.POLYGON_CORNERS} corners.")
         repeated = [id for id, times in Counter(fill).items() if times > 1]
@@ -93,7 +89,7 @@ def _check_typed(construction, gap, fill, board):
     elif literal == "formula" and isinstance(fill, Formula):
         _check_formula(fill, board)
     else:
-        raise Refusal(f"“{_title(construction)}” needs {gap.kind.wants}.")
+        raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
 
 
 def _check_formula(formula, board):
@@ -119,11 +115,11 @@ def _check_own_rules(construction, fills, board):
         everything = Counter(id for fill in fills.values() if is_ids(fill) for id in fill)
         repeated = [id for id, times in everything.items() if times > 1]
         if repeated:
-            raise Refusal(f"{board.name(repeated[0])} is picked twice. “{_title(construction)}” needs two that differ.")
+            raise Refusal(f"{board.name(repeated[0])} is picked twice. “{construction.tool}” needs two that differ.")
     if not construction.expands and chosen_formula(construction, fills, board.kind_of) is None:
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
-        raise Refusal(f"“{_title(construction)}” cannot be made from {words}: two straight things meet only once.")
+        raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once.")
     if "known" in fills:
         _check_known(construction, fills, board)
 

@@ -10,10 +10,9 @@ PATHS = (*STRAIGHTS, CIRCLE)
 WORDS = {NUMBER: "reading"}
 
 
-def word(kind, plural=False):
+def word(kind):
     """The word for a kind of thing: ``word("number")`` is "reading"."""
-    singular = WORDS.get(kind, kind)
-    return singular + "s" if plural else singular
+    return WORDS.get(kind, kind)
 
 
 def with_article(text):

@@ -6,13 +6,10 @@ from .catalogue import CATALOGUE
 from .kinds import NUMBER
 from .language.expression import Formula
 
-#: What a gap can be filled with: ids of things, a number, coordinates, a word, or a formula.
-Fill = tuple | float | str | Formula
-
 
 @dataclass(frozen=True)
 class Look:
-    """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.looks``)."""
+    """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.palette``)."""
 
     pen: str | None = None
     width: float | None = None
@@ -73,9 +70,6 @@ class Step:
 
     def with_(self, **changes):
         return replace(self, **changes)
-
-    def with_fill(self, gap_name, fill):
-        return replace(self, fills={**self.fills, gap_name: fill})
 
 
 def is_ids(fill):

@@ -111,16 +111,16 @@ class _Drawing:
         x, y = self.place(*label["at"])
         dx, dy = label["offset"] or (19 * label["push"][0], -19 * label["push"][1])
         dx, dy = dx * self.scale, dy * self.scale
-        weight, plate = "bold", ""
+        weight, plate, pen = "bold", "", "ink"
         if item["kind"] == "number":
             # Half the size of the letters is about their width on average.
             width, height = 0.5 * size * len(label["text"]) + size, 1.6 * size
-            weight = "normal"
+            weight, pen = "normal", item["style"]["pen"]
             plate = (
                 f'<rect x="{x + dx - width / 2:.1f}" y="{y + dy - height / 2:.1f}" width="{width:.1f}" height="{height:.1f}" '
                 f'rx="{size * 0.4:.1f}" fill="#fff" fill-opacity="0.85"/>'
             )
         return (
             f'{plate}<text x="{x + dx:.1f}" y="{y + dy + size * 0.35:.1f}" font-size="{size:.1f}" font-weight="{weight}" '
-            f'text-anchor="middle" fill="{self.pen("ink")}">{escape(label["text"])}</text>'
+            f'text-anchor="middle" fill="{self.pen(pen)}">{escape(label["text"])}</text>'
         )

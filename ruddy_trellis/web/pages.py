@@ -16,7 +16,7 @@ from ..core.display.text import shown_name, value_text
 from ..core.edits import PATTERNS
 from ..core.kinds import POINT
 from ..core.language.expression import ANGLE
-from ..core.language.printing import noun, phrase, rounded_text, sentence, working_text
+from ..core.language.printing import noun, phrase, rounded_text, sentence, why_absent, working_text
 from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
 from ..core.refusal import Refusal
 from ..drawings.svg import DASHES, svg
@@ -24,7 +24,7 @@ from .shelf import icon, shelf
 
 router = APIRouter()
 templates = Jinja2Templates(Path(__file__).parent / "templates")
-templates.env.globals.update(icon=icon, shown_name=shown_name, value_text=value_text, sentence=sentence, noun=noun)
+templates.env.globals.update(icon=icon, shown_name=shown_name, value_text=value_text, sentence=sentence, noun=noun, why_absent=why_absent)
 _STATIC = Path(__file__).parent / "static"
 
 

@@ -40,7 +40,7 @@ def icon(key):
     if labels:
         for item in items[:-1]:
             item["label"] = None
-        made["label"].update(text=_MARKS.get(key, "="), push=(0, 0.6))
+        made["label"].update(text=_MARKS.get(key, "="), push=(0, 0.1), offset=None)
     return Markup(svg(items, _around(board).grown(0.12), _WIDTH, _HEIGHT, scale=0.72, labels=labels))
 
 

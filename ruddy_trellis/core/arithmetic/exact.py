@@ -86,7 +86,6 @@ class Exact:
     """
 
     name = "exact"
-    exact = True
 
     def __init__(self, sample, roots=12):
         self._symbols = list(sample)

@@ -71,6 +71,15 @@ def working_text(board):
     return "\n".join(sentence(board, step.id, full=True) for step in board.steps)
 
 
+def why_absent(board, id):
+    """Why a step has no value now, in words: "they do not meet now", "p is not there"."""
+    step = board.step(id)
+    for parent in step.inputs:
+        if board.value(parent) is None:
+            return f"{board.name(parent)} is not there"
+    return step.construction.undefined
+
+
 def noun(board, id):
     """What a thing is called in passing: "point A", "line p", "reading AF"."""
     return f"{word(board.kind_of(id))} {board.name(id)}"

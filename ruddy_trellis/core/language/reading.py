@@ -11,7 +11,7 @@ from ..refusal import Refusal
 from . import names as spelling
 from .expression import read_formula
 
-_SUBJECT = re.compile(rf"\s*(?P<name>\S.*?)\s*(?P<verb>\bis\b|=)\s*(?P<rest>.*)", re.DOTALL)
+_SUBJECT = re.compile(r"\s*(?P<name>\S.*?)\s*(?P<verb>\bis\b|=)\s*(?P<rest>.*)", re.DOTALL)
 _ARTICLE = re.compile(r"(?:the|an?)\s+", re.IGNORECASE)
 _NUMBER = r"[-−+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-−+]?\d+)?"
 _COORDINATES = re.compile(rf"\(\s*({_NUMBER})\s*[,;]\s*({_NUMBER})\s*\)")

@@ -1,0 +1,140 @@
+"""Gestures: one drag in flight, fingers, the pinned tool, the keyboard round the screen."""
+
+from .board_page import BoardPage
+from .served import BrowserTest
+
+#: Holds back the answers to drags for a while, and counts what is in flight.
+SLOW_LINE = """
+window.flight = {most: 0, sent: 0};
+let flying = 0;
+const send = WebSocket.prototype.send;
+WebSocket.prototype.send = function (text) {
+  if (JSON.parse(text).t === "drag") {
+    flying += 1;
+    flight.sent += 1;
+    flight.most = Math.max(flight.most, flying);
+    setTimeout(() => { flying -= 1; send.call(this, text); }, 80);
+  } else send.call(this, text);
+};
+"""
+
+
+class DragTest(BrowserTest):
+    def test_at_most_one_drag_is_in_flight_and_the_last_position_arrives(self):
+        self.page.add_init_script(SLOW_LINE)
+        b = BoardPage(self.page, self.server.address).start("Slow line")
+        b.say("A = (0, 0)")
+        b.escape()
+        self.page.mouse.move(*b.pixel(0, 0))
+        self.page.mouse.down()
+        for step in range(1, 61):
+            self.page.mouse.move(*b.pixel(step * 0.05, 0))
+        self.page.wait_for_timeout(600)
+        flight = self.page.evaluate("flight")
+        self.assertEqual(flight["most"], 1)
+        self.assertLess(flight["sent"], 50, "stale positions are never sent")
+        self.assertAlmostEqual(b.value("A")[0], 3, places=1)
+        self.page.mouse.up()
+
+    def test_escape_in_a_drag_lets_go(self):
+        b = BoardPage(self.page, self.server.address).start("Escape")
+        b.say("A = (0, 0)")
+        b.escape()
+        b.drag((0, 0), (2, 1), drop=False)
+        self.page.keyboard.press("Escape")
+        b.settle()
+        self.page.mouse.move(*b.pixel(5, 5))
+        self.page.mouse.up()
+        b.settle()
+        self.assertEqual([round(part, 1) for part in b.value("A")], [2, 1])
+
+
+class ToolTest(BrowserTest):
+    def test_a_pinned_tool_stays_and_the_hand_returns_otherwise(self):
+        b = BoardPage(self.page, self.server.address).start("Pinned")
+        b.tool("pp")
+        b.click(1, 1)
+        self.assertIn("Hand", b.sentence())
+        b.click(3, 3)
+        self.assertEqual(len(b.board), 1, "no litter: the tool is gone after one use")
+        self.page.check("#pin")
+        b.tool("ls")
+        for place in ((-3, 0), (-1, 2), (1, 0), (3, 2)):
+            b.click(*place)
+        self.assertEqual(sum(step.does == "segment" for step in b.board.steps), 2)
+        self.page.keyboard.press("Backspace")
+        b.settle()
+        self.assertIn("Hand", b.sentence())
+        # One undo takes a sentence back with the points that came with it.
+        before = len(b.board)
+        self.page.click("#undo")
+        b.settle()
+        self.assertEqual(len(b.board), before - 3)
+
+    def test_backspace_takes_back_one_pick(self):
+        b = BoardPage(self.page, self.server.address).start("Back")
+        b.tool("sp")
+        for place in ((0, 0), (3, 0), (3, 2)):
+            b.click(*place)
+        self.page.keyboard.press("Backspace")
+        b.settle()
+        self.page.keyboard.press("Enter")
+        b.settle()
+        self.assertIn("at least three corners", b.toast())
+        b.click(1, 3)
+        self.page.keyboard.press("Enter")
+        b.settle()
+        self.assertIn("ABC is the polygon through A, B, C", b.working())
+
+    def test_round_the_screen_by_keyboard(self):
+        b = BoardPage(self.page, self.server.address).start("Keys")
+        keys = self.page.keyboard
+        self.page.focus("#title")
+        reached = set()
+        for _ in range(40):
+            keys.press("Tab")
+            reached.add(self.page.evaluate("document.activeElement.id || document.activeElement.dataset.tool || document.activeElement.dataset.group"))
+        for stop in ("drawing", "fit", "tab-working", "tab-look", "group-Lines", "midpoint", "pin", "typed"):
+            self.assertIn(stop, reached)
+        self.page.focus("#group-Circles")
+        keys.press("Enter")
+        self.page.focus("[data-tool=circle]")
+        keys.press("Enter")
+        b.settle()
+        self.assertIn("the circle with centre pick a point through pick a point", b.sentence())
+
+
+class FingerTest(BrowserTest):
+    def open_page(self):
+        context = self.browser.new_context(viewport={"width": 1024, "height": 768}, has_touch=True)
+        self.addCleanup(context.close)
+        return context.new_page()
+
+    def test_a_finger_draws_and_drags_and_two_zoom(self):
+        b = BoardPage(self.page, self.server.address).start("Fingers")
+        touch = self.page.context.new_cdp_session(self.page)
+
+        def fingers(kind, *places):
+            touch.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": x, "y": y, "id": number} for number, (x, y) in enumerate(places)]})
+            self.page.wait_for_timeout(40)
+
+        self.page.tap("[data-tool=free_point]")
+        b.settle()
+        self.page.touchscreen.tap(*b.pixel(1, 1))
+        b.settle()
+        self.assertEqual(len(b.board), 1)
+        fingers("touchStart", b.pixel(1.1, 0.9))
+        for step in range(1, 11):
+            fingers("touchMove", b.pixel(1.1 - step * 0.2, 0.9 + step * 0.2))
+        fingers("touchEnd")
+        b.settle()
+        self.assertEqual([round(part) for part in b.value("A")], [-1, 3])
+        before = b.board.settings.view
+        fingers("touchStart", b.pixel(-1, 0), b.pixel(1, 0))
+        for step in range(1, 9):
+            fingers("touchMove", b.pixel(-1 - step * 0.25, 0), b.pixel(1 + step * 0.25, 0))
+        fingers("touchEnd")
+        self.page.wait_for_timeout(500)
+        after = b.board.settings.view
+        self.assertLess(after[2] - after[0], 0.6 * (before[2] - before[0]))
+        self.assertEqual([round(part) for part in b.value("A")], [-1, 3], "two fingers move the view, not the figure")

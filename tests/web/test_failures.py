@@ -1,0 +1,107 @@
+"""When the store or a browser fails, nothing is lost and nobody else notices."""
+
+import asyncio
+import json
+import unittest
+
+from ruddy_trellis.core import Refusal
+from ruddy_trellis.core.edits import read_edit
+from ruddy_trellis.core.pointing.dragging import grab
+from ruddy_trellis.store.tables import BoardRow
+from ruddy_trellis.web.connection import Connection
+from ruddy_trellis.web.live_board import LiveBoard
+
+DOCUMENT = json.dumps({"title": "B", "unit": "m", "ground": "grid", "decimals": 2, "view": [-9, -6, 9, 6], "steps": [{"id": "s1", "does": "free_point", "with": {"at": [0, 0]}, "name": "A"}]})
+
+
+class Store:
+    """Stands in for the store; fails when it is told to."""
+
+    def __init__(self):
+        self.saved, self.fails = [], False
+
+    def save_edit(self, board_id, number, patch, document):
+        if self.fails:
+            raise OSError("the disk is full")
+        self.saved.append((number, patch, document))
+
+    def save_step(self, board_id, edits_done, document):
+        if self.fails:
+            raise OSError("the disk is full")
+
+    def edit(self, board_id, number):
+        return next((patch for saved, patch, _ in self.saved if saved == number), None)
+
+
+class Socket:
+    """A browser that never reads."""
+
+    def __init__(self):
+        self.closed = None
+
+    async def send_text(self, text):
+        await asyncio.sleep(3600)
+
+    async def close(self, code):
+        self.closed = code
+
+
+class FailureTest(unittest.IsolatedAsyncioTestCase):
+    def setUp(self):
+        self.store = Store()
+        self.live = LiveBoard(BoardRow(id=1, lesson_id=1, document=DOCUMENT), 0, self.store)
+        self.add = read_edit({"kind": "add", "steps": [{"does": "free_point", "fills": {"at": [1, 1]}}]})
+
+    async def test_an_edit_that_cannot_be_kept_is_not_made(self):
+        self.store.fails = True
+        with self.assertRaises(OSError):
+            await self.live.change(self.add)
+        self.assertEqual((len(self.live.board), self.live.edits_done), (1, 0))
+        self.store.fails = False
+        await self.live.change(self.add)
+        self.assertEqual((len(self.live.board), self.live.edits_done), (2, 1))
+
+    async def test_a_drag_that_cannot_be_kept_goes_back(self):
+        hand = object()
+        self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
+        self.live.drag_to(hand, (3, 4))
+        self.assertEqual(self.live.board.value("s1"), (3, 4))
+        self.store.fails = True
+        with self.assertRaises(OSError):
+            await self.live.drop(hand)
+        self.assertEqual(self.live.board.value("s1"), (0, 0))
+
+    async def test_an_undo_goes_to_what_was_before_the_whole_drag(self):
+        hand = object()
+        self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
+        for x in range(1, 6):
+            self.live.drag_to(hand, (x, 0))
+        await self.live.drop(hand)
+        self.assertEqual(self.live.edits_done, 1)
+        self.assertEqual(await self.live.undo(), "Moved A")
+        self.assertEqual(self.live.board.value("s1"), (0, 0))
+        with self.assertRaises(Refusal):
+            await self.live.undo()
+        await self.live.redo()
+        self.assertEqual(self.live.board.value("s1"), (5, 0))
+
+    async def test_grabbing_without_moving_is_no_edit(self):
+        hand = object()
+        self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
+        self.assertFalse(await self.live.drop(hand))
+        self.assertEqual(self.store.saved, [])
+
+    async def test_a_browser_that_does_not_read_is_let_go_and_memory_stays_flat(self):
+        socket = Socket()
+        slow = Connection(self.live, socket)
+        self.live.connections.add(slow)
+        for number in range(50_000):
+            slow.send_items([{"id": "s1", "shape": {"at": (number, 0)}, "label": None}])
+        self.assertEqual(len(slow._items), 1, "only the newest position waits")
+        for _ in range(2_500):
+            slow.send({"t": "says"})
+        await asyncio.sleep(0)
+        self.assertEqual(socket.closed, 1013)
+        self.assertLess(len(slow._waiting), 2_001)
+        await self.live.change(self.add)
+        self.assertEqual(len(self.live.board), 2)
