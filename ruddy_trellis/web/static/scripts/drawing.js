@@ -126,7 +126,7 @@ export class Drawing {
     }
     const outline = outlineOf(item, port);
     context.lineWidth = CATCH;
-    return context.isPointInStroke(outline, x, y) || (item.kind === "polygon" && context.isPointInPath(outline, x, y));
+    return context.isPointInStroke(outline, x, y) || (item.kind === "polygon" && item.style.fill > 0 && context.isPointInPath(outline, x, y));
   }
 
   /** The id of the thing whose name or tag is at a place in pixels, or null; pegs go before names. */

@@ -1,5 +1,5 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
-import { labelHalf, labelPlace, tagged, visible } from "./labels.js";
+import { labelHalf, labelPlace, NAME_FONT, tagged, visible } from "./labels.js";
 import { outlineOf, ring } from "./outlines.js";
 import { Port } from "./viewport.js";
 
@@ -15,6 +15,7 @@ class Painter {
     this.order = [];
     this.faint = [];
     this.outlines = new WeakMap();
+    this.stamps = new Map();
     this.marks = { lit: new Set(), chosen: new Set() };
     this.scene = { ghosts: false, ground: "blank", box: null };
     // Words measured with another font would keep its widths, so the first picture waits for the fonts, for a while.
@@ -184,14 +185,33 @@ class Painter {
       context.lineWidth = marked === "#E6DCCB" ? 1 : 2.5;
       context.stroke();
       context.fillStyle = this.look.pens[item.style.pen];
+      context.fillText(item.label.text, x, y + 1);
     } else {
-      context.lineJoin = "round";
-      context.lineWidth = 4;
-      context.strokeStyle = "#fff";
-      context.strokeText(item.label.text, x, y);
-      context.fillStyle = this.look.pens.ink;
+      const stamp = this.stamp(item.label.text);
+      const [width, height] = [stamp.width / this.port.ratio, stamp.height / this.port.ratio];
+      context.drawImage(stamp, Math.round(x - width / 2), Math.round(y - height / 2), width, height);
     }
-    context.fillText(item.label.text, x, y + 1);
+  }
+
+  /** A name with its light edge, painted once and kept: outlining letters anew is the dearest part of a frame. */
+  stamp(text) {
+    const { ratio } = this.port;
+    const key = `${ratio} ${text}`;
+    let stamp = this.stamps.get(key);
+    if (stamp) return stamp;
+    this.context.font = NAME_FONT;
+    const width = this.context.measureText(text).width + 10;
+    stamp = new OffscreenCanvas(Math.ceil(width * ratio), Math.ceil(34 * ratio));
+    const context = stamp.getContext("2d");
+    context.scale(ratio, ratio);
+    Object.assign(context, { font: NAME_FONT, textAlign: "center", textBaseline: "middle", lineJoin: "round", lineWidth: 4 });
+    context.strokeStyle = "#fff";
+    context.strokeText(text, width / 2, 17);
+    context.fillStyle = this.look.pens.ink;
+    context.fillText(text, width / 2, 18);
+    if (this.stamps.size > 2000) this.stamps.clear();
+    this.stamps.set(key, stamp);
+    return stamp;
   }
 
   paintBox() {
