@@ -120,17 +120,18 @@ def _check_own_rules(construction, fills, board):
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
         raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once.")
-    if "known" in fills:
-        _check_known(construction, fills, board)
+    if construction.tied:
+        _check_tied(construction, fills, board)
 
 
-def _check_known(construction, fills, board):
-    known = fills["known"][0]
-    for gap in construction.on:
+def _check_tied(construction, fills, board):
+    point_gap, *path_gaps = construction.tied
+    known = fills[point_gap][0]
+    for gap in path_gaps:
         fill = fills[gap]
         on = set(fill) if len(fill) > 1 else board.incidence.get(fill[0], ())
         if known not in on:
             raise Refusal(f"{board.name(known)} is not tied to {join(board.name(id) for id in fill)}; "
-                          "pick a point that was made on both.")
+                          "pick a point that was made on it.")
 
 

@@ -15,7 +15,6 @@ from ..core.display.palette import PENS, style_of
 from ..core.display.text import shown_name, value_text
 from ..core.edits import PATTERNS
 from ..core.kinds import POINT
-from ..core.language.expression import ANGLE
 from ..core.language.printing import noun, phrase, rounded_text, sentence, why_absent, working_text
 from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
 from ..core.refusal import Refusal
@@ -186,8 +185,8 @@ def readings_panel(request: Request, board_id: int):
     """The readings with their values."""
     board = _live(request, board_id).board
     readings = [step for step in board.steps if step.is_reading]
-    angles = {step.id for step in readings if board.dimension(step.id) == ANGLE and "turn" in step.construction.gap_by_name}
-    return _page(request, "panels/readings.html", board=board, readings=readings, angles=angles)
+    turns = {step.id: gap.kind.options for step in readings if (gap := step.construction.gap_by_name.get("turn"))}
+    return _page(request, "panels/readings.html", board=board, readings=readings, turns=turns)
 
 
 @router.get("/boards/{board_id}/panels/look")

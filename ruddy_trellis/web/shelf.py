@@ -45,7 +45,10 @@ def icon(key):
 
 
 #: What stands in an icon for the value of a reading.
-_MARKS = {"length": "cm", "distance": "d", "area": "m²", "calculation": "½×"}
+_MARKS = {
+    "length": "cm", "distance": "d", "area": "m²", "calculation": "½×", "perimeter": "⟲", "radius": "r", "circumference": "2πr", "slope": "↗",
+    "ratio": "a:b",
+}  # fmt: skip
 
 
 def _around(board):

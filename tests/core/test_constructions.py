@@ -123,6 +123,84 @@ class PropertyTest(unittest.TestCase):
         self.assertEqual(f.value("P"), (0, 8))
 
 
+class TriangleTest(unittest.TestCase):
+    """The centres, circles, medians and altitudes of random triangles; tangents; feet; ratios."""
+
+    def setUp(self):
+        names = {"G": "centroid", "O": "circumcentre", "I": "incentre", "H": "orthocentre", "N": "nine-point centre"}
+        self.f = figure(
+            TRIANGLE + "".join(f"{name} is the {words} of ABC\n" for name, words in names.items())
+            + "k is the circle through A, B and C\nc is the incircle of ABC\ne is the nine-point circle of ABC\np is the line through A and B\n"
+            "m is the median from C to AB\nh is the altitude from C to p\nF is the foot of the perpendicular from C to p\nD is the centre of k\n"
+            "R is the point that divides AB in the ratio 2 : 3\nt is the tangent to k at A\nT is the midpoint of AB\n"
+            "v is the ratio of AB to BC\nw is the slope of p\nABC is the polygon through A, B, C\nu is the perimeter of ABC\nradius_k is the radius of k\n"
+            "α is the directed angle ABC\nβ is the directed angle CBA\nl is the line through C at 30 degrees to p"
+        )
+
+    @settings(max_examples=100, deadline=None)
+    @given(point, point, point)
+    def test_triangles(self, a, b, c):
+        sides = sorted((distance(a, b), distance(b, c), distance(c, a)))
+        assume(sides[0] > 1 and sides[0] + sides[1] > sides[2] * 1.01 and abs(a[0] - b[0]) > 0.1)
+        f = self.f
+        put(f, A=a, B=b, C=c)
+        near = lambda x, y: self.assertAlmostEqual(x, y, delta=1e-5 * (1 + abs(x) + abs(y)))
+        line = lambda p, q, r: (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0])
+        g, o, i, h, n = map(f.value, "GOIHN")
+        for corner in (a, b, c):
+            near(distance(o, corner), f.read("radius_k"))
+        near(distance(h, o), 3 * distance(g, o))
+        near(distance(n, o), distance(n, h))
+        reach = [abs(line(p, q, i)) / distance(p, q) for p, q in ((a, b), (b, c), (c, a))]
+        for one in reach:
+            near(one, math.sqrt(f.value("c")[2]))
+        foot, middle = f.value("F"), f.value("T")
+        for on_nine in (foot, middle, ((a[0] + h[0]) / 2, (a[1] + h[1]) / 2)):
+            near(distance(on_nine, f.value("e")[:2]), math.sqrt(f.value("e")[2]))
+        near((foot[0] - c[0]) * (b[0] - a[0]) + (foot[1] - c[1]) * (b[1] - a[1]), 0)
+        near(line(a, b, foot), 0)
+        self.assertEqual(f.value("D"), f.value("k")[:2])
+        ratio = f.value("R")
+        near(distance(a, ratio) * 3, distance(ratio, b) * 2)
+        near(f.value("t")[2] * (a[0] - o[0]) + f.value("t")[3] * (a[1] - o[1]), 0)
+        near(f.read("v") * distance(b, c), distance(a, b))
+        near(f.read("u"), sum(sides))
+        near(f.read("w"), (b[1] - a[1]) / (b[0] - a[0]))
+        near(f.read("α") + f.read("β"), 360)
+        turned = math.degrees(direction(f.value("l")) - math.atan2(b[1] - a[1], b[0] - a[0])) % 360
+        near(turned, 30)
+
+    def test_a_flat_triangle_has_no_centres(self):
+        put(self.f, A=(0, 0), B=(2, 1), C=(6, 3))
+        for name in "GOIHNkce":
+            self.assertIsNone(self.f.value(name), name)
+
+    @settings(max_examples=60, deadline=None)
+    @given(point, st.floats(0.3, 8))
+    def test_tangents_touch(self, at, radius):
+        f = figure("A=(1,2)\nP=(9,9)")
+        f.make("circle_radius", name="k", centre="A", radius=radius)
+        f.say("both tangents from P to k\nall crossings of p and k\nall crossings of q and k")
+        put(f, P=at)
+        away = distance(at, (1, 2))
+        assume(abs(away - radius) > 0.05)
+        tangents = [f.value("p"), f.value("q")]
+        if away < radius:
+            self.assertEqual(tangents, [None, None])
+            return
+        for px, py, dx, dy, *_ in tangents:
+            reach = abs(dx * (2 - py) - dy * (1 - px)) / math.hypot(dx, dy)
+            self.assertAlmostEqual(reach, radius, places=6)
+        self.assertNotEqual(*tangents)
+        self.assertNotIn(None, [f.value(name) for name in "BCDE"], "a tangent meets its circle, where it touches")
+
+    def test_a_tangent_needs_a_point_that_is_on_the_circle(self):
+        f = figure("A=(0,0)\nB=(2,0)\nC=(0,2)\nk is the circle with centre A through B")
+        with self.assertRaises(Refusal) as caught:
+            f.say("the tangent to k at C")
+        self.assertIn("C is not tied to k", caught.exception.sentence)
+
+
 class DegenerateTest(unittest.TestCase):
     """What has no value vanishes with what hangs on it, and comes back on the same branch."""
 
@@ -262,5 +340,6 @@ class MisfitTest(unittest.TestCase):
             with self.subTest(construction.key):
                 f = figure(construction.example)
                 last = f.board.steps[-1]
-                self.assertEqual(last.does if not construction.expands else "crossings", construction.key)
+                wanted = (construction.key,) if not construction.expands else ("intersection", "tangent_from")
+                self.assertIn(last.does, wanted)
                 self.assertNotIn(None, f.board.values)

@@ -109,6 +109,19 @@ class PromptTest(unittest.TestCase):
         self.assertEqual(f.working().splitlines()[-1], "c is the circle with centre B and radius AC")
 
 
+    def test_a_typed_text_goes_where_it_fits(self):
+        f = figure(FIGURE)
+        prompt = Prompt.of("at_angle")
+        prompt.type("30", f.board)
+        prompt.type("p", f.board)
+        prompt.type("A", f.board)
+        perform(f.board, prompt.edit(f.board))
+        self.assertEqual(f.working().splitlines()[-1], "q is the line through A at 30 degrees to p")
+        prompt = self.fill(f.board, "perimeter", (2, 1))
+        perform(f.board, prompt.edit(f.board))
+        self.assertEqual(f.working().splitlines()[-1], "perimeter_ABC is the perimeter of ABC")
+
+
 class DraggingTest(unittest.TestCase):
     def test_what_moves_what(self):
         f = figure(FIGURE + "\nP is a point on k at 0")

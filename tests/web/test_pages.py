@@ -85,6 +85,7 @@ class PagesTest(WebTest):
         self.assertIn("<b>R</b> is where c meets e again, other than A", working)
         readings = self.client.get(f"/boards/{board}/panels/readings").text
         self.assertIn("reflex", readings)
+        self.assertIn("directed", readings)
         look = self.client.get(f"/boards/{board}/panels/look?ids=s1,s2,nonsense").text
         self.assertIn("2 things selected", look)
         self.assertIn("A is a free point at", self.client.get(f"/boards/{board}/working.txt").text)

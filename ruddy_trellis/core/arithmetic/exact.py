@@ -206,8 +206,7 @@ class Exact:
         bottom = ExactNumber(self, p.bottom, one)
         if not self._sign_at_sample(bottom):
             bottom = -bottom
-        if radicand.is_constant():
-            value = Fraction(int(radicand.leading_coefficient().p), int(radicand.leading_coefficient().q))
+        if (value := self._rational(ExactNumber(self, radicand, one))) is not None:
             top_root, bottom_root = flint.fmpz(value.numerator).isqrt(), flint.fmpz(value.denominator).isqrt()
             if top_root**2 == value.numerator and bottom_root**2 == value.denominator:
                 return self.number(Fraction(int(top_root), int(bottom_root))) / bottom
@@ -241,10 +240,29 @@ class Exact:
     def cos_sin(self, angle):
         if isinstance(angle, ExactAngle):
             return angle.cosine, angle.sine
-        quarter = {0: (1, 0), 90: (0, 1), 180: (-1, 0), 270: (0, -1)}.get(float(angle) % 360)
-        if quarter is None:
-            raise NotAlgebraic(f"the cosine of {angle} degrees is kept as a decimal, not as an exact number")
-        return self.number(quarter[0]), self.number(quarter[1])
+        degrees = self._rational(angle)
+        if degrees is None or degrees % 90 not in (0, 30, 45, 60):
+            raise NotAlgebraic("the cosine of that angle is kept as a decimal, not as an exact number")
+        half, number = Fraction(1, 2), self.number
+        cosine, sine = {
+            0: lambda: (number(1), number(0)),
+            30: lambda: (self.sqrt(3) / 2, number(half)),
+            45: lambda: (self.sqrt(number(half)), self.sqrt(number(half))),
+            60: lambda: (number(half), self.sqrt(3) / 2),
+        }[degrees % 90]()
+        for _ in range(int(degrees // 90) % 4):
+            cosine, sine = -sine, cosine
+        return cosine, sine
+
+    def _rational(self, value):
+        """A number without symbols and roots as a fraction of whole numbers; None for any other."""
+        value = self.number(value)
+        if not (value.top.is_constant() and value.bottom.is_constant()):
+            return None
+        if value.is_zero():
+            return Fraction(0)
+        ratio = value.top.leading_coefficient() / value.bottom.leading_coefficient()
+        return Fraction(int(ratio.p), int(ratio.q))
 
     def angle(self, x, y):
         raise NotAlgebraic("an angle in degrees has no exact form; its tangent has")

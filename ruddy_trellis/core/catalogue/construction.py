@@ -47,6 +47,7 @@ class Construction:
         choose: instead of ``formula``, a function of the kinds that fill the gaps and of the typed words, which gives
             the formula or None where the kinds do not fit one another.
         through: gaps whose points lie on what is made. ``on``: gaps on which the point made lies.
+        tied: the gap of a point that must lie, by construction, on what fills other gaps; then those gaps.
         moves: how a point made this way can be moved: "free", "sliding" or "" (fixed).
         dimension: for a reading: the power of length (0 plain, 1 length, 2 area) or "angle".
         named_after: the gap that its automatic name is spelt from, or "" for the next free letter.
@@ -72,6 +73,7 @@ class Construction:
     choose: Callable | None = None
     through: tuple = ()
     on: tuple = ()
+    tied: tuple = ()
     moves: str = ""
     dimension: int | str | None = None
     named_after: str = ""

@@ -34,6 +34,10 @@ GAP_KINDS = {
     "straight": GapKind("pick a line", "a line, ray, segment or side", single=STRAIGHTS, points=2),
     "span": GapKind("pick two points or a segment", "two points or a segment", single=(SEGMENT,), points=2, hands="points"),
     "corner": GapKind("pick three points, the corner second", "three points, the corner second", points=3, hands="points"),
+    "triangle": GapKind("pick three corners", "three points", points=3, hands="points"),
+    "circle": GapKind("pick a circle", "a circle", single=(CIRCLE,)),
+    "polygon": GapKind("pick a polygon", "a polygon", single=(POLYGON,)),
+    "number": GapKind("type a number", "a number", literal="number"),
     "corners": GapKind("pick corners; the first again to close", "at least three points", points=-1, hands="many"),
     "path": GapKind("pick a line or circle", "a segment, ray, line or circle", single=PATHS, points=2),
     "target": GapKind("pick a point or a line", "a point or a line", single=(POINT, *STRAIGHTS)),
@@ -43,6 +47,6 @@ GAP_KINDS = {
     "place": GapKind("type a place", "a number", literal="number"),
     "coordinates": GapKind("click on the board, or type (x, y)", "coordinates such as (2, 3)", literal="coordinates"),
     "crossing": GapKind("first or second", "first or second", literal="word", options=("first", "second")),
-    "turn": GapKind("reflex", "reflex", literal="word", options=("reflex",)),
+    "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),
 }

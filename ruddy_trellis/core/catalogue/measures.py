@@ -10,7 +10,7 @@ def _distance(kinds, words):
 
 
 def _angle(kinds, words):
-    return formulas.reflex_angle if words.get("turn") == "reflex" else formulas.angle
+    return {"reflex": formulas.reflex_angle, "directed": formulas.directed_angle}.get(words.get("turn"), formulas.angle)
 
 
 def _area(kinds, words):
@@ -47,6 +47,33 @@ READINGS = (
         tool="area", keys="mr", dimension=2, named_after="shape", name_prefix="area_", likely=13, undefined="its shape is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (2, 3)\n"
         "ABC is the polygon through A, B, C\narea_ABC is the area of ABC",
+    ),
+    Construction(
+        key="perimeter", sentence="the perimeter of {polygon:polygon}", makes=NUMBER, formula=formulas.perimeter, group="Measure",
+        tool="perimeter", keys="mp", dimension=1, named_after="polygon", name_prefix="perimeter_", likely=22, undefined="its polygon is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\nD is a free point at (0.5, 2.5)\n"
+        "ABCD is the polygon through A, B, C, D\nperimeter_ABCD is the perimeter of ABCD",
+    ),
+    Construction(
+        key="radius", sentence="the radius of {circle:circle}", makes=NUMBER, formula=formulas.radius, group="Measure", tool="radius", keys="ms",
+        dimension=1, named_after="circle", name_prefix="radius_", likely=21, undefined="its circle is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (2, 0)\nk is the circle with centre A through B\nradius_k is the radius of k",
+    ),
+    Construction(
+        key="circumference", sentence="the circumference of {circle:circle}", makes=NUMBER, formula=formulas.circumference, group="Measure",
+        tool="circumference", keys="mu", dimension=1, named_after="circle", name_prefix="round_", likely=23, undefined="its circle is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (2.4, 0)\nk is the circle with centre A through B\nround_k is the circumference of k",
+    ),
+    Construction(
+        key="slope", sentence="the slope of {straight:straight}", makes=NUMBER, formula=formulas.slope, group="Measure", tool="slope", keys="mo",
+        dimension=0, likely=45, undefined="it stands upright",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 2.6)\np is the line through A and B\nv is the slope of p",
+    ),
+    Construction(
+        key="ratio", sentence="the ratio of {first:span} to {second:span}", makes=NUMBER, formula=formulas.ratio_of_lengths, group="Measure",
+        tool="ratio", keys="mt", dimension=0, distinct=False, likely=24, undefined="its second length is zero",
+        example="A is a free point at (0, 0)\nB is a free point at (2, 0)\nC is a free point at (0, 2)\nD is a free point at (5, 2.2)\n"
+        "AB is the segment from A to B\nCD is the segment from C to D\nv is the ratio of AB to CD",
     ),
     Construction(
         key="calculation", sentence="the value of {formula:formula}", makes=NUMBER, formula=None, choose=_calculation,

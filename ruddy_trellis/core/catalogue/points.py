@@ -67,7 +67,7 @@ POINTS = (
     ),
     Construction(
         key="point_on", sentence="a point on {path:path}[ at {place:place}]",
-        makes=POINT, formula=None, choose=_on_path, group="Points", tool="point on a path", keys="po", on=("path",),
+        makes=POINT, formula=None, choose=_on_path, group="Points", tool="on a path", keys="po", on=("path",),
         moves="sliding", likely=60, defaults=lambda kinds: {"place": 0.5}, undefined="what it rides on is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\nP is a point on AB at 0.6",
     ),
@@ -86,7 +86,7 @@ POINTS = (
     ),
     Construction(
         key="other_intersection", sentence="where {a:path} meets {b:path} again, other than {known:point}",
-        makes=POINT, formula=None, choose=_other_crossing, group="Points", tool="other crossing", keys="pa", on=("a", "b"),
+        makes=POINT, formula=None, choose=_other_crossing, group="Points", tool="other crossing", keys="pa", on=("a", "b"), tied=("known", "a", "b"),
         likely=11, undefined="they do not meet now",
         example="A is a free point at (0, 0)\nB is a free point at (2, 0)\nk is the circle with centre A through B\n"
         "C is a free point at (-1, 1.732)\np is the line through B and C\nD is where k meets p again, other than B",
@@ -95,5 +95,23 @@ POINTS = (
         key="midpoint", sentence="the midpoint of {span:span}", makes=POINT, formula=formulas.midpoint,
         group="Points", tool="midpoint", keys="pm", likely=15,
         example="A is a free point at (0, 0)\nB is a free point at (4, 2)\nAB is the segment from A to B\nM is the midpoint of AB",
+    ),
+    Construction(
+        key="foot", sentence="the foot of the perpendicular from {point:point} to {base:straight}", makes=POINT,
+        formula=formulas.foot, group="Points", tool="foot", keys="pf", likely=18, distinct=False, undefined="its line is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (5, 1)\np is the line through A and B\nC is a free point at (1.5, 3)\n"
+        "D is the foot of the perpendicular from C to p",
+    ),
+    Construction(
+        key="centre", sentence="the centre of {circle:circle}", makes=POINT, formula=formulas.centre, group="Points", tool="centre",
+        keys="pn", likely=19, undefined="its circle is not there",
+        example="A is a free point at (0, 2)\nB is a free point at (2, 0)\nC is a free point at (-1.6, -1)\nk is the circle through A, B and C\n"
+        "D is the centre of k",
+    ),
+    Construction(
+        key="dividing", sentence="the point that divides {span:span} in the ratio {first:number} : {second:number}", makes=POINT,
+        formula=formulas.dividing, group="Points", tool="in a ratio", keys="pd", likely=55, undefined="the parts of its ratio cancel",
+        example="A is a free point at (0, 0)\nB is a free point at (6, 2)\nAB is the segment from A to B\n"
+        "C is the point that divides AB in the ratio 2 : 1",
     ),
 )

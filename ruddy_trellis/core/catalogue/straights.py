@@ -47,4 +47,20 @@ STRAIGHT_THINGS = (
         example="A is a free point at (4, 0)\nB is a free point at (0, 0)\nC is a free point at (2, 3)\n"
         "BA is the segment from B to A\nBC is the segment from B to C\np is the bisector of angle ABC",
     ),
+    Construction(
+        key="at_angle", sentence="the line through {point:point} at {angle:number} degrees to {base:straight}", makes=LINE,
+        formula=formulas.at_angle, group="Lines", tool="at an angle", keys="lg", through=("point",), likely=40, distinct=False,
+        undefined="its line is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (2, 2)\np is the line through A and B\nq is the line through A at 45 degrees to p",
+    ),
+    Construction(
+        key="horizontal", sentence="the horizontal line through {point:point}", makes=LINE, formula=formulas.horizontal, group="Lines",
+        tool="horizontal", keys="lh", through=("point",), likely=70, undefined="its point is not there",
+        example="A is a free point at (0, 0)\np is the horizontal line through A",
+    ),
+    Construction(
+        key="vertical", sentence="the vertical line through {point:point}", makes=LINE, formula=formulas.vertical, group="Lines",
+        tool="vertical", keys="lu", through=("point",), likely=71, undefined="its point is not there",
+        example="A is a free point at (0, 0)\np is the vertical line through A",
+    ),
 )

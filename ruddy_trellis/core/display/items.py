@@ -204,8 +204,11 @@ class _Shapes:
         a, vertex, c = points
         start = degrees(atan2(a[1] - vertex[1], a[0] - vertex[0]))
         sweep = (degrees(atan2(c[1] - vertex[1], c[0] - vertex[0])) - start + 180) % 360 - 180
-        if step.fills.get("turn") == "reflex":
+        turn = step.fills.get("turn")
+        if turn == "reflex":
             sweep = sweep - 360 if sweep > 0 else sweep + 360
+        elif turn == "directed":
+            sweep %= 360
         middle = radians(start + sweep / 2)
         shape = {"at": vertex, "start": start, "sweep": sweep, "right": abs(abs(sweep) - 90) < _RIGHT_SLACK}
         # Further out to the side than up or down, so that the tag clears the arc.

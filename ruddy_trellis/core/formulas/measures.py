@@ -42,3 +42,35 @@ def polygon_area(m, polygon):
 def circle_area(m, circle):
     """The area inside a circle."""
     return m.pi() * circle[2]
+
+
+def directed_angle(m, a, vertex, c):
+    """The angle from the first arm anticlockwise to the last, from 0 to 360 degrees."""
+    u = m.separate(vertex, a)
+    v = m.separate(vertex, c)
+    turned = m.angle(u[0] * v[0] + u[1] * v[1], u[0] * v[1] - u[1] * v[0])
+    return m.choose(turned, turned, turned + 360)
+
+
+def circumference(m, circle):
+    """The length round a circle."""
+    return 2 * m.pi() * m.sqrt(circle[2])
+
+
+def perimeter(m, polygon):
+    """The length round a polygon."""
+    total = m.number(0)
+    for a, b in zip(polygon, polygon[1:] + polygon[:1]):
+        total = total + distance(m, a, b)
+    return total
+
+
+def slope(m, straight):
+    """How far a straight thing rises for every unit to the right; undefined where it is upright."""
+    m.cross((straight[2], straight[3]), (m.number(0), m.number(1)))
+    return straight[3] / straight[2]
+
+
+def ratio_of_lengths(m, a, b, c, d):
+    """The distance from a to b over that from c to d."""
+    return m.divide(distance(m, a, b), distance(m, c, d))

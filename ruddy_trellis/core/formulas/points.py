@@ -33,3 +33,20 @@ def share_along(m, straight, point):
     """Where the foot of a point falls on a straight thing, as a share of its direction (not held to its ends)."""
     px, py, dx, dy = straight[:4]
     return m.divide((point[0] - px) * dx + (point[1] - py) * dy, dx * dx + dy * dy)
+
+
+def foot(m, point, straight):
+    """The foot of the perpendicular from a point to the whole line that a straight thing lies on."""
+    share = share_along(m, straight, point)
+    return straight[0] + share * straight[2], straight[1] + share * straight[3]
+
+
+def dividing(m, a, b, first, second):
+    """The point that divides the way from a to b in the ratio first : second; negative parts divide it outside."""
+    share = m.divide(first, first + second)
+    return a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])
+
+
+def centre(m, circle):
+    """The centre of a circle."""
+    return circle[0], circle[1]

@@ -2,6 +2,8 @@
 
 from math import inf
 
+from .points import foot, midpoint
+
 
 def segment(m, a, b):
     """The segment from a to b."""
@@ -53,3 +55,51 @@ def angle_bisector(m, a, vertex, c):
     dx = m.choose(sharp, ux + vx, turn * (vy - uy))
     dy = m.choose(sharp, uy + vy, turn * (ux - vx))
     return vertex[0], vertex[1], dx, dy, -inf, inf
+
+
+def horizontal(m, point):
+    """The line through a point that runs to the right."""
+    return point[0], point[1], m.number(1), m.number(0), -inf, inf
+
+
+def vertical(m, point):
+    """The line through a point that runs upwards."""
+    return point[0], point[1], m.number(0), m.number(1), -inf, inf
+
+
+def at_angle(m, point, straight, angle):
+    """The line through a point whose direction is that of a straight thing turned anticlockwise by an angle."""
+    cosine, sine = m.cos_sin(angle)
+    dx, dy = straight[2], straight[3]
+    return point[0], point[1], cosine * dx - sine * dy, sine * dx + cosine * dy, -inf, inf
+
+
+def median(m, corner, a, b):
+    """The segment from a corner to the middle of the side that faces it."""
+    return segment(m, corner, midpoint(m, a, b))
+
+
+def altitude(m, corner, straight):
+    """The segment from a corner square to the line of the side that faces it."""
+    return segment(m, corner, foot(m, corner, straight))
+
+
+def tangent_at(m, circle, point):
+    """The tangent to a circle at a point of it, directed anticlockwise round the circle."""
+    dx, dy = m.separate((circle[0], circle[1]), point)
+    return point[0], point[1], -dy, dx, -inf, inf
+
+
+def tangent_from(m, point, circle, which):
+    """The tangent from a point outside a circle, directed to where it touches.
+
+    Seen from the centre towards the point, tangent 0 touches on the left, tangent 1 on the right.
+    """
+    cx, cy, rr = circle
+    dx, dy = m.separate((cx, cy), point)
+    size = dx * dx + dy * dy
+    height = m.root(rr * size, rr * rr) / size
+    if which:
+        height = -height
+    touching = (cx + rr / size * dx - height * dy, cy + rr / size * dy + height * dx)
+    return line(m, point, touching)

@@ -6,7 +6,7 @@ from ..catalogue import CATALOGUE, Construction
 from ..checking import misfit
 from ..codec import fill_to_json
 from ..edits import Add, NewStep
-from ..kinds import CIRCLE, POINT, SEGMENT
+from ..kinds import CIRCLE, POINT, POLYGON, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun, number_text
 from ..language.reading import read_fill
@@ -122,7 +122,7 @@ class Prompt:
         return None
 
     def _take_pending(self, gaps, item):
-        return self._take_point(gaps, item, "the new point", None) or self._twice("That new point")
+        return self._take_point(gaps, item, "the new point") or self._twice("That new point")
 
     def _point_itself(self, board, under, gap):
         """For the tools that make a point by pointing: the point that the click makes."""
@@ -138,7 +138,7 @@ class Prompt:
 
     def _existing(self, board, gaps, under):
         for id in under.points:
-            if taking := self._take_point(gaps, id, noun(board, id), board):
+            if taking := self._take_point(gaps, id, noun(board, id)):
                 return taking
         if under.points and all(self._used(id) for id in under.points):
             return self._twice(board.name(under.points[0]))
@@ -148,20 +148,21 @@ class Prompt:
             for ids in under.paths:
                 if self._path_fits(board, gap, ids):
                     return Taking(gap.name, self._spelt_out(board, gap, ids), path_words(board, ids))
-            if CIRCLE in gap.kind.single and gap.kind_name == "shape":
+            if set(gap.kind.single) <= {CIRCLE, POLYGON}:
                 for id in under.shapes:
-                    return Taking(gap.name, (id,), noun(board, id))
+                    if board.kind_of(id) in gap.kind.single:
+                        return Taking(gap.name, (id,), noun(board, id))
         return None
 
     def _created(self, board, gaps, under):
         if any(POINT in gap.kind.single or gap.kind.points for gap in gaps):
-            return self._take_point(gaps, under.new_point, under.new_point.words, board)
+            return self._take_point(gaps, under.new_point, under.new_point.words)
         return None
 
     def _used(self, item):
         return any(item in items for items in self.filled.values())
 
-    def _take_point(self, gaps, item, words, board):
+    def _take_point(self, gaps, item, words):
         """A point for the first gap that takes it alone, or else for the first that needs several."""
         corners = next((gap for gap in gaps if gap.kind.points < 0), None)
         if corners and self._used(item):
@@ -229,14 +230,23 @@ class Prompt:
         Raises:
             Refusal: where it does not fit.
         """
-        gap = self.open_gaps(board)[0]
-        fill = read_fill(gap, text.strip(), board)
+        gap, fill = self._read(text.strip(), board)
         if gap.kind.literal == "coordinates":
             self.take(Taking(gap.name, (NewPoint("free_point", {"at": fill}, fill, ""),), ""))
             return
         if gap.kind.points < 0:
             self.closed = True
         self.take(Taking(gap.name, fill if isinstance(fill, tuple) else (fill,), ""))
+
+    def _read(self, text, board):
+        """The first open gap that a typed text fits, and what it fills it with; the refusal of the first otherwise."""
+        refusals = []
+        for gap in self.open_gaps(board):
+            try:
+                return gap, read_fill(gap, text, board)
+            except Refusal as refusal:
+                refusals.append(refusal)
+        raise refusals[0]
 
     # The result ---------------------------------------------------------------------------------------------
 

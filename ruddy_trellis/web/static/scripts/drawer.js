@@ -40,9 +40,8 @@ export class Drawer {
   refresh() {
     clearTimeout(this.waiting);
     this.waiting = setTimeout(() => {
-      if (this.panel.contains(document.activeElement) && document.activeElement.matches("input:not([data-settled])")) {
-        if (document.activeElement.value !== document.activeElement.defaultValue) return;
-      }
+      const field = document.activeElement;
+      if (this.panel.contains(field) && field.matches("input") && field.value !== field.defaultValue) return;
       const ids = this.name === "look" ? `?ids=${this.acts.selected().join(",")}` : "";
       window.htmx.ajax("GET", `/boards/${this.boardId}/panels/${this.name}${ids}`, { target: "#panel", swap: "innerHTML" });
     }, 60);

@@ -24,6 +24,7 @@ let tool = null;
 let state = {};
 let sequence = 0;
 let atLabelStart = null;
+let pendingItems = []; // the new points of the running sentence
 
 const scheme = location.protocol === "https:" ? "wss" : "ws";
 const line = new Line(`${scheme}://${location.host}/boards/${page.dataset.board}/live`, (open) => {
@@ -86,8 +87,6 @@ line.on("prompt", ({ tool: key, chips, pinned, pending }) => {
   }
   pageIsEmpty();
 });
-let pendingItems = [];
-
 line.on("under", ({ words, fits, lights, items }) => {
   hovers.landed();
   if (!tool) return;
