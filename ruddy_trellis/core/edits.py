@@ -72,6 +72,7 @@ class LookChanges(_Edit):
     fill: float | None = Field(default=None, ge=0, le=1)
     size: float | None = Field(default=None, ge=2, le=20)
     hidden: bool = False
+    locked: bool = False
     label: bool | None = None
     label_offset: tuple[Annotated[float, Field(ge=-2000, le=2000)], Annotated[float, Field(ge=-2000, le=2000)]] | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
@@ -282,6 +283,8 @@ def _move(board, edit):
         step = board.step(*_known(board, [id]))
         if not step.construction.moves:
             raise Refusal(f"{board.name(id)} is fixed by what it is made of: {sentence(board, id)}.")
+        if step.look.locked:
+            raise Refusal(f"{board.name(id)} is locked. Unlock it under Look to move it.")
         wanted = 2 if step.construction.moves == "free" else 1
         if len(numbers) != wanted:
             raise Refusal(f"{board.name(id)} is placed by {wanted} number{'s' * (wanted > 1)}.")
@@ -308,6 +311,8 @@ def _restyle(board, edit):
     doing = "Changed the look of"
     if set(changes) == {"hidden"}:
         doing = "Hid" if changes["hidden"] else "Showed"
+    elif set(changes) == {"locked"}:
+        doing = "Locked" if changes["locked"] else "Unlocked"
     return _replacing(board, f"{doing} {names}", styled)
 
 

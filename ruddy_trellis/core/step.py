@@ -17,6 +17,7 @@ class Look:
     fill: float | None = None
     size: float | None = None
     hidden: bool = False
+    locked: bool = False
     label: bool | None = None
     label_offset: tuple | None = None
     decimals: int | None = None
@@ -54,6 +55,11 @@ class Step:
     @property
     def is_reading(self):
         return self.makes == NUMBER
+
+    @property
+    def moves(self):
+        """How a person can move it: "free", "sliding", or "" for what is fixed or locked."""
+        return "" if self.look.locked else self.construction.moves
 
     @property
     def inputs(self):

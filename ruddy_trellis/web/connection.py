@@ -135,11 +135,11 @@ class Connection:
             numbers[id] = list(to) if step.construction.moves == "free" else [place_near(self.board, id, to)]
         if not numbers:
             names = join(noun(self.board, id) for id in message.ids if id in self.board)
-            raise Refusal(f"{names or 'That'} cannot be nudged: only free and sliding points can.")
+            raise Refusal(f"{names or 'That'} cannot be nudged: only free and sliding points that are not locked can.")
         await self.live.change(Move(numbers=numbers))
 
     def _movers(self, id):
-        return [id] if self.board.step(id).construction.moves else movers(self.board, id)
+        return [id] if self.board.step(id).moves else movers(self.board, id)
 
     # The sentence bar ---------------------------------------------------------------------------------------
 

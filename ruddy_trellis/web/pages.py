@@ -196,12 +196,14 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     steps = [board.step(id) for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
     styles = [style_of(step) for step in steps]
     common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
+    pegs = [step for step in steps if step.construction.moves]
+    common["locked"] = bool(pegs) and all(step.look.locked for step in pegs)
     one = steps[0] if len(steps) == 1 else None
     place = None
     if one and one.construction.moves == "free":
         place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
     return _page(
-        request, "panels/look.html", board=board, steps=steps, common=common, one=one, place=place, pens=list(PENS), patterns=PATTERNS,
+        request, "panels/look.html", board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
         units=UNITS, grounds=GROUNDS, kinds={step.makes for step in steps}, has_lines=any(step.makes != POINT for step in steps), point=POINT,
         hidden=[step for step in board.steps if step.look.hidden],
     )  # fmt: skip

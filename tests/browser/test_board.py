@@ -72,6 +72,24 @@ class TendingTest(BrowserTest):
         b.settle()
         self.assertIn(circle, b.visible_things())
 
+    def test_a_locked_point_says_so(self):
+        b, page = self.b, self.page
+        b.click_point("B")
+        b.open_drawer("look")
+        page.click("[data-look=locked]")
+        b.settle()
+        b.escape()
+        b.drag_point("B", (6, 0), drop=False)
+        self.assertIn("point B is locked", b.toast())
+        page.mouse.up()
+        self.assertEqual(b.value("B"), (4, -2))
+        b.click_point("B")
+        page.wait_for_timeout(300)
+        page.click("[data-look=locked]")
+        b.settle()
+        b.drag_point("B", (5, 0))
+        self.assertEqual([round(part, 1) for part in b.value("B")], [5, 0])
+
     def test_readings_tick_and_the_angle_flips(self):
         b, page = self.b, self.page
         b.open_drawer("readings")

@@ -134,6 +134,17 @@ class DraggingTest(unittest.TestCase):
             grab(board, [board.find("M")], (3, 0))
         self.assertEqual(caught.exception.sentence, "M is the midpoint of AB. To move it, drag point A or point B.")
 
+    def test_what_is_locked_stays(self):
+        f = figure(FIGURE)
+        perform(f.board, read_edit({"kind": "restyle", "ids": ["s2"], "look": {"locked": True}}))
+        for name in ("B", "p"):
+            with self.assertRaises(Refusal) as caught:
+                grab(f.board, [f.board.find(name)], (6, 0))
+            self.assertIn("point B is locked", caught.exception.sentence)
+        with self.assertRaises(Refusal):
+            f.drag("B", 1, 1)
+        self.assertEqual(list(grab(f.board, ["s1", "s2", "s3"], (0, 0)).free), ["s1", "s3"])
+
     def test_a_far_position_is_held_within_bounds(self):
         f = figure(FIGURE)
         self.assertEqual(grab(f.board, ["s1"], (0, 0)).numbers(f.board, (1e300, -1e300)), {"s1": (1e6, -1e6)})
@@ -151,6 +162,15 @@ class OffersTest(unittest.TestCase):
         self.assertIn("the area of ABC", self.sentences("ABC"))
         self.assertEqual(self.sentences("A", "B", "C")[:2], ["the polygon through A, B, C", "the angle ABC"])
         self.assertEqual(self.sentences("ABC", "k", "M", "p"), [])
+
+    def test_one_for_each(self):
+        f = figure(FIGURE + "\nAB is the segment from A to B\nBC is the segment from B to C\nCA is the segment from C to A")
+        found = offers(f.board, [f.board.find(name) for name in ("AB", "BC", "CA")])
+        self.assertEqual(found[0].sentence, "the length of each of AB, BC and CA")
+        perform(f.board, found[0].edit)
+        self.assertEqual(f.working().splitlines()[-3:], ["AB is the length of AB", "BC is the length of BC", "CA is the length of CA"])
+        perform(f.board, next(offer for offer in found if offer.does == "midpoint").edit)
+        self.assertEqual(len(f.board), 16)
 
     def test_every_offer_can_be_taken(self):
         for names in (("A",), ("A", "B"), ("A", "B", "C"), ("p", "A"), ("p", "k"), ("k",), ("ABC",), ("p", "k", "C")):

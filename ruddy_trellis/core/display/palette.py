@@ -37,7 +37,7 @@ def style_of(step):
         width, pattern = 1.8, "dashed"
     style = {}
     if step.makes == POINT:
-        style["peg"] = construction.moves or "fixed"
+        style["peg"] = step.moves or "fixed"
         if not construction.moves:
             pen, size = "ink", 5.0
     chosen = {"pen": pen, "width": width, "pattern": pattern, "fill": fill, "size": size, "label": label, "tag": True}

@@ -58,7 +58,7 @@ def grab(board, ids, at):
         Refusal: where nothing of it can be moved, saying what it depends on.
     """
     first = board.step(ids[0])
-    if len(ids) == 1 and first.construction.moves == "sliding":
+    if len(ids) == 1 and first.moves == "sliding":
         return Drag(at, {}, first.id)
     free = {}
     for id in ids:
@@ -72,16 +72,19 @@ def grab(board, ids, at):
 def movers(board, id):
     """The free points that move a thing: itself, or all that it stands on where they are all free."""
     step = board.step(id)
-    if step.construction.moves == "free":
+    if step.moves == "free":
         return [id]
     if step.makes == POINT or step.is_reading or not step.inputs:
         return []
     made_from = [board.step(parent) for parent in step.inputs]
-    return [parent.id for parent in made_from] if all(parent.construction.moves == "free" for parent in made_from) else []
+    return [parent.id for parent in made_from] if all(parent.moves == "free" for parent in made_from) else []
 
 
 def why_fixed(board, id):
     """Why a thing cannot be dragged: its sentence, and the pegs that would move it."""
+    locked = [peg for peg in (id, *roots(board, id)) if board.step(peg).look.locked]
+    if locked:
+        return f"{join(noun(board, peg) for peg in locked[:4])} {'is' if len(locked) == 1 else 'are'} locked. Unlock under Look to move it."
     pegs = roots(board, id)
     words = f"{sentence(board, id)}."
     if pegs:

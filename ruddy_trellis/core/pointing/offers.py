@@ -7,7 +7,7 @@ from ..catalogue.points import crossing_choices
 from ..checking import check_fills
 from ..codec import fill_to_json
 from ..edits import Add, NewStep
-from ..kinds import POINT
+from ..kinds import POINT, join
 from ..language.printing import phrase
 from ..plan import kinds_of_fills
 from ..refusal import Refusal
@@ -43,11 +43,27 @@ def offers(board, ids):
                 step = NewStep(does=construction.key, fills={name: fill_to_json(fill) for name, fill in full.items()})
                 rank = construction.likely + 20 * _stretched(construction, full)
                 found.append((rank, Offer(construction.key, text, Add(steps=[step]))))
+    if len(ids) > 1:
+        found += _one_for_each(board, ids)
     found.sort(key=lambda pair: pair[0])
     unique = {}
     for _, offer in found:
         unique.setdefault(offer.sentence, offer)
     return list(unique.values())
+
+
+def _one_for_each(board, ids):
+    """Sentences about one thing, said of each selected thing: "the length of each of AB, BC and CA"."""
+    for construction in CATALOGUE:
+        if len(construction.asked_gaps) != 1 or construction.expands:
+            continue
+        (gap,) = construction.asked_gaps
+        if not all(board.kind_of(id) in gap.kind.single for id in ids):
+            continue
+        each = "each of " + join(board.name(id) for id in ids)
+        text = "".join(piece.text if piece.gap is None else each for piece in construction.pieces if not piece.group)
+        steps = [NewStep(does=construction.key, fills={gap.name: [id]}) for id in ids]
+        yield construction.likely, Offer(construction.key, text, Add(steps=steps))
 
 
 def _stretched(construction, fills):
