@@ -39,6 +39,9 @@ def main():
             b.tool("lb")
             b.move(3.5, 3.0)
             take("sentence")
+            b.escape()
+            b.open("nine posts")
+            take("nine-posts")
             b.start("A new bed")
             take("empty-board")
         finally:

@@ -12,7 +12,7 @@ from .board import GROUNDS, UNITS, Board, Settings, with_numbers
 from .catalogue import CATALOGUE
 from .checking import check_fills, check_number
 from .codec import fill_from_json, step_from_json, step_to_json
-from .kinds import join
+from .kinds import CIRCLE, LINE, RAY, join
 from .language import names as spelling
 from .language.expression import Formula
 from .language.printing import noun, sentence
@@ -103,6 +103,12 @@ class Delete(_Edit):
     ids: Ids
 
 
+class Tidy(_Edit):
+    """Hide all helpers: the lines, rays and circles that something else is made from."""
+
+    kind: Literal["tidy"] = "tidy"
+
+
 class Arrange(_Edit):
     """Change settings of the board."""
 
@@ -114,7 +120,7 @@ class Arrange(_Edit):
     view: tuple[Number, Number, Number, Number] | None = None
 
 
-Edit = Annotated[Add | Move | Rename | Restyle | Choose | Delete | Arrange, Field(discriminator="kind")]
+Edit = Annotated[Add | Move | Rename | Restyle | Choose | Delete | Tidy | Arrange, Field(discriminator="kind")]
 _EDIT = TypeAdapter(Edit)
 
 
@@ -348,6 +354,13 @@ def what_goes(board, ids):
     return f"Deleting takes {_listed(board, more)} too."
 
 
+def _tidy(board, edit):
+    ids = [step.id for step in board.steps if step.makes in (LINE, RAY, CIRCLE) and not step.look.hidden and board.dependants([step.id])]
+    if not ids:
+        raise Refusal("There are no helpers to hide: helpers are lines, rays and circles that something else is made from.")
+    return replace(_restyle(board, Restyle(ids=ids, look=LookChanges(hidden=True))), words=f"Hid {_listed(board, ids)}")
+
+
 def _arrange(board, edit):
     changes = edit.model_dump(exclude_unset=True, exclude={"kind"}, exclude_none=True)
     if "title" in changes and not changes["title"].strip():
@@ -360,4 +373,4 @@ def _arrange(board, edit):
     return Patch("Changed the board", settings_before=board.settings, settings_after=board.settings.with_(**changes))
 
 
-_PREPARERS = {Add: _add, Move: _move, Rename: _rename, Restyle: _restyle, Choose: _choose, Delete: _delete, Arrange: _arrange}
+_PREPARERS = {Add: _add, Move: _move, Rename: _rename, Restyle: _restyle, Choose: _choose, Delete: _delete, Tidy: _tidy, Arrange: _arrange}

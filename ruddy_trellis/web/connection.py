@@ -123,7 +123,8 @@ class Connection:
         self.send({"t": "moved", "seq": message.seq, "items": items or [], "held": items is not None})
 
     async def _drop(self, message):
-        await self.live.drop(self)
+        if not await self.live.drop(self):
+            self.send({"t": "kept"})
 
     async def _nudge(self, message):
         numbers = {}

@@ -71,6 +71,13 @@ class TendingTest(BrowserTest):
         page.click(".panel-foot >> text=Show all 1 hidden")
         b.settle()
         self.assertIn(circle, b.visible_things())
+        b.say("D is a point on k at 200")
+        page.click("#tidy")
+        b.settle()
+        self.assertIn("Hid circle k", b.toast())
+        page.click("#toast button")
+        b.settle()
+        self.assertIn(circle, b.visible_things())
 
     def test_a_locked_point_says_so(self):
         b, page = self.b, self.page

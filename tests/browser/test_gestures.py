@@ -36,6 +36,21 @@ class DragTest(BrowserTest):
         self.assertAlmostEqual(b.value("A")[0], 3, places=1)
         self.page.mouse.up()
 
+    def test_the_page_says_saved_again_after_a_refusal_and_a_drag_to_nowhere(self):
+        b = BoardPage(self.page, self.server.address).start("Saved")
+        b.say("A = (0, 0)", "B = (3, 0)")
+        b.escape()
+        b.drag((0, 0), (1, 1), (0, 0))
+        self.page.wait_for_selector("#saved:text-is('Saved')")
+        self.assertEqual(b.value("A"), (0, 0))
+        b.click(0, 0)
+        b.open_drawer("look")
+        self.page.fill("[data-rename]", "B")
+        self.page.press("[data-rename]", "Enter")
+        b.settle()
+        self.assertIn("already", b.toast())
+        self.page.wait_for_selector("#saved:text-is('Saved')")
+
     def test_escape_in_a_drag_lets_go(self):
         b = BoardPage(self.page, self.server.address).start("Escape")
         b.say("A = (0, 0)")

@@ -92,6 +92,18 @@ class UndoTest(unittest.TestCase):
         self.assertEqual(patch.words, "Deleted line p, and with it point O, circle k and point P")
 
 
+class TidyTest(unittest.TestCase):
+    def test_helpers_are_hidden_in_one_go(self):
+        board = figure(SENTENCES).board
+        patch = perform(board, read_edit({"kind": "tidy"}))
+        self.assertEqual(patch.words, "Hid line p, line q and circle k")
+        self.assertEqual([board.name(step.id) for step in board.steps if step.look.hidden], ["p", "q", "k"])
+        with self.assertRaises(Refusal):
+            perform(board, read_edit({"kind": "tidy"}))
+        patch.reversed().apply(board)
+        self.assertFalse(any(step.look.hidden for step in board.steps))
+
+
 class RecomputeTest(unittest.TestCase):
     def test_a_drag_recomputes_the_descendants_and_nothing_else(self):
         board = figure(SENTENCES + "\nZ is a free point at (9, 9)\nM is the midpoint of Z and B").board

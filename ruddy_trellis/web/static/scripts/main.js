@@ -63,6 +63,8 @@ line.on("moved", ({ items, seq, held }, text) => {
   if (held && items.length) note("Moving…");
 });
 
+line.on("kept", () => note("Saved"));
+
 line.on("stuck", ({ words, lights }) => {
   toast(words, { refusal: true });
   drawing.markOnly("lit", lights);
@@ -110,7 +112,10 @@ line.on("said", () => {
 });
 
 line.on("says", ({ kind, words, undo, place }) => {
-  if (kind === "refusal") bar.refused(place);
+  if (kind === "refusal") {
+    bar.refused(place);
+    note("Saved"); // nothing has changed, so what is kept is what is shown
+  }
   toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
 });
 
@@ -315,6 +320,7 @@ new ResizeObserver(() => {
 
 document.getElementById("undo").addEventListener("click", () => line.send("undo"));
 document.getElementById("redo").addEventListener("click", () => line.send("redo"));
+document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
   drawing.showGhosts(event.target.checked);
 });
