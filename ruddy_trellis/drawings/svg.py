@@ -3,7 +3,7 @@
 from html import escape
 from math import cos, radians, sin
 
-from ..core.display.palette import PENS
+from ..core.display.palette import PENS, SIZES
 
 #: Dash patterns in multiples of the line's width.
 DASHES = {"solid": "", "dashed": "4 3", "dotted": "0.1 2.6"}
@@ -90,26 +90,22 @@ class _Drawing:
 
     def _angle(self, style, shape):
         x, y = self.place(*shape["at"])
-        reach = 24 * self.scale
         start, end = radians(shape["start"]), radians(shape["start"] + shape["sweep"])
-        ax, ay, bx, by = x + reach * cos(start), y - reach * sin(start), x + reach * cos(end), y - reach * sin(end)
+        reach = SIZES["square" if shape["right"] else "arc"] * self.scale
+        ax, ay, bx, by = reach * cos(start), -reach * sin(start), reach * cos(end), -reach * sin(end)
         if shape["right"]:
-            near = 0.7
-            path = (
-                f"M{x + near * (ax - x):.1f} {y + near * (ay - y):.1f}L{x + near * (ax + bx - 2 * x):.1f} "
-                f"{y + near * (ay + by - 2 * y):.1f}L{x + near * (bx - x):.1f} {y + near * (by - y):.1f}"
-            )
+            path = f"M{x + ax:.1f} {y + ay:.1f}l{bx:.1f} {by:.1f}L{x + bx:.1f} {y + by:.1f}"
         else:
             large, way = int(abs(shape["sweep"]) > 180), int(shape["sweep"] < 0)
-            path = f"M{ax:.1f} {ay:.1f}A{reach:.1f} {reach:.1f} 0 {large} {way} {bx:.1f} {by:.1f}"
+            path = f"M{x + ax:.1f} {y + ay:.1f}A{reach:.1f} {reach:.1f} 0 {large} {way} {x + bx:.1f} {y + by:.1f}"
         return f'<path d="{path}" fill="none" {self._stroke(style)}/>'
 
     def label(self, item):
-        label, size = item["label"], 17 * self.scale
+        label, size = item["label"], SIZES["tag" if item["kind"] == "number" else "name"] * self.scale
         if item["kind"] == "number" and not item["style"]["tag"]:
             return ""
         x, y = self.place(*label["at"])
-        dx, dy = label["offset"] or (19 * label["push"][0], -19 * label["push"][1])
+        dx, dy = label["offset"] or (SIZES["push"] * label["push"][0], -SIZES["push"] * label["push"][1])
         dx, dy = dx * self.scale, dy * self.scale
         weight, plate, pen = "bold", "", "ink"
         if item["kind"] == "number":

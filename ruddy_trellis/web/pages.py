@@ -11,7 +11,7 @@ from fastapi.templating import Jinja2Templates
 from ..core import limits
 from ..core.board import GROUNDS, UNITS, Board, Settings
 from ..core.display import Extent, display
-from ..core.display.palette import PENS, style_of
+from ..core.display.palette import PENS, SIZES, style_of
 from ..core.display.text import shown_name, value_text
 from ..core.edits import PATTERNS
 from ..core.kinds import POINT
@@ -97,7 +97,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None):
     titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
     return _page(
         request, "board.html", lesson=lesson, live=live, board=live.board, titles=titles, shelf=shelf(),
-        look={"pens": {name: colours[0] for name, colours in PENS.items()}, "dashes": DASHES}, **_working(live.board),
+        look={"pens": {name: colours[0] for name, colours in PENS.items()}, "dashes": DASHES, "sizes": SIZES}, **_working(live.board),
     )  # fmt: skip
 
 

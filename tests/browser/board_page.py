@@ -5,6 +5,7 @@ import math
 import urllib.request
 
 from ruddy_trellis.core.display import Extent, display
+from ruddy_trellis.core.display.palette import SIZES
 from ruddy_trellis.core.lesson_file import lesson_from_json
 from ruddy_trellis.core.language.printing import working_text
 from ruddy_trellis.core.pointing.picking import look_under
@@ -173,7 +174,7 @@ class BoardPage:
         if item["label"] is None:
             return -1000, -1000
         x, y = self.pixel(*item["label"]["at"])
-        dx, dy = item["label"]["offset"] or (19 * item["label"]["push"][0], -19 * item["label"]["push"][1])
+        dx, dy = item["label"]["offset"] or (SIZES["push"] * item["label"]["push"][0], -SIZES["push"] * item["label"]["push"][1])
         return x + dx, y + dy
 
     def pixel_free_place(self, on):

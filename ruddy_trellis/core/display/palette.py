@@ -13,6 +13,10 @@ PENS = {
     "slate": ("#5A6472", "#AEB8C6"),
 }
 
+#: Sizes in pixels that every drawing uses: how far a label is pushed for a push of 1, the reach of an angle's arc and of
+#: the square of a right angle, the letters of names and of tags.
+SIZES = {"push": 19, "arc": 28, "square": 18, "name": 21, "tag": 16}
+
 #: For each kind: pen, width in pixels, pattern, fill opacity, size of a peg in pixels, whether its name is shown.
 _FIRST = {
     POINT: ("leaf", 2.0, "solid", 0.0, 8.0, True),

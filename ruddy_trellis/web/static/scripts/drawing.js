@@ -2,7 +2,7 @@
 //
 // A canvas, and not an element for each thing: with two hundred things moving at once, styling, laying out and
 // painting their elements held up the page several times as long as everything else in a drag together.
-import { labelHalf, labelPlace, tagged, visible } from "./labels.js";
+import { labelHalf, labelPlace, tagged, useSizes, visible } from "./labels.js";
 import { outlineOf } from "./outlines.js";
 
 const CATCH = 16; // pixels of width within which a line is under the pointer
@@ -12,10 +12,11 @@ export class Drawing {
   /**
    * @param {HTMLCanvasElement} canvas
    * @param {import("./viewport.js").Viewport} port
-   * @param {{pens: object, dashes: object}} look the pens and dash patterns by name
+   * @param {{pens: object, dashes: object, sizes: object}} look pens, dash patterns and sizes by name
    */
   constructor(canvas, port, look) {
     Object.assign(this, { canvas, port });
+    useSizes(look.sizes);
     this.painter = new Worker(new URL("./painter.js", import.meta.url), { type: "module" });
     const offscreen = canvas.transferControlToOffscreen();
     this.painter.postMessage({ canvas: offscreen, look }, [offscreen]);

@@ -1,9 +1,18 @@
 // Where names and tags stand, how large they are, and what is seen at all: for painting and for the pointer alike.
 
-const PUSH = 19; // pixels from a thing to its name
 const FONT = '"Atkinson Hyperlegible", sans-serif';
-export const NAME_FONT = `bold 21px ${FONT}`;
-export const TAG_FONT = `16px ${FONT}`;
+
+/** The sizes that every drawing uses, in pixels; they come from the server's palette. */
+export let sizes = {};
+export let nameFont = FONT;
+export let tagFont = FONT;
+
+/** Take the sizes, once, before anything is drawn. */
+export function useSizes(given) {
+  sizes = given;
+  nameFont = `bold ${given.name}px ${FONT}`;
+  tagFont = `${given.tag}px ${FONT}`;
+}
 
 /** Whether a thing is seen: it has a value now and is not hidden, or hidden things are shown as ghosts. */
 export function visible(item, ghosts) {
@@ -17,7 +26,7 @@ export function tagged(item) {
 
 /** From its thing to the middle of a label, in pixels. */
 export function labelOffset({ label }) {
-  return label.offset ?? [PUSH * label.push[0], -PUSH * label.push[1]];
+  return label.offset ?? [sizes.push * label.push[0], -sizes.push * label.push[1]];
 }
 
 /** The middle of a label, in pixels. */
@@ -28,7 +37,7 @@ export function labelPlace(item, port) {
 
 /** Half the width and half the height of a label, in pixels. */
 export function labelHalf({ kind, label }, context) {
-  context.font = kind === "number" ? TAG_FONT : NAME_FONT;
+  context.font = kind === "number" ? tagFont : nameFont;
   const width = context.measureText(label.text).width;
   return kind === "number" ? [width / 2 + 9, 14] : [Math.max(width / 2, 8), 12];
 }

@@ -1,6 +1,7 @@
 // The outline of one item of the display list in pixels, as a path.
 
-const REACH_OF_ARC = 28;
+import { sizes } from "./labels.js";
+
 const TURN = Math.PI / 180;
 
 /**
@@ -68,11 +69,11 @@ function arc({ at, start, sweep, right }, port) {
   const y = port.py(at[1]);
   const path = new Path2D();
   if (right) {
-    const [ax, ay] = [18 * Math.cos(start * TURN), -18 * Math.sin(start * TURN)];
-    const [bx, by] = [18 * Math.cos((start + sweep) * TURN), -18 * Math.sin((start + sweep) * TURN)];
+    const corner = (angle) => [sizes.square * Math.cos(angle * TURN), -sizes.square * Math.sin(angle * TURN)];
+    const [[ax, ay], [bx, by]] = [corner(start), corner(start + sweep)];
     path.moveTo(x + ax, y + ay);
     path.lineTo(x + ax + bx, y + ay + by);
     path.lineTo(x + bx, y + by);
-  } else path.arc(x, y, REACH_OF_ARC, -start * TURN, -(start + sweep) * TURN, sweep > 0);
+  } else path.arc(x, y, sizes.arc, -start * TURN, -(start + sweep) * TURN, sweep > 0);
   return path;
 }

@@ -1,5 +1,5 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
-import { labelHalf, labelPlace, NAME_FONT, tagged, visible } from "./labels.js";
+import { labelHalf, labelPlace, nameFont, tagged, useSizes, visible } from "./labels.js";
 import { outlineOf, ring } from "./outlines.js";
 import { Port } from "./viewport.js";
 
@@ -9,6 +9,7 @@ const FONT_FILES = { 400: "../fonts/atkinson-hyperlegible-latin-400-normal.woff2
 class Painter {
   constructor({ canvas, look }) {
     Object.assign(this, { canvas, look });
+    useSizes(look.sizes);
     this.context = canvas.getContext("2d", { alpha: false });
     this.port = new Port();
     this.things = new Map();
@@ -69,15 +70,16 @@ class Painter {
     context.fillStyle = "#fff";
     context.fillRect(0, 0, port.width, port.height);
     if (this.scene.ground === "grid") this.paintGrid();
-    for (const item of this.order) if (visible(item, this.scene.ghosts)) this.paintItem(item);
+    // Pegs go over tags, so that what can be taken hold of is never covered; names go over all.
+    const seen = this.order.filter((item) => visible(item, this.scene.ghosts));
+    const isPeg = (item) => item.kind === "point";
+    for (const item of seen) if (!isPeg(item)) this.paintItem(item);
+    for (const item of seen) if (item.kind === "number" && tagged(item)) this.paintLabel(item);
+    for (const item of seen) if (isPeg(item)) this.paintItem(item);
+    for (const item of seen) if (item.kind !== "number" && tagged(item)) this.paintLabel(item);
     context.globalAlpha = 0.55;
     for (const item of this.faint) if (item.shape) this.paintItem(item);
     for (const item of this.faint) if (item.shape && item.kind === "number") this.paintLabel(item);
-    for (const item of this.order) {
-      if (!visible(item, this.scene.ghosts) || !tagged(item)) continue;
-      context.globalAlpha = item.style.hidden ? 0.28 : 1;
-      this.paintLabel(item);
-    }
     context.globalAlpha = 1;
     if (this.scene.box) this.paintBox();
   }
@@ -171,6 +173,14 @@ class Painter {
 
   paintLabel(item) {
     const { context } = this;
+    const before = context.globalAlpha;
+    if (item.style.hidden) context.globalAlpha = 0.28;
+    this.writeLabel(item);
+    context.globalAlpha = before;
+  }
+
+  writeLabel(item) {
+    const { context } = this;
     const [x, y] = labelPlace(item, this.port);
     const [halfWidth, halfHeight] = labelHalf(item, context);
     context.textAlign = "center";
@@ -199,12 +209,12 @@ class Painter {
     const key = `${ratio} ${text}`;
     let stamp = this.stamps.get(key);
     if (stamp) return stamp;
-    this.context.font = NAME_FONT;
+    this.context.font = nameFont;
     const width = this.context.measureText(text).width + 10;
     stamp = new OffscreenCanvas(Math.ceil(width * ratio), Math.ceil(34 * ratio));
     const context = stamp.getContext("2d");
     context.scale(ratio, ratio);
-    Object.assign(context, { font: NAME_FONT, textAlign: "center", textBaseline: "middle", lineJoin: "round", lineWidth: 4 });
+    Object.assign(context, { font: nameFont, textAlign: "center", textBaseline: "middle", lineJoin: "round", lineWidth: 4 });
     context.strokeStyle = "#fff";
     context.strokeText(text, width / 2, 17);
     context.fillStyle = this.look.pens.ink;
