@@ -73,7 +73,7 @@ class BoardPage:
     # What a person does -------------------------------------------------------------------------------------
 
     def settle(self):
-        self.page.wait_for_timeout(120)
+        self.page.wait_for_timeout(200)
 
     def move(self, x, y):
         self.page.mouse.move(*self.pixel(x, y), steps=3)
