@@ -5,11 +5,13 @@ import asyncio
 import orjson
 from pydantic import ValidationError
 
+from ..core.catalogue import CATALOGUE
 from ..core.edits import Add, Delete, Move, read_edit, what_goes
 from ..core.figure import said
 from ..core.kinds import join
 from ..core.language.completion import complete
 from ..core.language.printing import noun, sentence
+from ..core.language.reading import read_fill
 from ..core.pointing.dragging import grab, movers, roots
 from ..core.pointing.offers import offers
 from ..core.pointing.picking import place_near
@@ -85,7 +87,7 @@ class Connection:
 
     def welcome(self):
         """Send the whole board."""
-        self.send({"t": "board", "items": self.live.show_all(), "state": self.live.state()})
+        self.send(self.live.whole())
         self._send_prompt()
 
     async def receive(self, text):
@@ -277,6 +279,13 @@ class Connection:
         if isinstance(edit, Delete) or patch.words.startswith(("Hid", "Showed")):
             self._done(patch)
 
+    async def _put(self, message):
+        """A free point goes to the coordinates that were typed for it; their brackets may be left out."""
+        text = message.text.strip()
+        gap = CATALOGUE["free_point"].gap_by_name["at"]
+        at = read_fill(gap, text if text.startswith("(") else f"({text})", self.board)
+        await self.live.change(Move(numbers={message.id: list(at)}))
+
     async def _undo(self, message):
         self.send({"t": "says", "kind": "done", "words": f"Undone: {await self.live.undo()}", "undo": False})
 
@@ -290,14 +299,14 @@ class Connection:
         self.view = message.view
         if message.keep:
             await self.live.keep_view(message.view)
-        self.send({"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in self.live.show_all()]})
+        self.send({"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in self.live.items()]})
 
 
 _HANDLERS = {
     messages.Grab: Connection._grab, messages.Drag: Connection._drag, messages.Drop: Connection._drop,
     messages.Nudge: Connection._nudge, messages.Tool: Connection._tool, messages.Hover: Connection._hover,
     messages.Click: Connection._click, messages.Back: Connection._back, messages.Finish: Connection._finish,
-    messages.Say: Connection._say, messages.Complete: Connection._complete, messages.Select: Connection._select,
+    messages.Say: Connection._say, messages.Put: Connection._put, messages.Complete: Connection._complete, messages.Select: Connection._select,
     messages.Offer: Connection._offer, messages.DoEdit: Connection._edit, messages.Undo: Connection._undo,
     messages.Redo: Connection._redo, messages.View: Connection._view,
 }  # fmt: skip

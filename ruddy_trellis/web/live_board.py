@@ -28,9 +28,8 @@ class LiveBoard:
         self._lessons = lessons
         self._lock = asyncio.Lock()
         self._drags = {}
-        self._items = {}
+        self._told = {item["id"]: item for item in self.items()}
         self._moved = set()
-        self.show_all()
 
     # What is seen -------------------------------------------------------------------------------------------
 
@@ -41,10 +40,14 @@ class LiveBoard:
         lefts, lows, rights, highs = zip(*views)
         return Extent(min(lefts), min(lows), max(rights), max(highs))
 
-    def show_all(self):
-        """The whole display list, made anew."""
-        self._items = {item["id"]: item for item in display(self.board, self.extent)}
-        return list(self._items.values())
+    def items(self):
+        """The whole display list as it is now. What everyone was last told is kept apart from it: a change that is
+        still being saved must be told afterwards, even if someone has looked in between."""
+        return display(self.board, self.extent)
+
+    def whole(self):
+        """The message that shows the whole board."""
+        return {"t": "board", "items": self.items(), "state": self.state()}
 
     def state(self):
         """What a page needs besides the display list."""
@@ -56,22 +59,19 @@ class LiveBoard:
 
     def _changes(self):
         """The items that differ from those last told, the ids that are gone, and the state."""
-        before = self._items
-        items = self.show_all()
-        changes = {
+        before, self._told = self._told, {item["id"]: item for item in self.items()}
+        moved, self._moved = self._moved, set()
+        return {
             "t": "changed",
-            "items": [item for item in items if item["id"] in self._moved or before.get(item["id"]) != item],
-            "gone": [id for id in before if id not in self._items],
+            "items": [item for id, item in self._told.items() if id in moved or before.get(id) != item],
+            "gone": [id for id in before if id not in self._told],
             "state": self.state(),
         }
-        self._moved.clear()
-        return changes
 
-    def tell(self, message, but=None):
-        """Send a message to every connection but one."""
+    def tell(self, message):
+        """Send a message to every connection."""
         for connection in self.connections:
-            if connection is not but:
-                connection.send(message)
+            connection.send(message)
 
     # Changing -----------------------------------------------------------------------------------------------
 
@@ -93,7 +93,7 @@ class LiveBoard:
             )
         except BaseException:
             patch.reversed().apply(self.board)
-            self.tell(self._changes())
+            self.tell(self.whole())
             raise
         self.edits_done += 1
         self.edit_count = self.edits_done

@@ -64,6 +64,12 @@ class Say(_Message):
     text: Text
 
 
+class Put(_Message):
+    t: Literal["put"]
+    id: Annotated[str, Field(max_length=20)]
+    text: Text
+
+
 class Complete(_Message):
     t: Literal["complete"]
     text: Text
@@ -105,7 +111,7 @@ class Redo(_Message):
 
 
 Message = Annotated[
-    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Complete | Select | Offer | DoEdit | Nudge | View | Undo | Redo,
+    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View | Undo | Redo,
     Field(discriminator="t"),
 ]
 MESSAGE = TypeAdapter(Message)

@@ -302,6 +302,17 @@ class ClumsyTest(BrowserTest):
         self.page.press("[data-place]", "Enter")
         b.settle()
         refused("too large")
+        self.page.fill("[data-place]", "two, 3")
+        self.page.press("[data-place]", "Enter")
+        b.settle()
+        refused("Coordinates look like (2, 3)")
+        self.page.fill("[data-place]", "3.5, −1")
+        self.page.press("[data-place]", "Enter")
+        b.settle()
+        self.assertEqual(b.value("B"), (3.5, -1))
+        self.page.click("#undo")
+        b.settle()
+        self.assertEqual(b.working(), before)
 
         # Dragging what is fixed says what it depends on; deleting names what goes along, and undo brings it back.
         b.escape()

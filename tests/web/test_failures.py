@@ -2,6 +2,7 @@
 
 import asyncio
 import json
+import threading
 import unittest
 
 from ruddy_trellis.core import Refusal
@@ -90,6 +91,22 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
         self.assertFalse(await self.live.drop(hand))
         self.assertEqual(self.store.saved, [])
+
+    async def test_an_edit_is_told_even_if_someone_looks_while_it_is_being_kept(self):
+        watcher = Connection(self.live, Socket())
+        self.live.connections.add(watcher)
+        may_save = threading.Event()
+        save = self.store.save_edit
+        self.store.save_edit = lambda *arguments: (may_save.wait(5), save(*arguments))
+        change = asyncio.create_task(self.live.change(self.add))
+        while len(self.live.board) < 2:
+            await asyncio.sleep(0.01)
+        self.assertEqual(watcher._waiting, [], "nothing is told before it is kept")
+        await watcher.receive(json.dumps({"t": "view", "view": [-8, -5, 8, 5], "keep": False}))
+        may_save.set()
+        await change
+        told = [message for message in watcher._waiting if message["t"] == "changed"]
+        self.assertEqual([[item["id"] for item in message["items"] if item["kind"] == "point"] for message in told], [["s2"]])
 
     async def test_a_browser_that_does_not_read_is_let_go_and_memory_stays_flat(self):
         socket = Socket()

@@ -207,11 +207,7 @@ const drawer = new Drawer(page.dataset.board, {
   light: (id) => drawing.markOnly("lit", id ? [id] : []),
   words: (words) => toast(words),
   calculate: (text) => line.send("say", { text: text.includes("=") || / is /.test(text) ? text : `the value of ${text}` }),
-  place: (id, text) => {
-    const numbers = text.replace(/[()]/g, "").replaceAll("−", "-").split(",").map(Number);
-    if (numbers.length === 2 && numbers.every((number) => !Number.isNaN(number))) edit({ kind: "move", numbers: { [id]: numbers.map((n) => Math.max(-1e7, Math.min(1e7, n))) } });
-    else toast("A place is two numbers, such as 2, 3.", { refusal: true });
-  },
+  place: (id, text) => line.send("put", { id, text }),
 });
 
 const shelf = new Shelf(takeTool);
