@@ -2,14 +2,19 @@
 
 import math
 from collections import Counter
+from fractions import Fraction
 
 from . import limits
 from .arithmetic import FLOATS, Undefined
 from .kinds import NUMBER, POINT, join, with_article, word
-from .language.expression import Formula
+from .language.expression import ANGLE, MEASURES, Formula
 from .plan import chosen_formula, kinds_of_fills
 from .refusal import Refusal
 from .step import is_ids
+
+
+#: The dimensions of readings that are numbers to go on with: not coordinates, equations or what is true or false.
+PLAIN_DIMENSIONS = (*range(-12, 13), ANGLE)
 
 
 def check_fills(construction, fills, board):
@@ -49,8 +54,8 @@ def _check_gap(construction, gap, fill, board):
         if id not in board:
             raise Refusal(f"“{construction.tool}” asks for a thing that is not on this board.")
     if len(fill) == 1 and fits_alone(kind, board.kind_of(fill[0])):
-        if board.kind_of(fill[0]) == NUMBER and board.dimension(fill[0]) not in (0, 1):
-            raise Refusal(f"{board.name(fill[0])} is not a length. Here goes {kind.wants}.")
+        if board.kind_of(fill[0]) == NUMBER and board.dimension(fill[0]) not in ((0, 1) if kind.hands == "length" else PLAIN_DIMENSIONS):
+            raise Refusal(f"{board.name(fill[0])} is not a {'length' if kind.hands == 'length' else 'number'}. Here goes {kind.wants}.")
         return None
     enough = len(fill) >= 3 if kind.points < 0 else len(fill) == kind.points
     if kind.points and all(board.kind_of(id) == POINT for id in fill):
@@ -86,6 +91,8 @@ def _check_typed(construction, gap, fill, board):
             check_number(part)
     elif literal == "word" and fill in gap.kind.options:
         return
+    elif literal == "equation" and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH:
+        return
     elif literal == "formula" and isinstance(fill, Formula):
         _check_formula(fill, board)
     else:
@@ -93,13 +100,20 @@ def _check_typed(construction, gap, fill, board):
 
 
 def _check_formula(formula, board):
-    for operand in formula.operands:
+    measured = formula.measured()
+    for place, operand in enumerate(formula.operands):
         for id in operand:
             if id not in board:
                 raise Refusal("The formula uses a reading that is not on this board.")
         kinds = [board.kind_of(id) for id in operand]
-        if kinds not in ([NUMBER], [POINT, POINT]):
+        if function := measured.get(place):
+            corners = set(kinds) == {POINT} and (len(kinds) == 3 if function == "angle" else len(kinds) >= 3 and "polygon" in MEASURES[function][0])
+            if not corners and not (len(kinds) == 1 and kinds[0] in MEASURES[function][0]):
+                raise Refusal(f"In {function}(…) stands {MEASURES[function][2]}, not {board.name(operand[0])}.")
+        elif kinds not in ([NUMBER], [POINT, POINT]):
             raise Refusal(f"{board.name(operand[0])} is {with_article(word(kinds[0]))}; a formula uses readings.")
+        elif kinds == [NUMBER] and board.dimension(operand[0]) not in PLAIN_DIMENSIONS and not isinstance(board.dimension(operand[0]), Fraction):
+            raise Refusal(f"{board.name(operand[0])} is not a number that a formula can use.")
     formula.dimension([board.operand_dimension(operand) for operand in formula.operands])
     if not formula.operands:
         try:
@@ -111,6 +125,8 @@ def _check_formula(formula, board):
 
 def _check_own_rules(construction, fills, board):
     """The rules that go across gaps: points that must differ, kinds that must go together."""
+    if construction.check:
+        construction.check(fills)
     if construction.distinct:
         everything = Counter(id for fill in fills.values() if is_ids(fill) for id in fill)
         repeated = [id for id, times in everything.items() if times > 1]
@@ -119,7 +135,7 @@ def _check_own_rules(construction, fills, board):
     if not construction.expands and chosen_formula(construction, fills, board.kind_of) is None:
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
-        raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once.")
+        raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once, and what meets in four places has no “other” one.")
     if construction.tied:
         _check_tied(construction, fills, board)
 

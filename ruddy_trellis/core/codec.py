@@ -3,6 +3,7 @@
 from dataclasses import asdict
 
 from . import limits
+from .board import Settings
 from .catalogue import CATALOGUE
 from .language.expression import Formula
 from .refusal import Refusal
@@ -65,3 +66,17 @@ def step_from_json(data):
         look["label_offset"] = tuple(look["label_offset"])
     fills = {name: fill_from_json(fill) for name, fill in data["with"].items()}
     return Step(data["id"], data["does"], fills, data.get("name"), Look(**look))
+
+
+def settings_to_json(settings):
+    """The settings of a board: its first five always, the others where they differ from those of a new board."""
+    plain = asdict(Settings())
+    always = ("title", "unit", "ground", "decimals", "view")
+    return {name: value for name, value in asdict(settings).items() if name in always or value != plain[name]}
+
+
+def settings_from_json(data):
+    """The reverse of :func:`settings_to_json`, for data that was checked."""
+    tuples = {name: tuple(data[name]) for name in ("view", "nice", "log") if data.get(name) is not None}
+    rows = {"rows": tuple(map(tuple, data["rows"]))} if "rows" in data else {}
+    return Settings(**{**data, **tuples, **rows})

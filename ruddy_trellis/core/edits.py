@@ -2,16 +2,16 @@
 applied, reverted, saved and applied again."""
 
 from contextlib import contextmanager
-from dataclasses import asdict, dataclass, replace
+from dataclasses import dataclass, replace
 from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from . import limits
-from .board import GROUNDS, UNITS, Board, Settings, with_numbers
+from .board import GROUNDS, PAPERS, UNITS, Board, Settings, with_numbers
 from .catalogue import CATALOGUE
 from .checking import check_fills, check_number
-from .codec import fill_from_json, step_from_json, step_to_json
+from .codec import fill_from_json, settings_from_json, settings_to_json, step_from_json, step_to_json
 from .kinds import CIRCLE, LINE, RAY, join
 from .language import names as spelling
 from .language.expression import Formula
@@ -74,6 +74,8 @@ class LookChanges(_Edit):
     hidden: bool = False
     locked: bool = False
     label: bool | None = None
+    caption: str | None = Field(default=None, max_length=limits.CAPTION_LENGTH)
+    part: bool | None = None
     label_offset: tuple[Annotated[float, Field(ge=-2000, le=2000)], Annotated[float, Field(ge=-2000, le=2000)]] | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
     tag: bool | None = None
@@ -94,6 +96,24 @@ class Choose(_Edit):
     id: Id
     gap: str = Field(max_length=40)
     word: str | None = Field(default=None, max_length=40)
+
+
+class Retie(_Edit):
+    """Make a thing in another way, or from other things, and keep what hangs on it: tie a free point to a path, loosen
+    it, change what a step is made from. ``helper`` is a line to make first, hidden, and to tie to as "new:0"; a place
+    given as "nearest" is the one nearest to where the point is."""
+
+    kind: Literal["retie"] = "retie"
+    id: Id
+    does: str = Field(max_length=40)
+    fills: dict[str, object] = Field(default_factory=dict, max_length=12)
+    helper: NewStep | None = None
+
+
+class Record(_Edit):
+    """Write the present values of the log's readings into the log."""
+
+    kind: Literal["record"] = "record"
 
 
 class Delete(_Edit):
@@ -118,9 +138,19 @@ class Arrange(_Edit):
     ground: Literal[GROUNDS] | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
     view: tuple[Number, Number, Number, Number] | None = None
+    spacing: Annotated[float, Field(gt=0, le=1e6)] | None = None
+    snap: bool | None = None
+    scale: Annotated[float, Field(gt=0, le=1e6)] | None = None
+    paper: Literal[PAPERS] | None = None
+    size: Annotated[float, Field(ge=0.7, le=3)] | None = None
+    looks: dict[Annotated[str, Field(max_length=20)], LookChanges] | None = None
+    nice: tuple[Id, Annotated[float, Field(gt=0, le=1e6)]] | None = None
+    log: list[Id] | None = Field(default=None, max_length=limits.LOG_READINGS)
+    rows: list[Annotated[list[float | None], Field(max_length=limits.LOG_READINGS)]] | None = Field(default=None, max_length=limits.LOG_ROWS)
+    logging: bool | None = None
 
 
-Edit = Annotated[Add | Move | Rename | Restyle | Choose | Delete | Tidy | Arrange, Field(discriminator="kind")]
+Edit = Annotated[Add | Move | Rename | Restyle | Choose | Retie | Record | Delete | Tidy | Arrange, Field(discriminator="kind")]
 _EDIT = TypeAdapter(Edit)
 
 
@@ -171,7 +201,7 @@ class Patch:
         for part in ("before", "after"):
             data[part] = [[place, step_to_json(step)] for place, step in getattr(self, part)]
             settings = getattr(self, "settings_" + part)
-            data["settings_" + part] = asdict(settings) if settings else None
+            data["settings_" + part] = settings_to_json(settings) if settings else None
         return data
 
     @classmethod
@@ -180,7 +210,7 @@ class Patch:
         for part in ("before", "after"):
             parts[part] = tuple((place, step_from_json(step)) for place, step in data[part])
             settings = data["settings_" + part]
-            parts["settings_" + part] = Settings(**{**settings, "view": tuple(settings["view"])}) if settings else None
+            parts["settings_" + part] = settings_from_json(settings) if settings else None
         return cls(data["words"], **parts)
 
 
@@ -244,7 +274,7 @@ def _new_steps(board, new, new_ids):
     if new.does not in CATALOGUE:
         raise Refusal(f"There is no construction called “{new.does[:40]}”.")
     construction = CATALOGUE[new.does]
-    fills = {name: _with_new_ids(fill_from_json(fill), new_ids) for name, fill in new.fills.items() if fill is not None}
+    fills = {name: new_step_ids(fill_from_json(fill), new_ids) for name, fill in new.fills.items() if fill is not None}
     if new.does == "free_point" and "at" not in fills:
         raise Refusal("Say where the point goes, for example: A is a free point at (2, 3).")
     check_fills(construction, fills, board)
@@ -252,8 +282,13 @@ def _new_steps(board, new, new_ids):
     if construction.expands:
         if new.name is not None:
             raise Refusal(f"“{construction.tool}” makes several things; they are named one by one afterwards.")
-        for key, more in construction.expands(kinds):
-            yield _new_step(board, CATALOGUE[key], {**fills, **more}, None)
+        made = []
+        corners = {f"corners of {name}": board.step(fill[0]).fills.get("corners", ()) for name, fill in fills.items() if is_ids(fill)}
+        for part in construction.expands(kinds, {**fills, **corners}):
+            part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items() if name not in corners}
+            step = _new_step(board, CATALOGUE[part.key], part_fills, None)
+            made.append(step.id)
+            yield step.with_(look=replace(step.look, hidden=True)) if part.hidden else step
     else:
         defaults = construction.defaults(kinds) if construction.defaults else {}
         yield _new_step(board, construction, {**defaults, **fills}, new.name)
@@ -269,11 +304,12 @@ def _new_step(board, construction, fills, name):
     return step.with_(name=automatic_name(step, names, taken))
 
 
-def _with_new_ids(fill, new_ids):
+def new_step_ids(fill, new_ids, prefix="new:"):
+    """A fill with the ids of steps made just before in the places of "new:0", "new:1" …"""
     def real(id):
-        if not id.startswith("new:"):
+        if not id.startswith(prefix):
             return id
-        number = id[4:]
+        number = id[len(prefix) :]
         if not number.isdigit() or int(number) >= len(new_ids):
             raise Refusal("The edit names a new step that it does not add.")
         return new_ids[int(number)]
@@ -334,12 +370,47 @@ def _choose(board, edit):
     return _replacing(board, f"Changed {noun(board, edit.id)}", [step.with_(fills=fills)])
 
 
+def _retie(board, edit):
+    from .retying import retied
+
+    return retied(board, edit)
+
+
+def logged_row(board):
+    """The present values of the log's readings, None where one has none now."""
+    return tuple(board.value(id) for id in board.settings.log)
+
+
+def with_rows(settings, rows):
+    """The settings with more rows in the log. Raises Refusal where it is full."""
+    if len(settings.rows) + len(rows) > limits.LOG_ROWS:
+        raise Refusal(f"The log is full: it holds {limits.LOG_ROWS:,} rows. Clear it, or save it as CSV first.")
+    return settings.with_(rows=(*settings.rows, *rows))
+
+
+def _record(board, edit):
+    if not board.settings.log:
+        raise Refusal("Choose at least one reading for the log first.")
+    after = with_rows(board.settings, (logged_row(board),))
+    return Patch(f"Recorded row {len(after.rows)}", settings_before=board.settings, settings_after=after)
+
+
 def _delete(board, edit):
     ids = list(dict.fromkeys(_known(board, edit.ids)))
     more = [id for id in board.dependants(ids) if id not in ids]
     gone = [(board.place(id), board.step(id)) for id in sorted((*ids, *more), key=board.place)]
     words = "Deleted " + _listed(board, ids) + (f", and with {'it' if len(ids) == 1 else 'them'} {_listed(board, more)}" if more else "")
-    return Patch(words, tuple(gone), ())
+    return Patch(words, tuple(gone), (), *_without(board.settings, {*ids, *more}))
+
+
+def _without(settings, ids):
+    """The settings before and after these steps are gone: the log and the nice lengths cannot name them."""
+    nice = None if settings.nice and settings.nice[0] in ids else settings.nice
+    kept = [number for number, id in enumerate(settings.log) if id not in ids]
+    if nice == settings.nice and len(kept) == len(settings.log):
+        return ()
+    rows = tuple(tuple(row[number] for number in kept) for row in settings.rows) if kept else ()
+    return settings, settings.with_(nice=nice, log=tuple(settings.log[number] for number in kept), rows=rows)
 
 
 def _listed(board, ids):
@@ -362,7 +433,10 @@ def _tidy(board, edit):
 
 
 def _arrange(board, edit):
-    changes = edit.model_dump(exclude_unset=True, exclude={"kind"}, exclude_none=True)
+    changes = edit.model_dump(exclude_unset=True, exclude={"kind"})
+    changes = {name: part for name, part in changes.items() if part is not None or name in ("spacing", "scale", "nice")}
+    if edit.looks is not None:
+        changes["looks"] = {kind: look.model_dump(exclude_unset=True) for kind, look in edit.looks.items()}
     if "title" in changes and not changes["title"].strip():
         raise Refusal("A board needs a title of at least one character.")
     if "view" in changes:
@@ -370,7 +444,15 @@ def _arrange(board, edit):
         if not (right - left > 1e-6 and high - low > 1e-6):
             raise Refusal("The view needs a width and a height above zero.")
         changes["view"] = (left, low, right, high)
+    for id in (*changes.get("log", ()), *(changes.get("nice") or ())[:1]):
+        if id in board and not (board.kind_of(id) == "number" and isinstance(board.value(id), (float, int, type(None)))):
+            raise Refusal(f"{board.name(id)} is not a number that can be logged.")
+    if "log" in changes:
+        changes["log"] = tuple(changes["log"])
+        changes.setdefault("rows", ())
+    if "rows" in changes:
+        changes["rows"] = tuple(map(tuple, changes["rows"]))
     return Patch("Changed the board", settings_before=board.settings, settings_after=board.settings.with_(**changes))
 
 
-_PREPARERS = {Add: _add, Move: _move, Rename: _rename, Restyle: _restyle, Choose: _choose, Delete: _delete, Tidy: _tidy, Arrange: _arrange}
+_PREPARERS = {Add: _add, Move: _move, Rename: _rename, Restyle: _restyle, Choose: _choose, Retie: _retie, Record: _record, Delete: _delete, Tidy: _tidy, Arrange: _arrange}

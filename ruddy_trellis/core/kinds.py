@@ -1,13 +1,21 @@
 """The kinds of thing a step can make, and the words for them."""
 
-POINT, SEGMENT, RAY, LINE = "point", "segment", "ray", "line"
-CIRCLE, POLYGON, NUMBER = "circle", "polygon", "number"
+POINT, SEGMENT, VECTOR, RAY, LINE = "point", "segment", "vector", "ray", "line"
+CIRCLE, ARC, CONIC = "circle", "arc", "conic"
+POLYGON, SECTOR, CHORD_REGION = "polygon", "sector", "chord_region"
+NUMBER, MARK = "number", "mark"
 
-STRAIGHTS = (SEGMENT, RAY, LINE)
-PATHS = (*STRAIGHTS, CIRCLE)
+#: Straight things that have two ends.
+SPANS = (SEGMENT, VECTOR)
+STRAIGHTS = (*SPANS, RAY, LINE)
+#: Things of one constant distance from a centre.
+ROUNDS = (CIRCLE, ARC)
+PATHS = (*STRAIGHTS, *ROUNDS, CONIC)
+#: Things with an inside.
+REGIONS = (POLYGON, CIRCLE, SECTOR, CHORD_REGION)
 
 #: What the value of a kind is called in a sentence to a person.
-WORDS = {NUMBER: "reading"}
+WORDS = {NUMBER: "reading", CHORD_REGION: "chord region"}
 
 
 def word(kind):

@@ -8,7 +8,7 @@ from . import limits
 from .board import Board
 from .catalogue import CATALOGUE
 from .checking import check_fills
-from .codec import step_from_json, step_to_json
+from .codec import settings_to_json, step_from_json, step_to_json
 from .edits import Arrange, LookChanges, prepare
 from .language.names import check_name
 from .naming import check_names
@@ -39,6 +39,16 @@ class BoardData(_Part):
     ground: str = Field(default="blank", max_length=10)
     decimals: int = 2
     view: tuple[float, float, float, float]
+    spacing: float | None = None
+    snap: bool = False
+    scale: float | None = None
+    paper: str = "light"
+    size: float = 1.0
+    looks: dict[str, LookChanges] = Field(default_factory=dict)
+    nice: tuple[str, float] | None = None
+    log: list[str] = Field(default_factory=list)
+    rows: list[list[float | None]] = Field(default_factory=list, max_length=limits.LOG_ROWS)
+    logging: bool = False
     steps: list[StepData] = Field(max_length=limits.STEPS)
 
 
@@ -53,11 +63,7 @@ class LessonData(_Part):
 
 def board_to_json(board):
     """A board as JSON."""
-    settings = board.settings
-    return {
-        "title": settings.title, "unit": settings.unit, "ground": settings.ground, "decimals": settings.decimals,
-        "view": list(settings.view), "steps": [step_to_json(step) for step in board.steps],
-    }  # fmt: skip
+    return {**settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
 
 
 def lesson_to_json(title, boards):
@@ -93,7 +99,7 @@ def lesson_from_json(data):
 def board_from_data(data):
     """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
     board = Board()
-    arrange = {name: getattr(data, name) for name in ("title", "unit", "ground", "decimals", "view")}
+    arrange = data.model_dump(exclude={"steps"}, exclude_unset=True)
     try:
         prepare(board, Arrange(**arrange)).apply(board)
     except ValidationError as error:
@@ -117,12 +123,16 @@ def board_from_data(data):
         check_names(board.steps)
     except Refusal as refusal:
         raise Refusal(f"On the board “{data.title}”: {refusal.sentence}") from None
+    settings = board.settings
+    if any(id not in board for id in (*settings.log, *(settings.nice or ())[:1])):
+        raise Refusal(f"On the board “{data.title}” the log or the nice lengths name a reading that is not there.")
     return board
 
 
 _ID_LIST = {"type": "array", "items": {"type": "string"}, "minItems": 1, "maxItems": limits.POLYGON_CORNERS}
 _LITERALS = {
     "number": {"type": "number"},
+    "equation": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
     "coordinates": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 2},
     "formula": {
         "type": "object", "required": ["formula", "of"], "additionalProperties": False,

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from .catalogue import Construction
 from .formulas import measures, straights
-from .kinds import NUMBER, SEGMENT
+from .kinds import ARC, NUMBER, POLYGON, SEGMENT, SPANS
 from .language.expression import Formula
 from .step import is_ids
 
@@ -41,29 +41,60 @@ def chosen_formula(construction, fills, kind_of):
 def make_plan(step, kind_of, place_of):
     """The plan of a step.
 
+    The formula gets what fills the gaps for things in their order, then what fills the gaps for numbers in theirs, be
+    it typed or a reading.
+
     Args:
         kind_of: a function from an id to the kind of that thing.
         place_of: a function from an id to its place among the board's values.
     """
     construction = step.construction
     formula = chosen_formula(construction, step.fills, kind_of)
-    inputs, numbers, bundles = [], [], []
-    for gap in construction.gaps:
+    inputs, numbers, bundles, order = [], [], [], []
+    # Gaps for numbers come last; the sort keeps the order otherwise.
+    for gap in sorted(construction.gaps, key=lambda gap: gap.kind.literal == "number"):
         fill = step.fills.get(gap.name)
         if is_ids(fill):
             bundles.append((_bundler(gap.kind.hands, [kind_of(id) for id in fill]), len(fill)))
             inputs += map(place_of, fill)
+            order.append(None)
         elif isinstance(fill, Formula):
-            for operand in fill.operands:
-                bundles.append((_bundler("length", [kind_of(id) for id in operand]), len(operand)))
+            measured = fill.measured()
+            for place, operand in enumerate(fill.operands):
+                bundles.append((_operand_bundler(measured.get(place), [kind_of(id) for id in operand]), len(operand)))
                 inputs += map(place_of, operand)
         elif isinstance(fill, tuple):
             numbers += fill
         elif isinstance(fill, (int, float)):
+            order.append(len(numbers))
             numbers.append(fill)
+    typed_then_read = any(one is not None and None in order[place:] for place, one in enumerate(order))
+    if typed_then_read:
+        formula = _reordered(formula, order)
     if any(bundler for bundler, _ in bundles):
         formula = _bundled(formula, bundles, len(inputs))
     return Plan(formula, tuple(inputs), tuple(numbers))
+
+
+def _reordered(formula, order):
+    """The formula with typed numbers put in their places between readings; ``order`` has the number's place or None."""
+    things = order.count(None)
+
+    def run(m, *arguments):
+        given, typed = iter(arguments[:things]), arguments[things:]
+        return formula(m, *(next(given) if place is None else typed[place] for place in order))
+
+    return run
+
+
+def _operand_bundler(function, kinds):
+    """What turns the values behind an operand of a formula into the operand's value."""
+    if function is None:
+        return _bundler("length", kinds)
+    if len(kinds) == 1:
+        return lambda m, thing: ((kinds[0], thing),)
+    kind = "corner" if function == "angle" else POLYGON
+    return lambda m, *points: ((kind, points),)
 
 
 def _bundler(hands, kinds):
@@ -71,11 +102,13 @@ def _bundler(hands, kinds):
     if hands == "many":
         return lambda m, *points: (points,)
     if hands == "points":
-        return _ends if kinds == [SEGMENT] else None
+        return _ends if len(kinds) == 1 and kinds[0] in SPANS else None
     if hands == "length":
-        if kinds == [SEGMENT]:
+        if len(kinds) == 1 and kinds[0] in SPANS:
             return lambda m, segment: (measures.distance(m, *_ends(m, segment)),)
         return (lambda m, a, b: (measures.distance(m, a, b),)) if len(kinds) == 2 else None
+    if hands == "circle":
+        return (lambda m, arc: (arc[:3],)) if kinds == [ARC] else None
     return (lambda m, a, b: (straights.segment(m, a, b),)) if len(kinds) == 2 else None
 
 

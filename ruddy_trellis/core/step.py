@@ -9,7 +9,11 @@ from .language.expression import Formula
 
 @dataclass(frozen=True)
 class Look:
-    """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.palette``)."""
+    """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.palette``).
+
+    ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
+    points only, and a circle as short arcs about them.
+    """
 
     pen: str | None = None
     width: float | None = None
@@ -19,6 +23,8 @@ class Look:
     hidden: bool = False
     locked: bool = False
     label: bool | None = None
+    caption: str | None = None
+    part: bool | None = None
     label_offset: tuple | None = None
     decimals: int | None = None
     tag: bool | None = None

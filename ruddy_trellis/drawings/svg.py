@@ -1,11 +1,12 @@
 """The display list as an SVG picture: the pictures of lessons and the icons of tools."""
 
 from html import escape
-from math import cos, radians, sin
+from math import cos, hypot, radians, sin
 
-from ..core.display.palette import PENS, SIZES
+from ..core.display.palette import GROUNDS, PENS, SIZES
 
 #: Dash patterns in multiples of the line's width.
+_NO_FILL = 'fill="none"'
 DASHES = {"solid": "", "dashed": "4 3", "dotted": "0.1 2.6"}
 
 
@@ -59,16 +60,67 @@ class _Drawing:
         style, shape = item["style"], item["shape"]
         if item["kind"] == "point":
             return self._peg(style, shape)
+        if "arcs" in shape:
+            return self._arcs(style, shape)
         if "radius" in shape:
             x, y = self.place(*shape["at"])
             return f'<circle cx="{x}" cy="{y}" r="{shape["radius"] * self.zoom:.2f}" {self._fill(style)} {self._stroke(style)}/>'
         if "sweep" in shape:
             return self._angle(style, shape)
+        if "mark" in shape:
+            return self._mark(style, shape)
+        if "curves" in shape:
+            path = "".join(self._run(curve) for curve in shape["curves"])
+            return f'<path d="{path}" fill="none" {self._stroke(style)} stroke-linejoin="round"/>'
         if "points" not in shape:
             return ""
-        places = [self.place(*pair) for pair in zip(shape["points"][::2], shape["points"][1::2])]
-        path = "M" + "L".join(f"{x} {y}" for x, y in places) + ("Z" if item["kind"] == "polygon" else "")
-        return f'<path d="{path}" {self._fill(style)} {self._stroke(style)} stroke-linejoin="round"/>'
+        path = self._run(shape["points"]) + ("Z" if item["kind"] == "polygon" else "")
+        drawn = f'<path d="{path}" {self._fill(style)} {self._stroke(style)} stroke-linejoin="round"/>'
+        return drawn + self._arrow_head(style, shape["points"]) if shape.get("arrow") else drawn
+
+    def _run(self, points):
+        """Straight strokes from point to point."""
+        return "M" + "L".join(f"{x} {y}" for x, y in (self.place(*pair) for pair in zip(points[::2], points[1::2])))
+
+    def _arrow_head(self, style, points):
+        """The filled head at the end of a vector."""
+        (ax, ay), (bx, by) = self.place(*points[:2]), self.place(*points[2:4])
+        size, long = hypot(bx - ax, by - ay) or 1, SIZES["arrow"] * self.scale
+        dx, dy = (bx - ax) / size * long, (by - ay) / size * long
+        tx, ty = bx - 0.5 * dx, by - 0.5 * dy
+        corners = [(tx, ty), (tx - dx - 0.45 * dy, ty - dy + 0.45 * dx), (tx - dx + 0.45 * dy, ty - dy - 0.45 * dx)]
+        return f'<path d="M{"L".join(f"{x:.1f} {y:.1f}" for x, y in corners)}Z" fill="{self.pen(style["pen"])}"/>'
+
+    def _arcs(self, style, shape):
+        cx, cy = self.place(*shape["at"])
+        radius, path = shape["radius"] * self.zoom, ""
+        for start, turn in shape["arcs"]:
+            ends = [(cx + radius * cos(radians(angle)), cy - radius * sin(radians(angle))) for angle in (start, start + turn)]
+            (ax, ay), (bx, by) = ends
+            path += f"M{ax:.2f} {ay:.2f}A{radius:.2f} {radius:.2f} 0 {int(turn > 180)} 0 {bx:.2f} {by:.2f}"
+        if closes := shape.get("closes"):
+            path += (f"L{cx:.2f} {cy:.2f}" if closes == "centre" else "") + "Z"
+        return f'<path d="{path}" {self._fill(style) if closes else _NO_FILL} {self._stroke(style)} stroke-linejoin="round"/>'
+
+    def _mark(self, style, shape):
+        x, y = self.place(*shape["at"])
+        turn, count, reach = radians(shape["turn"]), shape["count"], SIZES["stroke"] * self.scale
+        dx, dy, gap = cos(turn), -sin(turn), 0.62 * reach
+        path = ""
+        for number in range(count):
+            off = (number - (count - 1) / 2) * gap
+            px, py = x + off * dx, y + off * dy
+            if shape["mark"] == "strokes":
+                path += f"M{px - reach * dy:.1f} {py + reach * dx:.1f}L{px + reach * dy:.1f} {py - reach * dx:.1f}"
+            else:
+                bx, by = px - 0.8 * reach * dx, py - 0.8 * reach * dy
+                path += f"M{bx - 0.7 * reach * dy:.1f} {by + 0.7 * reach * dx:.1f}L{px:.1f} {py:.1f}L{bx + 0.7 * reach * dy:.1f} {by - 0.7 * reach * dx:.1f}"
+        return f'<path d="{path}" fill="none" {self._stroke(self._doubted(style, shape))} stroke-linejoin="round"/>'
+
+    @staticmethod
+    def _doubted(style, shape):
+        """The look of a mark, changed where the figure disagrees with it."""
+        return {**style, "pen": "ruddy", "pattern": "dotted"} if shape.get("doubt") else style
 
     def _fill(self, style):
         return f'fill="{self.pen(style["fill_pen"])}" fill-opacity="{style["fill"]}"' if style["fill"] else 'fill="none"'
@@ -97,8 +149,14 @@ class _Drawing:
             path = f"M{x + ax:.1f} {y + ay:.1f}l{bx:.1f} {by:.1f}L{x + bx:.1f} {y + by:.1f}"
         else:
             large, way = int(abs(shape["sweep"]) > 180), int(shape["sweep"] < 0)
-            path = f"M{x + ax:.1f} {y + ay:.1f}A{reach:.1f} {reach:.1f} 0 {large} {way} {x + bx:.1f} {y + by:.1f}"
-        return f'<path d="{path}" fill="none" {self._stroke(style)}/>'
+            path = ""
+            for number in range(shape.get("count", 1)):
+                times = 1 + 0.22 * number
+                path += (
+                    f"M{x + times * ax:.1f} {y + times * ay:.1f}"
+                    f"A{times * reach:.1f} {times * reach:.1f} 0 {large} {way} {x + times * bx:.1f} {y + times * by:.1f}"
+                )
+        return f'<path d="{path}" fill="none" {self._stroke(self._doubted(style, shape))}/>'
 
     def label(self, item):
         label, size = item["label"], SIZES["tag" if item["kind"] == "number" else "name"] * self.scale
@@ -114,7 +172,7 @@ class _Drawing:
             weight, pen = "normal", item["style"]["pen"]
             plate = (
                 f'<rect x="{x + dx - width / 2:.1f}" y="{y + dy - height / 2:.1f}" width="{width:.1f}" height="{height:.1f}" '
-                f'rx="{size * 0.4:.1f}" fill="#fff" fill-opacity="0.85"/>'
+                f'rx="{size * 0.4:.1f}" fill="{GROUNDS[self.dark]}" fill-opacity="0.85"/>'
             )
         return (
             f'{plate}<text x="{x + dx:.1f}" y="{y + dy + size * 0.35:.1f}" font-size="{size:.1f}" font-weight="{weight}" '

@@ -1,26 +1,36 @@
 """One browser at a live board: its tool, its selection, and the answers to its messages."""
 
 import asyncio
+from dataclasses import replace
 
+import numpy as np
 import orjson
 from pydantic import ValidationError
 
+from ..core.board import Board, numbers_of
 from ..core.catalogue import CATALOGUE
-from ..core.edits import Add, Delete, Move, read_edit, what_goes
+from ..core.display import refreshed
+from ..core.display.palette import style_of
+from ..core.edits import Add, Arrange, Delete, Move, Record, Retie, read_edit, what_goes
 from ..core.figure import said
-from ..core.kinds import join
+from ..core.kinds import POINT, join, word
 from ..core.language.completion import complete
 from ..core.language.printing import noun, sentence
 from ..core.language.reading import read_fill
 from ..core.pointing.dragging import grab, movers, roots
+from ..core.pointing.gathering import gather
 from ..core.pointing.offers import offers
 from ..core.pointing.picking import place_near
-from ..core.pointing.preview import pending, preview
+from ..core.pointing.preview import changed_by, pending, preview
 from ..core.pointing.prompt import Prompt
 from ..core.refusal import Refusal
+from ..core.retying import loosened
+from ..core.shaking import shaken_numbers, span
 from . import messages
 
 _QUEUE = 2_000
+#: How many pictures show a shake from one stop to the next.
+_SHAKE_FRAMES = 14
 
 
 class Connection:
@@ -38,6 +48,7 @@ class Connection:
         self._pinned = False
         self._selected = []
         self._offers = []
+        self._shaking = None
 
     @property
     def board(self):
@@ -107,6 +118,8 @@ class Connection:
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""
         self.live.connections.discard(self)
+        if self._shaking is not None:
+            self._shaking.cancel()
         await self.live.drop(self)
 
     # Dragging -----------------------------------------------------------------------------------------------
@@ -159,7 +172,9 @@ class Connection:
         )
 
     async def _tool(self, message):
-        self._prompt = Prompt.of(message.key) if message.key else None
+        if message.retie is not None and message.retie not in self.board:
+            raise Refusal("That thing is no longer on the board.")
+        self._prompt = Prompt.of(message.key, message.retie) if message.key else None
         self._pinned = message.pinned
         self._send_prompt()
 
@@ -182,7 +197,11 @@ class Connection:
         if not self._prompt:
             return
         self._forget_lost_things()
-        self._prompt.take(self._prompt.what_at(self.board, message.at, message.reach), message.at)
+        only = message.id if message.id in self.board else None
+        if only is None and (choice := self._prompt.alternatives(self.board, message.at, message.reach)):
+            self.send({"t": "which", "at": message.at, "reach": message.reach, "ways": [{"id": id, "words": sentence(self.board, id)} for id in choice]})
+            return
+        self._prompt.take(self._prompt.what_at(self.board, message.at, message.reach, only), message.at)
         await self._finish_if_complete()
 
     async def _finish_if_complete(self):
@@ -190,7 +209,7 @@ class Connection:
         if not prompt.is_complete(self.board):
             self._send_prompt()
             return
-        self._prompt = Prompt.of(prompt.construction.key) if self._pinned else None
+        self._prompt = Prompt.of(prompt.construction.key) if self._pinned and prompt.retie is None else None
         try:
             await self.live.change(prompt.edit(self.board))
         except Refusal:
@@ -271,12 +290,56 @@ class Connection:
         self._offers = []
         await self.live.change(edit)
 
+    async def _gather(self, message):
+        self.send({"t": "gathered", "ids": gather(self.board, message.what, message.ids)})
+
+    # Tying --------------------------------------------------------------------------------------------------
+
+    async def _loosen(self, message):
+        if message.id not in self.board:
+            raise Refusal("That thing is no longer on the board.")
+        self._done(await self.live.change(loosened(self.board, message.id)))
+
+    async def _ahead(self, message):
+        items = changed_by(self.board, read_edit(message.edit), self.live.extent) if message.edit else []
+        self.send({"t": "ahead", "items": items})
+
+    async def _board_look(self, message):
+        if message.id not in self.board:
+            raise Refusal("That thing is no longer on the board.")
+        step, settings = self.board.step(message.id), self.board.settings
+        style = style_of(step, settings.looks)
+        parts = {part: style[part] for part in ("pen", "width", "pattern", "fill", "label") + (("size",) if step.makes == POINT else ())}
+        patch = await self.live.change(Arrange(looks={**settings.looks, step.makes: parts}))
+        self._done(replace(patch, words=f"Every {word(step.makes)} of this board now looks so, where it was given no look of its own."))
+
+    async def _shake(self, message):
+        """Show this browser the figure shaken a few times and back again; the board itself stays as it is."""
+        if self._shaking is not None and not self._shaking.done():
+            return
+        self._shaking = asyncio.create_task(self._show_shaken())
+
+    async def _show_shaken(self):
+        copy = Board(self.board.settings, self.board.steps)
+        pegs = {step.id: numbers for step in copy.steps if (numbers := numbers_of(step))}
+        random, reach = np.random.default_rng(), 0.09 * span(copy)
+        stops = [pegs, *(shaken_numbers(copy, random, reach) for _ in range(4)), pegs]
+        for start, stop in zip(stops, stops[1:]):
+            for frame in range(1, _SHAKE_FRAMES + 1):
+                share = frame / _SHAKE_FRAMES
+                at = {id: tuple(a + share * share * (3 - 2 * share) * (b - a) for a, b in zip(start[id], to)) for id, to in stop.items() if id in start}
+                if at:
+                    self.send_items(refreshed(copy, self.live.extent, copy.move(at)))
+                await asyncio.sleep(1 / 30)
+        # The board may have changed meanwhile: what is really there has the last word.
+        self.send({"t": "board", **{key: part for key, part in self.live.whole().items() if key != "t"}})
+
     # Edits --------------------------------------------------------------------------------------------------
 
     async def _edit(self, message):
         edit = read_edit(message.edit)
         patch = await self.live.change(edit)
-        if isinstance(edit, Delete) or patch.words.startswith(("Hid", "Showed")):
+        if isinstance(edit, (Delete, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
             self._done(patch)
 
     async def _put(self, message):
@@ -285,6 +348,10 @@ class Connection:
         gap = CATALOGUE["free_point"].gap_by_name["at"]
         at = read_fill(gap, text if text.startswith("(") else f"({text})", self.board)
         await self.live.change(Move(numbers={message.id: list(at)}))
+
+    async def _range(self, message):
+        await self.live.change(Arrange(view=message.view))
+        self.live.tell({"t": "show", "view": self.board.settings.view})
 
     async def _undo(self, message):
         self.send({"t": "says", "kind": "done", "words": f"Undone: {await self.live.undo()}", "undo": False})
@@ -308,5 +375,7 @@ _HANDLERS = {
     messages.Click: Connection._click, messages.Back: Connection._back, messages.Finish: Connection._finish,
     messages.Say: Connection._say, messages.Put: Connection._put, messages.Complete: Connection._complete, messages.Select: Connection._select,
     messages.Offer: Connection._offer, messages.DoEdit: Connection._edit, messages.Undo: Connection._undo,
-    messages.Redo: Connection._redo, messages.View: Connection._view,
+    messages.Redo: Connection._redo, messages.View: Connection._view, messages.Gather: Connection._gather,
+    messages.Loosen: Connection._loosen, messages.Ahead: Connection._ahead, messages.BoardLook: Connection._board_look, messages.Shake: Connection._shake,
+    messages.Range: Connection._range,
 }  # fmt: skip

@@ -5,10 +5,12 @@ import asyncio
 import orjson
 from starlette.concurrency import run_in_threadpool
 
+from ..core import limits
 from ..core.board import Board
 from ..core.display import Extent, display, refreshed
-from ..core.edits import Patch, prepare
+from ..core.edits import Patch, logged_row, prepare, with_rows
 from ..core.lesson_file import BoardData, board_from_data, board_to_json
+from ..core.pointing.nice import nicely
 from ..core.refusal import Refusal
 
 
@@ -53,7 +55,8 @@ class LiveBoard:
         """What a page needs besides the display list."""
         settings = self.board.settings
         return {
-            "title": settings.title, "unit": settings.unit, "ground": settings.ground, "view": settings.view,
+            "title": settings.title, "unit": settings.unit, "ground": settings.ground, "view": settings.view, "paper": settings.paper,
+            "spacing": settings.spacing, "size": settings.size, "snap": settings.snap, "scale": settings.scale, "log": len(settings.log),
             "undo": self.edits_done > 0, "redo": self.edits_done < self.edit_count, "steps": len(self.board),
         }  # fmt: skip
 
@@ -136,16 +139,21 @@ class LiveBoard:
 
     def start_drag(self, connection, drag):
         """Take hold for a connection. The steps as they are now are what an undo will bring back."""
-        self._drags[connection] = (drag, {id: self.board.step(id) for id in drag.ids})
+        self._drags[connection] = (drag, {id: self.board.step(id) for id in drag.ids}, [])
 
     def drag_to(self, connection, to):
         """Move what a connection holds. Returns the refreshed items, or None where it holds nothing any more."""
         if connection not in self._drags:
             return None
-        numbers = self._drags[connection][0].numbers(self.board, to)
+        drag, _, rows = self._drags[connection]
+        numbers = drag.numbers(self.board, to)
         if not numbers:
             return []
-        items = refreshed(self.board, self.extent, self.board.move(numbers))
+        items = refreshed(self.board, self.extent, self.board.move(nicely(self.board, numbers)))
+        if self.board.settings.logging and self.board.settings.log:
+            row = logged_row(self.board)
+            if len(rows) < limits.LOG_ROWS and (not rows or rows[-1] != row):
+                rows.append(row)
         self._moved.update(item["id"] for item in items)
         for other in self.connections:
             if other is not connection:
@@ -158,7 +166,7 @@ class LiveBoard:
             return await self._drop(connection)
 
     async def _drop(self, connection):
-        drag, before = self._drags.pop(connection, (None, {}))
+        _, before, rows = self._drags.pop(connection, (None, {}, ()))
         moved = [id for id, step in before.items() if id in self.board and self.board.step(id) != step]
         if not moved:
             return False
@@ -168,9 +176,18 @@ class LiveBoard:
             f"Moved {names}",
             tuple((place(id), before[id]) for id in moved),
             tuple((place(id), self.board.step(id)) for id in moved),
+            *self._logged(rows),
         )
+        if patch.settings_after:
+            self.board.settings = patch.settings_after
         await self._keep(patch, applied=True)
         return True
+
+    def _logged(self, rows):
+        """The settings before and after these rows are in the log; as many rows as it still holds."""
+        settings = self.board.settings
+        rows = rows[: limits.LOG_ROWS - len(settings.rows)]
+        return (settings, with_rows(settings, rows)) if rows else ()
 
     async def _drop_all(self):
         """Before any other change: what is in anyone's hand is let go where it is."""

@@ -43,12 +43,14 @@ class Click(_Message):
     t: Literal["click"]
     at: Place
     reach: Reach
+    id: Annotated[str, Field(max_length=20)] | None = None
 
 
 class Tool(_Message):
     t: Literal["tool"]
     key: Annotated[str, Field(max_length=40)] | None
     pinned: bool = False
+    retie: Annotated[str, Field(max_length=20)] | None = None
 
 
 class Back(_Message):
@@ -102,6 +104,42 @@ class View(_Message):
     keep: bool = True
 
 
+class Gather(_Message):
+    t: Literal["gather"]
+    what: Annotated[str, Field(max_length=20)]
+    ids: Ids = []
+
+
+class Loosen(_Message):
+    t: Literal["loosen"]
+    id: Annotated[str, Field(max_length=20)]
+
+
+class Ahead(_Message):
+    """Show what an edit would move, without making it; nothing for no edit."""
+
+    t: Literal["ahead"]
+    edit: dict | None
+
+
+class BoardLook(_Message):
+    """Make the look of one thing the board's own look of its kind."""
+
+    t: Literal["board_look"]
+    id: Annotated[str, Field(max_length=20)]
+
+
+class Shake(_Message):
+    t: Literal["shake"]
+
+
+class Range(_Message):
+    """Show a part of the plane that was typed."""
+
+    t: Literal["range"]
+    view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
+
+
 class Undo(_Message):
     t: Literal["undo"]
 
@@ -111,7 +149,8 @@ class Redo(_Message):
 
 
 Message = Annotated[
-    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View | Undo | Redo,
+    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View
+    | Gather | Loosen | Ahead | BoardLook | Shake | Range | Undo | Redo,
     Field(discriminator="t"),
 ]
 MESSAGE = TypeAdapter(Message)

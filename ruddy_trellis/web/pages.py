@@ -1,5 +1,7 @@
 """The pages: the list of lessons, a board, its panels, pictures and files."""
 
+import csv
+import io
 from pathlib import Path
 from typing import Annotated
 
@@ -7,17 +9,24 @@ import orjson
 from fastapi import APIRouter, Form, HTTPException, Request, UploadFile
 from fastapi.responses import PlainTextResponse, RedirectResponse, Response
 from fastapi.templating import Jinja2Templates
+from markupsafe import Markup
 
 from ..core import limits
-from ..core.board import GROUNDS, UNITS, Board, Settings
+from ..core.board import GROUNDS, PAPERS, UNITS, Board, Settings
+from ..core.catalogue import GAP_KINDS
+from ..core.checking import PLAIN_DIMENSIONS
 from ..core.display import Extent, display
+from ..core.display.palette import GROUNDS as COLOURS
 from ..core.display.palette import PENS, SIZES, style_of
-from ..core.display.text import shown_name, value_text
+from ..core.display.text import shown_name, unit_text, value_text
 from ..core.edits import PATTERNS
-from ..core.kinds import POINT
+from ..core.kinds import CIRCLE, LINE, MARK, POINT, RAY, REGIONS
 from ..core.language.printing import noun, phrase, rounded_text, sentence, why_absent, working_text
 from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
+from ..core.loose_ends import loose_ends
+from ..core.pointing.gathering import KINDS, RELATIONS
 from ..core.refusal import Refusal
+from ..drawings.plot import plot
 from ..drawings.svg import DASHES, svg
 from .shelf import icon, shelf
 
@@ -97,7 +106,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None):
     titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
     return _page(
         request, "board.html", lesson=lesson, live=live, board=live.board, titles=titles, shelf=shelf(),
-        look={"pens": {name: colours[0] for name, colours in PENS.items()}, "dashes": DASHES, "sizes": SIZES}, **_working(live.board),
+        look={"pens": PENS, "grounds": COLOURS, "dashes": DASHES, "sizes": SIZES}, **_working(live.board),
     )  # fmt: skip
 
 
@@ -151,7 +160,8 @@ def picture(request: Request, board_id: int):
     """A small picture of a board."""
     board = _live(request, board_id).board
     extent = Extent(*board.settings.view)
-    drawn = svg(display(board, extent), extent, 320, 192, scale=0.68, tags=False, ground="#ffffff")
+    dark = board.settings.paper == "dark"
+    drawn = svg(display(board, extent), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=COLOURS[dark])
     return Response(drawn, media_type="image/svg+xml", headers={"cache-control": "no-cache"})
 
 
@@ -186,7 +196,44 @@ def readings_panel(request: Request, board_id: int):
     board = _live(request, board_id).board
     readings = [step for step in board.steps if step.is_reading]
     turns = {step.id: gap.kind.options for step in readings if (gap := step.construction.gap_by_name.get("turn"))}
-    return _page(request, "panels/readings.html", board=board, readings=readings, turns=turns)
+    plain = {step.id for step in readings if board.dimension(step.id) in PLAIN_DIMENSIONS}
+    return _page(request, "panels/readings.html", board=board, readings=readings, turns=turns, plain=plain)
+
+
+@router.get("/boards/{board_id}/panels/log")
+def log_panel(request: Request, board_id: int, across: int = 0, up: int = 1):
+    """The log: the readings that are recorded, the table, the plot of one against another."""
+    board = _live(request, board_id).board
+    readings = [step for step in board.steps if step.is_reading and board.dimension(step.id) in PLAIN_DIMENSIONS]
+    columns = [(shown_name(board.name(id)), unit_text(board.dimension(id), board.settings.unit).strip()) for id in board.settings.log]
+    most = len(columns) - 1
+    across, up = min(max(across, 0), max(most, 0)), min(max(up, 0), max(most, 0))
+    drawn = plot(board.settings.rows, across, up, columns) if len(columns) > 1 and len(board.settings.rows) > 1 else ""
+    return _page(
+        request, "panels/log.html", board=board, board_id=board_id, readings=readings, columns=columns, across=across, up=up, plot=Markup(drawn),
+        number=lambda value: "–" if value is None else rounded_text(value, board.settings.decimals),
+    )  # fmt: skip
+
+
+@router.get("/boards/{board_id}/log.csv")
+def log_file(request: Request, board_id: int):
+    """The log as CSV: names with units, then a row for each recording, in full precision."""
+    board = _live(request, board_id).board
+    text = io.StringIO()
+    writer = csv.writer(text)
+    units = [unit_text(board.dimension(id), board.settings.unit).strip() for id in board.settings.log]
+    writer.writerow([f"{board.name(id)} ({unit})" if unit else board.name(id) for id, unit in zip(board.settings.log, units)])
+    writer.writerows(["" if value is None else repr(value) for value in row] for row in board.settings.rows)
+    return Response(text.getvalue(), media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'})
+
+
+@router.get("/boards/{board_id}/panels/loose")
+def loose_panel(request: Request, board_id: int, reach: float = 0.2):
+    """What looks tied and is not, each with the edit that ties it."""
+    board = _live(request, board_id).board
+    found = loose_ends(board, min(max(reach, 1e-9), 1e6))
+    ends = [(end, orjson.dumps(end.edit.model_dump()).decode() if end.edit else None) for end in found]
+    return _page(request, "panels/loose.html", ends=ends)
 
 
 @router.get("/boards/{board_id}/panels/look")
@@ -194,18 +241,25 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     """The look of what is selected, or of the board where nothing is."""
     board = _live(request, board_id).board
     steps = [board.step(id) for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
-    styles = [style_of(step) for step in steps]
+    if not steps:
+        hidden = [step for step in board.steps if step.look.hidden]
+        return _page(request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS)
+    styles = [style_of(step, board.settings.looks) for step in steps]
     common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
+    common["part"] = _shared(bool(step.look.part) for step in steps)
+    common["caption"] = _shared(step.look.caption for step in steps)
+    common["strokes"] = _shared(step.fills.get("strokes") for step in steps)
     pegs = [step for step in steps if step.construction.moves]
     common["locked"] = bool(pegs) and all(step.look.locked for step in pegs)
     one = steps[0] if len(steps) == 1 else None
     place = None
     if one and one.construction.moves == "free":
         place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
+    kinds = {step.makes for step in steps}
     return _page(
         request, "panels/look.html", board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
-        units=UNITS, grounds=GROUNDS, kinds={step.makes for step in steps}, has_lines=any(step.makes != POINT for step in steps), point=POINT,
-        hidden=[step for step in board.steps if step.look.hidden],
+        kinds=kinds, has_lines=any(step.makes != POINT for step in steps), point=POINT, filled=bool(kinds & set(REGIONS)),
+        shortened=kinds & {LINE, RAY, CIRCLE}, marks=kinds == {MARK}, strokes=GAP_KINDS["strokes"].options, relations=RELATIONS,
     )  # fmt: skip
 
 

@@ -47,7 +47,7 @@ def icon(key):
 #: What stands in an icon for the value of a reading.
 _MARKS = {
     "length": "cm", "distance": "d", "area": "m²", "calculation": "½×", "perimeter": "⟲", "radius": "r", "circumference": "2πr", "slope": "↗",
-    "ratio": "a:b",
+    "ratio": "a:b", "coordinates": "(x, y)", "abscissa": "x", "ordinate": "y", "equation": "y = …", "eccentricity": "e", "arc_length": "⌒",
 }  # fmt: skip
 
 

@@ -120,7 +120,11 @@ class RecomputeTest(unittest.TestCase):
         items = {item["id"]: item for item in display(board, extent)}
         for item in refreshed(board, extent, board.move({"s2": (5, -2)})):
             items[item["id"]].update(item)
-        self.assertEqual(list(items.values()), display(board, extent))
+        # Where labels step aside for one another is settled when the drag is over.
+        for item in (whole := display(board, extent)) + list(items.values()):
+            if item["label"]:
+                del item["label"]["push"]
+        self.assertEqual(list(items.values()), whole)
 
 
 class LessonFileTest(unittest.TestCase):

@@ -14,8 +14,14 @@ from ruddy_trellis.core.language.completion import complete
 from ruddy_trellis.core.language.expression import FUNCTIONS, read_formula
 from ruddy_trellis.core.lesson_file import lesson_schema
 from ruddy_trellis.core.pointing.offers import offers
+from ruddy_trellis.core.step import PLAIN
 
 from .figures import TRIANGLE, figure
+
+
+def plain(f):
+    """The steps without their looks, which the text does not hold."""
+    return [step.with_(look=PLAIN) for step in f.board.steps]
 
 
 class RoundTripTest(unittest.TestCase):
@@ -24,13 +30,13 @@ class RoundTripTest(unittest.TestCase):
             with self.subTest(construction.key):
                 f = figure(construction.example, unit="m")
                 again = figure(f.working(), unit="m")
-                self.assertEqual(again.board.steps, f.board.steps)
+                self.assertEqual(plain(again), plain(f))
 
     def test_names_of_many_letters(self):
         f = figure("Tap1 is a free point at (0, 0)\nTap2 is a free point at (1.25, -3)\nm' is the line through Tap1 and Tap2\n"
                    "M_2 is the midpoint of Tap1-Tap2\nTap1-Tap2 is the segment from Tap1 to Tap2\nQ is a point on m′ at 0.123456789012345")
         again = figure(f.working())
-        self.assertEqual(again.board.steps, f.board.steps)
+        self.assertEqual(plain(again), plain(f))
         self.assertEqual(f.sentence("M_2"), "M_2 is the midpoint of Tap1-Tap2")
 
     def test_other_ways_to_say_it(self):

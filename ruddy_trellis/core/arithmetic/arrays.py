@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from .roots import real_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING
 
 _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
@@ -57,6 +58,14 @@ class Arrays:
     def inside(value, t, low, high):
         ok = (t >= low - END_SLACK) & (t <= high + END_SLACK)
         return tuple(np.where(ok, part, np.nan) for part in value)
+
+    @staticmethod
+    def real_root(coefficients, which):
+        return real_roots(coefficients)[..., which]
+
+    @staticmethod
+    def rounded(p):
+        return np.floor(p + 0.5)
 
     @staticmethod
     def pi():

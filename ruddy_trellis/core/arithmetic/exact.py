@@ -234,6 +234,12 @@ class Exact:
                 raise Undefined("outside the ends at the sample position")
         return value
 
+    def real_root(self, coefficients, which):
+        raise NotAlgebraic("this crossing is the root of an equation of degree 4, which square roots do not give")
+
+    def rounded(self, p):
+        raise NotAlgebraic("a rounded number jumps, so it has no exact form")
+
     def pi(self):
         raise NotAlgebraic("pi is not an algebraic number")
 

@@ -2,6 +2,7 @@
 
 import math
 
+from .roots import real_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
 
 _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
@@ -67,6 +68,17 @@ class Floats:
         if low - END_SLACK <= t <= high + END_SLACK:
             return value
         raise Undefined("outside the ends")
+
+    @staticmethod
+    def real_root(coefficients, which):
+        root = float(real_roots(coefficients)[which])
+        if root != root:
+            raise Undefined("nothing meets here")
+        return root
+
+    @staticmethod
+    def rounded(p):
+        return float(math.floor(p + 0.5))
 
     @staticmethod
     def pi():

@@ -4,6 +4,7 @@ from fractions import Fraction
 
 import flint
 
+from .roots import real_roots
 from .undefined import Undefined
 
 
@@ -79,6 +80,38 @@ class Intervals:
         if t < low or t > high:
             raise Undefined("outside the ends")
         return value
+
+    @staticmethod
+    def real_root(coefficients, which):
+        """The root by Newton's steps from the float one, then a ball that Newton's interval step maps into itself."""
+        start = float(real_roots([float(part.mid()) for part in coefficients])[which])
+        if start != start:
+            raise Undefined("nothing meets here")
+        polynomial = lambda t: sum((part * t**power for power, part in enumerate(coefficients)), flint.arb(0))
+        slope = lambda t: sum((power * part * t ** (power - 1) for power, part in enumerate(coefficients) if power), flint.arb(0))
+        root = flint.arb(start)
+        for _ in range(8):
+            steepness = slope(root)
+            if steepness.contains(0):
+                raise Undefined("the root cannot be told from its neighbour")
+            root = (root - polynomial(root) / steepness).mid()
+        reach = flint.arb(2) ** -(flint.ctx.prec // 2)
+        while reach < 1e-6:
+            ball = flint.arb(root, reach)
+            steepness = slope(ball)
+            if not steepness.contains(0):
+                found = root - polynomial(root) / steepness
+                if ball.contains(found):
+                    return found
+            reach *= 1024
+        raise Undefined("the root cannot be told from its neighbour")
+
+    @staticmethod
+    def rounded(p):
+        found = (p + 0.5).floor()
+        if not found.is_exact():
+            raise Undefined("the bound does not decide which way to round")
+        return found
 
     @staticmethod
     def pi():

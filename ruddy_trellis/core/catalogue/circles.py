@@ -1,11 +1,11 @@
 """Constructions that make circles, and the lines that touch them."""
 
-from functools import partial
-
+from ..formulas import arcs, straights, triangles
 from ..formulas import circles as formulas
-from ..formulas import straights, triangles
-from ..kinds import CIRCLE, LINE
-from .construction import Construction
+from ..kinds import ARC, CHORD_REGION, CIRCLE, LINE, SECTOR
+from ..language.equation import check_equation, circle_of
+from .construction import Construction, Part
+from .points import ORDER
 
 _TRIANGLE = "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 3)\n"
 _FLAT = "its three points stand in one line"
@@ -13,12 +13,32 @@ _FLAT = "its three points stand in one line"
 _CIRCLE_AND_POINT = "A is a free point at (0, 0)\nB is a free point at (1.6, 0)\nk is the circle with centre A through B\n"
 
 
+_TWO_CIRCLES = (
+    "A is a free point at (0, 0)\nB is a free point at (1.2, 0)\nk is the circle with centre A through B\n"
+    "C is a free point at (4, 1)\nD is a free point at (4, 0.3)\nc is the circle with centre C through D\n"
+)
+_ARC = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1.5, 2.4)\n"
+
+
 def _tangent(kinds, words):
-    return partial(_with_which, words.get("which") == "second")
+    return lambda m, point, circle: straights.tangent_from(m, point, circle, words.get("which") == "second")
 
 
-def _with_which(which, m, point, circle):
-    return straights.tangent_from(m, point, circle, which)
+def _common_tangent(kinds, words):
+    return lambda m, a, b: straights.common_tangent(m, a, b, ORDER.index(words.get("which", "first")))
+
+
+def _circle_of(kinds, words):
+    return lambda m: circle_of(m, words["equation"])
+
+
+def _excircles(kinds, fills):
+    a, b, c = fills["triangle"]
+    return [Part("excircle", {"triangle": corners}) for corners in ((a, b, c), (b, c, a), (c, a, b))]
+
+
+def _with_first(kinds):
+    return {"which": "first"}
 
 
 CIRCLES = (
@@ -47,22 +67,70 @@ CIRCLES = (
     ),
     Construction(
         key="tangent_from", sentence="the tangent from {point:point} to {circle:circle}[, {which:crossing} one]", makes=LINE, formula=None,
-        choose=_tangent, group="", tool="tangent from", keys="lq", through=("point",), likely=20, defaults=lambda kinds: {"which": "first"},
+        choose=_tangent, group="", tool="tangent from", keys="lq", through=("point",), likely=20, defaults=_with_first,
         undefined="its point is not outside its circle", example=_CIRCLE_AND_POINT + "C is a free point at (4, 1)\np is the tangent from C to k",
     ),
     Construction(
         key="tangents", sentence="both tangents from {point:point} to {circle:circle}", makes=LINE, formula=None,
-        expands=lambda kinds: [("tangent_from", {"which": "first"}), ("tangent_from", {"which": "second"})], group="Circles", tool="tangents",
+        expands=lambda kinds, fills: [Part("tangent_from", {**fills, "which": word}) for word in ORDER[:2]], group="Circles", tool="tangents",
         keys="lf", likely=18, example=_CIRCLE_AND_POINT + "C is a free point at (4, 1)\nboth tangents from C to k",
     ),
     Construction(
-        key="incircle", sentence="the incircle of {triangle:triangle}", makes=CIRCLE, formula=triangles.incircle, group="Circles",
+        key="incircle", sentence="the incircle of {triangle:triangle}", makes=CIRCLE, formula=triangles.incircle, group="Triangles",
         tool="incircle", keys="ci", likely=34, undefined=_FLAT,
         example=_TRIANGLE + "ABC is the polygon through A, B, C\nk is the incircle of ABC",
     ),
     Construction(
         key="nine_point_circle", sentence="the nine-point circle of {triangle:triangle}", makes=CIRCLE, formula=triangles.nine_point_circle,
-        group="Circles", tool="nine-point circle", keys="cn", likely=38, undefined=_FLAT,
+        group="Triangles", tool="nine-point circle", keys="cn", likely=38, undefined=_FLAT,
         example=_TRIANGLE + "ABC is the polygon through A, B, C\nk is the nine-point circle of ABC",
+    ),
+    Construction(
+        key="excircle", sentence="the excircle of {triangle:triangle} that faces its first corner", makes=CIRCLE, formula=triangles.excircle, group="",
+        tool="excircle", keys="cx", likely=46, undefined=_FLAT,
+        example=_TRIANGLE + "ABC is the polygon through A, B, C\nk is the excircle of ABC that faces its first corner",
+    ),
+    Construction(
+        key="excircles", sentence="the three excircles of {triangle:triangle}", makes=CIRCLE, formula=None, expands=_excircles, group="Triangles",
+        tool="excircles", keys="ce", likely=45,
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1.6, 3)\nABC is the polygon through A, B, C\nthe three excircles of ABC",
+    ),
+    Construction(
+        key="common_tangent", sentence="the common tangent of {a:circle} and {b:circle}[, {which:crossing} one]", makes=LINE, formula=None,
+        choose=_common_tangent, group="", tool="common tangent", keys="lk", likely=26, defaults=_with_first,
+        undefined="the circles have no such tangent now", example=_TWO_CIRCLES + "p is the common tangent of k and c",
+    ),
+    Construction(
+        key="common_tangents", sentence="all common tangents of {a:circle} and {b:circle}", makes=LINE, formula=None, group="Circles",
+        tool="common tangents", keys="lo", likely=25, expands=lambda kinds, fills: [Part("common_tangent", {**fills, "which": word}) for word in ORDER],
+        example=_TWO_CIRCLES + "all common tangents of k and c",
+    ),
+    Construction(
+        key="circle_from_equation", sentence="the circle {equation:equation}", makes=CIRCLE, formula=None, choose=_circle_of, group="Circles",
+        tool="equation", keys="cq", likely=97, check=check_equation("circle"), undefined="its equation has no circle",
+        example="A is a free point at (0, 0)\nk is the circle x^2 + y^2 = 4",
+    ),
+    Construction(
+        key="arc", sentence="the arc with centre {centre:point} from {from:point} to {to:point}", makes=ARC, formula=arcs.arc, group="Arcs",
+        tool="arc", keys="ca", through=("from",), likely=35, undefined="its ends or its centre coincide",
+        example=_ARC + "k is the arc with centre A from B to C",
+    ),
+    Construction(
+        key="arc_through", sentence="the arc through {a:point}, {b:point} and {c:point}", makes=ARC, formula=arcs.arc_through, group="Arcs",
+        tool="arc, three points", keys="cb", through=("a", "b", "c"), likely=36, undefined=_FLAT, example=_ARC + "k is the arc through A, C and B",
+    ),
+    Construction(
+        key="semicircle", sentence="the semicircle on the diameter from {from:point} to {to:point}", makes=ARC, formula=arcs.semicircle, group="Arcs",
+        tool="semicircle", keys="cs", through=("from", "to"), likely=27, undefined="its ends coincide",
+        example="A is a free point at (4, 0)\nB is a free point at (0, 1)\nk is the semicircle on the diameter from A to B",
+    ),
+    Construction(
+        key="sector", sentence="the sector with centre {centre:point} from {from:point} to {to:point}", makes=SECTOR, formula=arcs.arc, group="Arcs",
+        tool="sector", keys="co", likely=37, undefined="its ends or its centre coincide", example=_ARC + "k is the sector with centre A from B to C",
+    ),
+    Construction(
+        key="chord_region", sentence="the chord region with centre {centre:point} from {from:point} to {to:point}", makes=CHORD_REGION,
+        formula=arcs.arc, group="Arcs", tool="chord region", keys="cg", likely=38, undefined="its ends or its centre coincide",
+        example=_ARC + "k is the chord region with centre A from B to C",
     ),
 )

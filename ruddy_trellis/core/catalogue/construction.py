@@ -33,6 +33,16 @@ class Piece:
 
 
 @dataclass(frozen=True)
+class Part:
+    """One step of a sentence that makes several: its construction, its fills, in which "made:0" is the first step made
+    before it, and whether it starts hidden, as a helper does."""
+
+    key: str
+    fills: dict
+    hidden: bool = False
+
+
+@dataclass(frozen=True)
 class Construction:
     """One kind of step, defined in one place.
 
@@ -58,8 +68,9 @@ class Construction:
         helper: whether it is drawn as a helper line at first.
         aliases: other sentences that are read as this one.
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
-        expands: for a sentence that makes several steps: a function of the kinds that fill its gaps, giving for each
-            step the key of its construction and what is filled besides. Such a sentence is never kept as a step.
+        expands: for a sentence that makes several steps: a function of the kinds that fill its gaps and of the fills,
+            giving a :class:`Part` for each step. Such a sentence is never kept as a step.
+        check: a function of the fills that raises Refusal where typed values do not make sense.
     """
 
     key: str
@@ -85,6 +96,7 @@ class Construction:
     aliases: tuple = ()
     defaults: Callable | None = None
     expands: Callable | None = None
+    check: Callable | None = None
     pieces: tuple = field(init=False)
 
     def __post_init__(self):

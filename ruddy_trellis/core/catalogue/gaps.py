@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from ..kinds import CIRCLE, NUMBER, PATHS, POINT, POLYGON, SEGMENT, STRAIGHTS
+from ..kinds import CIRCLE, CONIC, NUMBER, PATHS, POINT, POLYGON, REGIONS, ROUNDS, SECTOR, SPANS, STRAIGHTS
 
 
 @dataclass(frozen=True)
@@ -14,10 +14,10 @@ class GapKind:
         wants: the noun for what is accepted, for a refusal: "a point".
         single: kinds of thing that fill the gap alone.
         points: how many points together fill it instead (0: none; -1: three or more).
-        literal: what may be typed into it: "number", "coordinates", "word", "formula" or "" for nothing.
+        literal: what may be typed into it: "number", "coordinates", "word", "formula", "equation" or "" for nothing.
         options: the words of a "word" gap.
         hands: what the formula gets: "one" value (two points count as the segment between them), the gap's "points"
-            one by one, "many" of them in one tuple, or a "length".
+            one by one, "many" of them in one tuple, a "length", or the "circle" of an arc.
     """
 
     asks: str
@@ -29,24 +29,36 @@ class GapKind:
     hands: str = "one"
 
 
+_ORDER = ("first", "second", "third", "fourth")
+
 GAP_KINDS = {
     "point": GapKind("pick a point", "a point", single=(POINT,)),
     "straight": GapKind("pick a line", "a line, ray, segment or side", single=STRAIGHTS, points=2),
-    "span": GapKind("pick two points or a segment", "two points or a segment", single=(SEGMENT,), points=2, hands="points"),
+    "span": GapKind("pick two points or a segment", "two points or a segment", single=SPANS, points=2, hands="points"),
+    "ended": GapKind("pick a segment", "a segment or a vector", single=SPANS),
     "corner": GapKind("pick three points, the corner second", "three points, the corner second", points=3, hands="points"),
     "triangle": GapKind("pick three corners", "three points", points=3, hands="points"),
-    "circle": GapKind("pick a circle", "a circle", single=(CIRCLE,)),
+    "five": GapKind("pick five points", "five points", points=5, hands="points"),
+    "circle": GapKind("pick a circle", "a circle", single=ROUNDS, hands="circle"),
+    "centred": GapKind("pick a circle or a conic", "a circle, an arc or a conic", single=(*ROUNDS, CONIC)),
+    "arc": GapKind("pick an arc", "an arc", single=("arc", SECTOR)),
+    "conic": GapKind("pick a conic", "a conic", single=(CONIC,)),
     "polygon": GapKind("pick a polygon", "a polygon", single=(POLYGON,)),
-    "number": GapKind("type a number", "a number", literal="number"),
+    "number": GapKind("type a number, or pick a reading", "a number or a reading", single=(NUMBER,), literal="number"),
+    "count": GapKind("type how many", "a whole number", literal="number"),
     "corners": GapKind("pick corners; the first again to close", "at least three points", points=-1, hands="many"),
-    "path": GapKind("pick a line or circle", "a segment, ray, line or circle", single=PATHS, points=2),
+    "path": GapKind("pick a line, circle or curve", "a segment, ray, line, circle, arc or conic", single=PATHS, points=2),
     "target": GapKind("pick a point or a line", "a point or a line", single=(POINT, *STRAIGHTS)),
     "length": GapKind("pick a segment or two points, or type a length", "a segment, two points, a length reading or a typed length",
-                      single=(SEGMENT, NUMBER), points=2, literal="number", hands="length"),
-    "shape": GapKind("pick a polygon or circle", "a polygon or a circle", single=(POLYGON, CIRCLE)),
+                      single=(*SPANS, NUMBER), points=2, literal="number", hands="length"),
+    "shape": GapKind("pick a polygon, circle or sector", "a polygon, a circle, a sector or a chord region", single=REGIONS),
+    "outline": GapKind("pick a polygon or a sector", "a polygon, a sector or a chord region", single=tuple(kind for kind in REGIONS if kind != CIRCLE)),
+    "curve": GapKind("pick a line, circle or conic", "a line, ray, segment, circle or conic", single=(*STRAIGHTS, CIRCLE, CONIC)),
     "place": GapKind("type a place", "a number", literal="number"),
     "coordinates": GapKind("click on the board, or type (x, y)", "coordinates such as (2, 3)", literal="coordinates"),
-    "crossing": GapKind("first or second", "first or second", literal="word", options=("first", "second")),
+    "crossing": GapKind("which one", "first, second, third or fourth", literal="word", options=_ORDER),
     "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
+    "strokes": GapKind("how often", "once, twice or thrice", literal="word", options=("once", "twice", "thrice")),
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),
+    "equation": GapKind("type an equation", "an equation such as y = 3x − 1", literal="equation"),
 }

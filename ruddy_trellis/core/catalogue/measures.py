@@ -1,8 +1,9 @@
 """Constructions that make readings."""
 
+from ..formulas import arcs, conics
 from ..formulas import measures as formulas
-from ..kinds import CIRCLE, NUMBER, POINT
-from .construction import Construction
+from ..kinds import CHORD_REGION, CIRCLE, NUMBER, POINT, SECTOR
+from .construction import Construction, Part
 
 
 def _distance(kinds, words):
@@ -14,7 +15,20 @@ def _angle(kinds, words):
 
 
 def _area(kinds, words):
-    return formulas.circle_area if kinds["shape"] == CIRCLE else formulas.polygon_area
+    return {CIRCLE: formulas.circle_area, SECTOR: arcs.sector_area, CHORD_REGION: arcs.chord_region_area}.get(kinds["shape"], formulas.polygon_area)
+
+
+def _perimeter(kinds, words):
+    return {SECTOR: arcs.sector_perimeter, CHORD_REGION: arcs.chord_region_perimeter}.get(kinds["polygon"], formulas.perimeter)
+
+
+def _same(m, value):
+    return value
+
+
+def _all_angles(kinds, fills):
+    polygon = fills["polygon"]
+    return [Part("interior_angle", {"polygon": polygon, "corner": (corner,)}) for corner in fills["corners of polygon"]]
 
 
 def _calculation(kinds, words):
@@ -49,8 +63,8 @@ READINGS = (
         "ABC is the polygon through A, B, C\narea_ABC is the area of ABC",
     ),
     Construction(
-        key="perimeter", sentence="the perimeter of {polygon:polygon}", makes=NUMBER, formula=formulas.perimeter, group="Measure",
-        tool="perimeter", keys="mp", dimension=1, named_after="polygon", name_prefix="perimeter_", likely=22, undefined="its polygon is not there",
+        key="perimeter", sentence="the perimeter of {polygon:outline}", makes=NUMBER, formula=None, choose=_perimeter, group="Measure",
+        tool="perimeter", keys="mp", dimension=1, named_after="polygon", name_prefix="perimeter_", likely=22, undefined="its shape is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\nD is a free point at (0.5, 2.5)\n"
         "ABCD is the polygon through A, B, C, D\nperimeter_ABCD is the perimeter of ABCD",
     ),
@@ -79,5 +93,52 @@ READINGS = (
         key="calculation", sentence="the value of {formula:formula}", makes=NUMBER, formula=None, choose=_calculation,
         group="Measure", tool="calculation", keys="mc", likely=95, undefined="its formula has no value now",
         example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\nv is the value of 2 * AB",
+    ),
+    Construction(
+        key="angle_between", sentence="the angle between {a:straight} and {b:straight}", makes=NUMBER, formula=formulas.angle_between, group="Measure",
+        tool="between lines", keys="mb", dimension="angle", likely=29, undefined="one of its lines is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 2.5)\np is the line through A and B\n"
+        "q is the line through A and C\nα is the angle between p and q",
+    ),
+    Construction(
+        key="interior_angle", sentence="the angle inside {polygon:polygon} at {corner:point}", makes=NUMBER, formula=formulas.interior_angle, group="Measure",
+        tool="inside", keys="mi", dimension="angle", tied=("corner", "polygon"), likely=52, undefined="its polygon is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\nABC is the polygon through A, B, C\nα is the angle inside ABC at A",
+    ),
+    Construction(
+        key="all_angles", sentence="all angles inside {polygon:polygon}", makes=NUMBER, formula=None, group="Measure", tool="all angles", keys="mw", likely=14,
+        expands=_all_angles, example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\n"
+        "ABC is the polygon through A, B, C\nall angles inside ABC",
+    ),
+    Construction(
+        key="arc_length", sentence="the arc length of {arc:arc}", makes=NUMBER, formula=arcs.arc_length, group="Measure", tool="arc length", keys="mg",
+        dimension=1, named_after="arc", name_prefix="arc_", likely=20, undefined="its arc is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2.4)\nk is the arc with centre A from B to C\narc_k is the arc length of k",
+    ),
+    Construction(
+        key="coordinates", sentence="the coordinates of {point:point}", makes=NUMBER, formula=_same, group="Measure", tool="coordinates", keys="mx",
+        dimension="coordinates", named_after="point", likely=72, undefined="its point is not there",
+        example="A is a free point at (1, 2)\nA is the coordinates of A",
+    ),
+    Construction(
+        key="abscissa", sentence="the x-coordinate of {point:point}", makes=NUMBER, formula=lambda m, point: point[0], group="Measure", tool="x only",
+        keys="mh", dimension=1, named_after="point", name_prefix="x_", likely=73, undefined="its point is not there",
+        example="A is a free point at (1, 2)\nx_A is the x-coordinate of A",
+    ),
+    Construction(
+        key="ordinate", sentence="the y-coordinate of {point:point}", makes=NUMBER, formula=lambda m, point: point[1], group="Measure", tool="y only",
+        keys="mv", dimension=1, named_after="point", name_prefix="y_", likely=74, undefined="its point is not there",
+        example="A is a free point at (1, 2)\ny_A is the y-coordinate of A",
+    ),
+    Construction(
+        key="equation", sentence="the equation of {curve:curve}", makes=NUMBER, formula=_same, group="Measure", tool="equation", keys="mq",
+        dimension="equation", named_after="curve", name_prefix="equation_", likely=69, undefined="its line is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 2)\np is the line through A and B\nequation_p is the equation of p",
+    ),
+    Construction(
+        key="eccentricity", sentence="the eccentricity of {conic:conic}", makes=NUMBER, formula=conics.eccentricity, group="Measure", tool="eccentricity",
+        keys="me", dimension=0, named_after="conic", name_prefix="e_", likely=23, undefined="its conic is not there",
+        example="A is a free point at (-2, 0)\nB is a free point at (2, 0)\nC is a free point at (0, 1.5)\nk is the ellipse with foci A and B through C\n"
+        "e_k is the eccentricity of k",
     ),
 )

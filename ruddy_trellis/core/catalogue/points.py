@@ -1,16 +1,13 @@
 """Constructions that make points."""
 
-from functools import partial
-
-from ..formulas import intersections
+from ..formulas import arcs, conics, intersections
 from ..formulas import points as formulas
-from ..kinds import CIRCLE, POINT, STRAIGHTS
-from .construction import Construction
+from ..kinds import ARC, CIRCLE, CONIC, POINT, ROUNDS, STRAIGHTS
+from .construction import Construction, Part
 
 
-def _swapped(formula):
-    """The formula with its first two things in the other order."""
-    return lambda m, a, b, *rest: formula(m, b, a, *rest)
+#: The words for which of several crossings is meant.
+ORDER = ("first", "second", "third", "fourth")
 
 
 def _free(m, x, y):
@@ -18,45 +15,78 @@ def _free(m, x, y):
 
 
 def _on_path(kinds, words):
-    return formulas.point_on_circle if kinds["path"] == CIRCLE else formulas.point_on_straight
+    kind = kinds["path"]
+    if kind in STRAIGHTS:
+        return formulas.point_on_straight
+    return {CIRCLE: formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}[kind]
+
+
+def _family(kind):
+    return "straight" if kind in STRAIGHTS else "round" if kind in ROUNDS else kind
+
+
+#: For each pair of families: how many crossings there can be, the rule for one of them, the rule for "the other one".
+_MEETINGS = {
+    ("straight", "straight"): (1, lambda m, a, b, which: intersections.straight_straight(m, a, b), None),
+    ("straight", "round"): (2, intersections.straight_circle, intersections.other_on_straight_circle),
+    ("round", "round"): (2, intersections.circle_circle, intersections.other_on_circles),
+    ("straight", CONIC): (2, conics.straight_conic, conics.other_on_straight_conic),
+    ("round", CONIC): (4, lambda m, a, b, which: conics.conic_conic(m, conics.as_conic(m, a), b, which), None),
+    (CONIC, CONIC): (4, conics.conic_conic, None),
+}
+
+
+def _meeting(kinds):
+    """The entry of _MEETINGS for the kinds of gaps a and b, and whether its things are in the other order."""
+    pair = _family(kinds["a"]), _family(kinds["b"])
+    return (_MEETINGS[pair], False) if pair in _MEETINGS else (_MEETINGS[pair[::-1]], True)
+
+
+def _kept_on_arcs(rule, kinds, swapped):
+    """The rule for crossings, with its things in the order of the gaps, undefined beyond the ends of arcs."""
+    a_ends, b_ends = kinds["a"] == ARC, kinds["b"] == ARC
+
+    def run(m, a, b, *rest):
+        at = rule(m, b, a, *rest) if swapped else rule(m, a, b, *rest)
+        at = arcs.on_arc(m, at, a) if a_ends else at
+        return arcs.on_arc(m, at, b) if b_ends else at
+
+    return run
 
 
 def _crossing(kinds, words):
-    which = words.get("which") == "second"
-    a_straight, b_straight = kinds["a"] in STRAIGHTS, kinds["b"] in STRAIGHTS
-    if a_straight and b_straight:
-        return None if which else intersections.straight_straight
-    if a_straight:
-        return partial(_with_which, intersections.straight_circle, which)
-    if b_straight:
-        return partial(_with_which, _swapped(intersections.straight_circle), which)
-    return partial(_with_which, intersections.circle_circle, which)
-
-
-def _with_which(formula, which, m, a, b):
-    return formula(m, a, b, which)
+    (count, rule, _), swapped = _meeting(kinds)
+    which = ORDER.index(words.get("which", "first"))
+    return _kept_on_arcs(lambda m, a, b: rule(m, a, b, which), kinds, swapped) if which < count else None
 
 
 def _other_crossing(kinds, words):
-    a_straight, b_straight = kinds["a"] in STRAIGHTS, kinds["b"] in STRAIGHTS
-    if a_straight and b_straight:
-        return None
-    if a_straight:
-        return intersections.other_on_straight_circle
-    if b_straight:
-        return _swapped(intersections.other_on_straight_circle)
-    return intersections.other_on_circles
+    (_, _, rule), swapped = _meeting(kinds)
+    return _kept_on_arcs(rule, kinds, swapped) if rule else None
 
 
 def crossing_choices(kinds):
-    """The crossings that two paths of these kinds can have, as fills to try: one without a word, or two."""
-    if kinds["a"] in STRAIGHTS and kinds["b"] in STRAIGHTS:
-        return ({},)
-    return ({"which": "first"}, {"which": "second"})
+    """The crossings that two paths of these kinds can have, as fills to try: one without a word, or two or four."""
+    count = _meeting(kinds)[0][0]
+    return ({},) if count == 1 else tuple({"which": word} for word in ORDER[:count])
 
 
-def _all_crossings(kinds):
-    return [("intersection", choice) for choice in crossing_choices(kinds)]
+def _all_crossings(kinds, fills):
+    return [Part("intersection", {**fills, **choice}) for choice in crossing_choices(kinds)]
+
+
+def _centre(kinds, words):
+    return conics.centre if kinds["of"] == CONIC else formulas.centre
+
+
+def _focus(kinds, words):
+    return conics.second_focus if words.get("which") == "second" else conics.focus
+
+
+def _at_formulas(kinds, words):
+    x, y = words["x"], words["y"]
+    split = len(x.operands)
+    return lambda m, *operands: (x.evaluate(m, *operands[:split]), y.evaluate(m, *operands[split:]))
 
 
 POINTS = (
@@ -103,8 +133,8 @@ POINTS = (
         "D is the foot of the perpendicular from C to p",
     ),
     Construction(
-        key="centre", sentence="the centre of {circle:circle}", makes=POINT, formula=formulas.centre, group="Points", tool="centre",
-        keys="pn", likely=19, undefined="its circle is not there",
+        key="centre", sentence="the centre of {of:centred}", makes=POINT, formula=None, choose=_centre, group="Points", tool="centre",
+        keys="pn", likely=19, undefined="its circle is not there, or has no centre",
         example="A is a free point at (0, 2)\nB is a free point at (2, 0)\nC is a free point at (-1.6, -1)\nk is the circle through A, B and C\n"
         "D is the centre of k",
     ),
@@ -113,5 +143,42 @@ POINTS = (
         formula=formulas.dividing, group="Points", tool="in a ratio", keys="pd", likely=55, undefined="the parts of its ratio cancel",
         example="A is a free point at (0, 0)\nB is a free point at (6, 2)\nAB is the segment from A to B\n"
         "C is the point that divides AB in the ratio 2 : 1",
+    ),
+    Construction(
+        key="point_at", sentence="the point with x = {x:formula} and y = {y:formula}", makes=POINT, formula=None, choose=_at_formulas, group="Points",
+        tool="by formulas", keys="pe", likely=96, undefined="one of its formulas has no value now",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nv is the length of AB\nP is the point with x = v / 2 and y = v - 2",
+    ),
+    Construction(
+        key="same_place", sentence="the place of {point:point}", makes=POINT, formula=lambda m, point: point, group="", tool="same place", keys="pl",
+        likely=99, undefined="its point is not there", example="A is a free point at (1, 2)\nB is the place of A",
+    ),
+    Construction(
+        key="turned", sentence="the point {point:point} turned about {centre:point} by {angle:number} degrees", makes=POINT, formula=formulas.turned,
+        group="Points", tool="turned", keys="pt", likely=56, undefined="one of its points is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is the point B turned about A by 60 degrees",
+    ),
+    Construction(
+        key="mirrored", sentence="the mirror image of {point:point} in {mirror:straight}", makes=POINT, formula=formulas.mirrored, group="Points",
+        tool="mirrored", keys="pi", likely=57, distinct=False, undefined="its line is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 1)\np is the line through A and B\nC is a free point at (1, 2)\n"
+        "D is the mirror image of C in p",
+    ),
+    Construction(
+        key="fourth_corner", sentence="the fourth corner of the parallelogram {corners:triangle}", makes=POINT, formula=formulas.fourth_corner,
+        group="Points", tool="fourth corner", keys="pg", likely=58, undefined="one of its corners is not there",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (5, 2.5)\nD is the fourth corner of the parallelogram ABC",
+    ),
+    Construction(
+        key="focus", sentence="the focus of {conic:conic}[, {which:crossing} one]", makes=POINT, formula=None, choose=_focus, group="",
+        tool="focus", keys="n1", likely=20, defaults=lambda kinds: {"which": "first"}, undefined="its conic has no such focus",
+        example="A is a free point at (-2, 0)\nB is a free point at (2, 0)\nC is a free point at (0, 1.5)\n"
+        "k is the ellipse with foci A and B through C\nD is the focus of k",
+    ),
+    Construction(
+        key="foci", sentence="both foci of {conic:conic}", makes=POINT, formula=None, group="Conics", tool="foci", keys="nf", likely=19,
+        expands=lambda kinds, fills: [Part("focus", {**fills, "which": word}) for word in ORDER[:2]],
+        example="A is a free point at (-2, 0)\nB is a free point at (2, 0)\nC is a free point at (0, 1.5)\n"
+        "k is the ellipse with foci A and B through C\nboth foci of k",
     ),
 )

@@ -1,10 +1,10 @@
 """The catalogue: the constructions by key, by shelf group and by two-letter key."""
 
-from . import circles, measures, points, shapes, straights
+from . import circles, conics, marks, measures, points, shapes, straights
 from .construction import Construction
 
 #: The rows of the shelf, in order.
-GROUPS = ("Points", "Lines", "Circles", "Shapes", "Measure")
+GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Measure", "Mark")
 
 
 class Catalogue:
@@ -42,4 +42,4 @@ class Catalogue:
         return [construction for construction in self if construction.group == name]
 
 
-CATALOGUE = Catalogue((*points.POINTS, *straights.STRAIGHT_THINGS, *circles.CIRCLES, *shapes.SHAPES, *measures.READINGS))
+CATALOGUE = Catalogue((*points.POINTS, *straights.STRAIGHT_THINGS, *circles.CIRCLES, *shapes.SHAPES, *conics.CONICS, *measures.READINGS, *marks.MARKS))

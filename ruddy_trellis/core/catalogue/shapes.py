@@ -2,7 +2,8 @@
 
 from ..formulas import straights, triangles
 from ..kinds import POINT, POLYGON, SEGMENT
-from .construction import Construction
+from ..refusal import Refusal
+from .construction import Construction, Part
 
 
 _TRIANGLE = (
@@ -15,9 +16,156 @@ def _polygon(m, corners):
     return corners
 
 
+_MOST_CORNERS = 40
+_SIDE = "A is a free point at (0, 0)\nB is a free point at (3, 0)\n"
+_THREE = "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 2)\n"
+
+
+def _made(number):
+    return (f"made:{number}",)
+
+
+def _check_count(fills):
+    count = fills.get("count")
+    if isinstance(count, (int, float)) and (count != int(count) or not 3 <= count <= _MOST_CORNERS):
+        raise Refusal(f"A regular polygon here has from 3 to {_MOST_CORNERS} corners, a whole number.")
+
+
+def _on_side(a, b, count):
+    """A regular polygon on the side from a to b: each corner is the one but last, turned about the last."""
+    corners = [a, b]
+    for number in range(count - 2):
+        yield Part("turned", {"point": corners[-2], "centre": corners[-1], "angle": 360 / count - 180.0})
+        corners.append(_made(number))
+    yield Part("polygon", {"corners": sum(corners, ())})
+
+
+def _about_centre(centre, corner, count):
+    """A regular polygon about a centre: each corner is the first, turned by its share of a whole turn."""
+    corners = [corner]
+    for number in range(1, count):
+        yield Part("turned", {"point": corner, "centre": centre, "angle": 360 * number / count})
+        corners.append(_made(number - 1))
+    yield Part("polygon", {"corners": sum(corners, ())})
+
+
+def _rectangle(kinds, fills):
+    a, b = fills["from"], fills["to"]
+    yield Part("perpendicular", {"base": a + b, "point": b}, hidden=True)
+    yield Part("point_on", {"path": _made(0), "place": 0.6})
+    yield Part("fourth_corner", {"corners": a + b + _made(1)})
+    yield Part("polygon", {"corners": a + b + _made(1) + _made(2)})
+
+
+def _rhombus(kinds, fills):
+    a, b = fills["from"], fills["to"]
+    yield Part("circle", {"centre": b, "point": a}, hidden=True)
+    yield Part("point_on", {"path": _made(0), "place": 60.0})
+    yield Part("fourth_corner", {"corners": a + b + _made(1)})
+    yield Part("polygon", {"corners": a + b + _made(1) + _made(2)})
+
+
+def _kite(kinds, fills):
+    a, b, c = ((id,) for id in fills["corners"])
+    yield Part("mirrored", {"point": b, "mirror": a + c})
+    yield Part("polygon", {"corners": a + b + c + _made(0)})
+
+
+def _parallelogram(kinds, fills):
+    yield Part("fourth_corner", {"corners": fills["corners"]})
+    yield Part("polygon", {"corners": fills["corners"] + _made(0)})
+
+
+def _trapezium(kinds, fills):
+    a, b, c = ((id,) for id in fills["corners"])
+    yield Part("parallel", {"base": b + a, "point": c}, hidden=True)
+    yield Part("point_on", {"path": _made(0), "place": 0.5})
+    yield Part("polygon", {"corners": a + b + c + _made(1)})
+
+
+def _isosceles_trapezium(kinds, fills):
+    a, b, c = ((id,) for id in fills["corners"])
+    yield Part("perpendicular_bisector", {"span": a + b}, hidden=True)
+    yield Part("mirrored", {"point": c, "mirror": _made(0)})
+    yield Part("polygon", {"corners": a + b + c + _made(1)})
+
+
+def _three_sides(kinds, fills):
+    a = fills["from"]
+    yield Part("circle_radius", {"centre": a, "radius": fills["first"]}, hidden=True)
+    yield Part("point_on", {"path": _made(0), "place": 0.0})
+    yield Part("circle_radius", {"centre": a, "radius": fills["third"]}, hidden=True)
+    yield Part("circle_radius", {"centre": _made(1), "radius": fills["second"]}, hidden=True)
+    yield Part("intersection", {"a": _made(2), "b": _made(3), "which": "first"})
+    yield Part("polygon", {"corners": a + _made(1) + _made(4)})
+
+
+def _two_sides(kinds, fills):
+    a = fills["from"]
+    yield Part("circle_radius", {"centre": a, "radius": fills["first"]}, hidden=True)
+    yield Part("point_on", {"path": _made(0), "place": 0.0})
+    yield Part("circle_radius", {"centre": a, "radius": fills["second"]}, hidden=True)
+    yield Part("at_angle", {"point": a, "angle": fills["angle"], "base": a + _made(1)}, hidden=True)
+    yield Part("intersection", {"a": _made(3), "b": _made(2), "which": "second"})
+    yield Part("polygon", {"corners": a + _made(1) + _made(4)})
+
+
+def _two_angles(kinds, fills):
+    a = fills["from"]
+    yield Part("circle_radius", {"centre": a, "radius": fills["side"]}, hidden=True)
+    yield Part("point_on", {"path": _made(0), "place": 0.0})
+    yield Part("at_angle", {"point": a, "angle": fills["first"], "base": a + _made(1)}, hidden=True)
+    yield Part("at_angle", {"point": _made(1), "angle": -fills["second"], "base": _made(1) + a}, hidden=True)
+    yield Part("intersection", {"a": _made(2), "b": _made(3)})
+    yield Part("polygon", {"corners": a + _made(1) + _made(4)})
+
+
+def _check_angles(fills):
+    angles = [fills.get(name) for name in ("first", "second")]
+    if not all(isinstance(angle, (int, float)) for angle in angles):
+        raise Refusal("Type both angles as numbers, in degrees.")
+    if not (min(angles) > 0 and sum(angles) < 180):
+        raise Refusal("Two angles of a triangle are above 0° and together below 180°.")
+
+
+def _shape(key, sentence, tool, keys, expands, example, likely, **more):
+    return Construction(key=key, sentence=sentence, makes=POLYGON, formula=None, group="Shapes", tool=tool, keys=keys, expands=expands,
+                        example=example, likely=likely, **more)  # fmt: skip
+
+
+SHAPES_THAT_KEEP_THEIR_KIND = (
+    _shape("square", "the square on the side from {from:point} to {to:point}", "square", "sq",
+           lambda kinds, fills: _on_side(fills["from"], fills["to"], 4), _SIDE + "the square on the side from A to B", 61),
+    _shape("equilateral", "the equilateral triangle on the side from {from:point} to {to:point}", "equal sides", "sd",
+           lambda kinds, fills: _on_side(fills["from"], fills["to"], 3), _SIDE + "the equilateral triangle on the side from A to B", 62),
+    _shape("regular", "the regular polygon with {count:count} corners on the side from {from:point} to {to:point}", "regular, on a side", "sg",
+           lambda kinds, fills: _on_side(fills["from"], fills["to"], int(fills["count"])),
+           _SIDE + "the regular polygon with 5 corners on the side from A to B", 75, check=_check_count),
+    _shape("regular_about", "the regular polygon with {count:count} corners about {centre:point} through {corner:point}", "regular, about a centre", "sk",
+           lambda kinds, fills: _about_centre(fills["centre"], fills["corner"], int(fills["count"])),
+           _SIDE + "the regular polygon with 6 corners about A through B", 76, check=_check_count),
+    _shape("rectangle", "the rectangle on the side from {from:point} to {to:point}", "rectangle", "sr", _rectangle,
+           _SIDE + "the rectangle on the side from A to B", 63),
+    _shape("rhombus", "the rhombus on the side from {from:point} to {to:point}", "rhombus", "sb", _rhombus, _SIDE + "the rhombus on the side from A to B", 64),
+    _shape("kite", "the kite with corners {corners:triangle}", "kite", "sy", _kite,
+           "A is a free point at (0, 0)\nB is a free point at (1, -1)\nC is a free point at (3, 0)\nthe kite with corners ABC", 65),
+    _shape("parallelogram", "the parallelogram with corners {corners:triangle}", "parallelogram", "sl", _parallelogram,
+           _THREE.replace("(3, 2)", "(5, 2)") + "the parallelogram with corners ABC", 66),
+    _shape("trapezium", "the trapezium with corners {corners:triangle}", "trapezium", "sz", _trapezium, _THREE + "the trapezium with corners ABC", 67),
+    _shape("isosceles_trapezium", "the isosceles trapezium with corners {corners:triangle}", "isosceles trapezium", "sx", _isosceles_trapezium,
+           _THREE + "the isosceles trapezium with corners ABC", 68),
+    _shape("three_sides", "the triangle at {from:point} with sides {first:length}, {second:length} and {third:length}", "three sides", "st", _three_sides,
+           _SIDE + "the triangle at A with sides 4, 3 and 2.5", 77, distinct=False),
+    _shape("two_sides", "the triangle at {from:point} with the sides {first:length} and {second:length} and the angle {angle:number} between them",
+           "two sides, angle", "sv", _two_sides, _SIDE + "the triangle at A with the sides 4 and 3 and the angle 50 between them", 78, distinct=False),
+    _shape("two_angles", "the triangle at {from:point} with the side {side:length} and the angles {first:count} and {second:count}",
+           "side, two angles", "sw", _two_angles, _SIDE + "the triangle at A with the side 4 and the angles 40 and 65", 79, check=_check_angles),
+)  # fmt: skip
+
+
 def _triangle_centre(key, words, formula, keys, likely):
     return Construction(
-        key=key, sentence=f"the {words} of {{triangle:triangle}}", makes=POINT, formula=formula, group="Shapes", tool=words, keys=keys,
+        key=key, sentence=f"the {words} of {{triangle:triangle}}", makes=POINT, formula=formula, group="Triangles", tool=words, keys=keys,
         likely=likely, undefined="its three points stand in one line",
         example=_TRIANGLE + f"D is the {words} of ABC",
     )  # fmt: skip
@@ -31,14 +179,15 @@ SHAPES = (
         example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\nD is a free point at (1, 2.5)\n"
         "ABCD is the polygon through A, B, C, D",
     ),
+    *SHAPES_THAT_KEEP_THEIR_KIND,
     Construction(
-        key="median", sentence="the median from {corner:point} to {side:span}", makes=SEGMENT, formula=straights.median, group="Shapes",
+        key="median", sentence="the median from {corner:point} to {side:span}", makes=SEGMENT, formula=straights.median, group="Triangles",
         tool="median", keys="sm", through=("corner",), likely=31, undefined="its corner is the middle of its side",
         example=_TRIANGLE + "m is the median from C to AB",
     ),
     Construction(
         key="altitude", sentence="the altitude from {corner:point} to {base:straight}", makes=SEGMENT, formula=straights.altitude,
-        group="Shapes", tool="altitude", keys="sa", through=("corner",), likely=30, undefined="its corner is on its base",
+        group="Triangles", tool="altitude", keys="sa", through=("corner",), likely=30, undefined="its corner is on its base",
         example=_TRIANGLE + "h is the altitude from C to AB",
     ),
     _triangle_centre("centroid", "centroid", triangles.centroid, "sc", 32),

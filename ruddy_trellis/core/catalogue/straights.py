@@ -1,11 +1,29 @@
 """Constructions that make segments, rays and lines."""
 
 from ..formulas import straights as formulas
-from ..kinds import LINE, RAY, SEGMENT
-from .construction import Construction
+from ..kinds import LINE, RAY, SEGMENT, VECTOR
+from ..language.equation import check_equation, line_of, with_each_sign
+from ..refusal import Refusal
+from .construction import Construction, Part
+from .points import ORDER
 
 _TWO_POINTS = "A is a free point at (0, 0)\nB is a free point at (4, 2)\n"
 _LINE_AND_POINT = "A is a free point at (0, 0)\nB is a free point at (4, 1)\np is the line through A and B\nC is a free point at (1.5, 2.5)\n"
+
+
+
+def _line_of(kinds, words):
+    return lambda m: line_of(m, words["equation"])
+
+
+def _bisector(kinds, words):
+    return lambda m, a, b: formulas.bisector_of_lines(m, a, b, ORDER.index(words.get("which", "first")))
+
+
+def _check_which(fills):
+    if fills.get("which", "first") not in ORDER[:2]:
+        raise Refusal("There are two bisectors: the first and the second one.")
+
 
 STRAIGHT_THINGS = (
     Construction(
@@ -62,5 +80,46 @@ STRAIGHT_THINGS = (
         key="vertical", sentence="the vertical line through {point:point}", makes=LINE, formula=formulas.vertical, group="Lines",
         tool="vertical", keys="lu", through=("point",), likely=71, undefined="its point is not there",
         example="A is a free point at (0, 0)\np is the vertical line through A",
+    ),
+    Construction(
+        key="vector", sentence="the vector from {from:point} to {to:point}", makes=VECTOR, formula=formulas.segment, group="Lines",
+        tool="vector", keys="lw", through=("from", "to"), likely=14, undefined="its ends coincide", example=_TWO_POINTS + "u is the vector from A to B",
+    ),
+    Construction(
+        key="segment_of_length", sentence="the segment from {from:point} of length {length:length} at {angle:number} degrees", makes=SEGMENT,
+        formula=formulas.at_distance, group="Lines", tool="of a length", keys="lx", through=("from",), likely=41, distinct=False,
+        undefined="its length is not above zero", example="A is a free point at (0, 0)\nr is the segment from A of length 3 at 25 degrees",
+    ),
+    Construction(
+        key="end", sentence="the far end of {span:ended}", makes="point", formula=formulas.far_end, group="Points", tool="far end", keys="pj",
+        on=("span",), likely=54, undefined="its segment is not there",
+        example="A is a free point at (0, 0)\nr is the segment from A of length 3 at 25 degrees\nB is the far end of r",
+    ),
+    Construction(
+        key="bisector_of_lines", sentence="the bisector of {a:straight} and {b:straight}[, {which:crossing} one]", makes=LINE, formula=None,
+        choose=_bisector, group="", tool="bisector of lines", keys="lj", likely=43, helper=True, defaults=lambda kinds: {"which": "first"},
+        check=_check_which, undefined="its lines do not meet",
+        example=_LINE_AND_POINT + "q is the line through A and C\nr is the bisector of p and q",
+    ),
+    Construction(
+        key="bisectors", sentence="both bisectors of {a:straight} and {b:straight}", makes=LINE, formula=None, group="Lines",
+        tool="both bisectors", keys="lz", likely=28, expands=lambda kinds, fills: [Part("bisector_of_lines", {**fills, "which": word}) for word in ORDER[:2]],
+        example=_LINE_AND_POINT + "q is the line through A and C\nboth bisectors of p and q",
+    ),
+    Construction(
+        key="line_from_equation", sentence="the line {equation:equation}", makes=LINE, formula=None, choose=_line_of, group="Lines",
+        tool="equation", keys="le", likely=97, check=check_equation("line"), undefined="its equation has no line",
+        example="A is a free point at (0, 0)\np is the line y = 0.5x + 1",
+    ),
+    Construction(
+        key="lines_from_equation", sentence="both lines {equation:equation}", makes=LINE, formula=None, group="", tool="lines by equation", keys="l±",
+        likely=98, check=check_equation("lines"),
+        expands=lambda kinds, fills: [Part("line_from_equation", {"equation": text}) for text in with_each_sign(fills["equation"])],
+        example="A is a free point at (0, 0)\nboth lines y = ±1",
+    ),
+    Construction(
+        key="euler_line", sentence="the Euler line of {triangle:triangle}", makes=LINE, formula=formulas.euler_line, group="Triangles",
+        tool="Euler line", keys="se", likely=39, undefined="its sides are all equal, or its corners stand in one line",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 3)\nABC is the polygon through A, B, C\np is the Euler line of ABC",
     ),
 )

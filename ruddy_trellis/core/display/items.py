@@ -3,14 +3,22 @@
 from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
 
-from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
+from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..formulas import arcs, conics
+from ..formulas.points import share_along
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LINE, MARK, NUMBER, POINT, POLYGON, RAY, SECTOR, SPANS, STRAIGHTS, VECTOR
 from ..language.expression import ANGLE
 from ..language.printing import noun, sentence
+from . import marking
+from .labelling import settled
 from .palette import style_of
-from .text import shown_name, value_text
+from .text import shown_name, thing_value_text, value_text
+from .tracing import trace
 
 #: In which order kinds are drawn, lowest first.
-LAYERS = {POLYGON: 0, CIRCLE: 1, "segment": 2, "ray": 2, "line": 2, NUMBER: 3, POINT: 4}
+LAYERS = {POLYGON: 0, SECTOR: 0, CHORD_REGION: 0, CIRCLE: 1, ARC: 1, CONIC: 1, **dict.fromkeys(STRAIGHTS, 2), MARK: 3, NUMBER: 3, POINT: 4}
+#: Where a curve's first samples are taken, in degrees round its focus.
+_ROUND = [number * 360 / 96 for number in range(97)]
 
 
 @dataclass(frozen=True)
@@ -48,6 +56,8 @@ def display(board, extent, ids=None):
         :func:`refreshed` gives.
     """
     shapes = _Shapes(board, extent)
+    if ids is None:
+        board.__dict__["_shapes"] = shapes
     items = []
     for step in board.steps if ids is None else map(board.step, ids):
         items.append(
@@ -57,7 +67,7 @@ def display(board, extent, ids=None):
                 "layer": LAYERS[step.makes],
                 "says": noun(board, step.id),
                 "sentence": sentence(board, step.id),
-                "style": style_of(step),
+                "style": style_of(step, board.settings.looks),
                 **shapes.of(step.id),
             }
         )
@@ -98,6 +108,7 @@ class _Known:
     labelled: bool
     text: str
     offset: tuple | None
+    caption: str | None = None
     points: tuple = ()
 
 
@@ -108,8 +119,15 @@ class _Shapes:
         self.board, self.extent, self.names, self.settings = board, extent, board.names, board.settings
         self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
-        self.neighbours = _neighbours(board)
+        self.joined = _neighbours(board)
+        self.mark_groups = marking.groups(board)
+        self.neighbours = {id: dict(others) for id, others in self.joined.items()}
+        for group in self.mark_groups.values():
+            for id in group:
+                self.neighbours.setdefault(id, {}).update(dict.fromkeys(group))
         self._known = {}
+        self.turns = {}
+        self.turns = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
 
     def of(self, id):
         """The shape and the label of a step."""
@@ -122,20 +140,37 @@ class _Shapes:
     def _know(self, id):
         board = self.board
         step = board.step(id)
-        style = style_of(step)
-        shaper = {POINT: self._point, CIRCLE: self._circle, POLYGON: self._polygon, NUMBER: self._reading}.get(step.makes, self._straight)
+        style = style_of(step, board.settings.looks)
+        shapers = {
+            POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
+            POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark,
+        }  # fmt: skip
+        shaper = shapers.get(step.makes, self._straight)
         points = tuple(board.place(parent) for parent in step.inputs if board.kind_of(parent) == POINT)
         shown = step.is_reading or style["label"]
-        return _Known(step, board.place(id), shaper, shown, shown_name(self.names[id]), step.look.label_offset, points)
+        return _Known(step, board.place(id), shaper, shown, shown_name(self.names[id]), step.look.label_offset, step.look.caption, points)
 
-    @staticmethod
-    def _label(known, at, push):
+    def _label(self, known, at, push):
         """A name: where it stands, which way it is pushed from there, and by what a person dragged it (pixels)."""
-        return {"text": known.text, "at": at, "push": push, "offset": known.offset} if known.labelled else None
+        if not known.labelled:
+            return None
+        text = known.text
+        if known.caption is not None:
+            text = known.caption.replace("{name}", text)
+            if "{value}" in text:
+                text = text.replace("{value}", thing_value_text(self.board, known.step.id))
+        elif known.step.does == "equation":
+            text = f"{shown_name(self.names[known.step.inputs[0]])}: {value_text(self.board, known.step.id)}"
+        elif known.step.is_reading:
+            text = f"{text} = {value_text(self.board, known.step.id)}"
+        if turn := self.turns.get(known.step.id):
+            cosine, sine, times = turn
+            push = (times * (cosine * push[0] - sine * push[1]), times * (sine * push[0] + cosine * push[1]))
+        return {"text": text, "at": at, "push": push, "offset": known.offset}
 
     def _point(self, known, at):
         push = (0.7, 0.7)
-        if others := self.neighbours.get(known.step.id):
+        if others := self.joined.get(known.step.id):
             x = y = 0.0
             for other in others:
                 place = self.board.value(other)
@@ -156,16 +191,26 @@ class _Shapes:
         if len(path) == 2:
             end = self.board.value(path[1])
             return degrees(atan2(end[1] - value[1], end[0] - value[0]))
-        if self.board.kind_of(path[0]) == CIRCLE:
+        kind = self.board.kind_of(path[0])
+        if kind in (CIRCLE, ARC):
             return degrees(atan2(at[1] - value[1], at[0] - value[0])) + 90
+        if kind == CONIC:
+            # A tangent halves the angle between the way from the focus and the way square to the directrix.
+            fx, fy, ux, uy, latus = value
+            x, y = at[0] - fx, at[1] - fy
+            reach = ux * x + uy * y + latus
+            return degrees(atan2(y - reach * uy, x - reach * ux)) + 90
         return degrees(atan2(value[3], value[2]))
 
     def _straight(self, known, value):
         px, py, dx, dy, low, high = value
         shape = None
-        if span := _clip(value, self._far):
+        span = self._between(known.step, value) if known.step.look.part else _clip(value, self._far)
+        if span:
             start, end = span
             shape = {"points": (px + start * dx, py + start * dy, px + end * dx, py + end * dy)}
+            if known.step.makes == VECTOR:
+                shape["arrow"] = True
         if not known.labelled:
             return {"shape": shape, "label": None}
         if high == 1:
@@ -177,11 +222,58 @@ class _Shapes:
         size = hypot(dx, dy) or 1
         return {"shape": shape, "label": self._label(known, (px + share * dx, py + share * dy), (-dy / size, dx / size))}
 
+    def _between(self, step, value):
+        """The part of a line between the outermost of its points, and a little more, as two shares of its direction."""
+        shares = [share_along(FLOATS, value, at) for at in self._points_on(step)]
+        if len(shares) < 2 or step.makes not in (LINE, RAY):
+            return _clip(value, self._far)
+        start, end = min(shares), max(shares)
+        room = 0.06 * (end - start)
+        return max(start - room, value[4]), end + room
+
+    def _points_on(self, step):
+        """Where the points are that lie on a path by construction."""
+        return [at for id in self.board.incidence.get(step.id, ()) if (at := self.board.value(id)) is not None]
+
     def _circle(self, known, value):
         x, y, square = value
         radius = sqrt(square)
         at = (x + radius * _LABEL_TURN[0], y + radius * _LABEL_TURN[1])
-        return {"shape": {"at": (x, y), "radius": radius}, "label": self._label(known, at, _LABEL_TURN)}
+        shape = {"at": (x, y), "radius": radius}
+        if known.step.look.part and (points := self._points_on(known.step)):
+            shape["arcs"] = [(degrees(atan2(py - y, px - x)) - 13, 26) for px, py in points]
+        return {"shape": shape, "label": self._label(known, at, _LABEL_TURN)}
+
+    def _arc(self, known, value):
+        x, y, square, ax, ay = value[:5]
+        radius, turn = sqrt(square), arcs.sweep(FLOATS, value)
+        start = degrees(atan2(ay - y, ax - x))
+        shape = {"at": (x, y), "radius": radius, "arcs": [(start, turn)]}
+        if known.step.makes != ARC:
+            shape["closes"] = "centre" if known.step.makes == SECTOR else "chord"
+        middle = radians(start + turn / 2)
+        out = (cos(middle), sin(middle))
+        share = 1.0 if known.step.makes == ARC else 0.6
+        return {"shape": shape, "label": self._label(known, (x + share * radius * out[0], y + share * radius * out[1]), out if share == 1 else (0, 0))}
+
+    def _conic(self, known, value):
+        numbers = tuple(map(ARRAYS.number, value))
+        curves = trace(lambda angles: conics.point_on_conic(ARRAYS, numbers, angles), _ROUND, self._far)
+        shape = {"curves": curves} if curves else None
+        label = None
+        if known.labelled:
+            try:
+                at = conics.point_on_conic(FLOATS, value, degrees(atan2(value[3], value[2])) + 125)
+            except Undefined:
+                at = value[:2]
+            label = self._label(known, at, (-0.7, 0.7))
+        return {"shape": shape, "label": label}
+
+    def _mark(self, known, value):
+        shape = marking.shape(self.board, known.step, value)
+        if not marking.agrees(self.board, self.mark_groups.get(marking.group_of(known.step), (known.step.id,))):
+            shape["doubt"] = True
+        return {"shape": shape, "label": self._label(known, value[len(value) // 2], (1, 1))}
 
     def _polygon(self, known, value):
         shape = {"points": [part for corner in value for part in corner]}
@@ -191,24 +283,50 @@ class _Shapes:
         step, board = known.step, self.board
         shape = {}
         points = [board.values[place] for place in known.points]
-        if len(points) == 3 and board.dimension(step.id) == ANGLE:
-            shape, at, push = self._angle(step, points)
+        corner = self._corner(step, points) if board.dimension(step.id) == ANGLE and step.does != "calculation" else None
+        if corner:
+            shape, at, push = self._angle(step, corner, value)
         else:
             at, push = self._tag_place(step, points)
-        label = self._label(known, at, push)
-        if label:
-            label["text"] = f"{known.text} = {value_text(board, step.id)}"
-        return {"shape": shape, "label": label}
+        return {"shape": shape, "label": self._label(known, at, push)}
 
-    def _angle(self, step, points):
+    def _corner(self, step, points):
+        """The arm, the corner and the other arm of an angle reading; None where it has no corner to stand at."""
+        if step.does == "interior_angle":
+            polygon, corner = self.board.value(step.fills["polygon"][0]), self.board.value(step.fills["corner"][0])
+            place = next(number for number, other in enumerate(polygon) if other is corner)
+            return polygon[place - 1], corner, polygon[(place + 1) % len(polygon)]
+        if step.does == "angle_between":
+            return self._crossing_corner(step)
+        return points if len(points) == 3 else None
+
+    def _crossing_corner(self, step):
+        """Where two straight things cross, between the arms of the angle below 90 degrees that they make."""
+        straights = []
+        for gap in ("a", "b"):
+            ids = step.fills[gap]
+            first = self.board.value(ids[0])
+            if len(ids) == 2:
+                last = self.board.value(ids[1])
+                first = (*first, last[0] - first[0], last[1] - first[1])
+            straights.append(first)
+        (px, py, dx, dy), (qx, qy, ex, ey) = (straight[:4] for straight in straights)
+        cross = dx * ey - dy * ex
+        if abs(cross) < 1e-9 * hypot(dx, dy) * hypot(ex, ey):
+            return None
+        share = ((qx - px) * ey - (qy - py) * ex) / cross
+        at = (px + share * dx, py + share * dy)
+        sign = 1 if dx * ex + dy * ey >= 0 else -1
+        return (at[0] + dx, at[1] + dy), at, (at[0] + sign * ex, at[1] + sign * ey)
+
+    def _angle(self, step, points, value):
         a, vertex, c = points
         start = degrees(atan2(a[1] - vertex[1], a[0] - vertex[0]))
         sweep = (degrees(atan2(c[1] - vertex[1], c[0] - vertex[0])) - start + 180) % 360 - 180
-        turn = step.fills.get("turn")
-        if turn == "reflex":
-            sweep = sweep - 360 if sweep > 0 else sweep + 360
-        elif turn == "directed":
+        if step.fills.get("turn") == "directed":
             sweep %= 360
+        elif value > 180 and abs(sweep) < 180:
+            sweep = sweep - 360 if sweep > 0 else sweep + 360
         middle = radians(start + sweep / 2)
         shape = {"at": vertex, "start": start, "sweep": sweep, "right": abs(abs(sweep) - 90) < _RIGHT_SLACK}
         # Further out to the side than up or down, so that the tag clears the arc.
@@ -227,13 +345,31 @@ class _Shapes:
                 return _middle(value), (0, 0)
             if kind == CIRCLE:
                 return value[:2], (0, -1.5)
+            if kind in (ARC, SECTOR, CHORD_REGION):
+                return self._known_label_place(parent), (0, -1.2)
+            if kind == CONIC:
+                return value[:2], (0, -1.5)
+            if kind == POINT and len(points) == 1:
+                return points[0], (0, -1.6)
             if kind in STRAIGHTS and points:
                 return points[0], (1.2, -1.2)
-            if kind == "segment":
+            if kind in SPANS:
                 return (value[0] + value[2] / 2, value[1] + value[3] / 2), (0, -1.2)
+        if step.does == "equation":
+            seen = _clip(board.value(step.inputs[0]), self._inside)
+            if seen:
+                px, py, dx, dy = board.value(step.inputs[0])[:4]
+                share = seen[0] + 0.2 * (seen[1] - seen[0])
+                return (px + share * dx, py + share * dy), (0, 1.4)
         above = sum(1 for other in board.steps[: board.place(step.id)] if other.does == "calculation")
         left, low, right, high = self.settings.view
         return (left + 0.03 * (right - left), high - (0.05 + 0.06 * above) * (high - low)), (3.0, 0)
+
+    def _known_label_place(self, id):
+        """The middle of an arc, or the inside of a sector."""
+        x, y, square, ax, ay = self.board.value(id)[:5]
+        middle = atan2(ay - y, ax - x) + radians(arcs.sweep(FLOATS, self.board.value(id))) / 2
+        return x + 0.8 * sqrt(square) * cos(middle), y + 0.8 * sqrt(square) * sin(middle)
 
 
 #: Where on a circle its name stands: 60 degrees up from the right.
@@ -250,7 +386,7 @@ def _neighbours(board):
     """For every point, the points that a segment, a line or a side joins it to."""
     neighbours = {}
     for step in board.steps:
-        if step.does in ("segment", "ray", "line"):
+        if step.does in ("segment", "vector", "ray", "line"):
             pairs = [(step.fills["from"][0], step.fills["to"][0])]
         elif step.makes == POLYGON:
             corners = step.fills["corners"]

@@ -1,6 +1,6 @@
 """The pens and how each kind of thing is drawn at first."""
 
-from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LINE, MARK, NUMBER, POINT, POLYGON, RAY, SECTOR, SEGMENT, VECTOR
 
 #: Pens by name: on a light board, on a dark board. All stay tellable apart for colour-blind eyes with their patterns.
 PENS = {
@@ -13,9 +13,12 @@ PENS = {
     "slate": ("#5A6472", "#AEB8C6"),
 }
 
+#: The colour of a light and of a dark board.
+GROUNDS = ("#FFFFFF", "#23262E")
+
 #: Sizes in pixels that every drawing uses: how far a label is pushed for a push of 1, the reach of an angle's arc and of
-#: the square of a right angle, the letters of names and of tags.
-SIZES = {"push": 19, "arc": 28, "square": 18, "name": 21, "tag": 16}
+#: the square of a right angle, the letters of names and of tags, the strokes of marks, the head of a vector.
+SIZES = {"push": 19, "arc": 28, "square": 18, "name": 21, "tag": 16, "stroke": 11, "arrow": 15}
 
 #: For each kind: pen, width in pixels, pattern, fill opacity, size of a peg in pixels, whether its name is shown.
 _FIRST = {
@@ -25,12 +28,22 @@ _FIRST = {
     LINE: ("sky", 2.2, "solid", 0.0, 0.0, True),
     CIRCLE: ("ruddy", 2.2, "solid", 0.0, 0.0, True),
     POLYGON: ("ink", 2.6, "solid", 0.16, 0.0, False),
+    VECTOR: ("plum", 3.0, "solid", 0.0, 0.0, True),
+    ARC: ("ruddy", 2.6, "solid", 0.0, 0.0, False),
+    CONIC: ("ruddy", 2.6, "solid", 0.0, 0.0, True),
+    SECTOR: ("ink", 2.6, "solid", 0.16, 0.0, False),
+    CHORD_REGION: ("ink", 2.6, "solid", 0.16, 0.0, False),
     NUMBER: ("sky", 2.2, "solid", 0.0, 0.0, True),
+    MARK: ("ink", 2.4, "solid", 0.0, 0.0, False),
 }
 
 
-def style_of(step):
-    """How a step is drawn: what was chosen for it, and for the rest how its kind is drawn at first.
+def style_of(step, looks=()):
+    """How a step is drawn: what was chosen for it, else what the board's own looks say of its kind, else how that kind
+    is drawn at first.
+
+    Args:
+        looks: the board's own looks, a dict from kinds to parts of a look.
 
     Returns:
         A dict with pen, fill_pen, width, pattern, fill, size, label, hidden, tag; for a point its peg as well.
@@ -45,9 +58,11 @@ def style_of(step):
         if not construction.moves:
             pen, size = "ink", 5.0
     chosen = {"pen": pen, "width": width, "pattern": pattern, "fill": fill, "size": size, "label": label, "tag": True}
+    board_look = looks[step.makes] if step.makes in looks else {}
     for part in chosen:
         own = getattr(look, part)
+        own = board_look.get(part) if own is None else own
         style[part] = chosen[part] if own is None else own
-    style["fill_pen"] = look.pen or ("straw" if step.makes == POLYGON else pen)
+    style["fill_pen"] = look.pen or board_look.get("pen") or ("straw" if step.makes in (POLYGON, SECTOR, CHORD_REGION) else pen)
     style["hidden"] = look.hidden
     return style

@@ -2,7 +2,12 @@
 
 import re
 
-from ..language.expression import ANGLE
+from math import hypot
+
+from ..arithmetic import FLOATS
+from ..formulas import arcs, measures
+from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS
+from ..language.expression import ANGLE, TRUTH
 from ..language.printing import rounded_text
 
 _SUBSCRIPTS = str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")
@@ -37,6 +42,76 @@ def value_text(board, id):
     look = board.step(id).look
     decimals = board.settings.decimals if look.decimals is None else look.decimals
     dimension = board.dimension(id)
+    if dimension == TRUTH:
+        return "true" if value else "false"
+    if dimension == "coordinates":
+        return coordinates_text(value, decimals)
+    if dimension == "equation":
+        return equation_text(board.kind_of(board.step(id).inputs[0]), value, decimals)
     if dimension == ANGLE and look.decimals is None:
         decimals = min(decimals, 1)
     return rounded_text(value, decimals) + unit_text(dimension, board.settings.unit)
+
+
+def coordinates_text(point, decimals):
+    """A point as its coordinates: "(2.00, −1.50)"."""
+    return f"({', '.join(rounded_text(part, decimals) for part in point)})"
+
+
+def thing_value_text(board, id):
+    """What a label says for the value of a thing: a reading's value, a length, a radius, an area, coordinates."""
+    kind, value, settings = board.kind_of(id), board.value(id), board.settings
+    if value is None or kind == NUMBER:
+        return value_text(board, id)
+    look = board.step(id).look
+    decimals = settings.decimals if look.decimals is None else look.decimals
+    if kind == POINT:
+        return coordinates_text(value, decimals)
+    if kind in SPANS:
+        return rounded_text(hypot(value[2], value[3]), decimals) + unit_text(1, settings.unit)
+    if kind in (CIRCLE, ARC):
+        return rounded_text(measures.radius(FLOATS, value), decimals) + unit_text(1, settings.unit)
+    if kind in (POLYGON, "sector", "chord_region"):
+        rule = {POLYGON: measures.polygon_area, "sector": arcs.sector_area}.get(kind, arcs.chord_region_area)
+        return rounded_text(rule(FLOATS, value), decimals) + unit_text(2, settings.unit)
+    return equation_text(kind, value, decimals) if kind in (*STRAIGHTS, CONIC) else ""
+
+
+def equation_text(kind, value, decimals):
+    """The equation of a line, a circle or a conic, rounded: "y = 0.50x + 1.00", "x² + y² = 25.00"."""
+    if kind in STRAIGHTS:
+        px, py, dx, dy = value[:4]
+        if abs(dx) <= 1e-12 * abs(dy):
+            return f"x = {rounded_text(px, decimals)}"
+        slope = dy / dx
+        return "y = " + _sum_text([(slope, "x"), (py - slope * px, "")], decimals)
+    if kind == CIRCLE:
+        x, y, square = value
+        return f"{_shifted('x', x, decimals)} + {_shifted('y', y, decimals)} = {rounded_text(square, decimals)}"
+    fx, fy, ux, uy, latus = value
+    w = latus - ux * fx - uy * fy
+    parts = [(1 - ux * ux, "x²"), (-2 * ux * uy, "xy"), (1 - uy * uy, "y²"), (-2 * fx - 2 * ux * w, "x"), (-2 * fy - 2 * uy * w, "y")]
+    constant = w * w - fx * fx - fy * fy
+    return _sum_text(parts, decimals) + f" = {rounded_text(constant, decimals)}"
+
+
+def _shifted(letter, by, decimals):
+    shift = rounded_text(-by, decimals)
+    if float(shift.replace("−", "-")) == 0:
+        return f"{letter}²"
+    return f"({letter} {'−' if shift.startswith('−') else '+'} {shift.lstrip('−')})²"
+
+
+def _sum_text(parts, decimals):
+    """A sum of terms; those that round to nothing are left out."""
+    text = ""
+    for number, letters in parts:
+        shown = rounded_text(number, decimals)
+        size = shown.lstrip("−")
+        if float(size) == 0:
+            continue
+        if letters and float(size) == 1:
+            size = ""
+        sign = "−" if shown.startswith("−") else "+"
+        text += f" {sign} {size}{letters}" if text else ("−" if sign == "−" else "") + size + letters
+    return text or rounded_text(0, decimals)

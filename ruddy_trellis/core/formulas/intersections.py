@@ -5,6 +5,7 @@
   crossing 1 to its right.
 * Where one crossing P is already known, "the other one" is P mirrored in the line's foot from the centre, or in
   the line of centres: it needs no root and so cannot jump.
+* Arcs meet where their circles do, if that is on the arc. For conics see ``conics``.
 """
 
 
@@ -22,7 +23,7 @@ def straight_straight(m, a, b):
 def straight_circle(m, straight, circle, which):
     """Crossing ``which`` (0 first, 1 second along the direction) of a straight thing and a circle."""
     px, py, dx, dy, low, high = straight
-    cx, cy, rr = circle
+    cx, cy, rr = circle[:3]
     ex, ey = cx - px, cy - py
     size = dx * dx + dy * dy
     offset = dx * ey - dy * ex
@@ -34,8 +35,8 @@ def straight_circle(m, straight, circle, which):
 
 def circle_circle(m, a, b, which):
     """Crossing ``which`` (0 left, 1 right of the line of centres from a to b) of two circles."""
-    acx, acy, arr = a
-    bcx, bcy, brr = b
+    acx, acy, arr = a[:3]
+    bcx, bcy, brr = b[:3]
     dx, dy = m.separate((acx, acy), (bcx, bcy))
     size = dx * dx + dy * dy
     share = (arr - brr + size) / (2 * size)
@@ -48,14 +49,14 @@ def circle_circle(m, a, b, which):
 def other_on_straight_circle(m, straight, circle, known):
     """The crossing of a straight thing and a circle other than the known one."""
     px, py, dx, dy, low, high = straight
-    cx, cy, _ = circle
+    cx, cy = circle[:2]
     t = m.divide((2 * cx - known[0] - px) * dx + (2 * cy - known[1] - py) * dy, dx * dx + dy * dy)
     return m.inside((px + t * dx, py + t * dy), t, low, high)
 
 
 def other_on_circles(m, a, b, known):
     """The crossing of two circles other than the known one: its mirror image in the line of centres."""
-    acx, acy, _ = a
+    acx, acy = a[:2]
     dx, dy = m.separate((acx, acy), (b[0], b[1]))
     ex, ey = known[0] - acx, known[1] - acy
     size = dx * dx + dy * dy

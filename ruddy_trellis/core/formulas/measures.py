@@ -74,3 +74,20 @@ def slope(m, straight):
 def ratio_of_lengths(m, a, b, c, d):
     """The distance from a to b over that from c to d."""
     return m.divide(distance(m, a, b), distance(m, c, d))
+
+
+def angle_between(m, a, b):
+    """The angle between the lines of two straight things, from 0 to 90 degrees."""
+    ux, uy, vx, vy = a[2], a[3], b[2], b[3]
+    return m.angle(m.absolute(ux * vx + uy * vy), m.absolute(ux * vy - uy * vx))
+
+
+def interior_angle(m, polygon, corner):
+    """The angle inside a polygon at one of its corners, from 0 to 360 degrees; the corners may run either way."""
+    number = next(place for place, other in enumerate(polygon) if other is corner)
+    before, after = polygon[number - 1], polygon[(number + 1) % len(polygon)]
+    total = m.number(0)
+    for (ax, ay), (bx, by) in zip(polygon, polygon[1:] + polygon[:1]):
+        total = total + ax * by - ay * bx
+    turned = directed_angle(m, after, corner, before)
+    return m.choose(total, turned, 360 - turned)

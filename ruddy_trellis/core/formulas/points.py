@@ -23,7 +23,7 @@ def point_on_straight(m, straight, share):
 
 def point_on_circle(m, circle, angle):
     """The point of a circle in the direction ``angle``, in degrees anticlockwise from the right."""
-    cx, cy, rr = circle
+    cx, cy, rr = circle[:3]
     radius = m.sqrt(rr)
     cosine, sine = m.cos_sin(angle)
     return cx + radius * cosine, cy + radius * sine
@@ -50,3 +50,21 @@ def dividing(m, a, b, first, second):
 def centre(m, circle):
     """The centre of a circle."""
     return circle[0], circle[1]
+
+
+def turned(m, point, centre, angle):
+    """A point turned about a centre by an angle, anticlockwise."""
+    cosine, sine = m.cos_sin(angle)
+    x, y = point[0] - centre[0], point[1] - centre[1]
+    return centre[0] + cosine * x - sine * y, centre[1] + sine * x + cosine * y
+
+
+def mirrored(m, point, mirror):
+    """The mirror image of a point in the whole line that a straight thing lies on."""
+    x, y = foot(m, point, mirror)
+    return 2 * x - point[0], 2 * y - point[1]
+
+
+def fourth_corner(m, a, b, c):
+    """The corner D that makes a parallelogram ABCD."""
+    return a[0] + c[0] - b[0], a[1] + c[1] - b[1]

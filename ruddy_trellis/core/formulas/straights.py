@@ -2,7 +2,9 @@
 
 from math import inf
 
+from .intersections import straight_straight
 from .points import foot, midpoint
+from .triangles import circumcentre, orthocentre
 
 
 def segment(m, a, b):
@@ -95,7 +97,7 @@ def tangent_from(m, point, circle, which):
 
     Seen from the centre towards the point, tangent 0 touches on the left, tangent 1 on the right.
     """
-    cx, cy, rr = circle
+    cx, cy, rr = circle[:3]
     dx, dy = m.separate((cx, cy), point)
     size = dx * dx + dy * dy
     height = m.root(rr * size, rr * rr) / size
@@ -103,3 +105,55 @@ def tangent_from(m, point, circle, which):
         height = -height
     touching = (cx + rr / size * dx - height * dy, cy + rr / size * dy + height * dx)
     return line(m, point, touching)
+
+
+def bisector_of_lines(m, a, b, which):
+    """A line that halves the angle of two straight things where their lines cross: the one between their directions,
+    or the one square to it."""
+    endless = [(*straight[:4], -inf, inf) for straight in (a, b)]
+    at = straight_straight(m, *endless)
+    (ux, uy), (vx, vy) = ((s[2] / size, s[3] / size) for s in endless for size in [m.sqrt(s[2] * s[2] + s[3] * s[3])])
+    sharp = ux * vx + uy * vy
+    turn = m.choose(ux * vy - uy * vx, m.number(1), m.number(-1))
+    # u + v, or the quarter turn of u - v where that sum fades (see angle_bisector).
+    dx = m.choose(sharp, ux + vx, turn * (vy - uy))
+    dy = m.choose(sharp, uy + vy, turn * (ux - vx))
+    if which:
+        dx, dy = -dy, dx
+    return at[0], at[1], dx, dy, -inf, inf
+
+
+def common_tangent(m, a, b, which):
+    """A line that touches two circles: 0 and 1 leave both on one side, 2 and 3 run between them.
+
+    Its normal n has n . (b - a) = r - s for radii r and s (r + s between them); 0 and 2 touch the first circle on the
+    left of the line of centres.
+    """
+    dx, dy = m.separate((a[0], a[1]), (b[0], b[1]))
+    r, s = m.sqrt(a[2]), m.sqrt(b[2])
+    if which >= 2:
+        s = -s
+    size = dx * dx + dy * dy
+    along = r - s
+    height = m.root(size, along * along)
+    if which % 2:
+        height = -height
+    nx, ny = (along * dx - height * dy) / size, (along * dy + height * dx) / size
+    return a[0] + r * nx, a[1] + r * ny, ny, -nx, -inf, inf
+
+
+def euler_line(m, a, b, c):
+    """The line through the circumcentre, the centroid and the orthocentre; equal sides leave none."""
+    return line(m, circumcentre(m, a, b, c), orthocentre(m, a, b, c))
+
+
+def at_distance(m, a, length, angle):
+    """The segment of a given length from a point in a direction, in degrees anticlockwise from the right."""
+    cosine, sine = m.cos_sin(angle)
+    m.inside((length,), length, 1e-9, inf)
+    return a[0], a[1], length * cosine, length * sine, 0, 1
+
+
+def far_end(m, straight):
+    """The end of a segment or a vector at which it does not start."""
+    return straight[0] + straight[2], straight[1] + straight[3]

@@ -51,6 +51,16 @@ def incircle(m, a, b, c):
     return x, y, radius * radius
 
 
+def excircle(m, a, b, c):
+    """The circle that touches the side facing a from outside, and the lines of the other two."""
+    _check_not_flat(m, a, b, c)
+    weights = -distance(m, b, c), distance(m, c, a), distance(m, a, b)
+    total = weights[0] + weights[1] + weights[2]
+    x, y = (sum(w * p[i] for w, p in zip(weights, (a, b, c))) / total for i in (0, 1))
+    radius = m.cross(m.separate(a, b), m.separate(a, c)) / total
+    return x, y, radius * radius
+
+
 def nine_point_circle(m, a, b, c):
     """The circle through the midpoints of the sides, with half the radius of the circumcircle."""
     x, y = nine_point_centre(m, a, b, c)

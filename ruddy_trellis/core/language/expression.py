@@ -10,25 +10,39 @@ from fractions import Fraction
 from functools import lru_cache
 
 from .. import limits
+from ..formulas import arcs, measures
 from ..refusal import Refusal
 from .names import NAME
 
 ANGLE = "angle"
 
-#: Each function: what it does, and what it makes of the dimension it is given ("halve", "keep", "sine").
+#: Each function of numbers: what it does, and what it makes of the dimension it is given ("halve", "keep", "sine").
 FUNCTIONS = {
     "sqrt": (lambda m, x: m.sqrt(x), "halve"),
     "abs": (lambda m, x: m.absolute(x), "keep"),
+    "round": (lambda m, x: m.rounded(x), "keep"),
     "sin": (lambda m, x: m.cos_sin(x)[1], "sine"),
     "cos": (lambda m, x: m.cos_sin(x)[0], "sine"),
     "tan": (lambda m, x: m.divide(m.cos_sin(x)[1], m.cos_sin(x)[0]), "sine"),
 }
+#: Each function of things: what it measures of the kind it is given, the dimension, and what it takes, in words.
+MEASURES = {
+    "area": ({"polygon": measures.polygon_area, "circle": measures.circle_area, "sector": arcs.sector_area, "chord_region": arcs.chord_region_area}, 2,
+             "corners, a polygon, a circle or a sector"),
+    "perimeter": ({"polygon": measures.perimeter, "circle": measures.circumference, "sector": arcs.sector_perimeter,
+                   "chord_region": arcs.chord_region_perimeter}, 1, "corners, a polygon, a circle or a sector"),
+    "radius": ({"circle": measures.radius, "arc": measures.radius, "sector": measures.radius}, 1, "a circle or an arc"),
+    "angle": ({"corner": lambda m, corner: measures.angle(m, *corner)}, ANGLE, "three points"),
+}  # fmt: skip
+_COMPARISONS = ("<", ">", "≤", "≥")
+#: The dimension of what is true or false.
+TRUTH = "truth"
 
 _TOKEN = re.compile(
-    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{NAME.pattern})|(?P<mark>[-+*/^()−×·÷½²³]))"
+    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{NAME.pattern})|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
 )
-_SAME = {"−": "-", "×": "*", "·": "*", "÷": "/"}
-_WHAT_FITS = "Use numbers, names of readings, + − × ÷ ^, brackets, sqrt, abs, sin, cos, tan and pi."
+_SAME = {"−": "-", "×": "*", "·": "*", "÷": "/", "<=": "≤", ">=": "≥"}
+_WHAT_FITS = "Use numbers, names of readings, + − × ÷ ^, brackets, < and >, sqrt, abs, round, sin, cos, tan, area, perimeter, radius, angle and pi."
 
 
 @dataclass(frozen=True)
@@ -37,7 +51,8 @@ class Formula:
 
     Attributes:
         text: the formula, with ``{0}``, ``{1}`` … where its operands stand.
-        operands: what stands there: ids of one reading, or of two points whose distance is meant.
+        operands: what stands there: ids of one reading or thing, of two points whose distance is meant, or of three and
+            more, the corners of a polygon.
     """
 
     text: str
@@ -63,6 +78,10 @@ class Formula:
         dimension = _dimension(self.tree, operands)
         return 0 if dimension is None else dimension
 
+    def measured(self):
+        """For each operand that stands in a function of things, as area(ABC): the name of that function."""
+        return {place: name for name, place in _measured(self.tree)}
+
     def written(self, names):
         """The formula with names in the places of its operands."""
         return re.sub(r"\{(\d+)\}", lambda found: names[int(found[1])], self.text)
@@ -73,7 +92,8 @@ def read_formula(text, resolve):
 
     Args:
         text: the formula, with names.
-        resolve: a function from a name to the ids it stands for; raises Refusal for a name it does not know.
+        resolve: a function from a name, and the function of things it stands in or None, to the ids it stands for;
+            raises Refusal for a name it does not know.
 
     Raises:
         Refusal: with the place in the text, where it is not a formula.
@@ -82,18 +102,19 @@ def read_formula(text, resolve):
         raise Refusal(f"A formula has at most {limits.FORMULA_LENGTH} characters; that one has {len(text):,}.")
     if "{" in text:
         raise Refusal(f"A formula cannot hold “{{”. {_WHAT_FITS}", text.index("{"))
-    _, names = _parse(text)
+    _, names, inside = _parse(text)
     operands, kept, at = [], [], 0
-    for name, place in names:
+    for number, (name, place) in enumerate(names):
         try:
-            found = resolve(name)
+            found = resolve(name, inside.get(number))
         except Refusal as refusal:
             raise Refusal(refusal.sentence, place) from None
-        if found not in operands:
-            operands.append(found)
-        kept.append(text[at:place] + f"{{{operands.index(found)}}}")
+        use = found, inside.get(number)
+        if use not in operands:
+            operands.append(use)
+        kept.append(text[at:place] + f"{{{operands.index(use)}}}")
         at = place + len(name)
-    return Formula(("".join(kept) + text[at:]).strip(), tuple(operands))
+    return Formula(("".join(kept) + text[at:]).strip(), tuple(ids for ids, _ in operands))
 
 
 def _tokens(text):
@@ -112,12 +133,30 @@ def _tokens(text):
 
 @lru_cache(maxsize=2048)
 def _parse(text):
-    """The tree of a formula, and the names in it with their places."""
+    """The tree of a formula, the names in it with their places, and the function of things that a name stands in."""
     parser = _Parser(text)
-    tree = parser.sum(0)
+    tree = parser.comparison()
     if parser.kind:
         raise Refusal(f"The formula should have ended before “{parser.value}”. {_WHAT_FITS}", parser.place)
-    return tree, tuple(parser.names)
+    return tree, tuple(parser.names), parser.inside
+
+
+def parsed(text, start=0):
+    """The tree of a text that is part of something else, and its names with their places; ``start`` is where it begins
+    there, for the place of a refusal."""
+    try:
+        tree, names, _ = _parse(text)
+    except Refusal as refusal:
+        raise Refusal(refusal.sentence, None if refusal.place is None else start + refusal.place) from None
+    return tree, names
+
+
+def _measured(tree):
+    if tree[0] == "measure":
+        yield tree[1], tree[2]
+    for part in tree[1:]:
+        if isinstance(part, tuple):
+            yield from _measured(part)
 
 
 class _Parser:
@@ -128,6 +167,7 @@ class _Parser:
         self._at = 0
         self._end = len(text)
         self.names = []
+        self.inside = {}
 
     def _token(self):
         return self._tokens[self._at] if self._at < len(self._tokens) else (None, "", self._end)
@@ -141,6 +181,12 @@ class _Parser:
             self._at += 1
             return self._tokens[self._at - 1]
         return None
+
+    def comparison(self):
+        tree = self.sum(0)
+        if token := self._take(*_COMPARISONS):
+            return (token[1], tree, self.sum(0), token[2])
+        return tree
 
     def sum(self, depth):
         if depth > limits.FORMULA_NESTING:
@@ -207,15 +253,36 @@ class _Parser:
         if self._take("("):
             if value in FUNCTIONS:
                 return ("call", value, self._bracket(depth, place + len(value)))
-            raise Refusal(f"There is no function called {value}. There are {', '.join(FUNCTIONS)}.", place)
+            if value in MEASURES:
+                return ("measure", value, self._thing(value))
+            raise Refusal(f"There is no function called {value}. There are {', '.join((*FUNCTIONS, *MEASURES))}.", place)
         if value == "pi" or value == "π":
             return ("pi",)
         self.names.append((value, place))
         return ("operand", len(self.names) - 1)
 
 
+    def _thing(self, function):
+        """The place of the operand that stands in a function of things."""
+        kind, value, place = self._token()
+        if kind not in ("name", "operand"):
+            raise Refusal(f"In {function}(…) stands the name of {MEASURES[function][2]}.", place)
+        self._at += 1
+        if not self._take(")"):
+            raise Refusal(f"In {function}(…) stands the name of {MEASURES[function][2]} and nothing else.", self.place)
+        if kind == "operand":
+            return int(value[1:-1])
+        self.names.append((value, place))
+        self.inside[len(self.names) - 1] = function
+        return len(self.names) - 1
+
+
 def _evaluate(tree, m, operands):
     kind = tree[0]
+    if kind == "measure":
+        rules = MEASURES[tree[1]][0]
+        thing_kind, value = operands[tree[2]]
+        return rules[thing_kind](m, value)
     if kind == "operand":
         return operands[tree[1]]
     if kind == "number":
@@ -233,6 +300,11 @@ def _evaluate(tree, m, operands):
             power = power * left
         return power if tree[2] >= 0 else m.divide(m.number(1), power)
     right = _evaluate(tree[2], m, operands)
+    if kind in _COMPARISONS:
+        more = right - left if kind in "<≤" else left - right
+        one, zero = m.number(1), m.number(0)
+        # "Less" is "not at least": the sign is asked the other way round.
+        return m.choose(more, one, zero) if kind in "≤≥" else m.choose(-more, zero, one)
     if kind == "+":
         return left + right
     if kind == "-":
@@ -248,8 +320,10 @@ def _called(dimension):
 
 
 def _dimension(tree, operands):
-    """The power of length of a value, "angle", or None for a typed number, which goes with anything."""
+    """The power of length of a value, "angle", "truth", or None for a typed number, which goes with anything."""
     kind = tree[0]
+    if kind == "measure":
+        return MEASURES[tree[1]][1]
     if kind == "operand":
         return operands[tree[1]]
     if kind in ("number", "pi"):
@@ -268,6 +342,12 @@ def _dimension(tree, operands):
     if kind == "^":
         return left if left in (None, ANGLE) else left * tree[2]
     right = _dimension(tree[2], operands)
+    if TRUTH in (left, right):
+        raise Refusal("What is true or false cannot be reckoned with.", tree[3] if len(tree) > 3 else None)
+    if kind in _COMPARISONS:
+        if left is None or right is None or left == right:
+            return TRUTH
+        raise Refusal(f"{_called(left).capitalize()} cannot be compared with {_called(right)}.", tree[3])
     if kind in "+-":
         if left is None or right is None or left == right:
             return right if left is None else left

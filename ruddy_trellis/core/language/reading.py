@@ -8,9 +8,12 @@ from ..catalogue import CATALOGUE, Construction
 from ..checking import check_fills, check_number
 from ..kinds import NUMBER, POINT, join, with_article, word
 from ..refusal import Refusal
+from . import equation as equations
 from . import names as spelling
-from .expression import read_formula
+from .expression import MEASURES, read_formula
 
+#: "p: y = 3x − 1": a name for what an equation makes.
+_NAMED_EQUATION = re.compile(r"\s*(?P<name>[^\s:=]+)\s*:\s*(?P<equation>.*=.*)", re.DOTALL)
 _SUBJECT = re.compile(r"\s*(?P<name>\S.*?)\s*(?P<verb>\bis\b|=)\s*(?P<rest>.*)", re.DOTALL)
 _ARTICLE = re.compile(r"(?:the|an?)\s+", re.IGNORECASE)
 _NUMBER = r"[-−+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-−+]?\d+)?"
@@ -39,6 +42,8 @@ def read_sentence(text, board):
     """
     if len(text) > limits.SENTENCE_LENGTH:
         raise Refusal(f"A sentence has at most {limits.SENTENCE_LENGTH} characters; that one has {len(text):,}.")
+    if found := _equation_step(text, board):
+        return found
     name, verb, rest = _subject(text)
     if name is not None:
         name = spelling.tidy(name)
@@ -61,9 +66,25 @@ def read_sentence(text, board):
     raise max(refusals, key=lambda pair: pair[0])[1]
 
 
+def _equation_step(text, board):
+    """ "y = 3x − 1" and "p: y = 3x − 1": what a bare equation in x and y makes; None for anything else, and where x or
+    y is the name of a reading and the equation therefore a calculation."""
+    named = _NAMED_EQUATION.fullmatch(text)
+    name, equation = (spelling.tidy(named["name"]), named["equation"]) if named else (None, text)
+    equation = " ".join(equation.split())
+    readings = any(board.ids_named(letter) for letter in "xy")
+    if "=" not in equation or not equations.is_equation(equation) or (readings and not named):
+        return None
+    construction = CATALOGUE[equations.made_by(equation)]
+    fills = {"equation": equation}
+    check_fills(construction, fills, board)
+    return ReadStep(construction, fills, name)
+
+
 def _subject(text):
     found = _SUBJECT.fullmatch(text)
-    if not found:
+    # "both lines y = ±2": an equation inside a sentence without a subject.
+    if not found or (found["verb"] == "=" and " " in found["name"]):
         return None, "", text
     return found["name"], found["verb"], found["rest"]
 
@@ -182,7 +203,9 @@ def read_fill(gap, text, board):
     """What a typed text fills a gap with. Raises Refusal where it does not fit."""
     kind = gap.kind
     if kind.literal == "formula":
-        return read_formula(text, lambda name: _operand(name, board))
+        return read_formula(text, lambda name, function: _operand(name, function, board))
+    if kind.literal == "equation":
+        return _equation_text(text)
     if kind.literal == "coordinates":
         found = _COORDINATES.fullmatch(text)
         if not found:
@@ -212,9 +235,26 @@ def _unit_factor(unit, board):
     return _METRES[unit] / _METRES[own]
 
 
-def _operand(name, board):
-    """What a name in a formula stands for: a reading, or the distance between two points."""
+def _equation_text(text):
+    """An equation as it is kept. Raises Refusal where it is none."""
+    for each in equations.with_each_sign(text):
+        equations.coefficients(each)
+    return " ".join(text.split())
+
+
+def _operand(name, function, board):
+    """What a name in a formula stands for: a reading, or the distance between two points; in area(…) and its like a
+    thing, or the corners of a polygon."""
     name = name.replace("'", "′")
+    if function:
+        for id in board.ids_named(name):
+            if board.kind_of(id) in MEASURES[function][0]:
+                return (id,)
+        points = _points(board)
+        for count in range(3, min(len(name), limits.POLYGON_CORNERS) + 1):
+            for way in spelling.unspell(name, points, count):
+                return tuple(points[part] for part in way)
+        raise Refusal(f"{name[:30]} is not {MEASURES[function][2]}.")
     readings = [id for id in board.ids_named(name) if board.kind_of(id) == NUMBER]
     if readings:
         return (readings[0],)

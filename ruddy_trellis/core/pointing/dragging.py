@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from ..kinds import POINT, join
 from ..language.printing import noun, sentence
+from ..lattice import snapped
 from ..limits import COORDINATE
 from ..refusal import Refusal
 from .picking import place_near
@@ -37,6 +38,12 @@ class Drag:
                 return {}
             return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
         dx, dy = x - self.start[0], y - self.start[1]
+        if len(self.free) == 1:
+            return {id: snapped(board.settings, (_bounded(at[0] + dx), _bounded(at[1] + dy))) for id, at in self.free.items()}
+        # Several points keep their shape: the one that comes first decides how far they all go.
+        lead = next(iter(self.free.values()))
+        sx, sy = snapped(board.settings, (lead[0] + dx, lead[1] + dy))
+        dx, dy = sx - lead[0], sy - lead[1]
         return {id: (_bounded(at[0] + dx), _bounded(at[1] + dy)) for id, at in self.free.items()}
 
 

@@ -3,14 +3,17 @@
 from dataclasses import dataclass
 from math import atan2, degrees, hypot, sqrt
 
-from ..arithmetic import FLOATS, Undefined
+import numpy as np
+
+from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
+from ..formulas import arcs, conics, measures, straights
 from ..formulas import points as point_formulas
-from ..formulas import straights
-from ..kinds import CIRCLE, PATHS, POINT, POLYGON
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, PATHS, POINT, POLYGON, SECTOR
 from ..language import names as spelling
 from ..language.printing import noun
+from ..lattice import snapped
 from ..plan import kinds_of_fills, make_plan
 from ..step import Step
 
@@ -79,6 +82,8 @@ def look_under(board, at, tolerance):
                     paths.append((distance, (a_id, b_id)))
             if _inside(value, at):
                 shapes.append((_size(value), step.id))
+        elif step.makes in (SECTOR, CHORD_REGION) and _inside_arc(step.makes, value, at, tolerance):
+            shapes.append((value[2], step.id))
     points.sort()
     # A thing goes before a side that it runs along.
     paths.sort(key=lambda path: (round(path[0] / tolerance, 2), len(path[1])))
@@ -98,13 +103,58 @@ def _path_name(board, ids):
 
 def distance_to_path(kind, value, at):
     """How far a position is from a path."""
-    if kind == CIRCLE:
-        return abs(hypot(value[0] - at[0], value[1] - at[1]) - sqrt(value[2]))
     try:
-        foot = _foot(value, at)
+        if kind in (CIRCLE, ARC, CONIC):
+            near = _value_on(kind, value, _place_on(kind, value, at))
+        else:
+            near = _foot(value, at)
     except Undefined:
         return float("inf")
-    return hypot(foot[0] - at[0], foot[1] - at[1])
+    return hypot(near[0] - at[0], near[1] - at[1])
+
+
+def _value_on(kind, value, place):
+    return {CIRCLE: point_formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}[kind](FLOATS, value, place)
+
+
+def _place_on(kind, value, at):
+    """The place on a round or curved path that is nearest to a position: an angle, or on an arc a share."""
+    turn = degrees(atan2(at[1] - value[1], at[0] - value[0]))
+    if kind == CIRCLE:
+        return turn % 360
+    if kind == CONIC:
+        return _place_on_conic(value, at)
+    start = degrees(atan2(value[4] - value[1], value[3] - value[0]))
+    turned, whole = (turn - start) % 360, arcs.sweep(FLOATS, value)
+    if turned > whole:
+        return 0.0 if turned - whole > 360 - turned else 1.0
+    return turned / whole
+
+
+def _place_on_conic(conic, at):
+    """The angle round the focus of the point of a conic that is nearest to a position: the best of many, then finer."""
+    numbers = tuple(map(ARRAYS.number, conic))
+    middle, reach = 180.0, 180.0
+    with np.errstate(all="ignore"):
+        for _ in range(5):
+            angles = np.linspace(middle - reach, middle + reach, 121)
+            x, y = conics.point_on_conic(ARRAYS, numbers, angles)
+            away = np.hypot(x - at[0], y - at[1])
+            if np.isnan(away).all():
+                raise Undefined("the conic has no points near")
+            middle, reach = float(angles[np.nanargmin(away)]), reach / 40
+    return middle % 360
+
+
+def _inside_arc(kind, value, at, tolerance):
+    """Whether a position is in a sector or a chord region, or on its edge."""
+    cx, cy, square, ax, ay, bx, by = value
+    if hypot(at[0] - cx, at[1] - cy) > sqrt(square) + tolerance:
+        return False
+    if kind == CHORD_REGION:
+        return (at[0] - ax) * (by - ay) - (at[1] - ay) * (bx - ax) >= -tolerance * hypot(bx - ax, by - ay)
+    turned = (degrees(atan2(at[1] - cy, at[0] - cx)) - degrees(atan2(ay - cy, ax - cx))) % 360
+    return turned <= arcs.sweep(FLOATS, value)
 
 
 def _foot(straight, at):
@@ -135,7 +185,7 @@ def _inside(corners, at):
 
 
 def _size(corners):
-    return abs(sum(a[0] * b[1] - a[1] * b[0] for a, b in zip(corners, corners[1:] + corners[:1]))) / 2
+    return measures.polygon_area(FLOATS, corners)
 
 
 def _new_point(board, at, paths, tolerance):
@@ -151,7 +201,7 @@ def _new_point(board, at, paths, tolerance):
         return best[1]
     if paths:
         return point_on_path(board, paths[0], at)
-    return free_point(at)
+    return free_point(snapped(board.settings, at))
 
 
 def _gap(a, b):
@@ -165,9 +215,9 @@ def free_point(at):
 
 def point_on_path(board, ids, at):
     """A new point on a path, at the place nearest to a position."""
-    if len(ids) == 1 and board.kind_of(ids[0]) == CIRCLE:
-        value = board.value(ids[0])
-        place = degrees(atan2(at[1] - value[1], at[0] - value[0])) % 360
+    kind = board.kind_of(ids[0])
+    if len(ids) == 1 and kind in (CIRCLE, ARC, CONIC):
+        place = _place_on(kind, board.value(ids[0]), at)
     else:
         value = board.value(ids[0]) if len(ids) == 1 else straights.segment(FLOATS, board.value(ids[0]), board.value(ids[1]))
         place = point_formulas.share_along(FLOATS, value, at)
@@ -191,7 +241,7 @@ def crossing_near(board, a, b, at):
     fills = {"a": a, "b": b}
     words = f"where {_path_name(board, a)} meets {_path_name(board, b)}"
     choices = crossing_choices(kinds_of_fills(CATALOGUE["intersection"], fills, board.kind_of))
-    if len(choices) > 1:
+    if len(choices) == 2:
         for known in _points_on_both(board, a, b):
             other = {**fills, "known": (known,)}
             value, known_at = _value_of(board, "other_intersection", other), board.value(known)

@@ -1,7 +1,8 @@
 """What a sentence would make if the pointer clicked now."""
 
+from ..board import Board
 from ..display import display
-from ..edits import Add, NewStep, tried
+from ..edits import Add, NewStep, Retie, perform, tried
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .picking import NewPoint
@@ -21,10 +22,20 @@ def preview(prompt, board, taking, at, extent):
     if edit is None:
         return []
     try:
+        if isinstance(edit, Retie):
+            return changed_by(board, edit, extent)
         with tried(board, edit) as added:
             return display(board, extent, [step.id for step in added])
     except Refusal:
         return []
+
+
+def changed_by(board, edit, extent):
+    """The display items of what an edit would move, as they would be. Raises Refusal where the edit does not fit."""
+    ahead = Board(board.settings, board.steps)
+    perform(ahead, edit)
+    moved = [step.id for step in ahead.steps if step.id not in board or ahead.value(step.id) != board.value(step.id)]
+    return display(ahead, extent, moved)
 
 
 def pending(prompt, board, extent):

@@ -1,18 +1,19 @@
 """A sentence being filled by clicks: which gap a click fills, what it says before, what it makes in the end."""
 
 from dataclasses import dataclass, field
+from math import dist
 
 from ..catalogue import CATALOGUE, Construction
 from ..checking import misfit
 from ..codec import fill_to_json
-from ..edits import Add, NewStep
-from ..kinds import CIRCLE, POINT, POLYGON, SEGMENT
+from ..edits import Add, NewStep, Retie
+from ..kinds import ARC, POINT, REGIONS, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun, number_text
 from ..language.reading import read_fill
 from ..plan import kinds_of_fills
 from ..refusal import Refusal
-from .picking import NewPoint, crossing_near, look_under, path_words, point_on_path
+from .picking import NewPoint, crossing_near, distance_to_path, look_under, path_words, point_on_path
 
 _POINT_MAKERS = ("free_point", "point_on", "intersection")
 
@@ -35,6 +36,7 @@ class Prompt:
         construction: what is being made.
         filled: for each gap the items so far: ids, new points, or one typed value.
         last_at: where the last click was; it picks among crossings.
+        retie: the step that is made anew by the sentence, or None for a new one.
     """
 
     construction: Construction
@@ -42,13 +44,18 @@ class Prompt:
     last_at: tuple | None = None
     closed: bool = False
     order: list = field(default_factory=list)
+    retie: str | None = None
 
     @classmethod
-    def of(cls, key):
-        """The prompt of a construction, nothing filled. Raises Refusal for an unknown key."""
+    def of(cls, key, retie=None):
+        """The prompt of a construction, nothing filled. Raises Refusal for an unknown key.
+
+        Args:
+            retie: the id of a step that is to be made in this way, instead of a new one.
+        """
         if key not in CATALOGUE:
             raise Refusal(f"There is no tool called “{key[:40]}”.")
-        return cls(CATALOGUE[key])
+        return cls(CATALOGUE[key], retie=retie)
 
     # What is filled -----------------------------------------------------------------------------------------
 
@@ -57,7 +64,7 @@ class Prompt:
         items = self.filled.get(gap.name, [])
         if not items:
             return False
-        if not isinstance(items[0], (str, NewPoint)):
+        if not isinstance(items[0], (str, NewPoint)) or gap.kind.literal in ("word", "equation"):
             return True
         if gap.kind.points < 0:
             return self.closed
@@ -91,8 +98,11 @@ class Prompt:
 
     # Clicking -----------------------------------------------------------------------------------------------
 
-    def what_at(self, board, at, tolerance):
+    def what_at(self, board, at, tolerance, only=None):
         """What a click at a position would take.
+
+        Args:
+            only: the id of the one thing that is meant, where several lie there.
 
         Raises:
             Refusal: where nothing there fits, saying what would.
@@ -103,6 +113,8 @@ class Prompt:
         pending = self._pending_at(at, tolerance * 1.5)
         if pending is not None:
             return self._take_pending(gaps, pending)
+        if only is not None:
+            return self.what_of(board, only)
         under = look_under(board, at, tolerance)
         if self.construction.key in _POINT_MAKERS and not self.filled:
             if taking := self._point_itself(board, under, gaps[0]):
@@ -114,6 +126,39 @@ class Prompt:
             ids = under.points[:1] or under.paths[0]
             raise misfit(gaps[0], ids, board)
         raise Refusal(f"Nothing is under the pointer. Here goes {gaps[0].kind.wants}.")
+
+    def what_of(self, board, id):
+        """What picking this one thing would take. Raises Refusal where it fits no gap."""
+        gaps = self.open_gaps(board)
+        if board.kind_of(id) == POINT:
+            taking = self._take_point(gaps, id, noun(board, id))
+        else:
+            fitting = (gap for gap in gaps if not self.filled.get(gap.name) and board.kind_of(id) in gap.kind.single)
+            taking = next((Taking(gap.name, self._spelt_out(board, gap, (id,)), noun(board, id)) for gap in fitting), None)
+        if taking is None:
+            raise misfit(gaps[0], (id,), board)
+        return taking
+
+    def alternatives(self, board, at, tolerance):
+        """The ids of things that lie on top of one another under a click and would each fit: more than one, or none."""
+        if self.construction.key in _POINT_MAKERS:
+            return []
+        under = look_under(board, at, tolerance)
+        points = [id for id in under.points if _apart(board, id, under.points[0]) < 0.35 * tolerance and not self._used(id)]
+        single = [ids[0] for ids in under.paths if len(ids) == 1]
+        if points:
+            found = points
+        else:
+            near = [distance_to_path(board.kind_of(id), board.value(id), at) for id in single]
+            found = [id for id, distance in zip(single, near) if distance - min(near) < 0.2 * tolerance]
+        fitting = [id for id in found if self._fits(board, id)]
+        return fitting if len(fitting) > 1 else []
+
+    def _fits(self, board, id):
+        try:
+            return bool(self.what_of(board, id))
+        except Refusal:
+            return False
 
     def _pending_at(self, at, reach):
         for item in self.new_points():
@@ -128,6 +173,10 @@ class Prompt:
         """For the tools that make a point by pointing: the point that the click makes."""
         new = under.new_point
         own = self.construction.key
+        if self.retie is not None:
+            if new.does == "free_point":
+                raise Refusal(f"There is nothing here to tie {board.name(self.retie)} to. Point at a line, a circle, a curve or a crossing.")
+            return Taking(gap.name, (new,), new.words)
         if own == "free_point":
             if under.points:
                 raise Refusal(f"{noun(board, under.points[0]).capitalize()} is here already. Click elsewhere for a new point.")
@@ -148,7 +197,7 @@ class Prompt:
             for ids in under.paths:
                 if self._path_fits(board, gap, ids):
                     return Taking(gap.name, self._spelt_out(board, gap, ids), path_words(board, ids))
-            if set(gap.kind.single) <= {CIRCLE, POLYGON}:
+            if gap.kind.single and set(gap.kind.single) <= {*REGIONS, ARC}:
                 for id in under.shapes:
                     if board.kind_of(id) in gap.kind.single:
                         return Taking(gap.name, (id,), noun(board, id))
@@ -252,6 +301,14 @@ class Prompt:
 
     def edit(self, board):
         """The edit that the filled sentence makes: its new points, then its own step."""
+        made = self._adding(board)
+        if self.retie is None:
+            return made
+        if len(made.steps) > 1:
+            raise Refusal(f"{board.name(self.retie)} is made anew from what is there; make new points first.")
+        return Retie(id=self.retie, does=made.steps[0].does, fills=made.steps[0].fills)
+
+    def _adding(self, board):
         new_points, steps = self.new_points(), self.new_point_steps()
         if self._is_pointed():
             return Add(steps=steps)
@@ -259,7 +316,8 @@ class Prompt:
         for gap in self.construction.gaps:
             if items := self.filled.get(gap.name):
                 ids = tuple(f"new:{new_points.index(item)}" if isinstance(item, NewPoint) else item for item in items)
-                fills[gap.name] = ids if isinstance(ids[0], str) else items[0]
+                things = isinstance(ids[0], str) and gap.kind.literal not in ("word", "equation")
+                fills[gap.name] = ids if things else items[0]
         does = self.construction.key
         if does == "intersection" and not new_points and self.last_at:
             crossing = crossing_near(board, fills["a"], fills["b"], self.last_at)
@@ -276,7 +334,7 @@ class Prompt:
 
     def with_taking(self, taking, at):
         """A copy in which the taking is taken: to look ahead."""
-        copy = Prompt(self.construction, {gap: list(items) for gap, items in self.filled.items()}, self.last_at, self.closed, list(self.order))
+        copy = Prompt(self.construction, {gap: list(items) for gap, items in self.filled.items()}, self.last_at, self.closed, list(self.order), self.retie)
         copy.take(taking, at)
         if self._asked and self._asked[0].kind.points < 0 and not taking.closes and len(copy.filled[taking.gap]) >= 3:
             copy.closed = True
@@ -309,14 +367,20 @@ class Prompt:
         for item in items:
             if isinstance(item, NewPoint):
                 parts.append("new point")
-            elif isinstance(item, str):
+            elif isinstance(item, str) and item in board:
                 parts.append(board.name(item))
             elif isinstance(item, float):
                 parts.append(number_text(item))
+            elif gap.kind.literal in ("word", "equation"):
+                parts.append(item)
             else:
                 parts.append(str(item.written(["…"] * len(item.operands))))
         together = gap.kind.hands != "many" and "new point" not in parts
         return spelling.spell(parts) if together else ", ".join(parts)
+
+
+def _apart(board, a, b):
+    return dist(board.value(a), board.value(b))
 
 
 def _makes(new, key):

@@ -9,6 +9,8 @@ export class Drawer {
     this.boardId = boardId;
     this.acts = acts;
     this.name = "working";
+    this.plot = { across: 0, up: 1 };
+    this.copied = null;
     this.root = document.getElementById("drawer");
     this.panel = document.getElementById("panel");
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.addEventListener("click", () => this.open(tab.dataset.panel));
@@ -16,8 +18,9 @@ export class Drawer {
     this.panel.addEventListener("click", (event) => this.click(event));
     this.panel.addEventListener("change", (event) => this.changed(event));
     this.panel.addEventListener("submit", (event) => this.submit(event));
-    this.panel.addEventListener("pointerover", (event) => this.acts.light(event.target.closest?.("[data-id]")?.dataset.id));
-    this.panel.addEventListener("pointerleave", () => this.acts.light());
+    for (const kind of ["pointerover", "focusin"]) this.panel.addEventListener(kind, (event) => this.pointed(event.target));
+    this.panel.addEventListener("pointerleave", () => this.pointed(null));
+    this.panel.addEventListener("focusout", () => this.pointed(null));
     document.body.addEventListener("htmx:afterSwap", () => this.mark());
   }
 
@@ -42,9 +45,15 @@ export class Drawer {
     this.waiting = setTimeout(() => {
       const field = document.activeElement;
       if (this.panel.contains(field) && field.matches("input") && field.value !== field.defaultValue) return;
-      const ids = this.name === "look" ? `?ids=${this.acts.selected().join(",")}` : "";
-      window.htmx.ajax("GET", `/boards/${this.boardId}/panels/${this.name}${ids}`, { target: "#panel", swap: "innerHTML" });
+      window.htmx.ajax("GET", `/boards/${this.boardId}/panels/${this.name}${this.query()}`, { target: "#panel", swap: "innerHTML" });
     }, 60);
+  }
+
+  /** What a panel has to know besides its board. */
+  query() {
+    if (this.name === "look") return `?ids=${this.acts.selected().join(",")}`;
+    if (this.name === "loose") return `?reach=${this.acts.reach()}`;
+    return this.name === "log" ? `?${new URLSearchParams(this.plot)}` : "";
   }
 
   /** The selection has changed. */
@@ -67,31 +76,96 @@ export class Drawer {
     }
   }
 
+  /** Light what a row is about, and show what its button would move. */
+  pointed(element) {
+    const row = element?.closest?.("[data-id], [data-lights]");
+    this.acts.light(row ? (row.dataset.lights ?? row.dataset.id).split(" ") : []);
+    const button = element?.closest?.("[data-ahead]");
+    if (button !== this.aheadOf) this.acts.ahead(button ? JSON.parse(button.dataset.edit) : null);
+    this.aheadOf = button;
+  }
+
   targets(element) {
-    return element.dataset.on ? [element.dataset.on] : this.acts.selected();
+    return element.dataset.on ? element.dataset.on.split(" ") : this.acts.selected();
   }
 
   click(event) {
     const element = event.target.closest("button");
     if (!element) return;
     const { dataset } = element;
-    if (dataset.id) this.acts.choose(dataset.id, event.shiftKey);
+    if (dataset.id) this.pick(dataset.id, event);
+    else if (dataset.edit) this.acts.edit(JSON.parse(dataset.edit));
+    else if (dataset.send) this.acts.send(JSON.parse(dataset.send));
+    else if (dataset.gather) this.acts.send({ t: "gather", what: dataset.gather, ids: this.acts.selected() });
+    else if (dataset.tie) this.acts.send({ t: "tool", key: "intersection", retie: dataset.tie });
+    else if (dataset.remake) this.acts.send({ t: "tool", key: dataset.does, retie: dataset.remake });
+    else if (dataset.log) this.toggleLog(dataset.log);
     else if (dataset.show) this.acts.edit({ kind: "restyle", ids: dataset.show.split(" "), look: { hidden: false } });
     else if (dataset.look) this.acts.edit({ kind: "restyle", ids: this.targets(element), look: { [dataset.look]: JSON.parse(dataset.value) } });
-    else if (dataset.choose) this.acts.edit({ kind: "choose", id: dataset.on, gap: dataset.choose, word: dataset.word || null });
-    else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: dataset.arrange === "decimals" ? Number(dataset.value) : dataset.value });
+    else if (dataset.choose) for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
+    else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value });
+    else if (element.id === "snap") this.acts.snap(element.getAttribute("aria-pressed") !== "true");
+    else if (element.id === "look-again") this.refresh();
+    else if (element.id === "copy-look") this.copyLook(dataset.step);
+    else if (element.id === "give-look") this.giveLook();
+    else if (element.id === "board-look") this.acts.boardLook(this.acts.selected()[0]);
     else if (element.id === "delete-selected") this.acts.remove();
     else if (element.id === "copy-working") this.copy();
   }
 
+  /** A row was picked: it is selected, or in the Calculate field its name is put in. */
+  pick(id, event) {
+    const field = this.panel.querySelector("#formula");
+    if (!field || !field.value) return this.acts.choose(id, event.shiftKey);
+    const name = this.panel.querySelector(`[data-id="${id}"] [data-name]`)?.dataset.name;
+    field.setRangeText(name, field.selectionStart, field.selectionEnd, "end");
+    field.focus();
+  }
+
+  toggleLog(id) {
+    const chosen = [...this.panel.querySelectorAll("[data-log][aria-pressed=true]")].map((one) => one.dataset.log);
+    this.acts.edit({ kind: "arrange", log: chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id] });
+  }
+
+  copyLook(id) {
+    this.copied = this.acts.styleOf(id);
+    this.acts.words("The look is copied. Select other things and give it to them.");
+  }
+
+  giveLook() {
+    if (this.copied) this.acts.edit({ kind: "restyle", ids: this.acts.selected(), look: this.copied });
+    else this.acts.words("No look is copied yet: select one thing and copy its look.");
+  }
+
   changed(event) {
     const { dataset, value } = event.target;
-    if (dataset.look) this.acts.edit({ kind: "restyle", ids: this.targets(event.target), look: { [dataset.look]: value === "" ? null : Number(value) } });
+    if (dataset.plot) {
+      this.plot[dataset.plot] = value;
+      this.refresh();
+      return;
+    }
+    if (dataset.lookText) this.acts.edit({ kind: "restyle", ids: this.targets(event.target), look: { [dataset.lookText]: value || null } });
+    else if (dataset.nice) this.acts.edit({ kind: "arrange", nice: value ? [dataset.nice, Number(value)] : null });
+    else if (dataset.arrangeNumber) this.typedNumber(dataset.arrangeNumber, value);
+    else if ("range" in dataset) this.typedRange(value);
+    else if (dataset.look) this.acts.edit({ kind: "restyle", ids: this.targets(event.target), look: { [dataset.look]: value === "" ? null : Number(value) } });
     else if (dataset.rename) this.acts.edit({ kind: "rename", id: dataset.rename, name: value });
     else if (dataset.place) this.acts.place(dataset.place, value);
     else return;
     event.target.defaultValue = value;
     this.refresh();
+  }
+
+  typedNumber(name, text) {
+    const number = Number(text.replace(",", "."));
+    if (text.trim() && !(number > 0)) this.acts.refuse(`“${text}” does not fit. A number above zero does, or nothing.`);
+    else this.acts.edit({ kind: "arrange", [name]: text.trim() ? number : null });
+  }
+
+  typedRange(text) {
+    const view = text.replaceAll("−", "-").split(/[,;]\s*|\s+/).filter(Boolean).map(Number);
+    if (view.length === 4 && view.every(Number.isFinite)) this.acts.send({ t: "range", view });
+    else this.acts.refuse("Type four numbers: left, foot, right, top, such as −10, −6, 10, 6.");
   }
 
   submit(event) {

@@ -2,9 +2,10 @@
 //
 // A canvas, and not an element for each thing: with two hundred things moving at once, styling, laying out and
 // painting their elements held up the page several times as long as everything else in a drag together.
-import { labelHalf, labelPlace, tagged, useSizes, visible } from "./labels.js";
+import { labelHalf, labelPlace, sizes, tagged, useSizes, visible } from "./labels.js";
 import { outlineOf } from "./outlines.js";
 
+const FILLED = new Set(["polygon", "circle", "sector", "chord_region"]);
 const CATCH = 16; // pixels of width within which a line is under the pointer
 
 /** The drawing of one board. */
@@ -16,6 +17,7 @@ export class Drawing {
    */
   constructor(canvas, port, look) {
     Object.assign(this, { canvas, port });
+    this.plainSizes = look.sizes;
     useSizes(look.sizes);
     this.painter = new Worker(new URL("./painter.js", import.meta.url), { type: "module" });
     const offscreen = canvas.transferControlToOffscreen();
@@ -92,9 +94,10 @@ export class Drawing {
     this.paint({ scene: { ghosts } });
   }
 
-  /** Set the ground: "blank" or "grid". */
-  showGround(ground) {
-    this.paint({ scene: { ground } });
+  /** Set how the board looks as a whole: its ground, its paper, the spacing of its lattice, the size of everything. */
+  showBoard({ ground, paper, spacing, size }) {
+    useSizes(this.plainSizes, size);
+    this.paint({ scene: { ground, paper, spacing, size } });
   }
 
   /** The view has changed. */
@@ -123,11 +126,11 @@ export class Drawing {
     const { context, port } = this;
     if (item.kind === "point") {
       const away = Math.hypot(port.px(item.shape.at[0]) - x, port.py(item.shape.at[1]) - y);
-      return away <= Math.max(14, item.style.size + 6);
+      return away <= Math.max(14, item.style.size * sizes.times + 6);
     }
     const outline = outlineOf(item, port);
     context.lineWidth = CATCH;
-    return context.isPointInStroke(outline, x, y) || (item.kind === "polygon" && item.style.fill > 0 && context.isPointInPath(outline, x, y));
+    return context.isPointInStroke(outline, x, y) || (FILLED.has(item.kind) && item.style.fill > 0 && context.isPointInPath(outline, x, y));
   }
 
   /** The id of the thing whose name or tag is at a place in pixels, or null; pegs go before names. */
@@ -177,7 +180,9 @@ export class Drawing {
         line.dataset.kind = item.kind;
         line.className = Object.keys(this.marks).filter((name) => this.marks[name].has(item.id)).join(" ");
         if (tagged(item)) line.dataset.label = item.label.text;
-        line.textContent = item.kind === "number" ? item.label.text : item.sentence;
+        if (item.shape.doubt) line.dataset.doubt = "";
+        const doubt = item.shape.doubt ? ": the figure does not agree now" : "";
+        line.textContent = (item.kind === "number" ? item.label.text : item.sentence) + doubt;
         return line;
       }),
     );
@@ -185,8 +190,9 @@ export class Drawing {
 }
 
 /** The board positions that say how far a shape reaches. */
-function extremes({ at, radius = 0, points = [] }) {
+function extremes({ at, radius = 0, points = [], curves = [] }) {
   const places = [];
+  for (const curve of curves) for (let i = 0; i < curve.length; i += 2) places.push([curve[i], curve[i + 1]]);
   if (at) places.push([at[0] - radius, at[1] - radius], [at[0] + radius, at[1] + radius]);
   for (let i = 0; i < points.length; i += 2) places.push([points[i], points[i + 1]]);
   return places;

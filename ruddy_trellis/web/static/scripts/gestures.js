@@ -3,11 +3,12 @@
 const CLICK_SLACK = 5;
 const REACH = 9; // pixels within which a thing counts as under the pointer
 const TOUCH_REACH = 16;
+const RESTING = 550; // milliseconds after which a resting finger asks for the menu
 
 export class Gestures {
   /**
    * @param {object} parts canvas, port, drawing
-   * @param {object} acts what to do: hover, click, grab, drag, drop, choose, box, labelMoved, viewChanged, leave
+   * @param {object} acts what to do: hover, click, grab, drag, drop, choose, menu, box, labelMoved, viewChanged, leave
    */
   constructor({ canvas, port, drawing }, acts) {
     Object.assign(this, { canvas, port, drawing, acts });
@@ -22,7 +23,10 @@ export class Gestures {
     canvas.addEventListener("lostpointercapture", (event) => this.up(event, true));
     canvas.addEventListener("pointerleave", () => this.doing || this.acts.leave());
     canvas.addEventListener("wheel", (event) => this.wheel(event), { passive: false });
-    canvas.addEventListener("contextmenu", (event) => event.preventDefault());
+    canvas.addEventListener("contextmenu", (event) => {
+      event.preventDefault();
+      if (event.pointerType !== "touch") this.menu(event);
+    });
   }
 
   reach(event) {
@@ -45,7 +49,22 @@ export class Gestures {
     this.canvas.focus({ preventScroll: true });
   }
 
+  /** The menu of what lies here: by the right button, or a finger that rests on it. */
+  menu(event) {
+    this.port.measure();
+    const place = [event.clientX - this.port.left, event.clientY - this.port.top];
+    const [id] = this.drawing.under(...place);
+    if (id && !this.toolMode) this.acts.menu(id, { x: place[0], y: place[1] });
+  }
+
   startInHand(event, start) {
+    if (event.pointerType === "touch") {
+      this.resting = setTimeout(() => {
+        if (this.doing?.going !== undefined || this.pointers.size !== 1) return;
+        this.doing = { kind: "rested", ...start };
+        this.menu(event);
+      }, RESTING);
+    }
     const place = [event.clientX - this.port.left, event.clientY - this.port.top];
     const [id] = this.drawing.under(...place);
     if (!id) return { kind: "box", ...start };
@@ -110,6 +129,7 @@ export class Gestures {
   }
 
   up(event, cancelled = false) {
+    clearTimeout(this.resting);
     if (!this.pointers.delete(event.pointerId)) return;
     const { doing } = this;
     if (this.pointers.size) return;
@@ -119,9 +139,15 @@ export class Gestures {
     if (doing.grabbed) this.acts.drop();
     else if (doing.kind === "label" && doing.going) this.acts.labelMoved(doing.id, event.clientX - doing.x, event.clientY - doing.y, true);
     else if (doing.kind === "box" && doing.going) this.acts.box(this.boxOf(doing, event), true, event.shiftKey);
-    else if (cancelled || doing.kind === "pan" || doing.kind === "pinch") return;
-    else if (doing.kind === "click") this.acts.click(this.port.at(event), this.reach(event));
-    else this.acts.choose(doing.kind === "box" ? null : doing.id, event.shiftKey);
+    else if (cancelled || ["pan", "pinch", "rested"].includes(doing.kind)) return;
+    else if (doing.kind === "click") {
+      const label = this.drawing.labelUnder(event.clientX - this.port.left, event.clientY - this.port.top);
+      this.acts.click(this.port.at(event), this.reach(event), label);
+    }
+    else {
+      const here = this.drawing.under(event.clientX - this.port.left, event.clientY - this.port.top);
+      this.acts.choose(doing.kind === "box" ? null : doing.id, event.shiftKey, here);
+    }
   }
 
   /** Let go of everything, as Escape does. */

@@ -1,17 +1,18 @@
 // Where names and tags stand, how large they are, and what is seen at all: for painting and for the pointer alike.
 
-const FONT = '"Atkinson Hyperlegible", sans-serif';
+export const FONT = '"Atkinson Hyperlegible", sans-serif';
 
 /** The sizes that every drawing uses, in pixels; they come from the server's palette. */
 export let sizes = {};
 export let nameFont = FONT;
 export let tagFont = FONT;
 
-/** Take the sizes, once, before anything is drawn. */
-export function useSizes(given) {
-  sizes = given;
-  nameFont = `bold ${given.name}px ${FONT}`;
-  tagFont = `${given.tag}px ${FONT}`;
+/** Take the sizes of the palette, so many times as large. */
+export function useSizes(given, times = 1) {
+  sizes = Object.fromEntries(Object.entries(given).map(([name, size]) => [name, size * times]));
+  sizes.times = times;
+  nameFont = `bold ${sizes.name}px ${FONT}`;
+  tagFont = `${sizes.tag}px ${FONT}`;
 }
 
 /** Whether a thing is seen: it has a value now and is not hidden, or hidden things are shown as ghosts. */
@@ -39,5 +40,5 @@ export function labelPlace(item, port) {
 export function labelHalf({ kind, label }, context) {
   context.font = kind === "number" ? tagFont : nameFont;
   const width = context.measureText(label.text).width;
-  return kind === "number" ? [width / 2 + 9, 14] : [Math.max(width / 2, 8), 12];
+  return kind === "number" ? [width / 2 + 9, 14 * sizes.times] : [Math.max(width / 2, 8), 12 * sizes.times];
 }

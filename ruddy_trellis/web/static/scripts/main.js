@@ -1,4 +1,5 @@
 // A board page: puts the parts together.
+import { hideChoices, showChoices } from "./choices.js";
 import { Drawer } from "./drawer.js";
 import { Drawing } from "./drawing.js";
 import { Gestures } from "./gestures.js";
@@ -97,6 +98,19 @@ line.on("under", ({ words, fits, lights, items }) => {
   speak(words, fits);
 });
 
+line.on("which", ({ at, reach, ways }) => {
+  const place = { x: port.px(at[0]), y: port.py(at[1]) };
+  const acts = ways.map(({ id, words }) => ({ words, light: id, act: () => line.send("click", { at, reach, id }) }));
+  showChoices(place, "Which one?", acts, (id) => drawing.markOnly("lit", id ? [id] : []));
+});
+
+line.on("gathered", ({ ids }) => select(ids));
+line.on("ahead", ({ items }) => drawing.preview(items));
+line.on("show", ({ view }) => {
+  port.show(view);
+  viewChanged();
+});
+
 line.on("offers", (offer) => {
   if (tool || !selected.length) return;
   const hidden = selected.every((id) => drawing.things.get(id)?.style.hidden);
@@ -128,7 +142,8 @@ function takeState(now) {
   state = now;
   document.getElementById("undo").disabled = !now.undo;
   document.getElementById("redo").disabled = !now.redo;
-  drawing.showGround(now.ground);
+  drawing.showBoard(now);
+  page.classList.toggle("dark", now.paper === "dark");
   drawScale();
   pageIsEmpty();
 }
@@ -152,10 +167,41 @@ function select(ids) {
   else bar.rest();
 }
 
-function choose(id, adding) {
+function choose(id, adding, here = []) {
+  const others = adding ? [] : here.filter((other) => other !== id && sameSort(id, other));
+  bar.alsoHere(others.slice(0, 3).map((other) => ({ words: drawing.things.get(other).says, act: () => choose(other, false, here) })));
   if (id === null) select(adding ? selected : []);
   else if (adding) select(selected.includes(id) ? selected.filter((other) => other !== id) : [...selected, id]);
   else select(selected.length === 1 && selected[0] === id ? [] : [id]);
+}
+
+/** Whether two things under the pointer could be meant for one another: two pegs, or two that are none. */
+function sameSort(id, other) {
+  return (drawing.things.get(id)?.kind === "point") === (drawing.things.get(other)?.kind === "point");
+}
+
+/** What can be done with one thing, beside the pointer. */
+function menu(id, place) {
+  if (!selected.includes(id)) select([id]);
+  const { style, says, kind } = drawing.things.get(id);
+  const restyle = (look) => edit({ kind: "restyle", ids: selected, look });
+  const ways = [
+    { words: "Change its look or name", act: () => drawer.open("look") },
+    { words: style.hidden ? "Show" : "Hide", act: () => restyle({ hidden: !style.hidden }) },
+    { words: "Delete", act: remove },
+  ];
+  if (kind !== "number") ways.splice(1, 0, { words: style.label ? "Take its label away" : "Show its label", act: () => restyle({ label: !style.label }) });
+  showChoices(place, selected.length > 1 ? `${selected.length} things` : says, ways);
+}
+
+/** Select the next or the one before of the things that are seen. */
+function walk(step, adding) {
+  const seen = [...drawing.things.values()].filter((item) => drawing.visible(item)).map((item) => item.id);
+  if (!seen.length) return;
+  const at = seen.indexOf(selected.at(-1));
+  const next = seen[(at < 0 && step < 0 ? seen.length - 1 : at + step + seen.length) % seen.length];
+  bar.alsoHere([]);
+  select(adding ? [...new Set([...selected, next])] : [next]);
 }
 
 function takeTool(key) {
@@ -168,6 +214,7 @@ function remove() {
 }
 
 function stop() {
+  if (hideChoices()) return;
   gestures.stop();
   hideToast();
   if (tool) takeTool(null);
@@ -204,11 +251,26 @@ const drawer = new Drawer(page.dataset.board, {
   choose,
   remove,
   selected: () => selected,
-  light: (id) => drawing.markOnly("lit", id ? [id] : []),
+  light: (ids) => drawing.markOnly("lit", ids),
+  send: ({ t, ...content }) => line.send(t, content),
+  ahead: (change) => line.send("ahead", { edit: change }),
+  reach: () => 10 / port.zoom,
+  refuse: (words) => toast(words, { refusal: true }),
+  snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !state.spacing ? { spacing: port.roundLength(64) } : {}) }),
+  styleOf: lookOf,
+  boardLook(id) {
+    line.send("board_look", { id });
+  },
   words: (words) => toast(words),
   calculate: (text) => line.send("say", { text: text.includes("=") || / is /.test(text) ? text : `the value of ${text}` }),
   place: (id, text) => line.send("put", { id, text }),
 });
+
+/** The parts of a thing's look that can be given to another. */
+function lookOf(id) {
+  const { pen, width, pattern, fill, size, label } = drawing.things.get(id).style;
+  return { pen, width, pattern, fill, size: size || null, label };
+}
 
 const shelf = new Shelf(takeTool);
 
@@ -236,7 +298,8 @@ const gestures = new Gestures(
       drawing.preview(pendingItems);
       if (!tool && !selected.length) bar.rest();
     },
-    click: (at, reach) => line.send("click", { at, reach }),
+    click: (at, reach, label) => line.send("click", { at, reach, ...(drawing.things.get(label)?.kind === "number" ? { id: label } : {}) }),
+    menu,
     grab: (id, at) => {
       drags.clear();
       line.send("grab", { ids: selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at });
@@ -290,7 +353,8 @@ function drawScale() {
   const length = port.roundLength(150);
   const { unit } = state;
   const shown = Number(length.toPrecision(3));
-  document.getElementById("scale-words").textContent = unit ? `${shown} ${unit}` : `${shown}`;
+  const onPaper = state.scale ? ` · 1 cm is ${Number(state.scale.toPrecision(6))} ${unit}` : "";
+  document.getElementById("scale-words").textContent = (unit ? `${shown} ${unit}` : `${shown}`) + onPaper;
   document.getElementById("scale-bar").style.width = `${length * port.zoom}px`;
 }
 
@@ -300,12 +364,13 @@ function zoom(times) {
 }
 document.getElementById("zoom-in").addEventListener("click", () => zoom(1.25));
 document.getElementById("zoom-out").addEventListener("click", () => zoom(0.8));
-document.getElementById("fit").addEventListener("click", () => {
+document.getElementById("fit").addEventListener("click", fit);
+function fit() {
   const bounds = drawing.bounds();
   if (!bounds) return;
   port.show(bounds);
   viewChanged();
-});
+}
 new ResizeObserver(() => {
   port.measure();
   drawing.redraw();
@@ -316,6 +381,9 @@ new ResizeObserver(() => {
 
 document.getElementById("undo").addEventListener("click", () => line.send("undo"));
 document.getElementById("redo").addEventListener("click", () => line.send("redo"));
+const keys = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
+document.getElementById("keys-button").addEventListener("click", () => keys.showModal());
+document.getElementById("keys-close").addEventListener("click", () => keys.close());
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
   drawing.showGhosts(event.target.checked);
@@ -339,6 +407,7 @@ title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
 
 document.addEventListener("keydown", (event) => {
+  if (keys.open) return;
   const writing = event.target.matches?.("input:not([type=checkbox]), textarea, select");
   const command = event.ctrlKey || event.metaKey;
   if (command && !writing && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
@@ -347,6 +416,13 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "Escape") stop();
   else if ((event.key === "Delete" || event.key === "Backspace") && !tool) remove();
   else if (event.key === "Backspace") line.send("back");
+  else if (event.key === "?") keys.showModal();
+  else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1, false);
+  else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
+  else if (event.key === "+" || event.key === "-") zoom(event.key === "+" ? 1.25 : 0.8);
+  else if (event.key === "0") fit();
+  else if (event.key === "=") edit({ kind: "record" });
+  else if (/^[1-9]$/.test(event.key) && selected.length && event.key <= bar.offered) line.send("offer", { number: Number(event.key) - 1 });
   else if (event.key === "/") document.getElementById("typed").focus();
   else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
   else if (event.key === " " && event.target === canvas) gestures.space = true;

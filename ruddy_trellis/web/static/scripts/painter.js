@@ -1,5 +1,6 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
-import { labelHalf, labelPlace, nameFont, tagged, useSizes, visible } from "./labels.js";
+import { paintGround } from "./grounds.js";
+import { labelHalf, labelPlace, nameFont, sizes, tagged, useSizes, visible } from "./labels.js";
 import { outlineOf, ring } from "./outlines.js";
 import { Port } from "./viewport.js";
 
@@ -18,7 +19,7 @@ class Painter {
     this.outlines = new WeakMap();
     this.stamps = new Map();
     this.marks = { lit: new Set(), chosen: new Set() };
-    this.scene = { ghosts: false, ground: "blank", box: null };
+    this.scene = { ghosts: false, ground: "blank", paper: "light", spacing: null, box: null };
     // Words measured with another font would keep its widths, so the first picture waits for the fonts, for a while.
     const fonts = Object.entries(FONT_FILES).map(([weight, address]) => {
       const font = new FontFace("Atkinson Hyperlegible", `url(${new URL(address, import.meta.url)})`, { weight });
@@ -44,7 +45,11 @@ class Painter {
     }
     if (faint) this.faint = faint;
     if (marks) this.marks[marks.name] = new Set(marks.ids);
-    if (scene) Object.assign(this.scene, scene);
+    if (scene) {
+      Object.assign(this.scene, scene);
+      if (scene.size) useSizes(this.look.sizes, scene.size);
+      this.outlines = new WeakMap();
+    }
     if (view) {
       Object.assign(this.port, view);
       this.outlines = new WeakMap();
@@ -67,9 +72,9 @@ class Painter {
     const [width, height] = [Math.round(port.width * ratio), Math.round(port.height * ratio)];
     if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height });
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
-    context.fillStyle = "#fff";
+    context.fillStyle = this.paper;
     context.fillRect(0, 0, port.width, port.height);
-    if (this.scene.ground === "grid") this.paintGrid();
+    paintGround(context, port, this.scene);
     // Pegs go over tags, so that what can be taken hold of is never covered; names go over all.
     const seen = this.order.filter((item) => visible(item, this.scene.ghosts));
     const isPeg = (item) => item.kind === "point";
@@ -84,28 +89,18 @@ class Painter {
     if (this.scene.box) this.paintBox();
   }
 
-  paintGrid() {
-    const { port, context } = this;
-    const step = port.roundLength(64);
-    const [left, low, right, high] = port.view();
-    for (const strong of [false, true]) {
-      context.strokeStyle = strong ? "#DFD1B8" : "#EFE6D6";
-      context.lineWidth = 1;
-      context.beginPath();
-      for (let i = Math.ceil(left / step); i * step <= right; i++) {
-        if ((i % 5 === 0) !== strong) continue;
-        const x = Math.round(port.px(i * step)) + 0.5;
-        context.moveTo(x, 0);
-        context.lineTo(x, port.height);
-      }
-      for (let i = Math.ceil(low / step); i * step <= high; i++) {
-        if ((i % 5 === 0) !== strong) continue;
-        const y = Math.round(port.py(i * step)) + 0.5;
-        context.moveTo(0, y);
-        context.lineTo(port.width, y);
-      }
-      context.stroke();
-    }
+  /** The colour of the board. */
+  get paper() {
+    return this.look.grounds[+this.dark];
+  }
+
+  get dark() {
+    return this.scene.paper === "dark";
+  }
+
+  /** The colour of a pen on this board. */
+  pen(name) {
+    return this.look.pens[name][+this.dark];
   }
 
   outline(item) {
@@ -123,21 +118,25 @@ class Painter {
     this.paintHalo(item, outline);
     if (kind === "point") {
       context.lineWidth = 3;
-      context.strokeStyle = "#fff";
+      context.strokeStyle = this.paper;
       context.stroke(outline);
-      context.fillStyle = this.look.pens[style.pen];
+      context.fillStyle = this.pen(style.pen);
       context.fill(outline);
     } else {
       if (style.fill) {
         const before = context.globalAlpha;
         context.globalAlpha = before * style.fill;
-        context.fillStyle = this.look.pens[style.fill_pen];
+        context.fillStyle = this.pen(style.fill_pen);
         context.fill(outline);
         context.globalAlpha = before;
       }
-      this.useLine(style);
+      this.useLine(item.shape.doubt ? { ...style, pen: "ruddy", pattern: "dotted" } : style);
       context.stroke(outline);
       context.setLineDash([]);
+      if (item.shape.arrow) {
+        context.fillStyle = this.pen(style.pen);
+        context.fill(outline);
+      }
     }
     context.globalAlpha = faint;
   }
@@ -145,11 +144,11 @@ class Painter {
   useLine({ pen, width, pattern }) {
     const { context } = this;
     const dash = this.look.dashes[pattern];
-    context.strokeStyle = this.look.pens[pen];
-    context.lineWidth = width;
+    context.strokeStyle = this.pen(pen);
+    context.lineWidth = width * sizes.times;
     context.lineJoin = "round";
     context.lineCap = pattern === "dotted" ? "round" : "butt";
-    context.setLineDash(dash ? dash.split(" ").map((part) => part * width) : []);
+    context.setLineDash(dash ? dash.split(" ").map((part) => part * width * sizes.times) : []);
   }
 
   /** The ring or glow round what is selected or under the pointer. */
@@ -158,11 +157,11 @@ class Painter {
     if (!chosen && !this.marks.lit.has(item.id)) return;
     const { context, port } = this;
     const before = context.globalAlpha;
-    context.strokeStyle = chosen ? "#A63D2F" : "#E3B04B";
+    context.strokeStyle = chosen ? this.pen("ruddy") : "#E3B04B";
     context.lineCap = "round";
     if (item.kind === "point") {
       context.lineWidth = chosen ? 3.5 : 5;
-      context.stroke(ring(port.px(item.shape.at[0]), port.py(item.shape.at[1]), item.style.size + 6));
+      context.stroke(ring(port.px(item.shape.at[0]), port.py(item.shape.at[1]), item.style.size * sizes.times + 6));
     } else {
       context.globalAlpha = before * (chosen ? 0.45 : 0.55);
       context.lineWidth = item.style.width + (chosen ? 5 : 6);
@@ -186,15 +185,16 @@ class Painter {
     context.textAlign = "center";
     context.textBaseline = "middle";
     if (item.kind === "number") {
-      const marked = this.marks.chosen.has(item.id) ? "#A63D2F" : this.marks.lit.has(item.id) ? "#E3B04B" : "#E6DCCB";
+      const plain = this.dark ? "#4A4F5C" : "#E6DCCB";
+      const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? "#E3B04B" : plain;
       context.beginPath();
       context.roundRect(x - halfWidth, y - halfHeight, 2 * halfWidth, 2 * halfHeight, 7);
-      context.fillStyle = "#fff";
+      context.fillStyle = this.paper;
       context.fill();
       context.strokeStyle = marked;
-      context.lineWidth = marked === "#E6DCCB" ? 1 : 2.5;
+      context.lineWidth = marked === plain ? 1 : 2.5;
       context.stroke();
-      context.fillStyle = this.look.pens[item.style.pen];
+      context.fillStyle = this.pen(item.style.pen);
       context.fillText(item.label.text, x, y + 1);
     } else {
       const stamp = this.stamp(item.label.text);
@@ -206,19 +206,20 @@ class Painter {
   /** A name with its light edge, painted once and kept: outlining letters anew is the dearest part of a frame. */
   stamp(text) {
     const { ratio } = this.port;
-    const key = `${ratio} ${text}`;
+    const key = `${ratio} ${nameFont} ${this.dark} ${text}`;
     let stamp = this.stamps.get(key);
     if (stamp) return stamp;
     this.context.font = nameFont;
     const width = this.context.measureText(text).width + 10;
-    stamp = new OffscreenCanvas(Math.ceil(width * ratio), Math.ceil(34 * ratio));
+    const height = sizes.name * 1.62;
+    stamp = new OffscreenCanvas(Math.ceil(width * ratio), Math.ceil(height * ratio));
     const context = stamp.getContext("2d");
     context.scale(ratio, ratio);
     Object.assign(context, { font: nameFont, textAlign: "center", textBaseline: "middle", lineJoin: "round", lineWidth: 4 });
-    context.strokeStyle = "#fff";
-    context.strokeText(text, width / 2, 17);
-    context.fillStyle = this.look.pens.ink;
-    context.fillText(text, width / 2, 18);
+    context.strokeStyle = this.paper;
+    context.strokeText(text, width / 2, height / 2);
+    context.fillStyle = this.pen("ink");
+    context.fillText(text, width / 2, height / 2 + 1);
     if (this.stamps.size > 2000) this.stamps.clear();
     this.stamps.set(key, stamp);
     return stamp;

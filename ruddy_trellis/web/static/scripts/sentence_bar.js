@@ -46,8 +46,14 @@ export class SentenceBar {
     this.line.replaceChildren(...parts);
   }
 
+  /** Other things that lie where the selected one was picked: ``{words, act}``. */
+  alsoHere(others) {
+    this.others = others;
+  }
+
   /** Nothing is going on. */
   rest() {
+    this.offered = 0;
     this.show(word("Hand: drag a peg, click things to select them, or pick a tool.", "soft"));
     this.typed.placeholder = "or type a sentence";
   }
@@ -76,13 +82,15 @@ export class SentenceBar {
     const what = word(words, "chip filled long");
     what.title = words;
     const row = word("", "offers");
+    this.offered = offers.length;
     row.append(...offers.map((offer, number) => this.offerButton(offer, number)));
     const remove = button("Delete", this.acts.remove);
     remove.id = "delete";
     remove.title = warning || "Nothing else goes with it.";
     for (const kind of ["pointerenter", "focus"]) remove.addEventListener(kind, () => this.acts.warn(warning));
     for (const kind of ["pointerleave", "blur"]) remove.addEventListener(kind, () => this.acts.warn(""));
-    this.show(what, row, button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)), remove);
+    const others = (this.others ?? []).map(({ words: other, act }) => button(`or ${other}`, act, "go or"));
+    this.show(what, ...others, row, button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)), remove);
     this.foldOffers(row, offers);
   }
 

@@ -8,18 +8,44 @@ export class Shelf {
     this.first = "";
     for (const tab of document.querySelectorAll("[data-group]")) tab.addEventListener("click", () => this.show(tab.dataset.group));
     for (const tool of this.tools) tool.addEventListener("click", () => onTool(tool.dataset.tool || null));
+    this.more = document.getElementById("more-tools");
+    this.more.addEventListener("click", () => this.turn());
+    new ResizeObserver(() => this.offerMore()).observe(this.more.parentElement);
+    for (const row of document.querySelectorAll(".tools")) row.addEventListener("scroll", () => this.offerMore());
+    this.offerMore();
+  }
+
+  get row() {
+    return document.querySelector(".tools:not([hidden])");
+  }
+
+  /** Whether the row goes on beyond the edge, and which way the button goes. */
+  offerMore() {
+    const { scrollLeft, scrollWidth, clientWidth } = this.row;
+    this.more.hidden = scrollWidth <= clientWidth + 2;
+    this.atEnd = scrollLeft + clientWidth >= scrollWidth - 2;
+    this.more.textContent = this.atEnd ? "‹" : "›";
+  }
+
+  /** Show the next tools of the row, or after the last the first again. */
+  turn() {
+    this.row.scrollTo({ left: this.atEnd ? 0 : this.row.scrollLeft + this.row.clientWidth - 140 });
+    this.offerMore();
   }
 
   show(group) {
     for (const tab of document.querySelectorAll("[data-group]")) tab.setAttribute("aria-selected", String(tab.dataset.group === group));
     for (const row of document.querySelectorAll(".tools")) row.hidden = row.id !== `row-${group}`;
+    this.offerMore();
   }
 
   /** The tool that is in the hand now; null for the hand itself. */
   press(key) {
     for (const tool of this.tools) tool.setAttribute("aria-pressed", String((tool.dataset.tool || null) === key));
-    const row = this.tools.find((tool) => key && tool.dataset.tool === key)?.closest(".tools");
+    const tool = this.tools.find((one) => key && one.dataset.tool === key);
+    const row = tool?.closest(".tools");
     if (row?.hidden) this.show(row.id.slice("row-".length));
+    tool?.scrollIntoView({ block: "nearest", inline: "nearest" });
   }
 
   /** A letter was pressed: the second of two that name a tool takes it. Returns whether it meant anything. */

@@ -1,0 +1,28 @@
+"""The real roots of equations of degree 4, of one or of many at once."""
+
+import numpy as np
+
+#: A root with an imaginary part this share of its size still counts as real: two things that touch.
+_TOUCHING = 1e-6
+
+
+def real_roots(coefficients):
+    """The real roots in order, then NaN.
+
+    Args:
+        coefficients: five numbers or arrays, the constant first.
+
+    Returns:
+        An array whose last axis has the four roots: the eigenvalues of the companion matrix.
+    """
+    p = np.stack(np.broadcast_arrays(*[np.asarray(part, dtype=float) for part in coefficients]), axis=-1)
+    size = np.abs(p).max(axis=-1)
+    # A leading part that is nothing puts a root very far away rather than dividing by zero.
+    lead = np.where(np.abs(p[..., 4]) < 1e-14 * size, 1e-14 * size + (size == 0), p[..., 4])
+    matrix = np.zeros((*lead.shape, 4, 4))
+    matrix[..., 1, 0] = matrix[..., 2, 1] = matrix[..., 3, 2] = 1
+    matrix[..., :, 3] = -p[..., :4] / lead[..., None]
+    known = np.isfinite(matrix).all(axis=(-2, -1))
+    roots = np.linalg.eigvals(np.where(known[..., None, None], matrix, 0))
+    real = (np.abs(roots.imag) <= _TOUCHING * (1 + np.abs(roots))) & known[..., None]
+    return np.sort(np.where(real, roots.real, np.nan), axis=-1)

@@ -1,0 +1,97 @@
+"""Labels that keep out of one another's way."""
+
+from math import cos, radians, sin
+
+from ..kinds import MARK, NUMBER, POINT
+from .palette import SIZES
+
+#: How wide a board is on a screen, about, in pixels: only so that the size of letters in board units is about right.
+_SCREEN = 1000
+#: Other ways to stand, tried in order: turned by so much, and so many times as far off.
+_WAYS = [(0, 1), (45, 1), (-45, 1), (90, 1), (-90, 1), (0, 1.9), (135, 1), (-135, 1), (180, 1), (45, 2), (-45, 2), (180, 1.9), (0, 2.8)]
+_CELL = 48
+
+
+def settled(board, extent, shown):
+    """How labels stand other than where they would by themselves, so that they cover neither one another nor pegs nor marks.
+
+    Args:
+        shown: pairs of a step and its shape and label.
+
+    Returns:
+        For the id of each label that moves: the cosine and sine of its turn, and how many times further off it stands.
+        Labels that a person put somewhere stay there.
+    """
+    # Larger letters on the same board are letters of the same size on a smaller one.
+    zoom = _SCREEN / extent.width / board.settings.size
+    taken = _Boxes()
+    moving = []
+    for step, item in shown:
+        label, shape = item["label"], item["shape"]
+        if shape is None:
+            continue
+        if step.makes == POINT:
+            x, y = shape["at"]
+            taken.add(x * zoom - 8, y * zoom - 8, x * zoom + 8, y * zoom + 8)
+        if "mark" in shape:
+            x, y = shape["at"]
+            taken.add(x * zoom - 12, y * zoom - 12, x * zoom + 12, y * zoom + 12)
+        if label is None or step.makes == MARK or (step.makes == NUMBER and step.look.tag is False):
+            continue
+        if label["offset"]:
+            taken.add(*_box(step, label, zoom, (label["offset"][0], -label["offset"][1])))
+        else:
+            moving.append((step, label))
+    # Names before tags: a name belongs at its point, a tag can stand a little off.
+    moving.sort(key=lambda pair: pair[0].makes == NUMBER)
+    turns = {}
+    for step, label in moving:
+        best = None
+        for turn, times in _WAYS:
+            cosine, sine = cos(radians(turn)), sin(radians(turn))
+            x, y = label["push"]
+            if x == y == 0:
+                y = (times - 1) * 1.2
+            push = times * (cosine * x - sine * y), times * (sine * x + cosine * y)
+            box = _box(step, label, zoom, (SIZES["push"] * push[0], SIZES["push"] * push[1]))
+            covered = taken.covered(*box)
+            if best is None or covered < best[0]:
+                best = (covered, box, (cosine, sine, times))
+            if not covered:
+                break
+        taken.add(*best[1])
+        if best[2] != (1, 0, 1):
+            turns[step.id] = best[2]
+    return turns
+
+
+def _box(step, label, zoom, offset):
+    size = SIZES["tag"] if step.makes == NUMBER else SIZES["name"]
+    wide, high = (0.27 * size * len(label["text"]) + 8, 13) if step.makes == NUMBER else (0.3 * size * len(label["text"]), 10)
+    x, y = label["at"][0] * zoom + offset[0], label["at"][1] * zoom + offset[1]
+    return x - wide, y - high, x + wide, y + high
+
+
+class _Boxes:
+    """Boxes of pixels, found again by the cells of a lattice that they touch."""
+
+    def __init__(self):
+        self._cells = {}
+
+    def _touched(self, left, low, right, high):
+        for column in range(int(left // _CELL), int(right // _CELL) + 1):
+            for row in range(int(low // _CELL), int(high // _CELL) + 1):
+                yield column, row
+
+    def add(self, *box):
+        for cell in self._touched(*box):
+            self._cells.setdefault(cell, []).append(box)
+
+    def covered(self, left, low, right, high):
+        """How much of a box others cover, in square pixels."""
+        total = 0
+        for box in {box for cell in self._touched(left, low, right, high) for box in self._cells.get(cell, ())}:
+            width, height = min(right, box[2]) - max(left, box[0]), min(high, box[3]) - max(low, box[1])
+            if width > 0 and height > 0:
+                total += width * height
+        return total

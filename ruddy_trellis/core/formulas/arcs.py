@@ -1,0 +1,87 @@
+"""Arcs, and the sectors and chord regions that they bound."""
+
+from math import inf
+
+from .points import midpoint
+from .triangles import circumcircle
+
+
+def arc(m, centre, start, towards):
+    """The arc about a centre, anticlockwise from a point to the direction of another."""
+    ux, uy = m.separate(centre, start)
+    vx, vy = m.separate(centre, towards)
+    rr = ux * ux + uy * uy
+    scale = m.sqrt(rr / (vx * vx + vy * vy))
+    end = centre[0] + scale * vx, centre[1] + scale * vy
+    m.separate(start, end)
+    return (centre[0], centre[1], rr, start[0], start[1], *end)
+
+
+def arc_through(m, a, b, c):
+    """The arc from a through b to c; kept anticlockwise, so it starts at c where b lies on the other side."""
+    circle = circumcircle(m, a, b, c)
+    turn = (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])
+    start = tuple(m.choose(turn, a[i], c[i]) for i in (0, 1))
+    end = tuple(m.choose(turn, c[i], a[i]) for i in (0, 1))
+    return (*circle, *start, *end)
+
+
+def semicircle(m, a, b):
+    """Half a circle on the diameter from a to b, anticlockwise from a."""
+    dx, dy = m.separate(a, b)
+    return (*midpoint(m, a, b), (dx * dx + dy * dy) / 4, *a, *b)
+
+
+def on_arc(m, point, arc):
+    """A point of the circle, where it lies on the arc; undefined elsewhere.
+
+    An anticlockwise arc is the part of its circle to the right of its chord, so one sign decides.
+    """
+    _, _, rr, ax, ay, bx, by = arc
+    side = (point[0] - ax) * (by - ay) - (point[1] - ay) * (bx - ax)
+    return m.inside(point, side / rr, 0, inf)
+
+
+def sweep(m, arc):
+    """How far an arc turns, in degrees, above 0 and below 360."""
+    cx, cy, _, ax, ay, bx, by = arc
+    ux, uy, vx, vy = ax - cx, ay - cy, bx - cx, by - cy
+    turned = m.angle(ux * vx + uy * vy, ux * vy - uy * vx)
+    return m.choose(turned, turned, turned + 360)
+
+
+def point_on_arc(m, arc, share):
+    """The point at a share of the way along an arc, held between its ends."""
+    share = m.choose(share, share, m.number(0))
+    share = m.choose(1 - share, share, m.number(1))
+    cx, cy, _, ax, ay = arc[:5]
+    cosine, sine = m.cos_sin(share * sweep(m, arc))
+    ux, uy = ax - cx, ay - cy
+    return cx + cosine * ux - sine * uy, cy + sine * ux + cosine * uy
+
+
+def arc_length(m, arc):
+    """The length along an arc."""
+    return sweep(m, arc) / 180 * m.pi() * m.sqrt(arc[2])
+
+
+def sector_area(m, arc):
+    """The area between an arc and the radii to its ends."""
+    return sweep(m, arc) / 360 * m.pi() * arc[2]
+
+
+def chord_region_area(m, arc):
+    """The area between an arc and its chord: the sector less the triangle, which is negative beyond half a turn."""
+    cx, cy, _, ax, ay, bx, by = arc
+    return sector_area(m, arc) - ((ax - cx) * (by - cy) - (ay - cy) * (bx - cx)) / 2
+
+
+def sector_perimeter(m, arc):
+    """The length round a sector."""
+    return arc_length(m, arc) + 2 * m.sqrt(arc[2])
+
+
+def chord_region_perimeter(m, arc):
+    """The length round a chord region."""
+    dx, dy = arc[5] - arc[3], arc[6] - arc[4]
+    return arc_length(m, arc) + m.sqrt(dx * dx + dy * dy)

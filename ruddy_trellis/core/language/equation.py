@@ -1,0 +1,159 @@
+"""Equations in x and y: read as polynomials, exactly, and turned into lines, circles and conics."""
+
+from fractions import Fraction
+from functools import lru_cache
+from math import inf
+
+from ..arithmetic import FLOATS, Undefined
+from ..formulas import conics
+from ..refusal import Refusal
+from .expression import parsed
+
+_WANTED = "An equation in x and y looks like y = 3x − 1, 5x + 2y = 10 or x^2 + y^2 = 25."
+_NAMES = {"line": "a line", "circle": "a circle", "conic": "a conic"}
+
+
+def with_each_sign(text):
+    """The equation with its ± as plus and as minus."""
+    return text.replace("±", "+"), text.replace("±", "−")
+
+
+@lru_cache(maxsize=512)
+def coefficients(text):
+    """The equation as a dict from powers of x and y to fractions, all brought to one side.
+
+    Raises:
+        Refusal: with the place in the text, where it is not an equation in x and y of at most degree 2.
+    """
+    left, equals, right = text.partition("=")
+    if not equals or "=" in right:
+        raise Refusal(f"An equation has one “=”. {_WANTED}")
+    sides = []
+    for side, start in ((left, 0), (right, len(left) + 1)):
+        tree, names = parsed(side, start)
+        for name, place in names:
+            if name not in ("x", "y"):
+                raise Refusal(f"“{name}” is neither x nor y. {_WANTED}", start + place)
+        sides.append(_polynomial(tree, [name for name, _ in names]))
+    both = _sum(sides[0], sides[1], -1)
+    if max((i + j for i, j in both), default=0) > 2:
+        raise Refusal(f"Only lines, circles and conics are made from equations: no power above 2. {_WANTED}")
+    if not any(i + j for i, j in both):
+        raise Refusal(f"Neither x nor y is left in that equation. {_WANTED}")
+    return both
+
+
+def is_equation(text):
+    """Whether a text reads as an equation in x and y (or two with ±)."""
+    try:
+        for each in with_each_sign(text):
+            coefficients(each)
+    except Refusal:
+        return False
+    return True
+
+
+def made_by(text):
+    """The key of the construction for an equation: a line, both lines, a circle or a conic. Raises Refusal."""
+    known = [coefficients(each) for each in with_each_sign(text)]
+    if all(_is_line(part) for part in known):
+        return "lines_from_equation" if "±" in text else "line_from_equation"
+    return "circle_from_equation" if _is_circle(known[0]) else "conic_from_equation"
+
+
+def check_equation(wanted):
+    """The check of a construction that takes an equation of a "line", "lines" (with ±), a "circle" or a "conic"."""
+
+    def check(fills):
+        text = fills["equation"]
+        if (wanted == "lines") != ("±" in text):
+            raise Refusal("“±” stands in an equation of both lines, such as y = ±2." if wanted != "lines" else "Both lines need “±”: y = ±2.")
+        for each in with_each_sign(text) if wanted == "lines" else (text,):
+            known = coefficients(each)
+            fits = {"line": _is_line, "lines": _is_line, "circle": _is_circle, "conic": lambda part: not _is_line(part)}[wanted]
+            if not fits(known):
+                raise Refusal(f"{each.strip()} is not the equation of {_NAMES.get(wanted, 'a line')}. {_WANTED}")
+            if wanted in ("circle", "conic"):
+                try:
+                    (circle_of if wanted == "circle" else conic_of)(FLOATS, each)
+                except (Undefined, ZeroDivisionError):
+                    raise Refusal(f"No points, or only straight lines, fit {each.strip()}.") from None
+
+    return check
+
+
+def _is_line(known):
+    return all(i + j <= 1 for i, j in known)
+
+
+def _is_circle(known):
+    return (2, 0) in known and known.get((2, 0)) == known.get((0, 2)) and (1, 1) not in known
+
+
+def line_of(m, text):
+    """The line of an equation, directed to the right, or upwards where it stands upright."""
+    known = coefficients(text)
+    a, b, c = (known.get(powers, Fraction(0)) for powers in ((1, 0), (0, 1), (0, 0)))
+    dx, dy = (b, -a) if b else (Fraction(0), Fraction(1))
+    if dx < 0:
+        dx, dy = -dx, -dy
+    share = -c / (a * a + b * b)
+    return (*map(m.number, (a * share, b * share, dx, dy)), -inf, inf)
+
+
+def circle_of(m, text):
+    """The circle of an equation. Raises Undefined where no points fit it."""
+    known = coefficients(text)
+    scale = known[2, 0]
+    x, y = -known.get((1, 0), Fraction(0)) / scale / 2, -known.get((0, 1), Fraction(0)) / scale / 2
+    square = x * x + y * y - known.get((0, 0), Fraction(0)) / scale
+    if square <= 0:
+        raise Undefined("no points fit the equation")
+    return m.number(x), m.number(y), m.number(square)
+
+
+def conic_of(m, text):
+    """The conic of an equation. Raises Undefined where it is straight lines, a point or nothing."""
+    known = coefficients(text)
+    order = ((2, 0), (1, 1), (0, 2), (1, 0), (0, 1), (0, 0))
+    return conics.from_coefficients(m, *(m.number(known.get(powers, Fraction(0))) for powers in order))
+
+
+def _sum(p, q, sign=1):
+    total = dict(p)
+    for powers, part in q.items():
+        total[powers] = total.get(powers, 0) + sign * part
+    return {powers: part for powers, part in total.items() if part}
+
+
+def _product(p, q):
+    total = {}
+    for (i, j), part in p.items():
+        for (k, l), other in q.items():
+            total[i + k, j + l] = total.get((i + k, j + l), 0) + part * other
+    return {powers: part for powers, part in total.items() if part}
+
+
+def _polynomial(tree, names):
+    kind = tree[0]
+    if kind == "operand":
+        return {(1, 0) if names[tree[1]] == "x" else (0, 1): Fraction(1)}
+    if kind == "number":
+        return {(0, 0): tree[1]} if tree[1] else {}
+    if kind == "minus":
+        return _sum({}, _polynomial(tree[1], names), -1)
+    if kind in "+-":
+        return _sum(_polynomial(tree[1], names), _polynomial(tree[2], names), 1 if kind == "+" else -1)
+    if kind == "*":
+        return _product(_polynomial(tree[1], names), _polynomial(tree[2], names))
+    if kind == "/":
+        above, below = _polynomial(tree[1], names), _polynomial(tree[2], names)
+        if set(below) != {(0, 0)}:
+            raise Refusal(f"An equation is divided by plain numbers only. {_WANTED}")
+        return {powers: part / below[0, 0] for powers, part in above.items()}
+    if kind == "^" and 0 <= tree[2] <= 2:
+        base, power = _polynomial(tree[1], names), {(0, 0): Fraction(1)}
+        for _ in range(tree[2]):
+            power = _product(power, base)
+        return power
+    raise Refusal(f"That equation cannot be read: only + − × ÷ and squares. {_WANTED}")
