@@ -13,7 +13,7 @@ from ruddy_trellis.core.lesson_file import lesson_to_json
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 
-from .figures import orchard, wreath
+from .figures import kitchen_garden, orchard, wreath
 
 #: Notes when each drag position is sent and when its answer has been drawn, and how long each frame takes.
 WATCH = """
@@ -103,7 +103,8 @@ def rows():
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         try:
             wide, deep = upload(server, "Orchard", orchard()), upload(server, "Wreath", wreath())
-            for what, address in (("5 steps hang on the peg", wide), ("all 200 hang on the peg", deep)):
+            mixed = upload(server, "Kitchen garden", kitchen_garden())
+            for what, address in (("5 steps hang on the peg", wide), ("all 200 hang on the peg", deep), ("arcs, conics, tags and marks", mixed)):
                 trips, frames = drag(browser, server, address)
                 slow = sum(frame > 25 for frame in frames)
                 yield f"drag on a 200-step board, {what}", "≤ 6 ms median, ≤ 12 ms p95", f"{summary(trips)} ({len(trips)} positions; {slow} of {len(frames)} frames over 25 ms)"

@@ -42,6 +42,27 @@ def orchard(trees=40):
     return figure
 
 
+def kitchen_garden(beds=16):
+    """A board of 200 steps and more of many sorts: arcs, sectors, conics, tags and marks on every small bed."""
+    figure = Figure("m")
+    for bed in range(beds):
+        x, y = (bed % 8) * 2.4 - 9, (bed // 8) * 4 - 4
+        a = figure.say(f"the point at ({x:.1f}, {y:.1f})")
+        b = figure.say(f"the point at ({x + 1.6:.1f}, {y + 0.4:.1f})")
+        c = figure.say(f"the point at ({x + 0.6:.1f}, {y + 1.5:.1f})")
+        figure.say(f"the segment from {a} to {b}")
+        figure.say(f"the arc with centre {a} from {b} to {c}")
+        figure.say(f"the sector with centre {b} from {c} to {a}")
+        e = figure.say(f"the ellipse with foci {a} and {b} through {c}")
+        p = figure.say(f"the line through {a} and {c}")
+        figure.say(f"where {p} meets {e}, second crossing")
+        figure.say(f"the length of {a} and {b}")
+        figure.say(f"the angle {b}, {a} and {c}")
+        figure.say(f"the equal-length mark on {a} and {b}")
+        figure.say(f"the equal-angle mark at {b}, {a} and {c}")
+    return figure
+
+
 def thirty():
     """A figure of thirty steps on four free points, for shaken copies."""
     figure = Figure()

@@ -269,7 +269,7 @@ class ClumsyTest(BrowserTest):
         b.escape()
         b.tool("mr")
         b.move(8, 4)
-        refused("Here goes a polygon or a circle")
+        refused("Here goes a polygon, a circle, a sector or a chord region")
         b.escape()
 
         # Typing.

@@ -1,5 +1,7 @@
 // The drawer: panels made by the server, put in by htmx, and what is pressed in them.
 
+import { rove } from "./roving.js";
+
 export class Drawer {
   /**
    * @param {string} boardId
@@ -14,6 +16,7 @@ export class Drawer {
     this.root = document.getElementById("drawer");
     this.panel = document.getElementById("panel");
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.addEventListener("click", () => this.open(tab.dataset.panel));
+    rove(this.root.querySelector(".drawer-names"), "[data-panel]");
     document.getElementById("fold").addEventListener("click", () => this.fold());
     this.panel.addEventListener("click", (event) => this.click(event));
     this.panel.addEventListener("change", (event) => this.changed(event));

@@ -1,5 +1,7 @@
 // The shelf: rows of tools, and their two-letter keys.
 
+import { rove } from "./roving.js";
+
 export class Shelf {
   /** @param {(key: string | null) => void} onTool */
   constructor(onTool) {
@@ -8,6 +10,8 @@ export class Shelf {
     this.first = "";
     for (const tab of document.querySelectorAll("[data-group]")) tab.addEventListener("click", () => this.show(tab.dataset.group));
     for (const tool of this.tools) tool.addEventListener("click", () => onTool(tool.dataset.tool || null));
+    rove(document.querySelector(".group-names"), "[data-group]");
+    for (const row of document.querySelectorAll(".tools")) rove(row, "[data-tool]");
     this.more = document.getElementById("more-tools");
     this.more.addEventListener("click", () => this.turn());
     new ResizeObserver(() => this.offerMore()).observe(this.more.parentElement);
