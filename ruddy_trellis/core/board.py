@@ -6,6 +6,7 @@ from functools import cached_property
 
 from . import naming
 from .arithmetic import FLOATS, Undefined
+from .catalogue.moving import settled
 from .kinds import NUMBER
 from .language.expression import Formula
 from .plan import kinds_of_fills, make_plan
@@ -73,7 +74,7 @@ class Board:
         """Put one more step at the end and compute its value."""
         place = self._place[step.id] = len(self.steps)
         self.steps.append(step)
-        plan = make_plan(step, self.kind_of, self._place.__getitem__)
+        plan = make_plan(step, self.kind_of, self._place.__getitem__, self.step)
         self._plans.append(plan)
         self._children.append([])
         for parent in dict.fromkeys(plan.inputs):
@@ -217,8 +218,11 @@ class Board:
         """
         for id, numbers in numbers_by_id.items():
             place = self._place[id]
-            self.steps[place] = with_numbers(self.steps[place], numbers)
-            self._plans[place] = replace(self._plans[place], numbers=tuple(numbers))
+            self.steps[place] = step = with_numbers(self.steps[place], numbers)
+            plan = self._plans[place]
+            # A dial's value is the last of its numbers; the others say its range.
+            fixed = plan.numbers[:-1] if step.construction.moves == "turning" else ()
+            self._plans[place] = replace(plan, numbers=(*fixed, *numbers_of_moved(step)))
         below = self._below_of(tuple(sorted(self._place[id] for id in numbers_by_id)))
         self._compute(below)
         return [self.steps[place].id for place in below]
@@ -244,7 +248,10 @@ class Board:
             value = None
             if not any(thing is None for thing in things):
                 try:
-                    value = plan.formula(m, *things, *map(m.number, given.get(step.id, plan.numbers)))
+                    numbers = plan.numbers
+                    if step.id in given:
+                        numbers = (*(numbers[:-1] if step.construction.moves == "turning" else ()), *given[step.id])
+                    value = plan.formula(m, *things, *map(m.number, numbers))
                 except Undefined:
                     value = None
             values.append(value)
@@ -252,21 +259,20 @@ class Board:
 
 
 def with_numbers(step, numbers):
-    """The step with other typed numbers, in the order of its gaps."""
-    numbers = list(numbers)
-    fills = dict(step.fills)
-    for gap in step.construction.gaps:
-        fill = fills.get(gap.name)
-        if isinstance(fill, tuple) and not is_ids(fill):
-            fills[gap.name] = tuple(numbers[:2])
-            del numbers[:2]
-        elif isinstance(fill, (int, float)):
-            fills[gap.name] = numbers.pop(0)
-    return step.with_(fills=fills)
+    """The step moved to other typed numbers: coordinates of a free point, the place of a sliding one, a dial's value."""
+    gap = step.construction.moved_gap
+    if gap == "value":
+        return step.with_(fills={**step.fills, gap: settled(step.fills, numbers[0])})
+    return step.with_(fills={**step.fills, gap: tuple(numbers) if gap == "at" else numbers[0]})
 
 
 def numbers_of(step):
     """The typed numbers that place a peg, in the form that :meth:`Board.move` takes; () for what is no peg."""
     if step.moves == "free":
         return step.fills["at"]
-    return (step.fills["place"],) if step.moves == "sliding" else ()
+    return (step.fills[step.construction.moved_gap],) if step.moves else ()
+
+
+def numbers_of_moved(step):
+    """As :func:`numbers_of`, for locked ones too."""
+    return numbers_of(step.with_(look=replace(step.look, locked=False)))

@@ -57,6 +57,10 @@ def _check_gap(construction, gap, fill, board):
         if board.kind_of(fill[0]) == NUMBER and board.dimension(fill[0]) not in ((0, 1) if kind.hands == "length" else PLAIN_DIMENSIONS):
             raise Refusal(f"{board.name(fill[0])} is not a {'length' if kind.hands == 'length' else 'number'}. Here goes {kind.wants}.")
         return None
+    if kind.several and all(fits_alone(kind, board.kind_of(id)) for id in fill):
+        if len(set(fill)) < len(fill):
+            raise Refusal("The same thing is picked twice.")
+        return None
     enough = len(fill) >= 3 if kind.points < 0 else len(fill) == kind.points
     if kind.points and all(board.kind_of(id) == POINT for id in fill):
         if not enough:
@@ -91,7 +95,7 @@ def _check_typed(construction, gap, fill, board):
             check_number(part)
     elif literal == "word" and fill in gap.kind.options:
         return
-    elif literal == "equation" and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH:
+    elif literal in ("equation", "values") and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH:
         return
     elif literal == "formula" and isinstance(fill, Formula):
         _check_formula(fill, board)
@@ -126,13 +130,13 @@ def _check_formula(formula, board):
 def _check_own_rules(construction, fills, board):
     """The rules that go across gaps: points that must differ, kinds that must go together."""
     if construction.check:
-        construction.check(fills)
+        construction.check(fills, board)
     if construction.distinct:
         everything = Counter(id for fill in fills.values() if is_ids(fill) for id in fill)
         repeated = [id for id, times in everything.items() if times > 1]
         if repeated:
             raise Refusal(f"{board.name(repeated[0])} is picked twice. “{construction.tool}” needs two that differ.")
-    if not construction.expands and chosen_formula(construction, fills, board.kind_of) is None:
+    if not (construction.expands or construction.planner) and chosen_formula(construction, fills, board.kind_of) is None:
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
         raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once, and what meets in four places has no “other” one.")

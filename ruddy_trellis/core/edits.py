@@ -76,6 +76,8 @@ class LookChanges(_Edit):
     label: bool | None = None
     caption: str | None = Field(default=None, max_length=limits.CAPTION_LENGTH)
     part: bool | None = None
+    trail: float | None = Field(default=None, ge=0, le=600)
+    snap: bool | None = None
     label_offset: tuple[Annotated[float, Field(ge=-2000, le=2000)], Annotated[float, Field(ge=-2000, le=2000)]] | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
     tag: bool | None = None
@@ -283,9 +285,11 @@ def _new_steps(board, new, new_ids):
         if new.name is not None:
             raise Refusal(f"“{construction.tool}” makes several things; they are named one by one afterwards.")
         made = []
-        corners = {f"corners of {name}": board.step(fill[0]).fills.get("corners", ()) for name, fill in fills.items() if is_ids(fill)}
-        for part in construction.expands(kinds, {**fills, **corners}):
-            part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items() if name not in corners}
+        for part in construction.expands(kinds, fills, board):
+            part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
+            part_construction = CATALOGUE[part.key]
+            if part_construction.defaults:
+                part_fills = {**part_construction.defaults(kinds_of_fills(part_construction, part_fills, board.kind_of)), **part_fills}
             step = _new_step(board, CATALOGUE[part.key], part_fills, None)
             made.append(step.id)
             yield step.with_(look=replace(step.look, hidden=True)) if part.hidden else step
@@ -361,7 +365,7 @@ def _restyle(board, edit):
 def _choose(board, edit):
     step = board.step(*_known(board, [edit.id]))
     gap = step.construction.gap_by_name.get(edit.gap)
-    if gap is None or not gap.optional or gap.kind.literal != "word":
+    if gap is None or gap.kind.literal != "word" or (edit.word is None and not gap.optional):
         raise Refusal(f"“{step.construction.tool}” has no such choice.")
     fills = {name: fill for name, fill in step.fills.items() if name != edit.gap}
     if edit.word is not None:

@@ -4,6 +4,8 @@ POINT, SEGMENT, VECTOR, RAY, LINE = "point", "segment", "vector", "ray", "line"
 CIRCLE, ARC, CONIC = "circle", "arc", "conic"
 POLYGON, SECTOR, CHORD_REGION = "polygon", "sector", "chord_region"
 NUMBER, MARK = "number", "mark"
+SIMILARITY, AFFINITY, INVERSION = "similarity", "affinity", "inversion"
+FAMILY, LOCUS, MOTION = "family", "locus", "motion"
 
 #: Straight things that have two ends.
 SPANS = (SEGMENT, VECTOR)
@@ -14,8 +16,13 @@ PATHS = (*STRAIGHTS, *ROUNDS, CONIC)
 #: Things with an inside.
 REGIONS = (POLYGON, CIRCLE, SECTOR, CHORD_REGION)
 
+#: Transformations: of the first two the value is six numbers, of the last a circle (see ``formulas.transformations``).
+MAPS = (SIMILARITY, AFFINITY, INVERSION)
+#: Things that have an image under a transformation, or can be repeated in a family.
+THINGS = (POINT, *STRAIGHTS, *ROUNDS, CONIC, POLYGON, SECTOR, CHORD_REGION)
+
 #: What the value of a kind is called in a sentence to a person.
-WORDS = {NUMBER: "reading", CHORD_REGION: "chord region"}
+WORDS = {NUMBER: "reading", CHORD_REGION: "chord region", **dict.fromkeys(MAPS, "transformation")}
 
 
 def word(kind):

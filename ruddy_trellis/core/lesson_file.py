@@ -133,6 +133,7 @@ _ID_LIST = {"type": "array", "items": {"type": "string"}, "minItems": 1, "maxIte
 _LITERALS = {
     "number": {"type": "number"},
     "equation": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
+    "values": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
     "coordinates": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 2},
     "formula": {
         "type": "object", "required": ["formula", "of"], "additionalProperties": False,

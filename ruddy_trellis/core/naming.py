@@ -1,6 +1,6 @@
 """Automatic names, and what a name may be on a board."""
 
-from .kinds import NUMBER, POINT, STRAIGHTS, word
+from .kinds import MAPS, NUMBER, POINT, STRAIGHTS, word
 from .language import names as spelling
 from .refusal import Refusal
 
@@ -19,7 +19,7 @@ def spelt(step, names):
     if not construction.named_after:
         return None
     parts = [names[id] for gap in construction.named_after.split() for id in step.fills[gap]]
-    return construction.name_prefix + spelling.spell(parts)
+    return construction.name_prefix + spelling.spell(parts) + construction.name_suffix
 
 
 def automatic_name(step, names, taken):
@@ -35,7 +35,7 @@ def automatic_name(step, names, taken):
     if step.is_reading:
         pool = "angle" if step.construction.dimension == "angle" else NUMBER
     else:
-        pool = "line" if step.makes in STRAIGHTS else step.makes
+        pool = "line" if step.makes in STRAIGHTS else "map" if step.makes in MAPS else step.makes
     return spelling.next_name(pool, taken)
 
 

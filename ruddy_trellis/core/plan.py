@@ -38,7 +38,7 @@ def chosen_formula(construction, fills, kind_of):
     return construction.choose(kinds_of_fills(construction, fills, kind_of), words)
 
 
-def make_plan(step, kind_of, place_of):
+def make_plan(step, kind_of, place_of, step_of=None):
     """The plan of a step.
 
     The formula gets what fills the gaps for things in their order, then what fills the gaps for numbers in theirs, be
@@ -47,8 +47,11 @@ def make_plan(step, kind_of, place_of):
     Args:
         kind_of: a function from an id to the kind of that thing.
         place_of: a function from an id to its place among the board's values.
+        step_of: a function from an id to its step, which constructions with a planner need.
     """
     construction = step.construction
+    if construction.planner:
+        return Plan(*construction.planner(step, step_of, place_of, lambda other: make_plan(other, kind_of, place_of, step_of)))
     formula = chosen_formula(construction, step.fills, kind_of)
     inputs, numbers, bundles, order = [], [], [], []
     # Gaps for numbers come last; the sort keeps the order otherwise.

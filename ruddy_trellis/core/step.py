@@ -12,7 +12,8 @@ class Look:
     """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.palette``).
 
     ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
-    points only, and a circle as short arcs about them.
+    points only, and a circle as short arcs about them; ``trail`` is for how many
+    seconds it leaves a trail (0: for good); ``snap`` makes a drag keep to what a mark states where it nearly is.
     """
 
     pen: str | None = None
@@ -25,6 +26,8 @@ class Look:
     label: bool | None = None
     caption: str | None = None
     part: bool | None = None
+    trail: float | None = None
+    snap: bool | None = None
     label_offset: tuple | None = None
     decimals: int | None = None
     tag: bool | None = None

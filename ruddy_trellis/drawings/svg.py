@@ -43,6 +43,7 @@ class _Drawing:
         self.x0 = width / 2 - self.zoom * (extent.left + extent.right) / 2
         self.y0 = height / 2 + self.zoom * (extent.low + extent.high) / 2
         self.dark, self.scale = dark, scale
+        self.keep, self._families = "", 0
 
     def place(self, x, y):
         return round(self.x0 + self.zoom * x, 2), round(self.y0 - self.zoom * y, 2)
@@ -54,12 +55,14 @@ class _Drawing:
         width = style["width"] * self.scale
         dash = " ".join(f"{float(part) * width:.1f}" for part in DASHES[style["pattern"]].split())
         dashes = f' stroke-dasharray="{dash}" stroke-linecap="round"' if dash else ""
-        return f'stroke="{self.pen(style["pen"])}" stroke-width="{width:.2f}"{dashes}'
+        return f'stroke="{self.pen(style["pen"])}" stroke-width="{width:.2f}"{dashes}{self.keep}'
 
     def shape(self, item):
         style, shape = item["style"], item["shape"]
         if item["kind"] == "point":
             return self._peg(style, shape)
+        if "parts" in shape:
+            return self._copies(shape)
         if "arcs" in shape:
             return self._arcs(style, shape)
         if "radius" in shape:
@@ -77,6 +80,18 @@ class _Drawing:
         path = self._run(shape["points"]) + ("Z" if item["kind"] == "polygon" else "")
         drawn = f'<path d="{path}" {self._fill(style)} {self._stroke(style)} stroke-linejoin="round"/>'
         return drawn + self._arrow_head(style, shape["points"]) if shape.get("arrow") else drawn
+
+    def _copies(self, shape):
+        """The parts of a family once, and a use of them for every member."""
+        self._families += 1
+        name, self.keep = f"family{self._families}", ' vector-effect="non-scaling-stroke"'
+        parts = "".join(self.shape(part) for part in shape["parts"] if part["shape"] and not part["style"]["hidden"])
+        self.keep = ""
+        zoom, tx, ty, uses = self.zoom, self.x0, self.y0, []
+        for a, b, c, d, e, f in zip(*(iter(shape["maps"]),) * 6):
+            numbers = (a, -c, -b, d, tx - a * tx + b * ty + e * zoom, ty + c * tx - d * ty - f * zoom)
+            uses.append(f'<use href="#{name}" transform="matrix({" ".join(f"{number:.6g}" for number in numbers)})"/>')
+        return f'<defs><g id="{name}">{parts}</g></defs>{"".join(uses)}'
 
     def _run(self, points):
         """Straight strokes from point to point."""

@@ -13,7 +13,7 @@ from ..core.display import refreshed
 from ..core.display.palette import style_of
 from ..core.edits import Add, Arrange, Delete, Move, Record, Retie, read_edit, what_goes
 from ..core.figure import said
-from ..core.kinds import POINT, join, word
+from ..core.kinds import MOTION, POINT, join, word
 from ..core.language.completion import complete
 from ..core.language.printing import noun, sentence
 from ..core.language.reading import read_fill
@@ -27,6 +27,7 @@ from ..core.refusal import Refusal
 from ..core.retying import loosened
 from ..core.shaking import shaken_numbers, span
 from . import messages
+from .motion import Running
 
 _QUEUE = 2_000
 #: How many pictures show a shake from one stop to the next.
@@ -49,6 +50,7 @@ class Connection:
         self._selected = []
         self._offers = []
         self._shaking = None
+        self._running = None
 
     @property
     def board(self):
@@ -120,6 +122,8 @@ class Connection:
         self.live.connections.discard(self)
         if self._shaking is not None:
             self._shaking.cancel()
+        if self._running:
+            self._running.task.cancel()
         await self.live.drop(self)
 
     # Dragging -----------------------------------------------------------------------------------------------
@@ -135,6 +139,10 @@ class Connection:
 
     async def _drag(self, message):
         items = self.live.drag_to(self, message.to)
+        if self._running and items:
+            moved = self._running.moved()
+            items = [item for item in items if item["id"] not in moved]
+            self._running.disturbed()
         self.send({"t": "moved", "seq": message.seq, "items": items or [], "held": items is not None})
 
     async def _drop(self, message):
@@ -166,6 +174,7 @@ class Connection:
                 "t": "prompt",
                 "tool": prompt and prompt.construction.key,
                 "chips": prompt.chips(self.board) if prompt else [],
+                "ways": prompt.ways(self.board) if prompt else [],
                 "pinned": self._pinned,
                 "pending": pending(prompt, self.board, self.live.extent) if prompt else [],
             }
@@ -349,6 +358,46 @@ class Connection:
         at = read_fill(gap, text if text.startswith("(") else f"({text})", self.board)
         await self.live.change(Move(numbers={message.id: list(at)}))
 
+    # Motions ------------------------------------------------------------------------------------------------
+
+    async def _play(self, message):
+        motions = [step.id for step in self.board.steps if step.makes == MOTION]
+        ids = [id for id in message.ids if id in motions] or motions
+        if not ids:
+            raise Refusal("There is no motion yet. Make one: “the motion of P, to and fro, in 4 seconds”.")
+        if self._running:
+            ids = list(dict.fromkeys((*self._running.ids, *ids)))
+            await self._stop_running()
+        self._running = Running(self.live, self.send, ids, message.from_start, lambda: self.live.extent)
+        self.send({"t": "playing", "ids": ids})
+        self._running.task = asyncio.create_task(self._run(self._running))
+
+    async def _run(self, running):
+        await running.run()
+        if self._running is running:
+            self._running = None
+            await self._keep_places(running)
+
+    async def _pause(self, message):
+        await self._stop_running()
+
+    async def _stop_running(self):
+        running, self._running = self._running, None
+        if running:
+            running.task.cancel()
+            await self._keep_places(running)
+
+    async def _keep_places(self, running):
+        """The motion has stopped: where it stopped is kept as one edit, and the page told what is there."""
+        self.send({"t": "playing", "ids": []})
+        there = {id: numbers for id, numbers in running.places().items() if id in self.board and not self.board.step(id).look.locked}
+        try:
+            if there:
+                await self.live.change(Move(numbers=there))
+        except Refusal:
+            pass  # what it moved was changed meanwhile; the board as it is has the last word
+        self.send(self.live.whole())
+
     async def _range(self, message):
         await self.live.change(Arrange(view=message.view))
         self.live.tell({"t": "show", "view": self.board.settings.view})
@@ -377,5 +426,5 @@ _HANDLERS = {
     messages.Offer: Connection._offer, messages.DoEdit: Connection._edit, messages.Undo: Connection._undo,
     messages.Redo: Connection._redo, messages.View: Connection._view, messages.Gather: Connection._gather,
     messages.Loosen: Connection._loosen, messages.Ahead: Connection._ahead, messages.BoardLook: Connection._board_look, messages.Shake: Connection._shake,
-    messages.Range: Connection._range,
+    messages.Range: Connection._range, messages.Play: Connection._play, messages.Pause: Connection._pause,
 }  # fmt: skip

@@ -133,6 +133,18 @@ class Shake(_Message):
     t: Literal["shake"]
 
 
+class Play(_Message):
+    """Run motions: those named, or all of the board's."""
+
+    t: Literal["play"]
+    ids: Ids = []
+    from_start: bool = False
+
+
+class Pause(_Message):
+    t: Literal["pause"]
+
+
 class Range(_Message):
     """Show a part of the plane that was typed."""
 
@@ -150,7 +162,7 @@ class Redo(_Message):
 
 Message = Annotated[
     Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View
-    | Gather | Loosen | Ahead | BoardLook | Shake | Range | Undo | Redo,
+    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | Range | Undo | Redo,
     Field(discriminator="t"),
 ]
 MESSAGE = TypeAdapter(Message)

@@ -20,7 +20,7 @@ from ..core.display.palette import GROUNDS as COLOURS
 from ..core.display.palette import PENS, SIZES, style_of
 from ..core.display.text import shown_name, unit_text, value_text
 from ..core.edits import PATTERNS
-from ..core.kinds import CIRCLE, LINE, MARK, POINT, RAY, REGIONS
+from ..core.kinds import CIRCLE, LINE, MARK, MOTION, POINT, RAY, REGIONS
 from ..core.language.printing import noun, phrase, rounded_text, sentence, why_absent, working_text
 from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
 from ..core.loose_ends import loose_ends
@@ -227,6 +227,17 @@ def log_file(request: Request, board_id: int):
     return Response(text.getvalue(), media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'})
 
 
+@router.get("/boards/{board_id}/panels/motions")
+def motions_panel(request: Request, board_id: int):
+    """The motions, the dials, and what leaves a trail."""
+    board = _live(request, board_id).board
+    return _page(
+        request, "panels/motions.html", board=board, motions=[step for step in board.steps if step.makes == MOTION],
+        dials=[step for step in board.steps if step.construction.moves == "turning"], trails=[step for step in board.steps if step.look.trail is not None],
+        ways=GAP_KINDS["way"].options,
+    )  # fmt: skip
+
+
 @router.get("/boards/{board_id}/panels/loose")
 def loose_panel(request: Request, board_id: int, reach: float = 0.2):
     """What looks tied and is not, each with the edit that ties it."""
@@ -248,6 +259,8 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
     common["part"] = _shared(bool(step.look.part) for step in steps)
     common["caption"] = _shared(step.look.caption for step in steps)
+    common["trail"] = _shared(step.look.trail for step in steps)
+    common["snap"] = _shared(step.look.snap for step in steps)
     common["strokes"] = _shared(step.fills.get("strokes") for step in steps)
     pegs = [step for step in steps if step.construction.moves]
     common["locked"] = bool(pegs) and all(step.look.locked for step in pegs)

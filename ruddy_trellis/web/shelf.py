@@ -7,7 +7,7 @@ from markupsafe import Markup
 from ..core import Figure
 from ..core.catalogue import CATALOGUE, GROUPS
 from ..core.display import Extent, display
-from ..core.kinds import CIRCLE, POINT
+from ..core.kinds import CIRCLE, INVERSION, MAPS, MOTION, POINT
 from ..drawings.svg import svg
 
 _WIDTH, _HEIGHT = 44, 32
@@ -24,6 +24,11 @@ def icon(key):
     figure = Figure()
     figure.say(CATALOGUE[key].example)
     board = figure.board
+    count = len(board) - 1
+    if CATALOGUE[key].makes in MAPS:
+        # A transformation is seen by what it does to the bed of its example.
+        figure.say("the images of A, B, C and ABC under t" if CATALOGUE[key].makes != INVERSION else "the images of A, B and C under t")
+        count = len(board) - (4 if CATALOGUE[key].makes != INVERSION else 3)
     items = display(board, _around(board))
     made = items[-1]
     for item in items:
@@ -31,23 +36,38 @@ def icon(key):
         item["style"]["width"] *= 0.7
         if item["kind"] == POINT:
             item["style"]["size"] *= 0.7
-    made["style"].update(pen="ruddy", fill_pen="ruddy", width=2.6, pattern="solid")
+    for item in items[count:]:
+        item["style"].update(pen="ruddy", fill_pen="ruddy", width=2.6, pattern="solid")
+    for part in (made["shape"] or {}).get("parts", ()):
+        part["style"].update(pen="ruddy", fill_pen="ruddy", width=2.0)
     if made["kind"] == POINT:
         made["style"]["size"] = 7
     if made["kind"] == "number":
         made["style"]["fill"] = 0
-    labels = made["kind"] == "number" and "sweep" not in made["shape"]
+    labels = (made["kind"] == "number" and "sweep" not in made["shape"]) or made["kind"] == MOTION
+    if made["kind"] == MOTION:
+        made["label"], made["style"]["label"], made["kind"] = {"at": (0, 0)}, True, "number"
+    made["style"]["tag"] = True
     if labels:
         for item in items[:-1]:
             item["label"] = None
-        made["label"].update(text=_MARKS.get(key, "="), push=(0, 0.1), offset=None)
+        made["label"].update(text=_MARKS.get(key, "="), push=(0, 0.1), offset=None, **({"at": _middle(board)} if key in _CENTRED else {}))
     return Markup(svg(items, _around(board).grown(0.12), _WIDTH, _HEIGHT, scale=0.72, labels=labels))
+
+
+_CENTRED = ("dial", "angle_dial", "length_dial", "motion")
+
+
+def _middle(board):
+    around = _around(board)
+    return (around.left + around.right) / 2, (around.low + around.high) / 2
 
 
 #: What stands in an icon for the value of a reading.
 _MARKS = {
     "length": "cm", "distance": "d", "area": "m²", "calculation": "½×", "perimeter": "⟲", "radius": "r", "circumference": "2πr", "slope": "↗",
     "ratio": "a:b", "coordinates": "(x, y)", "abscissa": "x", "ordinate": "y", "equation": "y = …", "eccentricity": "e", "arc_length": "⌒",
+    "dial": "0 – 10", "angle_dial": "0 – 360°", "length_dial": "0 – 5 m", "motion": "▶ ▶",
 }  # fmt: skip
 
 

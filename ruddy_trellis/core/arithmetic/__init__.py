@@ -15,6 +15,7 @@ A formula is a plain function whose first argument ``m`` is one of these arithme
 ``m.inside(v, t, lo, hi)``  the tuple v where lo <= t <= hi, otherwise undefined
 ``m.cos_sin(angle)``    cosine and sine of an angle in degrees
 ``m.rounded(p)``         the whole number nearest to p, halves upwards
+``m.whole(p)``           a number that counts something, as a Python integer
 ``m.pi()``              the ratio of a circle's circumference to its diameter
 ``m.real_root(p, k)``   real root number k, in order, of a polynomial of degree 4 (its coefficients, lowest first)
 ``m.angle(x, y)``       the direction of the offset (x, y) in degrees, above -180 and at most 180

@@ -68,6 +68,10 @@ class Arrays:
         return np.floor(p + 0.5)
 
     @staticmethod
+    def whole(p):
+        return int(np.round(np.asarray(p).reshape(-1)[0]))
+
+    @staticmethod
     def pi():
         return np.pi
 

@@ -240,6 +240,12 @@ class Exact:
     def rounded(self, p):
         raise NotAlgebraic("a rounded number jumps, so it has no exact form")
 
+    def whole(self, p):
+        ratio = self._rational(p)
+        if ratio is None:
+            raise NotAlgebraic("how often is known only where it is a number")
+        return int(ratio)
+
     def pi(self):
         raise NotAlgebraic("pi is not an algebraic number")
 

@@ -81,6 +81,10 @@ class Floats:
         return float(math.floor(p + 0.5))
 
     @staticmethod
+    def whole(p):
+        return int(round(p))
+
+    @staticmethod
     def pi():
         return math.pi
 

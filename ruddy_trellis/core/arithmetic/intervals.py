@@ -114,6 +114,10 @@ class Intervals:
         return found
 
     @staticmethod
+    def whole(p):
+        return int(float(p.mid()) + (0.5 if p.mid() >= 0 else -0.5))
+
+    @staticmethod
     def pi():
         return flint.arb.pi()
 

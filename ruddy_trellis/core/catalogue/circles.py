@@ -32,7 +32,7 @@ def _circle_of(kinds, words):
     return lambda m: circle_of(m, words["equation"])
 
 
-def _excircles(kinds, fills):
+def _excircles(kinds, fills, board):
     a, b, c = fills["triangle"]
     return [Part("excircle", {"triangle": corners}) for corners in ((a, b, c), (b, c, a), (c, a, b))]
 
@@ -72,7 +72,7 @@ CIRCLES = (
     ),
     Construction(
         key="tangents", sentence="both tangents from {point:point} to {circle:circle}", makes=LINE, formula=None,
-        expands=lambda kinds, fills: [Part("tangent_from", {**fills, "which": word}) for word in ORDER[:2]], group="Circles", tool="tangents",
+        expands=lambda kinds, fills, board: [Part("tangent_from", {**fills, "which": word}) for word in ORDER[:2]], group="Circles", tool="tangents",
         keys="lf", likely=18, example=_CIRCLE_AND_POINT + "C is a free point at (4, 1)\nboth tangents from C to k",
     ),
     Construction(
@@ -102,7 +102,7 @@ CIRCLES = (
     ),
     Construction(
         key="common_tangents", sentence="all common tangents of {a:circle} and {b:circle}", makes=LINE, formula=None, group="Circles",
-        tool="common tangents", keys="lo", likely=25, expands=lambda kinds, fills: [Part("common_tangent", {**fills, "which": word}) for word in ORDER],
+        tool="common tangents", keys="lo", likely=25, expands=lambda kinds, fills, board: [Part("common_tangent", {**fills, "which": word}) for word in ORDER],
         example=_TWO_CIRCLES + "all common tangents of k and c",
     ),
     Construction(

@@ -58,19 +58,21 @@ class Construction:
             the formula or None where the kinds do not fit one another.
         through: gaps whose points lie on what is made. ``on``: gaps on which the point made lies.
         tied: the gap of a point that must lie, by construction, on what fills other gaps; then those gaps.
-        moves: how a point made this way can be moved: "free", "sliding" or "" (fixed).
+        moves: how what is made this way can be moved: "free", "sliding" along a path, "turning" as a dial is, or "" (fixed).
         dimension: for a reading: the power of length (0 plain, 1 length, 2 area) or "angle".
         named_after: the gap that its automatic name is spelt from, or "" for the next free letter.
-        name_prefix: what that automatic name begins with.
+        name_prefix, name_suffix: what that automatic name begins and ends with.
         undefined: why it may have no value, in words that follow "because".
         distinct: whether the points that fill it must all differ.
         likely: its place among the offers for a selection; the smallest comes first.
         helper: whether it is drawn as a helper line at first.
         aliases: other sentences that are read as this one.
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
-        expands: for a sentence that makes several steps: a function of the kinds that fill its gaps and of the fills,
-            giving a :class:`Part` for each step. Such a sentence is never kept as a step.
-        check: a function of the fills that raises Refusal where typed values do not make sense.
+        expands: for a sentence that makes several steps: a function of the kinds that fill its gaps, of the fills and
+            of the board, giving a :class:`Part` for each step. Such a sentence is never kept as a step.
+        planner: instead of a formula, a function that says how a step is computed from other steps than those that fill
+            its gaps: see ``plan.make_plan``.
+        check: a function of the fills and the board that raises Refusal where what fills the gaps makes no sense together.
     """
 
     key: str
@@ -89,6 +91,7 @@ class Construction:
     dimension: int | str | None = None
     named_after: str = ""
     name_prefix: str = ""
+    name_suffix: str = ""
     undefined: str = ""
     distinct: bool = True
     likely: int = 50
@@ -97,6 +100,7 @@ class Construction:
     defaults: Callable | None = None
     expands: Callable | None = None
     check: Callable | None = None
+    planner: Callable | None = None
     pieces: tuple = field(init=False)
 
     def __post_init__(self):
@@ -115,6 +119,11 @@ class Construction:
     def sentences(self):
         """The pieces of the sentence and of every alias."""
         return (self.pieces, *(_pieces(alias) for alias in self.aliases))
+
+    @property
+    def moved_gap(self):
+        """The gap whose typed numbers change when it is moved, or None."""
+        return {"free": "at", "sliding": "place", "turning": "value"}.get(self.moves)
 
     @cached_property
     def asked_gaps(self):

@@ -2,7 +2,10 @@
 
 from dataclasses import dataclass
 
-from ..kinds import CIRCLE, CONIC, NUMBER, PATHS, POINT, POLYGON, REGIONS, ROUNDS, SECTOR, SPANS, STRAIGHTS
+from ..kinds import (
+    AFFINITY, CIRCLE, CONIC, FAMILY, INVERSION, LINE, LOCUS, MAPS, MARK, NUMBER, PATHS, POINT, POLYGON, REGIONS, ROUNDS, SECTOR, SIMILARITY,
+    SPANS, STRAIGHTS, THINGS, word,
+)  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -14,10 +17,12 @@ class GapKind:
         wants: the noun for what is accepted, for a refusal: "a point".
         single: kinds of thing that fill the gap alone.
         points: how many points together fill it instead (0: none; -1: three or more).
-        literal: what may be typed into it: "number", "coordinates", "word", "formula", "equation" or "" for nothing.
+        literal: what may be typed into it: "number", "coordinates", "word", "formula", "equation",
+            "values" or "" for nothing.
         options: the words of a "word" gap.
         hands: what the formula gets: "one" value (two points count as the segment between them), the gap's "points"
             one by one, "many" of them in one tuple, a "length", or the "circle" of an arc.
+        several: whether one thing after another goes in, of any of the kinds.
     """
 
     asks: str
@@ -27,6 +32,7 @@ class GapKind:
     literal: str = ""
     options: tuple = ()
     hands: str = "one"
+    several: bool = False
 
 
 _ORDER = ("first", "second", "third", "fourth")
@@ -46,8 +52,10 @@ GAP_KINDS = {
     "polygon": GapKind("pick a polygon", "a polygon", single=(POLYGON,)),
     "number": GapKind("type a number, or pick a reading", "a number or a reading", single=(NUMBER,), literal="number"),
     "count": GapKind("type how many", "a whole number", literal="number"),
+    "typed": GapKind("type a number", "a number", literal="number"),
     "corners": GapKind("pick corners; the first again to close", "at least three points", points=-1, hands="many"),
     "path": GapKind("pick a line, circle or curve", "a segment, ray, line, circle, arc or conic", single=PATHS, points=2),
+    "ride": GapKind("pick a line, circle or curve", "a segment, ray, line, circle, arc, conic, polygon or locus", single=(*PATHS, POLYGON, LOCUS), points=2),
     "target": GapKind("pick a point or a line", "a point or a line", single=(POINT, *STRAIGHTS)),
     "length": GapKind("pick a segment or two points, or type a length", "a segment, two points, a length reading or a typed length",
                       single=(*SPANS, NUMBER), points=2, literal="number", hands="length"),
@@ -60,5 +68,20 @@ GAP_KINDS = {
     "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
     "strokes": GapKind("how often", "once, twice or thrice", literal="word", options=("once", "twice", "thrice")),
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),
+    "things": GapKind("pick things; Enter when they are all", "points, lines, circles, shapes or curves", single=THINGS, several=True),
+    "repeatable": GapKind("pick things; Enter when they are all", "things to repeat", single=(*THINGS, MARK, LOCUS, FAMILY), several=True),
+    "map": GapKind("pick a transformation", "a transformation", single=(SIMILARITY, AFFINITY)),
+    "similarity": GapKind("pick a transformation", "a transformation that keeps shapes", single=(SIMILARITY,)),
+    "affinity": GapKind("pick a transformation", "a shear or a stretch", single=(AFFINITY,)),
+    "inversion": GapKind("pick a reflection in a circle", "a reflection in a circle", single=(INVERSION,)),
+    "anymap": GapKind("pick a transformation", "a transformation", single=MAPS),
+    "values": GapKind("type how often, or for which values", "“7 times”, “for 0.5, 1, 1.5” or “for 30 to 330 step 30”", literal="values"),
+    "driver": GapKind("pick a point on a path, or a dial", "a point on a path, or a dial", single=(POINT, NUMBER)),
+    "tracer": GapKind("pick a point", "a point", single=(POINT,)),
+    "moving_curve": GapKind("pick a line or a circle", "a line or a circle", single=(LINE, CIRCLE)),
+    "locus": GapKind("pick a locus", "a locus", single=(LOCUS,)),
+    "way": GapKind("once, to and fro, or round", "once, to and fro or round and round", literal="word", options=("once", "to and fro", "round and round")),
+    **{f"only_{kind}": GapKind(f"pick a {word(kind)}", f"a {word(kind)}", single=(kind,)) for kind in THINGS},
+    "only_straight": GapKind("pick a line", "a line", single=STRAIGHTS),
     "equation": GapKind("type an equation", "an equation such as y = 3x − 1", literal="equation"),
 }

@@ -3,6 +3,7 @@
 from ..formulas import arcs, conics
 from ..formulas import measures as formulas
 from ..kinds import CHORD_REGION, CIRCLE, NUMBER, POINT, SECTOR
+from ..refusal import Refusal
 from .construction import Construction, Part
 
 
@@ -26,9 +27,11 @@ def _same(m, value):
     return value
 
 
-def _all_angles(kinds, fills):
+def _all_angles(kinds, fills, board):
     polygon = fills["polygon"]
-    return [Part("interior_angle", {"polygon": polygon, "corner": (corner,)}) for corner in fills["corners of polygon"]]
+    if "corners" not in board.step(polygon[0]).fills:
+        raise Refusal(f"{board.name(polygon[0])} has no corners of its own; take the images of its points first.")
+    return [Part("interior_angle", {"polygon": polygon, "corner": (corner,)}) for corner in board.step(polygon[0]).fills.get("corners", ())]
 
 
 def _calculation(kinds, words):

@@ -1,8 +1,9 @@
 """Constructions that make points."""
 
+from ..arithmetic import FLOATS, Undefined
 from ..formulas import arcs, conics, intersections
 from ..formulas import points as formulas
-from ..kinds import ARC, CIRCLE, CONIC, POINT, ROUNDS, STRAIGHTS
+from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, ROUNDS, STRAIGHTS
 from .construction import Construction, Part
 
 
@@ -18,7 +19,14 @@ def _on_path(kinds, words):
     kind = kinds["path"]
     if kind in STRAIGHTS:
         return formulas.point_on_straight
-    return {CIRCLE: formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}[kind]
+    others = {CIRCLE: formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic, POLYGON: formulas.point_on_polygon}
+    return others.get(kind, _on_locus)
+
+
+def _on_locus(m, locus, place):
+    if m is not FLOATS:
+        raise Undefined("a locus is computed for one position of the figure at a time")
+    return locus.point(place)
 
 
 def _family(kind):
@@ -71,7 +79,7 @@ def crossing_choices(kinds):
     return ({},) if count == 1 else tuple({"which": word} for word in ORDER[:count])
 
 
-def _all_crossings(kinds, fills):
+def _all_crossings(kinds, fills, board):
     return [Part("intersection", {**fills, **choice}) for choice in crossing_choices(kinds)]
 
 
@@ -96,7 +104,7 @@ POINTS = (
         example="A is a free point at (0, 0)",
     ),
     Construction(
-        key="point_on", sentence="a point on {path:path}[ at {place:place}]",
+        key="point_on", sentence="a point on {path:ride}[ at {place:place}]",
         makes=POINT, formula=None, choose=_on_path, group="Points", tool="on a path", keys="po", on=("path",),
         moves="sliding", likely=60, defaults=lambda kinds: {"place": 0.5}, undefined="what it rides on is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\nP is a point on AB at 0.6",
@@ -177,7 +185,7 @@ POINTS = (
     ),
     Construction(
         key="foci", sentence="both foci of {conic:conic}", makes=POINT, formula=None, group="Conics", tool="foci", keys="nf", likely=19,
-        expands=lambda kinds, fills: [Part("focus", {**fills, "which": word}) for word in ORDER[:2]],
+        expands=lambda kinds, fills, board: [Part("focus", {**fills, "which": word}) for word in ORDER[:2]],
         example="A is a free point at (-2, 0)\nB is a free point at (2, 0)\nC is a free point at (0, 1.5)\n"
         "k is the ellipse with foci A and B through C\nboth foci of k",
     ),

@@ -1,10 +1,10 @@
 """The catalogue: the constructions by key, by shelf group and by two-letter key."""
 
-from . import circles, conics, marks, measures, points, shapes, straights
+from . import circles, conics, marks, measures, moving, points, shapes, straights, transformations
 from .construction import Construction
 
 #: The rows of the shelf, in order.
-GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Measure", "Mark")
+GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark")
 
 
 class Catalogue:
@@ -42,4 +42,9 @@ class Catalogue:
         return [construction for construction in self if construction.group == name]
 
 
-CATALOGUE = Catalogue((*points.POINTS, *straights.STRAIGHT_THINGS, *circles.CIRCLES, *shapes.SHAPES, *conics.CONICS, *measures.READINGS, *marks.MARKS))
+CATALOGUE = Catalogue(
+    (
+        *points.POINTS, *straights.STRAIGHT_THINGS, *circles.CIRCLES, *shapes.SHAPES, *conics.CONICS, *transformations.TRANSFORMATIONS, *moving.MOVING,
+        *measures.READINGS, *marks.MARKS,
+    )
+)  # fmt: skip

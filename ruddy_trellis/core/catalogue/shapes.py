@@ -25,7 +25,7 @@ def _made(number):
     return (f"made:{number}",)
 
 
-def _check_count(fills):
+def _check_count(fills, board):
     count = fills.get("count")
     if isinstance(count, (int, float)) and (count != int(count) or not 3 <= count <= _MOST_CORNERS):
         raise Refusal(f"A regular polygon here has from 3 to {_MOST_CORNERS} corners, a whole number.")
@@ -49,7 +49,7 @@ def _about_centre(centre, corner, count):
     yield Part("polygon", {"corners": sum(corners, ())})
 
 
-def _rectangle(kinds, fills):
+def _rectangle(kinds, fills, board):
     a, b = fills["from"], fills["to"]
     yield Part("perpendicular", {"base": a + b, "point": b}, hidden=True)
     yield Part("point_on", {"path": _made(0), "place": 0.6})
@@ -57,7 +57,7 @@ def _rectangle(kinds, fills):
     yield Part("polygon", {"corners": a + b + _made(1) + _made(2)})
 
 
-def _rhombus(kinds, fills):
+def _rhombus(kinds, fills, board):
     a, b = fills["from"], fills["to"]
     yield Part("circle", {"centre": b, "point": a}, hidden=True)
     yield Part("point_on", {"path": _made(0), "place": 60.0})
@@ -65,32 +65,32 @@ def _rhombus(kinds, fills):
     yield Part("polygon", {"corners": a + b + _made(1) + _made(2)})
 
 
-def _kite(kinds, fills):
+def _kite(kinds, fills, board):
     a, b, c = ((id,) for id in fills["corners"])
     yield Part("mirrored", {"point": b, "mirror": a + c})
     yield Part("polygon", {"corners": a + b + c + _made(0)})
 
 
-def _parallelogram(kinds, fills):
+def _parallelogram(kinds, fills, board):
     yield Part("fourth_corner", {"corners": fills["corners"]})
     yield Part("polygon", {"corners": fills["corners"] + _made(0)})
 
 
-def _trapezium(kinds, fills):
+def _trapezium(kinds, fills, board):
     a, b, c = ((id,) for id in fills["corners"])
     yield Part("parallel", {"base": b + a, "point": c}, hidden=True)
     yield Part("point_on", {"path": _made(0), "place": 0.5})
     yield Part("polygon", {"corners": a + b + c + _made(1)})
 
 
-def _isosceles_trapezium(kinds, fills):
+def _isosceles_trapezium(kinds, fills, board):
     a, b, c = ((id,) for id in fills["corners"])
     yield Part("perpendicular_bisector", {"span": a + b}, hidden=True)
     yield Part("mirrored", {"point": c, "mirror": _made(0)})
     yield Part("polygon", {"corners": a + b + c + _made(1)})
 
 
-def _three_sides(kinds, fills):
+def _three_sides(kinds, fills, board):
     a = fills["from"]
     yield Part("circle_radius", {"centre": a, "radius": fills["first"]}, hidden=True)
     yield Part("point_on", {"path": _made(0), "place": 0.0})
@@ -100,7 +100,7 @@ def _three_sides(kinds, fills):
     yield Part("polygon", {"corners": a + _made(1) + _made(4)})
 
 
-def _two_sides(kinds, fills):
+def _two_sides(kinds, fills, board):
     a = fills["from"]
     yield Part("circle_radius", {"centre": a, "radius": fills["first"]}, hidden=True)
     yield Part("point_on", {"path": _made(0), "place": 0.0})
@@ -110,7 +110,7 @@ def _two_sides(kinds, fills):
     yield Part("polygon", {"corners": a + _made(1) + _made(4)})
 
 
-def _two_angles(kinds, fills):
+def _two_angles(kinds, fills, board):
     a = fills["from"]
     yield Part("circle_radius", {"centre": a, "radius": fills["side"]}, hidden=True)
     yield Part("point_on", {"path": _made(0), "place": 0.0})
@@ -120,7 +120,7 @@ def _two_angles(kinds, fills):
     yield Part("polygon", {"corners": a + _made(1) + _made(4)})
 
 
-def _check_angles(fills):
+def _check_angles(fills, board):
     angles = [fills.get(name) for name in ("first", "second")]
     if not all(isinstance(angle, (int, float)) for angle in angles):
         raise Refusal("Type both angles as numbers, in degrees.")
@@ -135,14 +135,14 @@ def _shape(key, sentence, tool, keys, expands, example, likely, **more):
 
 SHAPES_THAT_KEEP_THEIR_KIND = (
     _shape("square", "the square on the side from {from:point} to {to:point}", "square", "sq",
-           lambda kinds, fills: _on_side(fills["from"], fills["to"], 4), _SIDE + "the square on the side from A to B", 61),
+           lambda kinds, fills, board: _on_side(fills["from"], fills["to"], 4), _SIDE + "the square on the side from A to B", 61),
     _shape("equilateral", "the equilateral triangle on the side from {from:point} to {to:point}", "equal sides", "sd",
-           lambda kinds, fills: _on_side(fills["from"], fills["to"], 3), _SIDE + "the equilateral triangle on the side from A to B", 62),
+           lambda kinds, fills, board: _on_side(fills["from"], fills["to"], 3), _SIDE + "the equilateral triangle on the side from A to B", 62),
     _shape("regular", "the regular polygon with {count:count} corners on the side from {from:point} to {to:point}", "regular, on a side", "sg",
-           lambda kinds, fills: _on_side(fills["from"], fills["to"], int(fills["count"])),
+           lambda kinds, fills, board: _on_side(fills["from"], fills["to"], int(fills["count"])),
            _SIDE + "the regular polygon with 5 corners on the side from A to B", 75, check=_check_count),
     _shape("regular_about", "the regular polygon with {count:count} corners about {centre:point} through {corner:point}", "regular, about a centre", "sk",
-           lambda kinds, fills: _about_centre(fills["centre"], fills["corner"], int(fills["count"])),
+           lambda kinds, fills, board: _about_centre(fills["centre"], fills["corner"], int(fills["count"])),
            _SIDE + "the regular polygon with 6 corners about A through B", 76, check=_check_count),
     _shape("rectangle", "the rectangle on the side from {from:point} to {to:point}", "rectangle", "sr", _rectangle,
            _SIDE + "the rectangle on the side from A to B", 63),

@@ -20,7 +20,7 @@ def _bisector(kinds, words):
     return lambda m, a, b: formulas.bisector_of_lines(m, a, b, ORDER.index(words.get("which", "first")))
 
 
-def _check_which(fills):
+def _check_which(fills, board):
     if fills.get("which", "first") not in ORDER[:2]:
         raise Refusal("There are two bisectors: the first and the second one.")
 
@@ -103,7 +103,7 @@ STRAIGHT_THINGS = (
     ),
     Construction(
         key="bisectors", sentence="both bisectors of {a:straight} and {b:straight}", makes=LINE, formula=None, group="Lines",
-        tool="both bisectors", keys="lz", likely=28, expands=lambda kinds, fills: [Part("bisector_of_lines", {**fills, "which": word}) for word in ORDER[:2]],
+        tool="both bisectors", keys="lz", likely=28, expands=lambda kinds, fills, board: [Part("bisector_of_lines", {**fills, "which": word}) for word in ORDER[:2]],
         example=_LINE_AND_POINT + "q is the line through A and C\nboth bisectors of p and q",
     ),
     Construction(
@@ -114,7 +114,7 @@ STRAIGHT_THINGS = (
     Construction(
         key="lines_from_equation", sentence="both lines {equation:equation}", makes=LINE, formula=None, group="", tool="lines by equation", keys="l±",
         likely=98, check=check_equation("lines"),
-        expands=lambda kinds, fills: [Part("line_from_equation", {"equation": text}) for text in with_each_sign(fills["equation"])],
+        expands=lambda kinds, fills, board: [Part("line_from_equation", {"equation": text}) for text in with_each_sign(fills["equation"])],
         example="A is a free point at (0, 0)\nboth lines y = ±1",
     ),
     Construction(

@@ -3,20 +3,26 @@
 from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
 
+import numpy as np
+
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..formulas import arcs, conics
 from ..formulas.points import share_along
-from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LINE, MARK, NUMBER, POINT, POLYGON, RAY, SECTOR, SPANS, STRAIGHTS, VECTOR
+from ..kinds import (
+    ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, SECTOR, SPANS, STRAIGHTS, VECTOR,
+)  # fmt: skip
 from ..language.expression import ANGLE
 from ..language.printing import noun, sentence
 from . import marking
 from .labelling import settled
 from .palette import style_of
-from .text import shown_name, thing_value_text, value_text
+from .text import shown_name, thing_value_text, unit_text, value_text
 from .tracing import trace
 
 #: In which order kinds are drawn, lowest first.
-LAYERS = {POLYGON: 0, SECTOR: 0, CHORD_REGION: 0, CIRCLE: 1, ARC: 1, CONIC: 1, **dict.fromkeys(STRAIGHTS, 2), MARK: 3, NUMBER: 3, POINT: 4}
+LAYERS = {**dict.fromkeys(MAPS, 0), MOTION: 0, FAMILY: 0, LOCUS: 1, POLYGON: 0, SECTOR: 0, CHORD_REGION: 0, CIRCLE: 1, ARC: 1, CONIC: 1, **dict.fromkeys(STRAIGHTS, 2), MARK: 3, NUMBER: 3, POINT: 4}
+#: How many places of a locus are looked at first; more are added where it bends.
+_SAMPLES = 181
 #: Where a curve's first samples are taken, in degrees round its focus.
 _ROUND = [number * 360 / 96 for number in range(97)]
 
@@ -83,7 +89,8 @@ def refreshed(board, extent, ids):
     shapes = _shapes(board, extent)
     more = dict.fromkeys(ids)
     for id in ids:
-        more.update(shapes.neighbours.get(id, ()))
+        more.update(shapes.joined.get(id, ()))
+    more.update(shapes.marks_that_changed(ids))
     return [{"id": id, **shapes.of(id)} for id in more]
 
 
@@ -121,13 +128,21 @@ class _Shapes:
         self._inside = extent.grown(-0.05)
         self.joined = _neighbours(board)
         self.mark_groups = marking.groups(board)
-        self.neighbours = {id: dict(others) for id, others in self.joined.items()}
-        for group in self.mark_groups.values():
-            for id in group:
-                self.neighbours.setdefault(id, {}).update(dict.fromkeys(group))
+        self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}
         self._known = {}
         self.turns = {}
         self.turns = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
+
+    def marks_that_changed(self, ids):
+        """The ids of all marks of a group that the figure agreed with and now does not, or the other way round."""
+        moved = {group for id in ids for group in (marking.group_of(self.board.step(id)),) if group in self.mark_groups}
+        changed = {}
+        for group in moved:
+            agrees = marking.agrees(self.board, self.mark_groups[group])
+            if agrees != self._agreed[group]:
+                self._agreed[group] = agrees
+                changed.update(dict.fromkeys(self.mark_groups[group]))
+        return changed
 
     def of(self, id):
         """The shape and the label of a step."""
@@ -143,7 +158,8 @@ class _Shapes:
         style = style_of(step, board.settings.looks)
         shapers = {
             POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
-            POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark,
+            POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark, FAMILY: self._family, LOCUS: self._locus,
+            MOTION: self._nothing, **dict.fromkeys(MAPS, self._nothing),
         }  # fmt: skip
         shaper = shapers.get(step.makes, self._straight)
         points = tuple(board.place(parent) for parent in step.inputs if board.kind_of(parent) == POINT)
@@ -194,6 +210,13 @@ class _Shapes:
         kind = self.board.kind_of(path[0])
         if kind in (CIRCLE, ARC):
             return degrees(atan2(at[1] - value[1], at[0] - value[0])) + 90
+        if kind == POLYGON:
+            (ax, ay), (bx, by) = ((value * 2)[number] for number in (int(step.fills["place"]) % len(value), int(step.fills["place"]) % len(value) + 1))
+            return degrees(atan2(by - ay, bx - ax))
+        if kind == LOCUS:
+            small = 1e-4 * (value.high - value.low)
+            xs, ys = value.at([step.fills["place"] - small, step.fills["place"] + small])
+            return degrees(atan2(ys[1] - ys[0], xs[1] - xs[0])) if xs[0] == xs[0] and xs[1] == xs[1] else 0.0
         if kind == CONIC:
             # A tangent halves the angle between the way from the focus and the way square to the directrix.
             fx, fy, ux, uy, latus = value
@@ -269,9 +292,34 @@ class _Shapes:
             label = self._label(known, at, (-0.7, 0.7))
         return {"shape": shape, "label": label}
 
+    @staticmethod
+    def _nothing(known, value):
+        """What has no place on the board: a transformation is seen by what it does."""
+        return {"shape": {}, "label": None}
+
+    def _family(self, known, value):
+        """A family is drawn as copies: each thing once, with its look, and a map for every member."""
+        parts = []
+        own = known.step.look.pen
+        for id in known.step.fills["of"]:
+            step, part = self.board.step(id), self.of(id)
+            if part["shape"] is None:
+                continue
+            style = style_of(step, self.settings.looks)
+            if own:
+                style |= {"pen": own, "fill_pen": own}
+            if step.makes == POINT:
+                style["peg"] = "fixed"
+            parts.append({"kind": step.makes, "shape": part["shape"], "style": style})
+        return {"shape": {"parts": parts, "maps": value.rows.ravel().tolist()} if parts else None, "label": None}
+
+    def _locus(self, known, value):
+        curves = trace(value.at, np.linspace(value.low, value.high, _SAMPLES), self._far)
+        return {"shape": {"curves": curves} if curves else None, "label": None}
+
     def _mark(self, known, value):
         shape = marking.shape(self.board, known.step, value)
-        if not marking.agrees(self.board, self.mark_groups.get(marking.group_of(known.step), (known.step.id,))):
+        if not self._agreed.get(marking.group_of(known.step), True):
             shape["doubt"] = True
         return {"shape": shape, "label": self._label(known, value[len(value) // 2], (1, 1))}
 
@@ -283,6 +331,10 @@ class _Shapes:
         step, board = known.step, self.board
         shape = {}
         points = [board.values[place] for place in known.points]
+        if step.construction.moves == "turning":
+            names = ("least", "most", "step")
+            unit = unit_text(board.dimension(step.id), self.settings.unit)
+            return {"shape": {"dial": [*(step.fills[name] for name in names), value], "unit": unit}, "label": self._label(known, (0, 0), (0, 0))}
         corner = self._corner(step, points) if board.dimension(step.id) == ANGLE and step.does != "calculation" else None
         if corner:
             shape, at, push = self._angle(step, corner, value)
@@ -388,7 +440,7 @@ def _neighbours(board):
     for step in board.steps:
         if step.does in ("segment", "vector", "ray", "line"):
             pairs = [(step.fills["from"][0], step.fills["to"][0])]
-        elif step.makes == POLYGON:
+        elif step.makes == POLYGON and "corners" in step.fills:
             corners = step.fills["corners"]
             pairs = list(zip(corners, corners[1:] + corners[:1]))
         else:

@@ -39,6 +39,27 @@ def agrees(board, ids):
     return max(numbers) - min(numbers) <= _CLOSE * max(numbers)
 
 
+def strays(board, id, ids):
+    """How far the figure is from what a mark states: degrees, or for lengths a share; signed, None where unknown.
+
+    A mark of a right angle is measured by itself, any other against the first of its group that is not it.
+    """
+    step = board.step(id)
+    try:
+        own = _measure(step.does, board.value(id))
+        if step.does == "right_angle_mark":
+            return own - 90
+        other = next((other for other in ids if other != id and board.value(other) is not None), None)
+        if other is None:
+            return None
+        wanted = _measure(step.does, board.value(other))
+    except (Undefined, TypeError):
+        return None
+    if step.does == "equal_length":
+        return (own - wanted) / (own + wanted or 1)
+    return (own - wanted + 90) % 180 - 90 if step.does == "parallel_mark" else own - wanted
+
+
 def _measure(does, points):
     if does == "equal_length":
         return measures.distance(FLOATS, *points)

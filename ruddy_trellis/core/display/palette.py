@@ -1,6 +1,6 @@
 """The pens and how each kind of thing is drawn at first."""
 
-from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LINE, MARK, NUMBER, POINT, POLYGON, RAY, SECTOR, SEGMENT, VECTOR
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, SECTOR, SEGMENT, VECTOR
 
 #: Pens by name: on a light board, on a dark board. All stay tellable apart for colour-blind eyes with their patterns.
 PENS = {
@@ -35,6 +35,10 @@ _FIRST = {
     CHORD_REGION: ("ink", 2.6, "solid", 0.16, 0.0, False),
     NUMBER: ("sky", 2.2, "solid", 0.0, 0.0, True),
     MARK: ("ink", 2.4, "solid", 0.0, 0.0, False),
+    LOCUS: ("plum", 3.0, "solid", 0.0, 0.0, False),
+    FAMILY: ("ink", 2.6, "solid", 0.16, 0.0, False),
+    MOTION: ("ink", 2.0, "solid", 0.0, 0.0, False),
+    **dict.fromkeys(MAPS, ("ink", 2.0, "solid", 0.0, 0.0, False)),
 }
 
 
@@ -65,4 +69,8 @@ def style_of(step, looks=()):
         style[part] = chosen[part] if own is None else own
     style["fill_pen"] = look.pen or board_look.get("pen") or ("straw" if step.makes in (POLYGON, SECTOR, CHORD_REGION) else pen)
     style["hidden"] = look.hidden
+    if look.trail is not None:
+        style["trail"] = look.trail
+    if construction.moves == "turning":
+        style["tag"] = False  # a dial shows its value itself
     return style

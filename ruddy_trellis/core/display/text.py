@@ -42,6 +42,10 @@ def value_text(board, id):
     look = board.step(id).look
     decimals = board.settings.decimals if look.decimals is None else look.decimals
     dimension = board.dimension(id)
+    if look.decimals is None and (step := board.step(id)).construction.moves == "turning":
+        # A dial shows as many decimals as its step has.
+        text = f"{step.fills['step']:.10f}".rstrip("0")
+        return rounded_text(value, len(text) - text.index(".") - 1) + unit_text(dimension, board.settings.unit)
     if dimension == TRUTH:
         return "true" if value else "false"
     if dimension == "coordinates":

@@ -68,3 +68,18 @@ def mirrored(m, point, mirror):
 def fourth_corner(m, a, b, c):
     """The corner D that makes a parallelogram ABCD."""
     return a[0] + c[0] - b[0], a[1] + c[1] - b[1]
+
+
+def point_on_polygon(m, polygon, place):
+    """The point on the sides of a polygon: the whole part of its place says which side, the rest how far along it.
+
+    Beyond the last corner it starts again at the first, for up to one more round.
+    """
+    count = len(polygon)
+    place = m.choose(place, place, place + count)
+    place = m.choose(place - count, place - count, place)
+    at = polygon[0]
+    for number, (a, b) in enumerate(zip(polygon, (*polygon[1:], polygon[0]))):
+        share = place - number
+        at = tuple(m.choose(share, a[i] + share * (b[i] - a[i]), at[i]) for i in (0, 1))
+    return at

@@ -64,7 +64,7 @@ def made_by(text):
 def check_equation(wanted):
     """The check of a construction that takes an equation of a "line", "lines" (with ±), a "circle" or a "conic"."""
 
-    def check(fills):
+    def check(fills, board):
         text = fills["equation"]
         if (wanted == "lines") != ("±" in text):
             raise Refusal("“±” stands in an equation of both lines, such as y = ±2." if wanted != "lines" else "Both lines need “±”: y = ±2.")

@@ -17,6 +17,7 @@ _LETTERS = {
     CIRCLE: "kcefghu",
     "line": "pqrstlmnabd",
     NUMBER: "vwxyzh",
+    "map": "tuvrsw",
     "angle": "αβγδεθφψλμρσ",
 }
 

@@ -1,6 +1,6 @@
 """Sentences from steps."""
 
-from ..kinds import word
+from ..kinds import join, word
 from ..language.expression import Formula
 from ..step import is_ids
 from . import names as spelling
@@ -27,6 +27,8 @@ def fill_text(gap, fill, names, number=number_text):
         return fill.written([spelling.spell(names[id] for id in operand) for operand in fill.operands])
     if is_ids(fill):
         parts = [names[id] for id in fill]
+        if gap.kind.several:
+            return join(parts)
         return ", ".join(parts) if gap.kind.hands == "many" else spelling.spell(parts)
     if isinstance(fill, tuple):
         return f"({', '.join(number(part) for part in fill)})"

@@ -206,6 +206,8 @@ def read_fill(gap, text, board):
         return read_formula(text, lambda name, function: _operand(name, function, board))
     if kind.literal == "equation":
         return _equation_text(text)
+    if kind.literal == "values":
+        return " ".join(text.split())
     if kind.literal == "coordinates":
         found = _COORDINATES.fullmatch(text)
         if not found:
@@ -271,8 +273,23 @@ def _points(board):
     return {board.name(step.id): step.id for step in board.steps if step.makes == POINT}
 
 
+def _read_several(kind, text, board):
+    """Things named one after another: "ABC, k and P". Raises Refusal naming the one that does not fit."""
+    ids = []
+    for name in [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+and\s+", text) if part]:
+        found = [id for id in board.ids_named(name) if board.kind_of(id) in kind.single]
+        if not found:
+            raise Refusal(f"{name[:30]} does not fit. Here {'go' if kind.several else 'goes'} {kind.wants}.")
+        ids.append(found[0])
+    if not ids:
+        raise Refusal(_what_there_is(kind, board))
+    return tuple(ids)
+
+
 def _read_things(gap, text, board):
     kind = gap.kind
+    if kind.several:
+        return _read_several(kind, text, board)
     for id in board.ids_named(text):
         if board.kind_of(id) in kind.single:
             return (id,)

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from ..catalogue.moving import settled
 from ..kinds import POINT, join
 from ..language.printing import noun, sentence
 from ..lattice import snapped
@@ -17,7 +18,8 @@ class Drag:
     Attributes:
         start: where the pointer took hold, board units.
         free: the free points that go with it, by id, with their coordinates at the start.
-        sliding: the one sliding point that is dragged, or None.
+        sliding: the one sliding point that is dragged, or the dial that is turned (to the number that the pointer's x
+            gives), or None.
     """
 
     start: tuple
@@ -34,6 +36,8 @@ class Drag:
         x, y = (min(max(part, -COORDINATE), COORDINATE) for part in to)
         if self.sliding:
             grabbed = board.step(self.sliding)
+            if grabbed.moves == "turning":
+                return {self.sliding: (settled(grabbed.fills, x),)}
             if any(board.value(id) is None for id in grabbed.fills["path"]):
                 return {}
             return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
@@ -65,7 +69,7 @@ def grab(board, ids, at):
         Refusal: where nothing of it can be moved, saying what it depends on.
     """
     first = board.step(ids[0])
-    if len(ids) == 1 and first.moves == "sliding":
+    if len(ids) == 1 and first.moves in ("sliding", "turning"):
         return Drag(at, {}, first.id)
     free = {}
     for id in ids:

@@ -7,7 +7,7 @@ from ..catalogue.points import crossing_choices
 from ..checking import check_fills
 from ..codec import fill_to_json
 from ..edits import Add, NewStep
-from ..kinds import POINT, join
+from ..kinds import MAPS, POINT, THINGS, join
 from ..language.printing import phrase
 from ..plan import kinds_of_fills
 from ..refusal import Refusal
@@ -37,6 +37,8 @@ def offers(board, ids):
                 full = {**fills, **choice}
                 try:
                     check_fills(construction, full, board)
+                    if construction.expands:
+                        list(construction.expands(kinds_of_fills(construction, full, board.kind_of), full, board))
                 except Refusal:
                     continue
                 text = phrase(construction, full, board.names)
@@ -45,11 +47,28 @@ def offers(board, ids):
                 found.append((rank, Offer(construction.key, text, Add(steps=[step]))))
     if len(ids) > 1:
         found += _one_for_each(board, ids)
+    found += _known_transformations(board, list(ids))
     found.sort(key=lambda pair: pair[0])
     unique = {}
     for _, offer in found:
         unique.setdefault(offer.sentence, offer)
     return list(unique.values())
+
+
+def _known_transformations(board, ids):
+    """The images of the selection under the transformations that are there, the last one made first."""
+    images = CATALOGUE["images"]
+    maps = [step.id for step in reversed(board.steps) if step.makes in MAPS]
+    if set(maps) & set(ids) or not all(board.kind_of(id) in THINGS for id in ids):
+        return
+    for rank, map_id in enumerate(maps[:4]):
+        fills = {"of": tuple(ids), "by": (map_id,)}
+        try:
+            images.expands({}, fills, board)
+        except Refusal:
+            continue
+        step = NewStep(does="images", fills={name: fill_to_json(fill) for name, fill in fills.items()})
+        yield rank / 10, Offer("images", phrase(images, fills, board.names), Add(steps=[step]))
 
 
 def _one_for_each(board, ids):
@@ -86,6 +105,12 @@ def _fillings(construction, ids, board):
                 yield {}
             return
         gap, rest = gaps[0], gaps[1:]
+        if gap.kind.several:
+            taken = tuple(id for id in left if board.kind_of(id) in gap.kind.single)
+            if taken:
+                others = [id for id in left if id not in taken]
+                yield from ({gap.name: taken, **more} for more in go_on(rest, others))
+            return
         for id in left:
             if board.kind_of(id) in gap.kind.single:
                 others = [other for other in left if other != id]

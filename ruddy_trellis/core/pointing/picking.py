@@ -10,7 +10,7 @@ from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
 from ..formulas import arcs, conics, measures, straights
 from ..formulas import points as point_formulas
-from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, PATHS, POINT, POLYGON, SECTOR
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LOCUS, PATHS, POINT, POLYGON, SECTOR
 from ..language import names as spelling
 from ..language.printing import noun
 from ..lattice import snapped
@@ -67,13 +67,13 @@ def look_under(board, at, tolerance):
             distance = hypot(value[0] - at[0], value[1] - at[1])
             if distance <= tolerance * _POINT_REACH:
                 points.append((distance, (step.id,)))
-        elif step.makes in PATHS:
+        elif step.makes in (*PATHS, LOCUS):
             if (distance := distance_to_path(step.makes, value, at)) <= tolerance:
                 paths.append((distance, (step.id,)))
             if step.makes == CIRCLE and hypot(value[0] - at[0], value[1] - at[1]) ** 2 <= value[2]:
                 shapes.append((value[2] * 3.1416, step.id))
         elif step.makes == POLYGON:
-            corners = step.fills["corners"]
+            corners = step.fills.get("corners", ())
             for (a_id, a), (b_id, b) in _sides(corners, value):
                 if frozenset((a_id, b_id)) in made_segments:
                     continue
@@ -104,7 +104,7 @@ def _path_name(board, ids):
 def distance_to_path(kind, value, at):
     """How far a position is from a path."""
     try:
-        if kind in (CIRCLE, ARC, CONIC):
+        if kind in (CIRCLE, ARC, CONIC, LOCUS):
             near = _value_on(kind, value, _place_on(kind, value, at))
         else:
             near = _foot(value, at)
@@ -114,6 +114,8 @@ def distance_to_path(kind, value, at):
 
 
 def _value_on(kind, value, place):
+    if kind == LOCUS:
+        return value.point(place)
     return {CIRCLE: point_formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}[kind](FLOATS, value, place)
 
 
@@ -124,11 +126,26 @@ def _place_on(kind, value, at):
         return turn % 360
     if kind == CONIC:
         return _place_on_conic(value, at)
+    if kind == LOCUS:
+        return value.nearest(at)
+    if kind == POLYGON:
+        return _place_on_sides(value, at)
     start = degrees(atan2(value[4] - value[1], value[3] - value[0]))
     turned, whole = (turn - start) % 360, arcs.sweep(FLOATS, value)
     if turned > whole:
         return 0.0 if turned - whole > 360 - turned else 1.0
     return turned / whole
+
+
+def _place_on_sides(corners, at):
+    """The number of the nearest side, and how far along it the nearest point is."""
+    places = []
+    for number, (a, b) in enumerate(zip(corners, (*corners[1:], corners[0]))):
+        dx, dy = b[0] - a[0], b[1] - a[1]
+        share = ((at[0] - a[0]) * dx + (at[1] - a[1]) * dy) / ((dx * dx + dy * dy) or 1)
+        share = min(max(share, 0.0), 1.0)
+        places.append((hypot(a[0] + share * dx - at[0], a[1] + share * dy - at[1]), number + share))
+    return min(places)[1]
 
 
 def _place_on_conic(conic, at):
@@ -163,7 +180,7 @@ def _foot(straight, at):
 
 
 def _sides(corners, value):
-    corner_values = list(zip(corners, value))
+    corner_values = list(zip(corners, value))  # an image of a polygon has no corners of its own
     return zip(corner_values, corner_values[1:] + corner_values[:1])
 
 
@@ -191,12 +208,13 @@ def _size(corners):
 def _new_point(board, at, paths, tolerance):
     """The point that a click makes: at a crossing, on a path, or free."""
     best = None
-    for number, a in enumerate(paths[:5]):
-        for b in paths[number + 1 : 5]:
-            crossing = crossing_near(board, *sorted((a, b), key=lambda ids: board.place(ids[0])), at)
-            if crossing and (distance := _gap(crossing.at, at)) <= tolerance * _CROSSING_REACH:
+    crossing = [ids for ids in paths[:5] if board.kind_of(ids[0]) != LOCUS]
+    for number, a in enumerate(crossing):
+        for b in crossing[number + 1 :]:
+            found = crossing_near(board, *sorted((a, b), key=lambda ids: board.place(ids[0])), at)
+            if found and (distance := _gap(found.at, at)) <= tolerance * _CROSSING_REACH:
                 if best is None or distance < best[0]:
-                    best = (distance, crossing)
+                    best = (distance, found)
     if best:
         return best[1]
     if paths:
@@ -216,7 +234,7 @@ def free_point(at):
 def point_on_path(board, ids, at):
     """A new point on a path, at the place nearest to a position."""
     kind = board.kind_of(ids[0])
-    if len(ids) == 1 and kind in (CIRCLE, ARC, CONIC):
+    if len(ids) == 1 and kind in (CIRCLE, ARC, CONIC, POLYGON, LOCUS):
         place = _place_on(kind, board.value(ids[0]), at)
     else:
         value = board.value(ids[0]) if len(ids) == 1 else straights.segment(FLOATS, board.value(ids[0]), board.value(ids[1]))

@@ -1,5 +1,6 @@
 """A sentence being filled by clicks: which gap a click fills, what it says before, what it makes in the end."""
 
+import re
 from dataclasses import dataclass, field
 from math import dist
 
@@ -7,7 +8,7 @@ from ..catalogue import CATALOGUE, Construction
 from ..checking import misfit
 from ..codec import fill_to_json
 from ..edits import Add, NewStep, Retie
-from ..kinds import ARC, POINT, REGIONS, SEGMENT
+from ..kinds import ARC, LOCUS, MAPS, POINT, REGIONS, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun, number_text
 from ..language.reading import read_fill
@@ -15,6 +16,8 @@ from ..plan import kinds_of_fills
 from ..refusal import Refusal
 from .picking import NewPoint, crossing_near, distance_to_path, look_under, path_words, point_on_path
 
+#: What is typed as words and kept so.
+_TEXTS = ("word", "equation", "values")
 _POINT_MAKERS = ("free_point", "point_on", "intersection")
 
 
@@ -64,9 +67,9 @@ class Prompt:
         items = self.filled.get(gap.name, [])
         if not items:
             return False
-        if not isinstance(items[0], (str, NewPoint)) or gap.kind.literal in ("word", "equation"):
+        if not isinstance(items[0], (str, NewPoint)) or gap.kind.literal in _TEXTS:
             return True
-        if gap.kind.points < 0:
+        if is_list(gap):
             return self.closed
         if len(items) == 1 and self._kind(items[0], board) in gap.kind.single:
             return True
@@ -192,18 +195,19 @@ class Prompt:
         if under.points and all(self._used(id) for id in under.points):
             return self._twice(board.name(under.points[0]))
         for gap in gaps:
-            if self.filled.get(gap.name):
+            if self.filled.get(gap.name) and not gap.kind.several:
                 continue
             for ids in under.paths:
-                if self._path_fits(board, gap, ids):
+                if self._path_fits(board, gap, ids) and not set(ids) & set(self.filled.get(gap.name, ())):
                     return Taking(gap.name, self._spelt_out(board, gap, ids), path_words(board, ids))
             if gap.kind.single and set(gap.kind.single) <= {*REGIONS, ARC}:
                 for id in under.shapes:
-                    if board.kind_of(id) in gap.kind.single:
+                    if board.kind_of(id) in gap.kind.single and id not in self.filled.get(gap.name, ()):
                         return Taking(gap.name, (id,), noun(board, id))
         return None
 
     def _created(self, board, gaps, under):
+        gaps = [gap for gap in gaps if not gap.kind.several and gap.kind_name not in ("driver", "tracer")]
         if any(POINT in gap.kind.single or gap.kind.points for gap in gaps):
             return self._take_point(gaps, under.new_point, under.new_point.words)
         return None
@@ -222,7 +226,7 @@ class Prompt:
         if self._used(item) and self.construction.distinct:
             return None
         for gap in gaps:
-            if POINT in gap.kind.single and not self.filled.get(gap.name):
+            if POINT in gap.kind.single and (not self.filled.get(gap.name) or gap.kind.several):
                 return Taking(gap.name, (item,), words)
         for gap in gaps:
             if gap.kind.points and item not in self.filled.get(gap.name, []):
@@ -268,9 +272,9 @@ class Prompt:
     def finish(self, board):
         """End a list of corners. Raises Refusal where it is too short to end."""
         for gap in self.open_gaps(board):
-            if gap.kind.points < 0:
-                if len(self.filled.get(gap.name, [])) < 3:
-                    raise Refusal("A polygon needs at least three corners; pick more.")
+            if is_list(gap):
+                if len(self.filled.get(gap.name, [])) < (1 if gap.kind.several else 3):
+                    raise Refusal("Pick at least one thing first." if gap.kind.several else "A polygon needs at least three corners; pick more.")
                 self.closed = True
 
     def type(self, text, board):
@@ -279,11 +283,18 @@ class Prompt:
         Raises:
             Refusal: where it does not fit.
         """
+        numbers = text.replace(",", " ").split()
+        typed = [gap for gap in self.open_gaps(board) if gap.kind.literal == "number"]
+        if len(numbers) > 1 and len(typed) >= len(numbers) and typed == self.open_gaps(board)[: len(typed)] and all(map(_is_number, numbers)):
+            # Several numbers at once, for several gaps in a row: "0 360 1".
+            for gap, number in zip(typed, numbers):
+                self.take(Taking(gap.name, (read_fill(gap, number, board),), ""))
+            return
         gap, fill = self._read(text.strip(), board)
         if gap.kind.literal == "coordinates":
             self.take(Taking(gap.name, (NewPoint("free_point", {"at": fill}, fill, ""),), ""))
             return
-        if gap.kind.points < 0:
+        if is_list(gap):
             self.closed = True
         self.take(Taking(gap.name, fill if isinstance(fill, tuple) else (fill,), ""))
 
@@ -316,7 +327,7 @@ class Prompt:
         for gap in self.construction.gaps:
             if items := self.filled.get(gap.name):
                 ids = tuple(f"new:{new_points.index(item)}" if isinstance(item, NewPoint) else item for item in items)
-                things = isinstance(ids[0], str) and gap.kind.literal not in ("word", "equation")
+                things = isinstance(ids[0], str) and gap.kind.literal not in _TEXTS
                 fills[gap.name] = ids if things else items[0]
         does = self.construction.key
         if does == "intersection" and not new_points and self.last_at:
@@ -362,6 +373,15 @@ class Prompt:
             shown.append({"gap": piece.gap.name, "shown": text, "filled": full, "next": bool(open_gaps) and piece.gap == open_gaps[0]})
         return shown
 
+    def ways(self, board):
+        """What could be said into the next gap where it cannot be pointed at on the board: names or words."""
+        for gap in self.open_gaps(board)[:1]:
+            if gap.kind.literal == "word":
+                return list(gap.kind.options)
+            if set(gap.kind.single) & set(MAPS) or gap.kind_name == "driver":
+                return [board.name(step.id) for step in reversed(board.steps) if step.makes in gap.kind.single and (step.makes in MAPS or step.construction.moves == "turning")][:8]
+        return []
+
     def _shown(self, items, board, gap):
         parts = []
         for item in items:
@@ -371,7 +391,7 @@ class Prompt:
                 parts.append(board.name(item))
             elif isinstance(item, float):
                 parts.append(number_text(item))
-            elif gap.kind.literal in ("word", "equation"):
+            elif gap.kind.literal in _TEXTS:
                 parts.append(item)
             else:
                 parts.append(str(item.written(["…"] * len(item.operands))))
@@ -391,7 +411,18 @@ def _json(fills):
     return {name: fill_to_json(fill) for name, fill in fills.items()}
 
 
+def is_list(gap):
+    """Whether one thing after another goes into a gap until a person says that they are all."""
+    return gap.kind.points < 0 or gap.kind.several
+
+
+def _is_number(text):
+    return bool(re.fullmatch(r"[-−+]?(\d+\.?\d*|\.\d+)", text))
+
+
 def _more(gap, had):
+    if gap.kind.several:
+        return "another; Enter when they are all"
     if gap.kind.points < 0:
         return "another corner" if had < 3 else "another corner, or the first to close"
     return "the corner" if gap.kind_name == "corner" and had == 1 else "another point"

@@ -24,7 +24,10 @@ export class Drawer {
     for (const kind of ["pointerover", "focusin"]) this.panel.addEventListener(kind, (event) => this.pointed(event.target));
     this.panel.addEventListener("pointerleave", () => this.pointed(null));
     this.panel.addEventListener("focusout", () => this.pointed(null));
-    document.body.addEventListener("htmx:afterSwap", () => this.mark());
+    document.body.addEventListener("htmx:afterSwap", () => {
+      this.mark();
+      this.running(this.now ?? []);
+    });
   }
 
   fold() {
@@ -88,6 +91,12 @@ export class Drawer {
     this.aheadOf = button;
   }
 
+  /** Which motions run. */
+  running(ids) {
+    this.now = new Set(ids);
+    for (const row of this.panel.querySelectorAll("[data-motion]")) row.classList.toggle("running", this.now.has(row.dataset.motion));
+  }
+
   targets(element) {
     return element.dataset.on ? element.dataset.on.split(" ") : this.acts.selected();
   }
@@ -108,6 +117,7 @@ export class Drawer {
     else if (dataset.choose) for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
     else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value });
     else if (element.id === "snap") this.acts.snap(element.getAttribute("aria-pressed") !== "true");
+    else if (element.id === "clear-trails") this.acts.clearTrails();
     else if (element.id === "look-again") this.refresh();
     else if (element.id === "copy-look") this.copyLook(dataset.step);
     else if (element.id === "give-look") this.giveLook();

@@ -76,6 +76,11 @@ export class Drawing {
     this.paint({ faint: items });
   }
 
+  /** Take the trails away. */
+  clearTrails() {
+    this.paint({ clearTrails: true });
+  }
+
   /** Give a mark ("lit" or "chosen") to exactly these things. */
   markOnly(name, ids) {
     if (!ids.length && !this.marks[name].size) return;
@@ -152,7 +157,7 @@ export class Drawing {
     const { port } = this;
     const inside = (x, y) => port.px(x) >= left && port.px(x) <= right && port.py(y) >= top && port.py(y) <= bottom;
     return [...this.things.values()]
-      .filter((item) => this.visible(item) && item.kind !== "number" && extremes(item.shape).every(([x, y]) => inside(x, y)))
+      .filter((item) => this.visible(item) && item.kind !== "number" && extremes(item.shape).length && extremes(item.shape).every(([x, y]) => inside(x, y)))
       .map((item) => item.id);
   }
 
@@ -190,10 +195,18 @@ export class Drawing {
 }
 
 /** The board positions that say how far a shape reaches. */
-function extremes({ at, radius = 0, points = [], curves = [] }) {
+function extremes({ at, radius = 0, points = [], curves = [], parts, maps }) {
+  if (parts) return parts.flatMap((part) => extremes(part.shape).flatMap((place) => mapped(place, maps)));
   const places = [];
   for (const curve of curves) for (let i = 0; i < curve.length; i += 2) places.push([curve[i], curve[i + 1]]);
   if (at) places.push([at[0] - radius, at[1] - radius], [at[0] + radius, at[1] + radius]);
   for (let i = 0; i < points.length; i += 2) places.push([points[i], points[i + 1]]);
   return places;
+}
+
+/** Where the copies of a place are. */
+function mapped([x, y], maps) {
+  const all = [];
+  for (let i = 0; i < maps.length; i += 6) all.push([maps[i] * x + maps[i + 1] * y + maps[i + 4], maps[i + 2] * x + maps[i + 3] * y + maps[i + 5]]);
+  return all;
 }

@@ -1,5 +1,6 @@
 // A board page: puts the parts together.
 import { hideChoices, showChoices } from "./choices.js";
+import { Dials } from "./dials.js";
 import { Drawer } from "./drawer.js";
 import { Drawing } from "./drawing.js";
 import { Gestures } from "./gestures.js";
@@ -7,6 +8,7 @@ import { labelOffset } from "./labels.js";
 import { Latest, Line } from "./line.js";
 import { SentenceBar } from "./sentence_bar.js";
 import { Shelf } from "./shelf.js";
+import { Player } from "./player.js";
 import { hideToast, toast } from "./toast.js";
 import { Viewport } from "./viewport.js";
 
@@ -41,6 +43,7 @@ const hovers = new Latest((content) => line.send("hover", content));
 
 line.on("board", ({ items, state: now }) => {
   drawing.show(items);
+  showDials();
   takeState(now);
   drawing.redraw();
   select(selected.filter((id) => drawing.things.has(id)));
@@ -49,6 +52,7 @@ line.on("board", ({ items, state: now }) => {
 
 line.on("changed", ({ items, gone, state: now }) => {
   drawing.change(items, gone);
+  showDials();
   takeState(now);
   note("Saved");
   if (gone.length) selected = selected.filter((id) => !gone.includes(id));
@@ -58,10 +62,35 @@ line.on("changed", ({ items, gone, state: now }) => {
 
 line.on("moved", ({ items, seq, held }, text) => {
   drawing.move(items, text);
-  drawer.tick(items);
+  tick(items);
   if (seq === undefined) return;
   drags.landed();
   if (held && items.length) note("Moving…");
+});
+
+/** New values of readings and dials. */
+function tick(items) {
+  drawer.tick(items);
+  for (const { id } of items) {
+    const item = drawing.things.get(id);
+    if (item?.shape?.dial) dials.tell(item);
+  }
+}
+
+function showDials() {
+  dials.show(drawing.things.values(), drawing.ghosts);
+}
+
+const player = new Player((items) => {
+  drawing.move(items);
+  tick(items);
+});
+line.on("frames", (batch) => player.take(batch));
+line.on("playing", ({ ids }) => {
+  player.begin(ids.length > 0);
+  dials.run(ids, drawing.things.values());
+  drawer.running(ids);
+  note(ids.length ? "Running…" : "Saved");
 });
 
 line.on("kept", () => note("Saved"));
@@ -71,7 +100,7 @@ line.on("stuck", ({ words, lights }) => {
   drawing.markOnly("lit", lights);
 });
 
-line.on("prompt", ({ tool: key, chips, pinned, pending }) => {
+line.on("prompt", ({ tool: key, chips, ways, pinned, pending }) => {
   tool = key;
   gestures.toolMode = !!key;
   canvas.classList.toggle("tool-mode", !!key);
@@ -81,7 +110,7 @@ line.on("prompt", ({ tool: key, chips, pinned, pending }) => {
   drawing.markOnly("lit", []);
   pendingItems = pending;
   if (key) {
-    bar.prompt(chips);
+    bar.prompt(chips, ways);
     if (selected.length) select([]);
   } else {
     speak(null);
@@ -258,6 +287,7 @@ const drawer = new Drawer(page.dataset.board, {
   refuse: (words) => toast(words, { refusal: true }),
   snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !state.spacing ? { spacing: port.roundLength(64) } : {}) }),
   styleOf: lookOf,
+  clearTrails: () => drawing.clearTrails(),
   boardLook(id) {
     line.send("board_look", { id });
   },
@@ -270,6 +300,23 @@ const drawer = new Drawer(page.dataset.board, {
 function lookOf(id) {
   const { pen, width, pattern, fill, size, label } = drawing.things.get(id).style;
   return { pen, width, pattern, fill, size: size || null, label };
+}
+
+const dials = new Dials({
+  grab: (id) => {
+    drags.clear();
+    line.send("grab", { ids: [id], at: [0, 0] });
+  },
+  turn: (value) => drags.offer({ to: [value, 0] }),
+  drop: () => letGo(),
+  play: (id, on) => line.send(on ? "pause" : "play", on ? {} : { ids: [id] }),
+});
+
+/** What is held is let go where it is now. */
+function letGo() {
+  if (drags.next) line.send("drag", { ...drags.next, seq: ++sequence });
+  drags.clear();
+  line.send("drop");
 }
 
 const shelf = new Shelf(takeTool);
@@ -305,11 +352,7 @@ const gestures = new Gestures(
       line.send("grab", { ids: selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at });
     },
     drag: (to) => drags.offer({ to }),
-    drop: () => {
-      if (drags.next) line.send("drag", { ...drags.next, seq: ++sequence });
-      drags.clear();
-      line.send("drop");
-    },
+    drop: letGo,
     choose,
     box(box, done, adding) {
       drawing.showBox(done ? null : box);
@@ -387,6 +430,7 @@ document.getElementById("keys-close").addEventListener("click", () => keys.close
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
   drawing.showGhosts(event.target.checked);
+  showDials();
 });
 pin.addEventListener("change", () => {
   if (tool) takeTool(tool);
@@ -421,6 +465,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
   else if (event.key === "+" || event.key === "-") zoom(event.key === "+" ? 1.25 : 0.8);
   else if (event.key === "0") fit();
+  else if (event.key === ".") line.send(player.on ? "pause" : "play");
   else if (event.key === "=") edit({ kind: "record" });
   else if (/^[1-9]$/.test(event.key) && selected.length && event.key <= bar.offered) line.send("offer", { number: Number(event.key) - 1 });
   else if (event.key === "/") document.getElementById("typed").focus();

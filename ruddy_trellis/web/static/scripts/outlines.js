@@ -10,6 +10,11 @@ const TURN = Math.PI / 180;
  * @returns {Path2D}
  */
 export function outlineOf({ shape, style, kind }, port) {
+  if (shape.parts) {
+    const whole = new Path2D();
+    for (const { path } of copiesOf(shape, port)) whole.addPath(path);
+    return whole;
+  }
   if (kind === "point") return peg(shape, style, port);
   if ("arcs" in shape) return arcs(shape, port);
   if ("radius" in shape) return ring(port.px(shape.at[0]), port.py(shape.at[1]), shape.radius * port.zoom);
@@ -74,6 +79,48 @@ function mark({ mark: sort, at, turn, count }, port) {
     }
   }
   return path;
+}
+
+/**
+ * The copies of a family: for each of its parts one outline with all its copies in it.
+ * @returns {{style: object, kind: string, path: Path2D}[]}
+ */
+export function copiesOf({ parts, maps }, port) {
+  const places = matrices(maps, port);
+  return parts.flatMap((part) => {
+    if (part.shape.parts) return copiesOf(part.shape, port).map((copy) => ({ ...copy, path: spread(copy.path, places) }));
+    if (part.kind === "point") return [{ ...part, path: dots(part, maps, port) }];
+    return [{ ...part, path: spread(outlineOf(part, port), places) }];
+  });
+}
+
+/** One path with copies of another, each moved by a matrix. */
+function spread(path, places) {
+  const all = new Path2D();
+  for (const place of places) all.addPath(path, place);
+  return all;
+}
+
+/** Maps of the plane, six numbers each, as matrices of pixels (whose second axis points down). */
+function matrices(maps, port) {
+  const [zoom, tx, ty] = [port.zoom, port.px(0), port.py(0)];
+  const all = [];
+  for (let i = 0; i < maps.length; i += 6) {
+    const [a, b, c, d, e, f] = maps.slice(i, i + 6);
+    all.push(new DOMMatrix([a, -c, -b, d, tx - a * tx + b * ty + e * zoom, ty + c * tx - d * ty - f * zoom]));
+  }
+  return all;
+}
+
+/** Points keep their size, however they are mapped. */
+function dots({ shape, style }, maps, port) {
+  const all = new Path2D();
+  const [x, y] = shape.at;
+  for (let i = 0; i < maps.length; i += 6) {
+    const [a, b, c, d, e, f] = maps.slice(i, i + 6);
+    all.addPath(ring(port.px(a * x + b * y + e), port.py(c * x + d * y + f), 0.6 * style.size * sizes.times));
+  }
+  return all;
 }
 
 /** A full circle. */

@@ -1,7 +1,8 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
 import { paintGround } from "./grounds.js";
 import { labelHalf, labelPlace, nameFont, sizes, tagged, useSizes, visible } from "./labels.js";
-import { outlineOf, ring } from "./outlines.js";
+import { copiesOf, outlineOf, ring } from "./outlines.js";
+import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
 
 const FONT_FILES = { 400: "../fonts/atkinson-hyperlegible-latin-400-normal.woff2", 700: "../fonts/atkinson-hyperlegible-latin-700-normal.woff2" };
@@ -17,6 +18,7 @@ class Painter {
     this.order = [];
     this.faint = [];
     this.outlines = new WeakMap();
+    this.trails = new Trails();
     this.stamps = new Map();
     this.marks = { lit: new Set(), chosen: new Set() };
     this.scene = { ghosts: false, ground: "blank", paper: "light", spacing: null, box: null };
@@ -34,14 +36,17 @@ class Painter {
   }
 
   /** Take what the page tells: all things, moved things, faint things, marks, the view, the scene. */
-  take({ all, moved, movedText, faint, marks, view, scene }) {
+  take({ all, moved, movedText, faint, marks, view, scene, clearTrails }) {
+    if (clearTrails) this.trails.clear();
     if (all) {
       this.things = new Map(all.map((item) => [item.id, item]));
       this.order = [...this.things.values()].sort((a, b) => a.layer - b.layer);
     }
     for (const { id, shape, label } of moved ?? (movedText ? JSON.parse(movedText).items : [])) {
       const item = this.things.get(id);
-      if (item) this.outlines.delete(Object.assign(item, { shape, label }));
+      if (!item) continue;
+      if (item.style.trail !== undefined) this.trails.leave(item, shape);
+      this.outlines.delete(Object.assign(item, { shape, label }));
     }
     if (faint) this.faint = faint;
     if (marks) this.marks[marks.name] = new Set(marks.ids);
@@ -78,6 +83,7 @@ class Painter {
     // Pegs go over tags, so that what can be taken hold of is never covered; names go over all.
     const seen = this.order.filter((item) => visible(item, this.scene.ghosts));
     const isPeg = (item) => item.kind === "point";
+    if (this.trails.paint(context, port, (style) => this.useLine(style))) this.draw();
     for (const item of seen) if (!isPeg(item)) this.paintItem(item);
     for (const item of seen) if (item.kind === "number" && tagged(item)) this.paintLabel(item);
     for (const item of seen) if (isPeg(item)) this.paintItem(item);
@@ -116,20 +122,16 @@ class Painter {
     const faint = context.globalAlpha;
     if (style.hidden) context.globalAlpha = 0.28;
     this.paintHalo(item, outline);
-    if (kind === "point") {
+    if (item.shape.parts) {
+      for (const copy of copiesOf(item.shape, this.port)) this.paintCopies(copy);
+    } else if (kind === "point") {
       context.lineWidth = 3;
       context.strokeStyle = this.paper;
       context.stroke(outline);
       context.fillStyle = this.pen(style.pen);
       context.fill(outline);
     } else {
-      if (style.fill) {
-        const before = context.globalAlpha;
-        context.globalAlpha = before * style.fill;
-        context.fillStyle = this.pen(style.fill_pen);
-        context.fill(outline);
-        context.globalAlpha = before;
-      }
+      this.fillIn(style, outline);
       this.useLine(item.shape.doubt ? { ...style, pen: "ruddy", pattern: "dotted" } : style);
       context.stroke(outline);
       context.setLineDash([]);
@@ -139,6 +141,31 @@ class Painter {
       }
     }
     context.globalAlpha = faint;
+  }
+
+  fillIn({ fill, fill_pen: pen }, outline) {
+    if (!fill) return;
+    const { context } = this;
+    const before = context.globalAlpha;
+    context.globalAlpha = before * fill;
+    context.fillStyle = this.pen(pen);
+    context.fill(outline);
+    context.globalAlpha = before;
+  }
+
+  /** All copies of one part of a family, in one stroke. */
+  paintCopies({ style, kind, path }) {
+    const { context } = this;
+    if (style.hidden) return;
+    if (kind === "point") {
+      context.fillStyle = this.pen(style.pen);
+      context.fill(path);
+      return;
+    }
+    this.fillIn(style, path);
+    this.useLine(style);
+    context.stroke(path);
+    context.setLineDash([]);
   }
 
   useLine({ pen, width, pattern }) {

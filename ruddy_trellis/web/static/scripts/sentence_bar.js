@@ -64,12 +64,14 @@ export class SentenceBar {
   }
 
   /** The sentence of a tool. */
-  prompt(chips) {
+  prompt(chips, ways = []) {
     const parts = chips.map((chip) =>
       "words" in chip
         ? word(chip.words.trim())
         : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
     );
+    parts.push(...ways.map((way) => button(way, () => this.acts.say(way), "go way")));
+    if (chips.some((chip) => chip.shown?.includes("when they are all"))) parts.push(button("These are all (Enter)", this.acts.finish));
     if (chips.some((chip) => chip.shown?.includes("to close"))) parts.push(button("Close it (Enter)", this.acts.finish));
     parts.push(button("Stop (Esc)", this.acts.stop));
     this.show(...parts);

@@ -1,0 +1,88 @@
+"""What moves: dials, motions, loci and envelopes."""
+
+from .. import loci
+from ..kinds import CONIC, LOCUS, MOTION, NUMBER
+from ..refusal import Refusal
+from .construction import Construction
+
+_LADDER = (
+    "A is a free point at (0, 0)\nB is a free point at (5, 0)\nk is the circle with centre A and radius 3\nP is a point on k at 50\n"
+    "M is the midpoint of B and P\n"
+)
+
+
+def _dial(m, least, most, step, value):
+    value = m.choose(value - least, value, least)
+    return m.choose(most - value, value, most)
+
+
+def settled(fills, value):
+    """The value of a dial nearest to one asked for: within its range, on a whole step."""
+    least, most, step = fills["least"], fills["most"], fills["step"]
+    return float(f"{min(max(least + round((value - least) / step) * step, least), most):.12g}")
+
+
+def _check_dial(fills, board):
+    least, most, step = (fills[name] for name in ("least", "most", "step"))
+    if not least < most:
+        raise Refusal("A dial goes from a smaller number to a larger one.")
+    if not 0 < step <= most - least:
+        raise Refusal("The step of a dial is above zero and no longer than its whole range.")
+
+
+def _make_dial(key, words, tool, keys, dimension, example):
+    return Construction(
+        key=key, sentence=f"{words} from {{least:typed}} to {{most:typed}} in steps of {{step:typed}}[ at {{value:place}}]", makes=NUMBER, formula=_dial,
+        group="Move", tool=tool, keys=keys, dimension=dimension, moves="turning", likely=99, check=_check_dial, defaults=lambda kinds: {"value": 0.0},
+        undefined="it is not there", example=example,
+    )  # fmt: skip
+
+
+def _check_driver(fills, board):
+    (driver,) = fills["driver"]
+    loci.driver_range(board.step(driver), board.step)
+    for gap in ("tracer", "curve"):
+        if gap in fills and driver not in _above(board, fills[gap][0]):
+            raise Refusal(f"{board.name(fills[gap][0])} does not hang on {board.name(driver)}, so it would stay where it is.")
+
+
+def _above(board, id):
+    """The ids of everything that a step is made from, directly or not."""
+    reached, waiting = set(), [id]
+    while waiting:
+        for parent in board.step(waiting.pop()).inputs:
+            if parent not in reached:
+                reached.add(parent)
+                waiting.append(parent)
+    return reached
+
+
+def _check_motion(fills, board):
+    _check_driver(fills, board)
+    if not 0.2 <= fills["seconds"] <= 600:
+        raise Refusal("A motion takes from 0.2 to 600 seconds from one end to the other.")
+
+
+MOVING = (
+    _make_dial("dial", "a dial", "dial", "vd", 0, "A is a free point at (0, 0)\nv is a dial from 0 to 10 in steps of 0.5 at 4"),
+    _make_dial("angle_dial", "an angle dial", "angle dial", "va", "angle", "A is a free point at (0, 0)\nα is an angle dial from 0 to 360 in steps of 1 at 45"),
+    _make_dial("length_dial", "a length dial", "length dial", "vl", 1, "A is a free point at (0, 0)\nv is a length dial from 0 to 5 in steps of 0.1 at 2"),
+    Construction(
+        key="motion", sentence="the motion of {driver:driver}, {way:way}, in {seconds:typed} seconds", makes=MOTION, formula=lambda m, *_: (0.0,), group="Move",
+        tool="motion", keys="vm", likely=50, check=_check_motion, undefined="it is not there",
+        example=_LADDER + "r is the motion of P, round and round, in 6 seconds",
+    ),
+    Construction(
+        key="locus", sentence="the locus of {tracer:tracer} as {driver:driver} runs", makes=LOCUS, formula=None, planner=loci.locus_plan, group="Move",
+        tool="locus", keys="vo", likely=24, check=_check_driver, undefined="it has no points now", example=_LADDER + "c is the locus of M as P runs",
+    ),
+    Construction(
+        key="envelope", sentence="the envelope of {curve:moving_curve} as {driver:driver} runs", makes=LOCUS, formula=None, planner=loci.envelope_plan,
+        group="Move", tool="envelope", keys="ve", likely=24.5, check=_check_driver, undefined="it has no points now",
+        example=_LADDER + "p is the perpendicular bisector of B and P\nc is the envelope of p as P runs",
+    ),
+    Construction(
+        key="conic_of_locus", sentence="the conic that {locus:locus} is", makes=CONIC, formula=loci.conic_of, group="Move", tool="as a conic", keys="vc",
+        likely=5, undefined="it is no conic", example=_LADDER + "l is the locus of M as P runs\nc is the conic that l is",
+    ),
+)
