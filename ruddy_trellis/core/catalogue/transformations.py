@@ -157,9 +157,11 @@ def _workings(kinds, fills, board):
         mirror = by.fills["mirror"]
         yield Part("segment", {"from": of, "to": (id,)})
         if by.does == "reflection":
+            used = {other.fills.get("strokes") for other in board.steps if other.does == "equal_length"}
+            strokes = next((word for word in ("once", "twice", "thrice") if word not in used), "thrice")
             yield Part("foot", {"point": of, "base": mirror})
-            yield Part("equal_length", {"span": of + ("made:1",)})
-            yield Part("equal_length", {"span": ("made:1", id)})
+            yield Part("equal_length", {"span": of + ("made:1",), "strokes": strokes})
+            yield Part("equal_length", {"span": ("made:1", id), "strokes": strokes})
             on = next((other for other in _points_of(board, mirror) if board.value(other) is not None), None)
             if on:
                 yield Part("right_angle_mark", {"corner": (of[0], "made:1", on)})

@@ -39,7 +39,7 @@ _COMPARISONS = ("<", ">", "≤", "≥")
 TRUTH = "truth"
 
 _TOKEN = re.compile(
-    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{NAME.pattern})|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
+    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>(?:{NAME.pattern})+)|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
 )
 _SAME = {"−": "-", "×": "*", "·": "*", "÷": "/", "<=": "≤", ">=": "≥"}
 _WHAT_FITS = "Use numbers, names of readings, + − × ÷ ^, brackets, < and >, sqrt, abs, round, sin, cos, tan, area, perimeter, radius, angle and pi."
