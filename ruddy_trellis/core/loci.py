@@ -6,7 +6,7 @@ import numpy as np
 
 from .arithmetic import ARRAYS, FLOATS, Undefined
 from .formulas.conics import from_coefficients
-from .kinds import ARC, CIRCLE, CONIC, LINE, LOCUS, POLYGON, RAY, SPANS
+from .kinds import CIRCLE, CONIC, LINE, LOCUS, POLYGON, RAY
 from .refusal import Refusal
 
 #: The share of its range that a driver moves for the slope of an envelope.

@@ -5,10 +5,10 @@ from dataclasses import dataclass, field
 from math import dist
 
 from ..catalogue import CATALOGUE, Construction
-from ..checking import misfit
+from ..checking import PLAIN_DIMENSIONS, misfit
 from ..codec import fill_to_json
 from ..edits import Add, NewStep, Retie
-from ..kinds import ARC, LOCUS, MAPS, POINT, REGIONS, SEGMENT
+from ..kinds import ARC, MAPS, NUMBER, POINT, REGIONS, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun, number_text
 from ..language.reading import read_fill
@@ -200,7 +200,7 @@ class Prompt:
             for ids in under.paths:
                 if self._path_fits(board, gap, ids) and not set(ids) & set(self.filled.get(gap.name, ())):
                     return Taking(gap.name, self._spelt_out(board, gap, ids), path_words(board, ids))
-            if gap.kind.single and set(gap.kind.single) <= {*REGIONS, ARC}:
+            if gap.kind.several or (gap.kind.single and set(gap.kind.single) <= {*REGIONS, ARC}):
                 for id in under.shapes:
                     if board.kind_of(id) in gap.kind.single and id not in self.filled.get(gap.name, ()):
                         return Taking(gap.name, (id,), noun(board, id))
@@ -378,6 +378,9 @@ class Prompt:
         for gap in self.open_gaps(board)[:1]:
             if gap.kind.literal == "word":
                 return list(gap.kind.options)
+            if gap.kind.literal == "number" and NUMBER in gap.kind.single:
+                readings = [step for step in board.steps if step.makes == NUMBER and board.dimension(step.id) in PLAIN_DIMENSIONS]
+                return [board.name(step.id) for step in sorted(readings, key=lambda step: step.construction.moves != "turning")][:6]
             if set(gap.kind.single) & set(MAPS) or gap.kind_name == "driver":
                 return [board.name(step.id) for step in reversed(board.steps) if step.makes in gap.kind.single and (step.makes in MAPS or step.construction.moves == "turning")][:8]
         return []

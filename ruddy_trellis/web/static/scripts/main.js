@@ -452,7 +452,7 @@ const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowD
 
 document.addEventListener("keydown", (event) => {
   if (keys.open) return;
-  const writing = event.target.matches?.("input:not([type=checkbox]), textarea, select");
+  const writing = event.target.matches?.("input:not([type=checkbox]):not([type=range]), textarea, select");
   const command = event.ctrlKey || event.metaKey;
   if (command && !writing && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
   else if (command && !writing && event.key.toLowerCase() === "y") line.send("redo");
@@ -471,7 +471,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "/") document.getElementById("typed").focus();
   else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
   else if (event.key === " " && event.target === canvas) gestures.space = true;
-  else if (ARROWS[event.key] && selected.length && !event.target.matches("[role=tab]")) {
+  else if (ARROWS[event.key] && selected.length && !event.target.matches("[role=tab], input")) {
     const size = port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
     line.send("nudge", { ids: selected, by: ARROWS[event.key].map((part) => part * size) });
   } else if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;
