@@ -100,7 +100,7 @@ def rosette(parts=50, copies=72):
         points.append(figure.say(f"the point that divides {one} and {other} in the ratio {1 + number % 3} : {2 + number % 2}"))
         names.append(figure.say(f"the segment from {points[-1]} to {points[-2]}") if number % 3 else figure.say(f"the circle with centre {points[-1]} and radius 0.1"))
         names.append(points[-1])
-    figure.say(f"r is the rotation about O by {360 / (copies + 1)} degrees\nf is the family of {', '.join(names[:parts])} under r, {copies} times")
+    figure.say(f"r_9 is the rotation about O by {360 / (copies + 1)} degrees\nw_9 is the family of {', '.join(names[:parts])} under r_9, {copies} times")
     return figure
 
 
