@@ -187,7 +187,7 @@ class Board:
         for place in places:
             plan = plans[place]
             things = [values[parent] for parent in plan.inputs]
-            if None in things:
+            if plan.needs_all and None in things:
                 values[place] = None
                 continue
             try:
@@ -246,7 +246,7 @@ class Board:
         for step, plan in zip(self.steps, self._plans):
             things = [values[parent] for parent in plan.inputs]
             value = None
-            if not any(thing is None for thing in things):
+            if not (plan.needs_all and any(thing is None for thing in things)):
                 try:
                     numbers = plan.numbers
                     if step.id in given:

@@ -8,6 +8,7 @@ from . import limits
 from .arithmetic import FLOATS, Undefined
 from .kinds import NUMBER, POINT, join, with_article, word
 from .language.expression import ANGLE, MEASURES, Formula
+from .language.words import Words
 from .plan import chosen_formula, kinds_of_fills
 from .refusal import Refusal
 from .step import is_ids
@@ -97,10 +98,18 @@ def _check_typed(construction, gap, fill, board):
         return
     elif literal in ("equation", "values") and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH:
         return
-    elif literal == "formula" and isinstance(fill, Formula):
+    elif literal == "text" and isinstance(fill, Words):
+        _check_words(fill, board)
+    elif literal == "formula" and isinstance(fill, Formula) and not isinstance(fill, Words):
         _check_formula(fill, board)
     else:
         raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
+
+
+def _check_words(words, board):
+    for (id, *more) in words.operands:
+        if more or id not in board or board.kind_of(id) != NUMBER:
+            raise Refusal("In braces stands the name of a reading.")
 
 
 def _check_formula(formula, board):

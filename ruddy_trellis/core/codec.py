@@ -6,12 +6,15 @@ from . import limits
 from .board import Settings
 from .catalogue import CATALOGUE
 from .language.expression import Formula
+from .language.words import Words
 from .refusal import Refusal
 from .step import PLAIN, Look, Step
 
 
 def fill_to_json(fill):
     """What fills a gap as JSON: ids as a list of texts, coordinates as a list of numbers, a formula as an object."""
+    if isinstance(fill, Words):
+        return {"words": fill.text, "of": [list(operand) for operand in fill.operands]}
     if isinstance(fill, Formula):
         return {"formula": fill.text, "of": [list(operand) for operand in fill.operands]}
     return list(fill) if isinstance(fill, tuple) else fill
@@ -30,14 +33,16 @@ def fill_from_json(data):
             return tuple(data)
         if all(isinstance(part, (int, float)) and not isinstance(part, bool) for part in data):
             return tuple(float(part) for part in data)
-    if isinstance(data, dict) and set(data) == {"formula", "of"} and isinstance(data["formula"], str):
-        if len(data["formula"]) > limits.FORMULA_LENGTH * 2:
-            raise Refusal(f"A formula has at most {limits.FORMULA_LENGTH} characters.")
+    for name, make, most in (("formula", Formula, limits.FORMULA_LENGTH * 2), ("words", Words, limits.WORDS_LENGTH * 2)):
+        if not (isinstance(data, dict) and set(data) == {name, "of"} and isinstance(data[name], str)):
+            continue
+        if len(data[name]) > most:
+            raise Refusal(f"That {name} is too long.")
         operands = data["of"]
         if isinstance(operands, list) and all(isinstance(ids, list) and all(isinstance(i, str) for i in ids) for ids in operands):
-            formula = Formula(data["formula"], tuple(map(tuple, operands)))
-            formula.check_places()
-            return formula
+            kept = make(data[name], tuple(map(tuple, operands)))
+            kept.check_places()
+            return kept
     raise Refusal("A gap is filled with a list of ids, a list of two numbers, a number, a word or a formula.")
 
 

@@ -6,6 +6,7 @@ POLYGON, SECTOR, CHORD_REGION = "polygon", "sector", "chord_region"
 NUMBER, MARK = "number", "mark"
 SIMILARITY, AFFINITY, INVERSION = "similarity", "affinity", "inversion"
 FAMILY, LOCUS, MOTION = "family", "locus", "motion"
+WORDS_ON_BOARD, REVEAL = "words", "reveal"
 
 #: Straight things that have two ends.
 SPANS = (SEGMENT, VECTOR)

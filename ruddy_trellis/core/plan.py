@@ -4,18 +4,20 @@ from dataclasses import dataclass
 
 from .catalogue import Construction
 from .formulas import measures, straights
-from .kinds import ARC, NUMBER, POLYGON, SEGMENT, SPANS
+from .kinds import ARC, NUMBER, POLYGON, REVEAL, SEGMENT, SPANS
 from .language.expression import Formula
 from .step import is_ids
 
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """How one step is computed: ``formula(m, *values at inputs, *numbers)``."""
+    """How one step is computed: ``formula(m, *values at inputs, *numbers)``; undefined where an input is, if it
+    ``needs_all`` of them."""
 
     formula: object
     inputs: tuple
     numbers: tuple
+    needs_all: bool = True
 
 
 def kinds_of_fills(construction: Construction, fills, kind_of):
@@ -58,7 +60,7 @@ def make_plan(step, kind_of, place_of, step_of=None):
     for gap in sorted(construction.gaps, key=lambda gap: gap.kind.literal == "number"):
         fill = step.fills.get(gap.name)
         if is_ids(fill):
-            bundles.append((_bundler(gap.kind.hands, [kind_of(id) for id in fill]), len(fill)))
+            bundles.append((None if gap.kind.several else _bundler(gap.kind.hands, [kind_of(id) for id in fill]), len(fill)))
             inputs += map(place_of, fill)
             order.append(None)
         elif isinstance(fill, Formula):
@@ -76,7 +78,7 @@ def make_plan(step, kind_of, place_of, step_of=None):
         formula = _reordered(formula, order)
     if any(bundler for bundler, _ in bundles):
         formula = _bundled(formula, bundles, len(inputs))
-    return Plan(formula, tuple(inputs), tuple(numbers))
+    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL)
 
 
 def _reordered(formula, order):

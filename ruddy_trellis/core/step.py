@@ -13,7 +13,7 @@ class Look:
 
     ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
     points only, and a circle as short arcs about them; ``trail`` is for how many
-    seconds it leaves a trail (0: for good); ``snap`` makes a drag keep to what a mark states where it nearly is.
+    seconds it leaves a trail (0: for good); ``snap`` makes a drag keep to what a mark states where it nearly is; ``cover`` hides a value or words until a person clicks there.
     """
 
     pen: str | None = None
@@ -28,6 +28,7 @@ class Look:
     part: bool | None = None
     trail: float | None = None
     snap: bool | None = None
+    cover: bool | None = None
     label_offset: tuple | None = None
     decimals: int | None = None
     tag: bool | None = None

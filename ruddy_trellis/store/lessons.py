@@ -18,14 +18,15 @@ class Lessons:
     def __init__(self, database: Database):
         self._database = database
 
-    def all(self):
-        """All lessons with the id of their first board, the last changed first."""
+    def all(self, put_away=False):
+        """All lessons (or all that are put away) with the id of their first board, the last changed first."""
         with self._database.session() as session:
-            first = select(BoardRow.lesson_id, func.min(BoardRow.position).label("position")).group_by(BoardRow.lesson_id).subquery()
+            first = select(BoardRow.lesson_id, func.min(BoardRow.position).label("position")).where(~BoardRow.put_away).group_by(BoardRow.lesson_id).subquery()
             rows = session.exec(
                 select(Lesson, BoardRow.id)
                 .join(first, first.c.lesson_id == Lesson.id)
-                .join(BoardRow, (BoardRow.lesson_id == Lesson.id) & (BoardRow.position == first.c.position))
+                .join(BoardRow, (BoardRow.lesson_id == Lesson.id) & (BoardRow.position == first.c.position) & ~BoardRow.put_away)
+                .where(Lesson.put_away == put_away)
                 .order_by(Lesson.changed_at.desc(), Lesson.id.desc())
             )
             return list(rows)
@@ -38,7 +39,7 @@ class Lessons:
     def boards(self, lesson_id):
         """The boards of a lesson in order."""
         with self._database.session() as session:
-            return list(session.exec(select(BoardRow).where(BoardRow.lesson_id == lesson_id).order_by(BoardRow.position)))
+            return list(session.exec(select(BoardRow).where(BoardRow.lesson_id == lesson_id, ~BoardRow.put_away).order_by(BoardRow.position)))
 
     def board(self, board_id):
         """A board, or None."""
@@ -66,6 +67,66 @@ class Lessons:
             session.add(lesson)
             session.commit()
         return True
+
+    def put_away(self, slug, away=True):
+        """Put a lesson away, or bring it back. Returns whether there is such a lesson."""
+        with self._database.session() as session:
+            lesson = session.exec(select(Lesson).where(Lesson.slug == slug)).first()
+            if lesson is None:
+                return False
+            lesson.put_away = away
+            session.add(lesson)
+            session.commit()
+        return True
+
+    def add_board(self, lesson_id, document, after=None):
+        """Put a board into a lesson after another one, or at the end. Returns its row."""
+        with self._database.session() as session:
+            rows = self._in_order(session, lesson_id)
+            place = next((number + 1 for number, row in enumerate(rows) if row.id == after), len(rows))
+            row = BoardRow(lesson_id=lesson_id, document=document)
+            rows.insert(place, row)
+            self._number(session, rows)
+            session.commit()
+            return row
+
+    def move_board(self, lesson_id, board_id, by):
+        """Move a board of a lesson so many places on."""
+        with self._database.session() as session:
+            rows = self._in_order(session, lesson_id)
+            place = next((number for number, row in enumerate(rows) if row.id == board_id), None)
+            if place is None:
+                return
+            rows.insert(min(max(place + by, 0), len(rows) - 1), rows.pop(place))
+            self._number(session, rows)
+            session.commit()
+
+    def put_board_away(self, lesson_id, board_id, away=True):
+        """Take a board out of its lesson, or bring it back to its place. Returns whether there is such a board, and
+        another is left."""
+        with self._database.session() as session:
+            row = session.get(BoardRow, board_id)
+            if row is None or row.lesson_id != lesson_id or (away and len(self._in_order(session, lesson_id)) < 2):
+                return False
+            row.put_away = away
+            session.add(row)
+            session.commit()
+        return True
+
+    @staticmethod
+    def _in_order(session, lesson_id):
+        return list(session.exec(select(BoardRow).where(BoardRow.lesson_id == lesson_id, ~BoardRow.put_away).order_by(BoardRow.position, BoardRow.id)))
+
+    @staticmethod
+    def _number(session, rows):
+        for number, row in enumerate(rows):
+            row.position = number
+            session.add(row)
+
+    def documents(self, board_id):
+        """The number of edits of a board and when each was made, the last first."""
+        with self._database.session() as session:
+            return list(session.exec(select(EditRow.number, EditRow.made_at, EditRow.patch).where(EditRow.board_id == board_id).order_by(EditRow.number.desc())))
 
     def save_edit(self, board_id, number, patch, document):
         """Keep an edit and the board's new state together. Edits that had been undone before it are forgotten."""

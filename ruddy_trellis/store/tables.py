@@ -15,6 +15,7 @@ class Lesson(SQLModel, table=True):
     id: int | None = Field(default=None, primary_key=True)
     slug: str = Field(unique=True, index=True, max_length=40)
     title: str = Field(max_length=80)
+    put_away: bool = False
     made_at: datetime = Field(default_factory=_now)
     changed_at: datetime = Field(default_factory=_now)
 
@@ -23,7 +24,7 @@ class BoardRow(SQLModel, table=True):
     """A board of a lesson.
 
     ``document`` is its present state in the open format; ``edits_done`` counts the edits that are in it, so that
-    those of a higher number can be redone.
+    those of a higher number can be redone. One that is ``put_away`` is out of its lesson and can be brought back.
     """
 
     __tablename__ = "board"
@@ -33,6 +34,7 @@ class BoardRow(SQLModel, table=True):
     position: int = 0
     document: str
     edits_done: int = 0
+    put_away: bool = False
 
 
 class EditRow(SQLModel, table=True):

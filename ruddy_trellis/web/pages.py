@@ -19,8 +19,9 @@ from ..core.display import Extent, display
 from ..core.display.palette import GROUNDS as COLOURS
 from ..core.display.palette import PENS, SIZES, style_of
 from ..core.display.text import shown_name, unit_text, value_text
-from ..core.edits import PATTERNS
-from ..core.kinds import CIRCLE, LINE, MARK, MOTION, POINT, RAY, REGIONS
+from ..core.codec import fill_to_json
+from ..core.edits import PATTERNS, Retie
+from ..core.kinds import CIRCLE, LINE, MARK, MOTION, NUMBER, POINT, RAY, REGIONS, REVEAL, WORDS_ON_BOARD
 from ..core.language.printing import noun, phrase, rounded_text, sentence, why_absent, working_text
 from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
 from ..core.loose_ends import loose_ends
@@ -49,10 +50,10 @@ def _page(request, name, **values):
 
 
 @router.get("/")
-def lesson_list(request: Request, problem: str = ""):
-    """The list of lessons with pictures."""
-    lessons = [(lesson, board_id) for lesson, board_id in request.app.state.lessons.all()]
-    return _page(request, "lessons.html", lessons=lessons, problem=problem)
+def lesson_list(request: Request, problem: str = "", find: str = ""):
+    """The list of lessons with pictures, all or those whose title holds some words."""
+    lessons = [pair for pair in request.app.state.lessons.all() if find.strip().lower() in pair[0].title.lower()]
+    return _page(request, "lessons.html", lessons=lessons, away=request.app.state.lessons.all(put_away=True), problem=problem, find=find)
 
 
 @router.post("/lessons")
@@ -69,7 +70,7 @@ async def read_lesson(request: Request, file: UploadFile):
     try:
         title, boards = lesson_from_json(await _json_of(file))
     except Refusal as refusal:
-        page = _page(request, "lessons.html", lessons=request.app.state.lessons.all(), problem=refusal.sentence)
+        page = _page(request, "lessons.html", lessons=request.app.state.lessons.all(), away=[], problem=refusal.sentence, find="")
         page.status_code = 422
         return page
     documents = [orjson.dumps(board_to_json(board)).decode() for board in boards]
@@ -95,7 +96,7 @@ def _lesson(request, slug):
 
 
 @router.get("/lessons/{slug}")
-def lesson_page(request: Request, slug: str, board: int | None = None):
+def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None):
     """A board of a lesson: the first, or the one asked for."""
     lesson = _lesson(request, slug)
     rows = request.app.state.lessons.boards(lesson.id)
@@ -105,7 +106,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None):
     live = request.app.state.live.get(row.id)
     titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
     return _page(
-        request, "board.html", lesson=lesson, live=live, board=live.board, titles=titles, shelf=shelf(),
+        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=titles, shelf=shelf(),
         look={"pens": PENS, "grounds": COLOURS, "dashes": DASHES, "sizes": SIZES}, **_working(live.board),
     )  # fmt: skip
 
@@ -129,6 +130,63 @@ def lesson_file(request: Request, slug: str):
     content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
     name = "".join(letter if letter.isalnum() and letter.isascii() else "-" for letter in lesson.title.lower()).strip("-") or "lesson"
     return Response(content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{name}.json"'})
+
+
+@router.post("/lessons/{slug}/away")
+def put_lesson_away(request: Request, slug: str, away: Annotated[bool, Form()] = True):
+    """Put a lesson away, or bring it back."""
+    _lesson(request, slug)
+    request.app.state.lessons.put_away(slug, away)
+    return RedirectResponse("/" if away else f"/lessons/{slug}", 303)
+
+
+@router.post("/lessons/{slug}/copy")
+def copy_lesson(request: Request, slug: str):
+    """Make a copy of a lesson with all its boards, and open it."""
+    lesson = _lesson(request, slug)
+    boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
+    title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
+    copy = request.app.state.lessons.create(title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
+    return RedirectResponse(f"/lessons/{copy.slug}", 303)
+
+
+@router.post("/lessons/{slug}/boards")
+def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] = None, copy_of: Annotated[int | None, Form()] = None):
+    """Add a blank board to a lesson, or a copy of one of its boards, and open it."""
+    lesson = _lesson(request, slug)
+    lessons = request.app.state.lessons
+    rows = lessons.boards(lesson.id)
+    if len(rows) >= limits.BOARDS:
+        return PlainTextResponse(f"A lesson has at most {limits.BOARDS} boards.", 422)
+    titles = [orjson.loads(row.document)["title"] for row in rows]
+    settings, steps = Settings(title=_next_title(titles)), ()
+    if copy_of is not None:
+        if copy_of not in {row.id for row in rows}:
+            raise HTTPException(404)
+        original = request.app.state.live.get(copy_of).board
+        settings, steps = original.settings.with_(title=f"{original.settings.title[: limits.TITLE_LENGTH - 7]} (copy)"), original.steps
+    row = lessons.add_board(lesson.id, orjson.dumps(board_to_json(Board(settings, steps))).decode(), copy_of or after)
+    return RedirectResponse(f"/lessons/{slug}?board={row.id}", 303)
+
+
+def _next_title(titles):
+    return next(f"Board {number}" for number in range(len(titles) + 1, 1000) if f"Board {number}" not in titles)
+
+
+@router.post("/lessons/{slug}/boards/{board_id}/move")
+def move_board(request: Request, slug: str, board_id: int, by: Annotated[int, Form(ge=-50, le=50)]):
+    """Move a board among those of its lesson."""
+    request.app.state.lessons.move_board(_lesson(request, slug).id, board_id, by)
+    return RedirectResponse(f"/lessons/{slug}?board={board_id}", 303)
+
+
+@router.post("/lessons/{slug}/boards/{board_id}/away")
+def put_board_away(request: Request, slug: str, board_id: int, away: Annotated[bool, Form()] = True):
+    """Take a board out of its lesson, or bring it back."""
+    lesson = _lesson(request, slug)
+    if not request.app.state.lessons.put_board_away(lesson.id, board_id, away):
+        return PlainTextResponse("A lesson keeps at least one board.", 422)
+    return RedirectResponse(f"/lessons/{slug}?gone={board_id}" if away else f"/lessons/{slug}?board={board_id}", 303)
 
 
 @router.get("/lesson.schema.json")
@@ -259,6 +317,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
     common["part"] = _shared(bool(step.look.part) for step in steps)
     common["caption"] = _shared(step.look.caption for step in steps)
+    common["cover"] = _shared(step.look.cover for step in steps)
     common["trail"] = _shared(step.look.trail for step in steps)
     common["snap"] = _shared(step.look.snap for step in steps)
     common["strokes"] = _shared(step.fills.get("strokes") for step in steps)
@@ -269,11 +328,20 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     if one and one.construction.moves == "free":
         place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
     kinds = {step.makes for step in steps}
+    reveals = [step for step in board.steps if step.makes == REVEAL]
+    putting_in = [(reveal, _with_things(reveal, [*reveal.fills["things"], *more])) for reveal in reveals
+                  if REVEAL not in kinds and (more := [step.id for step in steps if step.id not in reveal.fills["things"]])]
     return _page(
-        request, "panels/look.html", board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
+        request, "panels/look.html", putting_in=putting_in, coverable=kinds <= {NUMBER, WORDS_ON_BOARD}, only_words=kinds == {WORDS_ON_BOARD}, only_reveals=kinds == {REVEAL}, without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]), board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
         kinds=kinds, has_lines=any(step.makes != POINT for step in steps), point=POINT, filled=bool(kinds & set(REGIONS)),
         shortened=kinds & {LINE, RAY, CIRCLE}, marks=kinds == {MARK}, strokes=GAP_KINDS["strokes"].options, relations=RELATIONS,
     )  # fmt: skip
+
+
+def _with_things(reveal, ids):
+    """The edit, as JSON, that gives a reveal other things to show."""
+    fills = {name: fill_to_json(fill) for name, fill in reveal.fills.items()}
+    return orjson.dumps(Retie(id=reveal.id, does="reveal", fills={**fills, "things": ids}).model_dump()).decode()
 
 
 def _shared(values):

@@ -7,7 +7,7 @@ from markupsafe import Markup
 from ..core import Figure
 from ..core.catalogue import CATALOGUE, GROUPS
 from ..core.display import Extent, display
-from ..core.kinds import CIRCLE, INVERSION, MAPS, MOTION, POINT
+from ..core.kinds import CIRCLE, INVERSION, MAPS, MOTION, POINT, REVEAL, WORDS_ON_BOARD
 from ..drawings.svg import svg
 
 _WIDTH, _HEIGHT = 44, 32
@@ -44,8 +44,8 @@ def icon(key):
         made["style"]["size"] = 7
     if made["kind"] == "number":
         made["style"]["fill"] = 0
-    labels = (made["kind"] == "number" and "sweep" not in made["shape"]) or made["kind"] == MOTION
-    if made["kind"] == MOTION:
+    labels = (made["kind"] == "number" and "sweep" not in made["shape"]) or made["kind"] in (MOTION, REVEAL, WORDS_ON_BOARD)
+    if made["kind"] in (MOTION, REVEAL, WORDS_ON_BOARD):
         made["label"], made["style"]["label"], made["kind"] = {"at": (0, 0)}, True, "number"
     made["style"]["tag"] = True
     if labels:
@@ -55,7 +55,7 @@ def icon(key):
     return Markup(svg(items, _around(board).grown(0.12), _WIDTH, _HEIGHT, scale=0.72, labels=labels))
 
 
-_CENTRED = ("dial", "angle_dial", "length_dial", "motion")
+_CENTRED = ("dial", "angle_dial", "length_dial", "motion", "words", "new_reveal", "reveal_with")
 
 
 def _middle(board):
@@ -67,7 +67,7 @@ def _middle(board):
 _MARKS = {
     "length": "cm", "distance": "d", "area": "m²", "calculation": "½×", "perimeter": "⟲", "radius": "r", "circumference": "2πr", "slope": "↗",
     "ratio": "a:b", "coordinates": "(x, y)", "abscissa": "x", "ordinate": "y", "equation": "y = …", "eccentricity": "e", "arc_length": "⌒",
-    "dial": "0 – 10", "angle_dial": "0 – 360°", "length_dial": "0 – 5 m", "motion": "▶ ▶",
+    "dial": "0 – 10", "angle_dial": "0 – 360°", "length_dial": "0 – 5 m", "motion": "▶ ▶", "words": "Abc", "new_reveal": "◐", "reveal_with": "◐ +",
 }  # fmt: skip
 
 

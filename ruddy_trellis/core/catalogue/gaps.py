@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from ..kinds import (
-    AFFINITY, CIRCLE, CONIC, FAMILY, INVERSION, LINE, LOCUS, MAPS, MARK, NUMBER, PATHS, POINT, POLYGON, REGIONS, ROUNDS, SECTOR, SIMILARITY,
+    AFFINITY, CIRCLE, CONIC, FAMILY, INVERSION, LINE, LOCUS, MAPS, MARK, NUMBER, WORDS_ON_BOARD, PATHS, POINT, POLYGON, REGIONS, ROUNDS, SECTOR, SIMILARITY,
     SPANS, STRAIGHTS, THINGS, word,
 )  # fmt: skip
 
@@ -18,7 +18,7 @@ class GapKind:
         single: kinds of thing that fill the gap alone.
         points: how many points together fill it instead (0: none; -1: three or more).
         literal: what may be typed into it: "number", "coordinates", "word", "formula", "equation",
-            "values" or "" for nothing.
+            "values", "text" or "" for nothing.
         options: the words of a "word" gap.
         hands: what the formula gets: "one" value (two points count as the segment between them), the gap's "points"
             one by one, "many" of them in one tuple, a "length", or the "circle" of an arc.
@@ -70,6 +70,9 @@ GAP_KINDS = {
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),
     "things": GapKind("pick things; Enter when they are all", "points, lines, circles, shapes or curves", single=THINGS, several=True),
     "repeatable": GapKind("pick things; Enter when they are all", "things to repeat", single=(*THINGS, MARK, LOCUS, FAMILY), several=True),
+    "anything": GapKind("pick things; Enter when they are all", "things on the board", single=(*THINGS, MARK, LOCUS, FAMILY, NUMBER, WORDS_ON_BOARD), several=True),
+    "text": GapKind("type the words", "words, with values in braces such as {v}", literal="text"),
+    "start": GapKind("hidden or shown", "hidden or shown", literal="word", options=("hidden", "shown")),
     "map": GapKind("pick a transformation", "a transformation", single=(SIMILARITY, AFFINITY)),
     "similarity": GapKind("pick a transformation", "a transformation that keeps shapes", single=(SIMILARITY,)),
     "affinity": GapKind("pick a transformation", "a shear or a stretch", single=(AFFINITY,)),

@@ -1,10 +1,10 @@
 """The catalogue: the constructions by key, by shelf group and by two-letter key."""
 
-from . import circles, conics, marks, measures, moving, points, shapes, straights, transformations
+from . import circles, conics, marks, measures, moving, points, shapes, straights, telling, transformations
 from .construction import Construction
 
 #: The rows of the shelf, in order.
-GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark")
+GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark", "Tell")
 
 
 class Catalogue:
@@ -45,6 +45,6 @@ class Catalogue:
 CATALOGUE = Catalogue(
     (
         *points.POINTS, *straights.STRAIGHT_THINGS, *circles.CIRCLES, *shapes.SHAPES, *conics.CONICS, *transformations.TRANSFORMATIONS, *moving.MOVING,
-        *measures.READINGS, *marks.MARKS,
+        *measures.READINGS, *marks.MARKS, *telling.TELLING,
     )
 )  # fmt: skip

@@ -9,7 +9,8 @@ from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..formulas import arcs, conics
 from ..formulas.points import share_along
 from ..kinds import (
-    ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, SECTOR, SPANS, STRAIGHTS, VECTOR,
+    ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REVEAL, SECTOR, SPANS, STRAIGHTS, VECTOR,
+    WORDS_ON_BOARD, join,
 )  # fmt: skip
 from ..language.expression import ANGLE
 from ..language.printing import noun, sentence
@@ -20,7 +21,7 @@ from .text import shown_name, thing_value_text, unit_text, value_text
 from .tracing import trace
 
 #: In which order kinds are drawn, lowest first.
-LAYERS = {**dict.fromkeys(MAPS, 0), MOTION: 0, FAMILY: 0, LOCUS: 1, POLYGON: 0, SECTOR: 0, CHORD_REGION: 0, CIRCLE: 1, ARC: 1, CONIC: 1, **dict.fromkeys(STRAIGHTS, 2), MARK: 3, NUMBER: 3, POINT: 4}
+LAYERS = {**dict.fromkeys(MAPS, 0), MOTION: 0, REVEAL: 0, FAMILY: 0, LOCUS: 1, POLYGON: 0, SECTOR: 0, CHORD_REGION: 0, CIRCLE: 1, ARC: 1, CONIC: 1, **dict.fromkeys(STRAIGHTS, 2), MARK: 3, NUMBER: 3, WORDS_ON_BOARD: 3, POINT: 4}
 #: How many places of a locus are looked at first; more are added where it bends.
 _SAMPLES = 181
 #: Where a curve's first samples are taken, in degrees round its focus.
@@ -159,7 +160,7 @@ class _Shapes:
         shapers = {
             POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
             POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark, FAMILY: self._family, LOCUS: self._locus,
-            MOTION: self._nothing, **dict.fromkeys(MAPS, self._nothing),
+            WORDS_ON_BOARD: self._words, REVEAL: self._reveal, MOTION: self._nothing, **dict.fromkeys(MAPS, self._nothing),
         }  # fmt: skip
         shaper = shapers.get(step.makes, self._straight)
         points = tuple(board.place(parent) for parent in step.inputs if board.kind_of(parent) == POINT)
@@ -296,6 +297,15 @@ class _Shapes:
     def _nothing(known, value):
         """What has no place on the board: a transformation is seen by what it does."""
         return {"shape": {}, "label": None}
+
+    def _words(self, known, value):
+        texts = [value_text(self.board, id) for (id,) in known.step.fills["text"].operands]
+        return {"shape": {"at": value, "words": known.step.fills["text"].filled(texts), "framed": bool(known.step.look.fill)}, "label": None}
+
+    def _reveal(self, known, value):
+        step = known.step
+        says = step.look.caption or f"Show {join(map(self.names.get, step.fills['things'][:3]))}{' …' if len(step.fills['things']) > 3 else ''}"
+        return {"shape": {"at": value, "reveals": step.fills["things"], "says": says, "shown": step.fills.get("start") == "shown"}, "label": None}
 
     def _family(self, known, value):
         """A family is drawn as copies: each thing once, with its look, and a map for every member."""

@@ -1,6 +1,6 @@
 """The pens and how each kind of thing is drawn at first."""
 
-from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, SECTOR, SEGMENT, VECTOR
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REVEAL, SECTOR, SEGMENT, VECTOR, WORDS_ON_BOARD
 
 #: Pens by name: on a light board, on a dark board. All stay tellable apart for colour-blind eyes with their patterns.
 PENS = {
@@ -37,6 +37,8 @@ _FIRST = {
     MARK: ("ink", 2.4, "solid", 0.0, 0.0, False),
     LOCUS: ("plum", 3.0, "solid", 0.0, 0.0, False),
     FAMILY: ("ink", 2.6, "solid", 0.16, 0.0, False),
+    WORDS_ON_BOARD: ("ink", 0.0, "solid", 0.0, 18.0, False),
+    REVEAL: ("ruddy", 2.0, "solid", 0.0, 0.0, False),
     MOTION: ("ink", 2.0, "solid", 0.0, 0.0, False),
     **dict.fromkeys(MAPS, ("ink", 2.0, "solid", 0.0, 0.0, False)),
 }
@@ -69,6 +71,8 @@ def style_of(step, looks=()):
         style[part] = chosen[part] if own is None else own
     style["fill_pen"] = look.pen or board_look.get("pen") or ("straw" if step.makes in (POLYGON, SECTOR, CHORD_REGION) else pen)
     style["hidden"] = look.hidden
+    if look.cover:
+        style["cover"] = True
     if look.trail is not None:
         style["trail"] = look.trail
     if construction.moves == "turning":

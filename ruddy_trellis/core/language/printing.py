@@ -2,6 +2,7 @@
 
 from ..kinds import join, word
 from ..language.expression import Formula
+from ..language.words import Words
 from ..step import is_ids
 from . import names as spelling
 
@@ -23,6 +24,8 @@ def rounded_text(value, decimals):
 
 def fill_text(gap, fill, names, number=number_text):
     """What fills a gap, in words."""
+    if isinstance(fill, Words):
+        return f"“{fill.written([names[id] for (id,) in fill.operands])}”"
     if isinstance(fill, Formula):
         return fill.written([spelling.spell(names[id] for id in operand) for operand in fill.operands])
     if is_ids(fill):

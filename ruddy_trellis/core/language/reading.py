@@ -11,6 +11,7 @@ from ..refusal import Refusal
 from . import equation as equations
 from . import names as spelling
 from .expression import MEASURES, read_formula
+from .words import read_words
 
 #: "p: y = 3x − 1": a name for what an equation makes.
 _NAMED_EQUATION = re.compile(r"\s*(?P<name>[^\s:=]+)\s*:\s*(?P<equation>.*=.*)", re.DOTALL)
@@ -82,7 +83,10 @@ def _equation_step(text, board):
 
 
 def _subject(text):
+    head, quote, _ = text.partition("“")
     found = _SUBJECT.fullmatch(text)
+    if found and quote and found.start("verb") > len(head):
+        return None, "", text  # the verb is inside quoted words
     # "both lines y = ±2": an equation inside a sentence without a subject.
     if not found or (found["verb"] == "=" and " " in found["name"]):
         return None, "", text
@@ -204,6 +208,8 @@ def read_fill(gap, text, board):
     kind = gap.kind
     if kind.literal == "formula":
         return read_formula(text, lambda name, function: _operand(name, function, board))
+    if kind.literal == "text":
+        return read_words(text, lambda name: _reading_named(name, board))
     if kind.literal == "equation":
         return _equation_text(text)
     if kind.literal == "values":
@@ -235,6 +241,13 @@ def _unit_factor(unit, board):
     if not own:
         raise Refusal(f"This board has no unit, so type the number without “{unit}”.")
     return _METRES[unit] / _METRES[own]
+
+
+def _reading_named(name, board):
+    for id in board.ids_named(name.replace("'", "′")):
+        if board.kind_of(id) == NUMBER:
+            return (id,)
+    raise Refusal(f"There is no reading called {name[:30]}. In braces stands the name of a reading, such as {{v}}.")
 
 
 def _equation_text(text):

@@ -91,6 +91,15 @@ export class Drawer {
     this.aheadOf = button;
   }
 
+  /** How many steps of the working are seen now. */
+  stepped(seen, count) {
+    this.seen = seen < count ? seen : null;
+    const words = this.panel.querySelector("#steps-seen");
+    if (words) words.textContent = this.seen === null ? "all steps" : `${seen} of ${count} steps`;
+    const ids = [...this.panel.querySelectorAll(".working [data-id]")];
+    for (const [place, row] of ids.entries()) row.classList.toggle("to-come", this.seen !== null && place >= seen);
+  }
+
   /** Which motions run. */
   running(ids) {
     this.now = new Set(ids);
@@ -117,6 +126,9 @@ export class Drawer {
     else if (dataset.choose) for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
     else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value });
     else if (element.id === "snap") this.acts.snap(element.getAttribute("aria-pressed") !== "true");
+    else if (dataset.steps) this.acts.step(Number(dataset.steps));
+    else if (element.id === "replay") this.acts.replay();
+    else if (element.id === "see-all") this.acts.seeAll();
     else if (element.id === "clear-trails") this.acts.clearTrails();
     else if (element.id === "look-again") this.refresh();
     else if (element.id === "copy-look") this.copyLook(dataset.step);

@@ -2,7 +2,7 @@
 //
 // A canvas, and not an element for each thing: with two hundred things moving at once, styling, laying out and
 // painting their elements held up the page several times as long as everything else in a drag together.
-import { labelHalf, labelPlace, sizes, tagged, useSizes, visible } from "./labels.js";
+import { covered, labelHalf, labelPlace, sizes, tagged, useClosed, useSizes, useUncovered, visible } from "./labels.js";
 import { outlineOf } from "./outlines.js";
 
 const FILLED = new Set(["polygon", "circle", "sector", "chord_region"]);
@@ -27,6 +27,7 @@ export class Drawing {
     this.order = [];
     this.marks = { lit: new Set(), chosen: new Set() };
     this.ghosts = false;
+    this.uncovered = new Set();
     this.seen = document.getElementById("seen");
   }
 
@@ -79,6 +80,35 @@ export class Drawing {
   /** Take the trails away. */
   clearTrails() {
     this.paint({ clearTrails: true });
+  }
+
+  /** Hide things for now: behind closed reveals, or of steps yet to come. */
+  close(ids) {
+    useClosed(ids);
+    this.paint({ closed: ids });
+  }
+
+  /** Lift the cover of a value or of words, or put it back. Returns whether there is one. */
+  uncover(id) {
+    const item = this.things.get(id);
+    if (!item?.style.cover) return false;
+    if (covered(item)) this.uncovered.add(id);
+    else this.uncovered.delete(id);
+    useUncovered(this.uncovered);
+    this.paint({ uncovered: [...this.uncovered] });
+    return true;
+  }
+
+  /** All covers are put back. */
+  coverAll() {
+    this.uncovered.clear();
+    useUncovered([]);
+    this.paint({ uncovered: [] });
+  }
+
+  /** Draw one thing as far as its instrument has come; null for none. */
+  drawnBy(id, progress) {
+    this.paint({ replay: id ? { id, progress } : null });
   }
 
   /** Give a mark ("lit" or "chosen") to exactly these things. */
@@ -135,6 +165,7 @@ export class Drawing {
     }
     const outline = outlineOf(item, port);
     context.lineWidth = CATCH;
+    if (item.kind === "words") return context.isPointInPath(outline, x, y);
     return context.isPointInStroke(outline, x, y) || (FILLED.has(item.kind) && item.style.fill > 0 && context.isPointInPath(outline, x, y));
   }
 
@@ -184,10 +215,11 @@ export class Drawing {
         line.dataset.id = item.id;
         line.dataset.kind = item.kind;
         line.className = Object.keys(this.marks).filter((name) => this.marks[name].has(item.id)).join(" ");
-        if (tagged(item)) line.dataset.label = item.label.text;
+        if (tagged(item)) line.dataset.label = covered(item) ? "?" : item.label.text;
         if (item.shape.doubt) line.dataset.doubt = "";
         const doubt = item.shape.doubt ? ": the figure does not agree now" : "";
-        line.textContent = (item.kind === "number" ? item.label.text : item.sentence) + doubt;
+        const says = item.kind === "number" ? (item.label?.text ?? item.sentence) : item.kind === "words" ? item.shape.words : item.sentence;
+        line.textContent = covered(item) ? "A covered value: press it to see" : says + doubt;
         return line;
       }),
     );

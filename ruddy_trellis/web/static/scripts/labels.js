@@ -15,9 +15,44 @@ export function useSizes(given, times = 1) {
   tagFont = `${sizes.tag}px ${FONT}`;
 }
 
-/** Whether a thing is seen: it has a value now and is not hidden, or hidden things are shown as ghosts. */
+let closed = new Set();
+let uncovered = new Set();
+
+/** Take which things are not seen for now: behind a closed reveal, or made by a step that is yet to come. */
+export function useClosed(ids) {
+  closed = new Set(ids);
+}
+
+/** Take which covers have been lifted. */
+export function useUncovered(ids) {
+  uncovered = new Set(ids);
+}
+
+/** Whether a cover lies on a value or on words. */
+export function covered(item) {
+  return !!item.style.cover && !uncovered.has(item.id);
+}
+
+/** Whether a thing is seen: it has a value now, is not behind a reveal, and is not hidden or is shown as a ghost. */
 export function visible(item, ghosts) {
-  return item.shape !== null && (!item.style.hidden || ghosts);
+  return item.shape !== null && !closed.has(item.id) && (!item.style.hidden || ghosts);
+}
+
+const ruler = new OffscreenCanvas(1, 1).getContext("2d");
+const WIDE = 34; // letters, after which words go on in the next line
+
+/** Words in lines, with the size of the letters and of the whole. */
+export function wordsBox({ shape, style }) {
+  const size = style.size * sizes.times;
+  const lines = [""];
+  for (const word of shape.words.split(" ")) {
+    const line = lines.at(-1);
+    if (line && line.length + word.length > WIDE) lines.push(word);
+    else lines[lines.length - 1] = line ? `${line} ${word}` : word;
+  }
+  ruler.font = `${size}px ${FONT}`;
+  const width = Math.max(...lines.map((line) => ruler.measureText(line).width)) + size;
+  return { lines, size, width, height: lines.length * size * 1.3 + size * 0.5 };
 }
 
 /** Whether its name or tag is written. */

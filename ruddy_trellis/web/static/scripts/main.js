@@ -1,4 +1,5 @@
 // A board page: puts the parts together.
+import { boardActs } from "./boards.js";
 import { hideChoices, showChoices } from "./choices.js";
 import { Dials } from "./dials.js";
 import { Drawer } from "./drawer.js";
@@ -9,6 +10,9 @@ import { Latest, Line } from "./line.js";
 import { SentenceBar } from "./sentence_bar.js";
 import { Shelf } from "./shelf.js";
 import { Player } from "./player.js";
+import { Present } from "./present.js";
+import { Replay } from "./replay.js";
+import { Reveals } from "./reveals.js";
 import { hideToast, toast } from "./toast.js";
 import { Viewport } from "./viewport.js";
 
@@ -74,12 +78,59 @@ function tick(items) {
   for (const { id } of items) {
     const item = drawing.things.get(id);
     if (item?.shape?.dial) dials.tell(item);
+    if (item?.kind === "reveal") reveals.place();
   }
 }
 
 function showDials() {
   dials.show(drawing.things.values(), drawing.ghosts);
+  reveals.show(drawing.things.values());
 }
+
+/** What is not seen for now: behind closed reveals, or made by steps yet to come. */
+function closeThings() {
+  drawing.close([...new Set([...reveals.hidden(), ...replay.hidden()])]);
+}
+
+const replay = new Replay({
+  order: () => [...drawing.things.keys()],
+  kind: (id) => {
+    const item = drawing.things.get(id);
+    return item?.shape && !item.style.hidden && !reveals.hidden().includes(id) ? item.kind : "";
+  },
+  changed(seen, count) {
+    closeThings();
+    drawer.stepped(seen, count);
+  },
+  draw: (id, progress) => drawing.drawnBy(id, progress),
+});
+
+const reveals = new Reveals(port, {
+  changed: closeThings,
+  grab: (id, at) => {
+    drags.clear();
+    line.send("grab", { ids: [id], at });
+  },
+  drag: (to) => drags.offer({ to }),
+  drop: () => letGo(),
+});
+
+const present = new Present({
+  step: (way) => reveals.step(way),
+  board(way) {
+    const tabs = [...document.querySelectorAll(".tabs a")];
+    const next = tabs[tabs.findIndex((tab) => tab.classList.contains("on")) + way];
+    if (next) location.href = `${next.href}&present`;
+  },
+  fitted() {
+    const seen = port.view();
+    requestAnimationFrame(() => {
+      port.measure();
+      port.show(seen);
+      viewChanged();
+    });
+  },
+});
 
 const player = new Player((items) => {
   drawing.move(items);
@@ -197,6 +248,8 @@ function select(ids) {
 }
 
 function choose(id, adding, here = []) {
+  if (id && here.length) drawing.uncover(id);
+  if (present.on) return;
   const others = adding ? [] : here.filter((other) => other !== id && sameSort(id, other));
   bar.alsoHere(others.slice(0, 3).map((other) => ({ words: drawing.things.get(other).says, act: () => choose(other, false, here) })));
   if (id === null) select(adding ? selected : []);
@@ -288,6 +341,12 @@ const drawer = new Drawer(page.dataset.board, {
   snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !state.spacing ? { spacing: port.roundLength(64) } : {}) }),
   styleOf: lookOf,
   clearTrails: () => drawing.clearTrails(),
+  step: (way) => replay.step(way),
+  replay: () => (replay.playing ? replay.stop() : replay.play()),
+  seeAll() {
+    replay.stop();
+    replay.go(null);
+  },
   boardLook(id) {
     line.send("board_look", { id });
   },
@@ -380,6 +439,7 @@ let viewTimer;
 let viewTold = 0;
 function viewChanged() {
   drawing.redraw();
+  reveals.place();
   drawScale();
   clearTimeout(viewTimer);
   // Lines are cut a little outside the view, so the server hears of a moving view now and then, and keeps the last.
@@ -424,6 +484,7 @@ new ResizeObserver(() => {
 
 document.getElementById("undo").addEventListener("click", () => line.send("undo"));
 document.getElementById("redo").addEventListener("click", () => line.send("redo"));
+boardActs((title) => edit({ kind: "arrange", title }));
 const keys = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
 document.getElementById("keys-button").addEventListener("click", () => keys.showModal());
 document.getElementById("keys-close").addEventListener("click", () => keys.close());
@@ -452,6 +513,10 @@ const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowD
 
 document.addEventListener("keydown", (event) => {
   if (keys.open) return;
+  if (present.key(event.key)) {
+    event.preventDefault();
+    return;
+  }
   const writing = event.target.matches?.("input:not([type=checkbox]):not([type=range]), textarea, select");
   const command = event.ctrlKey || event.metaKey;
   if (command && !writing && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
@@ -465,6 +530,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
   else if (event.key === "+" || event.key === "-") zoom(event.key === "+" ? 1.25 : 0.8);
   else if (event.key === "0") fit();
+  else if (event.key === "PageDown" || event.key === "PageUp") reveals.step(event.key === "PageDown" ? 1 : -1);
   else if (event.key === ".") line.send(player.on ? "pause" : "play");
   else if (event.key === "=") edit({ kind: "record" });
   else if (/^[1-9]$/.test(event.key) && selected.length && event.key <= bar.offered) line.send("offer", { number: Number(event.key) - 1 });

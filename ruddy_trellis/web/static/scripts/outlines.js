@@ -1,6 +1,6 @@
 // The outline of one item of the display list in pixels, as a path.
 
-import { sizes } from "./labels.js";
+import { sizes, wordsBox } from "./labels.js";
 
 const TURN = Math.PI / 180;
 
@@ -14,6 +14,12 @@ export function outlineOf({ shape, style, kind }, port) {
     const whole = new Path2D();
     for (const { path } of copiesOf(shape, port)) whole.addPath(path);
     return whole;
+  }
+  if (kind === "words") {
+    const { width, height } = wordsBox({ shape, style });
+    const plate = new Path2D();
+    plate.rect(port.px(shape.at[0]), port.py(shape.at[1]), width, height);
+    return plate;
   }
   if (kind === "point") return peg(shape, style, port);
   if ("arcs" in shape) return arcs(shape, port);

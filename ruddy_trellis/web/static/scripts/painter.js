@@ -1,6 +1,7 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
 import { paintGround } from "./grounds.js";
-import { labelHalf, labelPlace, nameFont, sizes, tagged, useSizes, visible } from "./labels.js";
+import { paintDrawn } from "./instruments.js";
+import { FONT, covered, labelHalf, labelPlace, nameFont, sizes, tagged, useClosed, useSizes, useUncovered, visible, wordsBox } from "./labels.js";
 import { copiesOf, outlineOf, ring } from "./outlines.js";
 import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
@@ -36,7 +37,10 @@ class Painter {
   }
 
   /** Take what the page tells: all things, moved things, faint things, marks, the view, the scene. */
-  take({ all, moved, movedText, faint, marks, view, scene, clearTrails }) {
+  take({ all, moved, movedText, faint, marks, view, scene, clearTrails, closed, uncovered, replay }) {
+    if (closed) useClosed(closed);
+    if (uncovered) useUncovered(uncovered);
+    if (replay !== undefined) this.replay = replay;
     if (clearTrails) this.trails.clear();
     if (all) {
       this.things = new Map(all.map((item) => [item.id, item]));
@@ -109,6 +113,29 @@ class Painter {
     return this.look.pens[name][+this.dark];
   }
 
+  paintWords(item) {
+    const { context, port } = this;
+    const { lines, size, width, height } = wordsBox(item);
+    const [x, y] = [port.px(item.shape.at[0]), port.py(item.shape.at[1])];
+    const before = context.globalAlpha;
+    if (item.style.hidden) context.globalAlpha = 0.28;
+    const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? "#E3B04B" : null;
+    context.beginPath();
+    context.roundRect(x, y, width, height, 9);
+    context.fillStyle = covered(item) ? "#E3B04B" : this.paper;
+    if (item.style.fill || covered(item)) context.fill();
+    context.strokeStyle = marked ?? this.pen(item.style.pen);
+    context.lineWidth = marked ? 2.5 : 1.4;
+    if (marked || item.style.fill) context.stroke();
+    context.font = `${size}px ${FONT}`;
+    context.textBaseline = "top";
+    context.textAlign = covered(item) ? "center" : "left";
+    context.fillStyle = covered(item) ? "#2B2A33" : this.pen(item.style.pen);
+    if (covered(item)) context.fillText("?", x + width / 2, y + height / 2 - size / 2);
+    else lines.forEach((line, row) => context.fillText(line, x + size / 2, y + size * (0.35 + 1.3 * row)));
+    context.globalAlpha = before;
+  }
+
   outline(item) {
     let outline = this.outlines.get(item);
     if (!outline) this.outlines.set(item, (outline = outlineOf(item, this.port)));
@@ -118,6 +145,8 @@ class Painter {
   paintItem(item) {
     const { context } = this;
     const { style, kind } = item;
+    if (kind === "words") return this.paintWords(item);
+    if (this.replay?.id === item.id && paintDrawn(context, this.port, item, this.replay.progress, (look) => this.useLine(look))) return;
     const outline = this.outline(item);
     const faint = context.globalAlpha;
     if (style.hidden) context.globalAlpha = 0.28;
@@ -216,13 +245,13 @@ class Painter {
       const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? "#E3B04B" : plain;
       context.beginPath();
       context.roundRect(x - halfWidth, y - halfHeight, 2 * halfWidth, 2 * halfHeight, 7);
-      context.fillStyle = this.paper;
+      context.fillStyle = covered(item) ? "#E3B04B" : this.paper;
       context.fill();
       context.strokeStyle = marked;
       context.lineWidth = marked === plain ? 1 : 2.5;
       context.stroke();
-      context.fillStyle = this.pen(item.style.pen);
-      context.fillText(item.label.text, x, y + 1);
+      context.fillStyle = covered(item) ? "#2B2A33" : this.pen(item.style.pen);
+      context.fillText(covered(item) ? "?" : item.label.text, x, y + 1);
     } else {
       const stamp = this.stamp(item.label.text);
       const [width, height] = [stamp.width / this.port.ratio, stamp.height / this.port.ratio];

@@ -1,0 +1,69 @@
+"""What tells: words on the board, and reveals that show things together."""
+
+from ..kinds import REVEAL, WORDS_ON_BOARD
+from .construction import Construction, Part
+
+_BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
+
+
+def _place(m, *arguments):
+    # What stands in the words comes first; where they stand last.
+    return arguments[-2], arguments[-1]
+
+
+def belonging(board, ids):
+    """What belongs with some things: their ends and corners, and the marks and readings on them.
+
+    Returns:
+        Ids, without those given, in the order of the board.
+    """
+    given, found = set(ids), set()
+    for step in board.steps:
+        if step.id in given:
+            if step.makes != "point":
+                found |= {parent for parent in step.inputs if board.kind_of(parent) == "point"}
+        elif step.makes in ("mark", "number") and step.inputs and (set(step.inputs) & given or _ends(board, given) >= set(step.inputs)):
+            found.add(step.id)
+    return [step.id for step in board.steps if step.id in found - given]
+
+
+def _ends(board, ids):
+    return {parent for id in ids for parent in board.step(id).inputs}
+
+
+def _with_belongings(kinds, fills, board):
+    things = fills["things"]
+    return [Part("reveal", {**fills, "things": (*things, *belonging(board, things)), "at": _free_corner(board)})]
+
+
+def _free_corner(board):
+    """Where the next reveal's button stands: down the left edge, one under another."""
+    left, low, right, high = board.settings.view
+    above = sum(1 for step in board.steps if step.makes == REVEAL)
+    return round(left + 0.03 * (right - left), 2), round(high - (0.3 + 0.11 * above) * (high - low), 2)
+
+
+def _reveal(kinds, fills, board):
+    return [Part("reveal", {**fills, "at": _free_corner(board)})]
+
+
+TELLING = (
+    Construction(
+        key="words", sentence="the words {text:text}[ at {at:coordinates}]", makes=WORDS_ON_BOARD, formula=_place, group="Tell", tool="words", keys="xw",
+        moves="free", likely=97, undefined="a reading in them is not there", defaults=lambda kinds: {"at": (0.0, 0.0)},
+        example=_BED + "S is the area of ABC\nu is the words “{S} in all” at (0, -1)",
+    ),
+    Construction(
+        key="reveal", sentence="the reveal of {things:anything}[ starting {start:start}][ at {at:coordinates}]", makes=REVEAL, formula=lambda m, *parts: parts[-2:],
+        group="", tool="reveal, placed", keys="xr1", moves="free", likely=98, defaults=lambda kinds: {"at": (0.0, 0.0)}, undefined="it is not there",
+        example=_BED + "u is the reveal of ABC starting hidden at (0, 3)",
+    ),
+    Construction(
+        key="new_reveal", sentence="a button that reveals {things:anything}", makes=REVEAL, formula=None, expands=_reveal, group="Tell", tool="reveal", keys="xr",
+        likely=92, example=_BED + "a button that reveals ABC and C",
+    ),
+    Construction(
+        key="reveal_with", sentence="a button that reveals {things:anything} and what belongs with them", makes=REVEAL, formula=None, expands=_with_belongings,
+        group="Tell", tool="reveal with all", keys="xb", likely=91, example=_BED + "a button that reveals ABC and what belongs with them",
+    ),
+)

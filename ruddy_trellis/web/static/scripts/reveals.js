@@ -1,0 +1,110 @@
+// Reveals: buttons on the board that show things together, pressed by anyone and put elsewhere by their handle.
+
+export class Reveals {
+  /**
+   * @param {import("./viewport.js").Viewport} port
+   * @param {object} acts changed, grab, drag, drop
+   */
+  constructor(port, acts) {
+    Object.assign(this, { port, acts });
+    this.box = document.getElementById("reveals");
+    this.rows = new Map();
+    this.open = new Map();
+  }
+
+  /** Show the buttons of the reveals among these items. */
+  show(items) {
+    const found = [...items].filter((item) => item.kind === "reveal" && item.shape && !item.style.hidden);
+    const ids = new Set(found.map((item) => item.id));
+    for (const [id, row] of this.rows) {
+      if (ids.has(id)) continue;
+      row.remove();
+      this.rows.delete(id);
+    }
+    this.items = found;
+    for (const item of found) {
+      if (!this.rows.has(item.id)) this.add(item.id);
+      if (!this.open.has(item.id) || this.starts.get(item.id) !== item.shape.shown) this.open.set(item.id, item.shape.shown);
+      this.starts.set(item.id, item.shape.shown);
+      this.tell(item);
+    }
+    this.acts.changed();
+    this.place();
+  }
+
+  starts = new Map();
+
+  add(id) {
+    const row = document.createElement("div");
+    row.className = "reveal";
+    row.dataset.id = id;
+    const handle = document.createElement("span");
+    handle.className = "reveal-handle";
+    handle.title = "Drag the button by this";
+    handle.textContent = "⠿";
+    handle.addEventListener("pointerdown", (event) => this.hold(event, id));
+    const button = document.createElement("button");
+    button.addEventListener("click", () => this.press(id));
+    row.append(handle, button);
+    this.rows.set(id, row);
+    this.box.append(row);
+  }
+
+  hold(event, id) {
+    event.preventDefault();
+    const handle = event.target;
+    handle.setPointerCapture(event.pointerId);
+    this.port.measure();
+    this.acts.grab(id, this.port.at(event));
+    const move = (moved) => this.acts.drag(this.port.at(moved));
+    handle.addEventListener("pointermove", move);
+    handle.addEventListener("lostpointercapture", () => {
+      handle.removeEventListener("pointermove", move);
+      this.acts.drop();
+    }, { once: true });
+  }
+
+  press(id) {
+    this.open.set(id, !this.open.get(id));
+    this.tell(this.items.find((item) => item.id === id));
+    this.acts.changed();
+  }
+
+  tell(item) {
+    const button = this.rows.get(item.id).querySelector("button");
+    const on = this.open.get(item.id);
+    button.textContent = `${on ? "◉" : "○"} ${item.shape.says}`;
+    button.setAttribute("aria-pressed", String(on));
+  }
+
+  /** Put every button where it belongs in the present view. */
+  place() {
+    for (const item of this.items ?? []) {
+      const [x, y] = item.shape.at;
+      this.rows.get(item.id).style.transform = `translate(${this.port.px(x)}px, ${this.port.py(y)}px)`;
+    }
+  }
+
+  /** The ids of things that a closed reveal hides. */
+  hidden() {
+    return (this.items ?? []).filter((item) => !this.open.get(item.id)).flatMap((item) => item.shape.reveals);
+  }
+
+  /** Tell the story on by one reveal, or back by one. Returns whether there was one. */
+  step(way) {
+    const items = this.items ?? [];
+    const next = way > 0 ? items.find((item) => !this.open.get(item.id)) : items.findLast((item) => this.open.get(item.id));
+    if (!next) return false;
+    this.press(next.id);
+    return true;
+  }
+
+  /** As the teacher set them. */
+  reset() {
+    for (const item of this.items ?? []) {
+      this.open.set(item.id, item.shape.shown);
+      this.tell(item);
+    }
+    this.acts.changed();
+  }
+}

@@ -1,0 +1,80 @@
+"""Words with live values, reveals, covers."""
+
+import unittest
+
+from ruddy_trellis.core import Refusal
+from ruddy_trellis.core.codec import step_from_json, step_to_json
+from ruddy_trellis.core.display import Extent, display
+from ruddy_trellis.core.edits import Delete, Rename, Restyle, Retie, LookChanges, perform
+from ruddy_trellis.core.lesson_file import lesson_from_json, lesson_to_json
+from ruddy_trellis.core.pointing.offers import offers
+
+from .figures import figure
+
+BED = "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C\nS is the area of ABC\nAB is the length of A and B\nm is the right-angle mark at BAC\n"
+
+
+def shapes(f):
+    return {f.board.name(item["id"]): item["shape"] for item in display(f.board, Extent(-10, -6, 10, 6))}
+
+
+class WordsTest(unittest.TestCase):
+    def test_values_in_words_live_and_survive_renaming(self):
+        f = figure(BED + "w is the words “Area = {S}; it is {S} for the base {AB}” at (2, 3)", unit="m")
+        self.assertEqual(shapes(f)["w"]["words"], "Area = 6.00 m²; it is 6.00 m² for the base 4.00 m")
+        f.drag("B", 6, 0)
+        self.assertEqual(shapes(f)["w"]["words"], "Area = 9.00 m²; it is 9.00 m² for the base 6.00 m")
+        perform(f.board, Rename(id=f.board.find("S"), name="bed"))
+        self.assertIn("“Area = {bed}; it is {bed} for the base {AB}”", f.sentence("w"))
+        again = figure(f.working(), unit="m")
+        self.assertEqual(again.working(), f.working())
+        f.drag("w", 5, 5)
+        self.assertEqual(f.value("w"), (5, 5))
+        step = f.board.step(f.board.find("w"))
+        self.assertEqual(step_from_json(step_to_json(step)), step)
+
+    def test_words_that_hold_a_verb_or_an_equals_sign(self):
+        f = figure("w is the words “A square is a rectangle: a = b” at (0, 0)\nthe words “2 = 2 is true”")
+        self.assertEqual([shape["words"] for shape in shapes(f).values()], ["A square is a rectangle: a = b", "2 = 2 is true"])
+
+    def test_what_does_not_fit(self):
+        f = figure(BED)
+        for sentence, part in {"the words “{Z}”": "no reading called Z", "the words “{S”": "both braces", "the words “”": "from 1 to 400", f"the words “{'a' * 401}”": "from 1 to 400"}.items():
+            with self.subTest(sentence), self.assertRaises(Refusal) as caught:
+                f.say(sentence)
+            self.assertIn(part, caught.exception.sentence)
+
+    def test_words_go_with_their_reading(self):
+        f = figure(BED + "w is the words “{S}” at (2, 3)")
+        perform(f.board, Delete(ids=[f.board.find("C")]))
+        self.assertNotIn("w", [f.board.name(step.id) for step in f.board.steps])
+
+
+class RevealTest(unittest.TestCase):
+    def test_what_belongs_is_offered_with_it(self):
+        f = figure(BED + "a button that reveals ABC and what belongs with them")
+        reveal = f.board.steps[-1]
+        self.assertEqual([f.board.name(id) for id in reveal.fills["things"]], ["ABC", "A", "B", "C", "S", "AB", "m"])
+        found = [offer.sentence for offer in offers(f.board, [f.board.find("ABC")])]
+        self.assertIn("a button that reveals ABC and what belongs with them", found)
+        self.assertIn("a button that reveals ABC", found)
+
+    def test_it_stays_where_a_thing_of_it_is_nowhere_now(self):
+        f = figure(BED + "p is the line through A and B\nq is the line through A and C\nX is where p meets q\na button that reveals X and p")
+        f.drag("C", 2, 0)
+        self.assertIsNone(f.value("X"))
+        self.assertIsNotNone(f.board.values[-1])
+
+    def test_it_is_amended_moved_and_kept(self):
+        f = figure(BED + "r is the reveal of ABC starting shown at (-3, 2)")
+        r, c = f.board.find("r"), f.board.find("C")
+        self.assertEqual(shapes(f)["r"]["shown"], True)
+        fills = {"things": [f.board.find("ABC"), c], "start": "hidden", "at": [-3, 2]}
+        perform(f.board, Retie(id=r, does="reveal", fills=fills))
+        perform(f.board, Restyle(ids=[r], look=LookChanges(caption="The bed")))
+        f.drag("r", -5, 4)
+        shape = shapes(f)["r"]
+        self.assertEqual((shape["reveals"], shape["shown"], shape["says"], tuple(shape["at"])), ((f.board.find("ABC"), c), False, "The bed", (-5, 4)))
+        title, (again,) = lesson_from_json(lesson_to_json("Told", [f.board]))
+        self.assertEqual((again.steps, again.values), (f.board.steps, f.board.values))
+        self.assertEqual(figure(f.working()).working(), f.working())
