@@ -293,7 +293,7 @@ def _new_steps(board, new, new_ids):
                 part_fills = {**part_construction.defaults(kinds_of_fills(part_construction, part_fills, board.kind_of)), **part_fills}
             step = _new_step(board, CATALOGUE[part.key], part_fills, None)
             made.append(step.id)
-            yield step.with_(look=replace(step.look, hidden=True)) if part.hidden else step
+            yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover))
     else:
         defaults = construction.defaults(kinds) if construction.defaults else {}
         yield _new_step(board, construction, {**defaults, **fills}, new.name)

@@ -1,6 +1,7 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
+import threading
 
 import orjson
 from starlette.concurrency import run_in_threadpool
@@ -201,16 +202,21 @@ class LiveBoards:
     def __init__(self, lessons):
         self._lessons = lessons
         self._open = {}
+        self._lock = threading.Lock()
 
     def get(self, board_id):
-        """The live board of that id, opened from the store where it is not open; None where there is none."""
-        if board_id not in self._open:
-            row = self._lessons.board(board_id)
-            if row is None:
-                return None
-            self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
-            self._close_unused(but=board_id)
-        return self._open[board_id]
+        """The live board of that id, opened from the store where it is not open; None where there is none.
+
+        Pages ask in threads of their own; the lock keeps two of them from opening one board twice.
+        """
+        with self._lock:
+            if board_id not in self._open:
+                row = self._lessons.board(board_id)
+                if row is None:
+                    return None
+                self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
+                self._close_unused(but=board_id)
+            return self._open[board_id]
 
     def _close_unused(self, but):
         """Keep memory flat: boards that nobody looks at are closed once there are many."""

@@ -78,3 +78,12 @@ class RevealTest(unittest.TestCase):
         title, (again,) = lesson_from_json(lesson_to_json("Told", [f.board]))
         self.assertEqual((again.steps, again.values), (f.board.steps, f.board.values))
         self.assertEqual(figure(f.working()).working(), f.working())
+
+    def test_a_prediction_hides_the_image_and_covers_how_far_off_it_is(self):
+        f = figure(BED + "t is the rotation about A by 90 degrees\nB′ is the image of B under t\na prediction of B′")
+        peg, off, reveal = f.board.steps[-3:]
+        self.assertEqual((peg.moves, off.look.cover, reveal.fills["things"]), ("free", True, (f.board.find("B′"),)))
+        f.drag(f.board.name(peg.id), 0, 3)
+        self.assertAlmostEqual(f.board.value(off.id), 1)
+        with self.assertRaises(Refusal):
+            f.say("a prediction of A")

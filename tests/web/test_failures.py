@@ -3,14 +3,16 @@
 import asyncio
 import json
 import threading
+import time
 import unittest
+from concurrent.futures import ThreadPoolExecutor
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.edits import read_edit
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.store.tables import BoardRow
 from ruddy_trellis.web.connection import Connection
-from ruddy_trellis.web.live_board import LiveBoard
+from ruddy_trellis.web.live_board import LiveBoard, LiveBoards
 
 DOCUMENT = json.dumps({"title": "B", "unit": "m", "ground": "grid", "decimals": 2, "view": [-9, -6, 9, 6], "steps": [{"id": "s1", "does": "free_point", "with": {"at": [0, 0]}, "name": "A"}]})
 
@@ -122,3 +124,19 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         self.assertLess(len(slow._waiting), 2_001)
         await self.live.change(self.add)
         self.assertEqual(len(self.live.board), 2)
+
+
+class OpeningTest(unittest.TestCase):
+    def test_many_threads_that_ask_for_a_board_get_the_same_one(self):
+        class SlowStore:
+            def board(self, board_id):
+                time.sleep(0.02)
+                return BoardRow(id=board_id, lesson_id=1, document=DOCUMENT, edits_done=0)
+
+            def edit_count(self, board_id):
+                return 0
+
+        boards = LiveBoards(SlowStore())
+        with ThreadPoolExecutor(8) as pool:
+            found = list(pool.map(boards.get, [1, 2, 1, 2, 1, 2, 1, 2] * 12))
+        self.assertEqual(len({id(live) for live in found}), 2)

@@ -94,3 +94,61 @@ class PagesTest(WebTest):
     def test_the_schema_is_published(self):
         self.assertIn("midpoint", self.client.get("/lesson.schema.json").text)
         self.assertIn("--pen-ruddy", self.client.get("/pens.css").text)
+
+
+class BoardsOfALessonTest(WebTest):
+    """Boards are added, duplicated, moved, deleted and brought back; lessons are copied and put away."""
+
+    def setUp(self):
+        super().setUp()
+        (self.lesson, _), *_ = [pair for pair in self.lessons.all() if "Three taps" in pair[0].title]
+        self.address = f"/lessons/{self.lesson.slug}"
+
+    def ids(self):
+        return [row.id for row in self.lessons.boards(self.lesson.id)]
+
+    def titles(self):
+        return [json.loads(row.document)["title"] for row in self.lessons.boards(self.lesson.id)]
+
+    def post(self, path, **fields):
+        return self.client.post(self.address + path, data=fields, follow_redirects=False)
+
+    def test_boards(self):
+        first, second = self.ids()
+        self.assertEqual(self.post("/boards", after=first).status_code, 303)
+        self.assertEqual(self.titles()[1], "Board 3")
+        self.post("/boards", copy_of=second)
+        self.assertEqual(self.titles()[3], f"{self.titles()[2]} (copy)")
+        copy = self.ids()[3]
+        self.assertEqual(self.client.get(f"/boards/{copy}/working.txt").text, self.client.get(f"/boards/{second}/working.txt").text)
+        self.post(f"/boards/{copy}/move", by=-3)
+        self.assertEqual(self.ids()[0], copy)
+        order = self.ids()
+        answer = self.post(f"/boards/{copy}/away")
+        self.assertIn(f"gone={copy}", answer.headers["location"])
+        self.assertEqual(self.ids(), order[1:])
+        self.assertNotIn(copy, [row for row in self.ids()])
+        self.post(f"/boards/{copy}/away", away="false")
+        self.assertEqual(self.ids(), order)
+        self.assertEqual(self.post("/boards", copy_of=999999).status_code, 404)
+
+    def test_the_last_board_stays(self):
+        first, second = self.ids()
+        self.post(f"/boards/{second}/away")
+        self.assertEqual(self.post(f"/boards/{first}/away").status_code, 422)
+        self.assertEqual(self.ids(), [first])
+        other = self.new_board()
+        self.assertEqual(self.post(f"/boards/{other}/away").status_code, 422, "a board of another lesson is not touched")
+
+    def test_lessons_are_copied_found_and_put_away(self):
+        count = len(self.lessons.all())
+        copy = self.client.post(self.address + "/copy", follow_redirects=False).headers["location"].split("/")[-1]
+        self.assertEqual(len(self.lessons.all()), count + 1)
+        self.assertEqual(len(self.lessons.boards(self.lessons.find(copy).id)), 2)
+        page = self.client.get("/", params={"find": "three TAPS"}).text
+        self.assertEqual(page.count('class="lesson-title"'), 2)
+        self.client.post(f"/lessons/{copy}/away")
+        self.assertEqual(len(self.lessons.all()), count)
+        self.assertIn("Bring back", self.client.get("/").text)
+        self.client.post(f"/lessons/{copy}/away", data={"away": "false"})
+        self.assertEqual(len(self.lessons.all()), count + 1)

@@ -35,11 +35,12 @@ class Piece:
 @dataclass(frozen=True)
 class Part:
     """One step of a sentence that makes several: its construction, its fills, in which "made:0" is the first step made
-    before it, and whether it starts hidden, as a helper does."""
+    before it, whether it starts hidden, as a helper does, and whether a cover lies on it."""
 
     key: str
     fills: dict
     hidden: bool = False
+    cover: bool | None = None
 
 
 @dataclass(frozen=True)

@@ -33,10 +33,10 @@ def _ends(board, ids):
 
 def _with_belongings(kinds, fills, board):
     things = fills["things"]
-    return [Part("reveal", {**fills, "things": (*things, *belonging(board, things)), "at": _free_corner(board)})]
+    return [Part("reveal", {**fills, "things": (*things, *belonging(board, things)), "at": free_corner(board)})]
 
 
-def _free_corner(board):
+def free_corner(board):
     """Where the next reveal's button stands: down the left edge, one under another."""
     left, low, right, high = board.settings.view
     above = sum(1 for step in board.steps if step.makes == REVEAL)
@@ -44,7 +44,7 @@ def _free_corner(board):
 
 
 def _reveal(kinds, fills, board):
-    return [Part("reveal", {**fills, "at": _free_corner(board)})]
+    return [Part("reveal", {**fills, "at": free_corner(board)})]
 
 
 TELLING = (

@@ -5,6 +5,7 @@ from ..kinds import AFFINITY, ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, INVERSIO
 from ..refusal import Refusal
 from ..repeats import check_values, family_plan
 from .construction import Construction, Part
+from .telling import free_corner
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (1.6, 0)\nC is a free point at (1.2, 1)\nABC is the polygon through A, B, C\n"
 _MIRROR = _BED + "D is a free point at (2.4, -0.6)\nE is a free point at (2.2, 1.8)\np is the line through D and E\n"
@@ -177,6 +178,17 @@ def _workings(kinds, fills, board):
         yield Part("vector", {"from": of, "to": (id,)})
 
 
+def _prediction(kinds, fills, board):
+    """A peg to put where the image is thought to be, the image behind a reveal, and how far off, under a cover."""
+    (id,) = fills["image"]
+    if board.step(id).does != "image_point" or board.value(id) is None:
+        raise Refusal(f"{board.name(id)} is not the image of a point that is there now; only such can be predicted.")
+    left, low, right, high = board.settings.view
+    yield Part("free_point", {"at": (round((left + right) / 2, 2), round(low + 0.12 * (high - low), 2))})
+    yield Part("distance", {"from": ("made:0",), "to": (id,)}, cover=True)
+    yield Part("reveal", {"things": (id,), "start": "hidden", "at": free_corner(board)})
+
+
 def _points_of(board, ids):
     """The points that a mirror is drawn through."""
     return ids if len(ids) == 2 else sorted(board.incidence.get(ids[0], ()))
@@ -196,6 +208,10 @@ TRANSFORMATIONS = (
     Construction(
         key="workings", sentence="the workings of {image:point}", makes=SEGMENT, formula=None, expands=_workings, group="Transform", tool="workings", keys="wk",
         likely=25, example=_MIRROR + "t is the reflection in p\nA′ is the image of A under t\nthe workings of A′",
+    ),
+    Construction(
+        key="prediction", sentence="a prediction of {image:point}", makes=POINT, formula=None, expands=_prediction, group="Transform", tool="predict",
+        keys="yp", likely=26, example=_MIRROR + "t is the reflection in p\nA′ is the image of A under t\na prediction of A′",
     ),
     *IMAGES,
 )

@@ -30,8 +30,8 @@ def offers(board, ids):
     """
     found = []
     for construction in CATALOGUE:
-        if not construction.asked_gaps:
-            continue
+        if not construction.asked_gaps or construction.moves == "free":
+            continue  # what a person puts somewhere is not offered without saying where
         for fills in _fillings(construction, list(ids), board):
             for choice in _choices(construction, fills, board):
                 full = {**fills, **choice}

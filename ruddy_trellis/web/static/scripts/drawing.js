@@ -86,6 +86,7 @@ export class Drawing {
   close(ids) {
     useClosed(ids);
     this.paint({ closed: ids });
+    this.tell(); // at once: a replay paints without a pause in which it could be told later
   }
 
   /** Lift the cover of a value or of words, or put it back. Returns whether there is one. */
