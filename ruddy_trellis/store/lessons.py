@@ -6,7 +6,7 @@ from sqlalchemy import delete, func
 from sqlmodel import select
 
 from .database import Database
-from .tables import BoardRow, EditRow, Lesson, _now
+from .tables import BoardRow, EditRow, Lesson, RecipeRow, _now
 
 
 class Lessons:
@@ -123,10 +123,29 @@ class Lessons:
             row.position = number
             session.add(row)
 
-    def documents(self, board_id):
-        """The number of edits of a board and when each was made, the last first."""
+    def recipes(self):
+        """All kept recipes, the first kept first."""
         with self._database.session() as session:
-            return list(session.exec(select(EditRow.number, EditRow.made_at, EditRow.patch).where(EditRow.board_id == board_id).order_by(EditRow.number.desc())))
+            return list(session.exec(select(RecipeRow).order_by(RecipeRow.id)))
+
+    def recipe(self, recipe_id):
+        """A recipe, or None."""
+        with self._database.session() as session:
+            return session.get(RecipeRow, recipe_id)
+
+    def keep_recipe(self, document):
+        """Keep a recipe. Returns its row."""
+        with self._database.session() as session:
+            row = RecipeRow(document=document)
+            session.add(row)
+            session.commit()
+            return row
+
+    def delete_recipe(self, recipe_id):
+        """Throw a recipe away."""
+        with self._database.session() as session:
+            session.exec(delete(RecipeRow).where(RecipeRow.id == recipe_id))
+            session.commit()
 
     def save_edit(self, board_id, number, patch, document):
         """Keep an edit and the board's new state together. Edits that had been undone before it are forgotten."""

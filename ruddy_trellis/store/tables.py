@@ -46,3 +46,13 @@ class EditRow(SQLModel, table=True):
     number: int = Field(primary_key=True)
     patch: str
     made_at: datetime = Field(default_factory=_now)
+
+
+class RecipeRow(SQLModel, table=True):
+    """A kept recipe in its open format."""
+
+    __tablename__ = "recipe"
+
+    id: int | None = Field(default=None, primary_key=True)
+    document: str
+    made_at: datetime = Field(default_factory=_now)

@@ -11,7 +11,7 @@ from fastapi.staticfiles import StaticFiles
 from ..core.lesson_file import board_to_json, lesson_from_json
 from ..demo import demo_lessons
 from ..store import Database, Lessons
-from . import live, pages
+from . import live, pages, recipes
 from .live_board import LiveBoards
 from .security import Guard
 
@@ -40,7 +40,9 @@ def create_application(data_path, demo=True):
     application.state.live = LiveBoards(lessons)
     if demo and not lessons.all():
         load_demo(lessons)
+    recipes.load_all(lessons)
     application.include_router(pages.router)
+    application.include_router(recipes.router)
     application.include_router(live.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     application.add_middleware(GZipMiddleware, minimum_size=600)

@@ -13,7 +13,7 @@ from markupsafe import Markup
 
 from ..core import limits
 from ..core.board import GROUNDS, PAPERS, UNITS, Board, Settings
-from ..core.catalogue import GAP_KINDS
+from ..core.catalogue import CATALOGUE, GAP_KINDS
 from ..core.checking import PLAIN_DIMENSIONS
 from ..core.display import Extent, display
 from ..core.display.palette import GROUNDS as COLOURS
@@ -45,15 +45,23 @@ def stamp():
 templates.env.globals["stamp"] = stamp()
 
 
-def _page(request, name, **values):
+def page(request, name, **values):
     return templates.TemplateResponse(request, name, values)
 
 
 @router.get("/")
-def lesson_list(request: Request, problem: str = "", find: str = ""):
-    """The list of lessons with pictures, all or those whose title holds some words."""
-    lessons = [pair for pair in request.app.state.lessons.all() if find.strip().lower() in pair[0].title.lower()]
-    return _page(request, "lessons.html", lessons=lessons, away=request.app.state.lessons.all(put_away=True), problem=problem, find=find)
+def lesson_list(request: Request, find: str = ""):
+    """The list of lessons with pictures, all or those whose title holds some words, and the kept recipes."""
+    return lesson_list_page(request, find=find)
+
+
+def lesson_list_page(request, problem="", find="", status=200):
+    """The list of lessons, with a problem to tell where there is one."""
+    store = request.app.state.lessons
+    lessons = [pair for pair in store.all() if find.strip().lower() in pair[0].title.lower()]
+    answer = page(request, "lessons.html", lessons=lessons, away=store.all(put_away=True), recipes=CATALOGUE.group("Recipes"), problem=problem, find=find)
+    answer.status_code = status
+    return answer
 
 
 @router.post("/lessons")
@@ -68,17 +76,16 @@ def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TI
 async def read_lesson(request: Request, file: UploadFile):
     """Make a lesson from a file of the open format."""
     try:
-        title, boards = lesson_from_json(await _json_of(file))
+        title, boards = lesson_from_json(await json_of(file))
     except Refusal as refusal:
-        page = _page(request, "lessons.html", lessons=request.app.state.lessons.all(), away=[], problem=refusal.sentence, find="")
-        page.status_code = 422
-        return page
+        return lesson_list_page(request, problem=refusal.sentence, status=422)
     documents = [orjson.dumps(board_to_json(board)).decode() for board in boards]
     lesson = request.app.state.lessons.create(title, documents)
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
-async def _json_of(file):
+async def json_of(file):
+    """The parsed JSON of a file that was sent. Raises Refusal where it is too large or no JSON."""
     content = await file.read(limits.FILE_BYTES + 1)
     if len(content) > limits.FILE_BYTES:
         raise Refusal("That file is too large: a lesson file has at most 2 MB.")
@@ -105,7 +112,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
         raise HTTPException(404)
     live = request.app.state.live.get(row.id)
     titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
-    return _page(
+    return page(
         request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=titles, shelf=shelf(),
         look={"pens": PENS, "grounds": COLOURS, "dashes": DASHES, "sizes": SIZES}, **_working(live.board),
     )  # fmt: skip
@@ -206,7 +213,8 @@ def pens():
 # Boards -----------------------------------------------------------------------------------------------------
 
 
-def _live(request, board_id):
+def live_board(request, board_id):
+    """The live board of that id. Raises 404 where there is none."""
     live = request.app.state.live.get(board_id)
     if live is None:
         raise HTTPException(404)
@@ -216,7 +224,7 @@ def _live(request, board_id):
 @router.get("/boards/{board_id}/picture.svg")
 def picture(request: Request, board_id: int):
     """A small picture of a board."""
-    board = _live(request, board_id).board
+    board = live_board(request, board_id).board
     extent = Extent(*board.settings.view)
     dark = board.settings.paper == "dark"
     drawn = svg(display(board, extent), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=COLOURS[dark])
@@ -226,7 +234,7 @@ def picture(request: Request, board_id: int):
 @router.get("/boards/{board_id}/working.txt")
 def working_file(request: Request, board_id: int):
     """The construction as text."""
-    return PlainTextResponse(working_text(_live(request, board_id).board))
+    return PlainTextResponse(working_text(live_board(request, board_id).board))
 
 
 def _working(board):
@@ -244,30 +252,30 @@ def _working(board):
 @router.get("/boards/{board_id}/panels/working")
 def working_panel(request: Request, board_id: int):
     """The working: the ordered list of sentences."""
-    board = _live(request, board_id).board
-    return _page(request, "panels/working.html", board=board, **_working(board))
+    board = live_board(request, board_id).board
+    return page(request, "panels/working.html", board=board, **_working(board))
 
 
 @router.get("/boards/{board_id}/panels/readings")
 def readings_panel(request: Request, board_id: int):
     """The readings with their values."""
-    board = _live(request, board_id).board
+    board = live_board(request, board_id).board
     readings = [step for step in board.steps if step.is_reading]
     turns = {step.id: gap.kind.options for step in readings if (gap := step.construction.gap_by_name.get("turn"))}
     plain = {step.id for step in readings if board.dimension(step.id) in PLAIN_DIMENSIONS}
-    return _page(request, "panels/readings.html", board=board, readings=readings, turns=turns, plain=plain)
+    return page(request, "panels/readings.html", board=board, readings=readings, turns=turns, plain=plain)
 
 
 @router.get("/boards/{board_id}/panels/log")
 def log_panel(request: Request, board_id: int, across: int = 0, up: int = 1):
     """The log: the readings that are recorded, the table, the plot of one against another."""
-    board = _live(request, board_id).board
+    board = live_board(request, board_id).board
     readings = [step for step in board.steps if step.is_reading and board.dimension(step.id) in PLAIN_DIMENSIONS]
     columns = [(shown_name(board.name(id)), unit_text(board.dimension(id), board.settings.unit).strip()) for id in board.settings.log]
     most = len(columns) - 1
     across, up = min(max(across, 0), max(most, 0)), min(max(up, 0), max(most, 0))
     drawn = plot(board.settings.rows, across, up, columns) if len(columns) > 1 and len(board.settings.rows) > 1 else ""
-    return _page(
+    return page(
         request, "panels/log.html", board=board, board_id=board_id, readings=readings, columns=columns, across=across, up=up, plot=Markup(drawn),
         number=lambda value: "–" if value is None else rounded_text(value, board.settings.decimals),
     )  # fmt: skip
@@ -276,7 +284,7 @@ def log_panel(request: Request, board_id: int, across: int = 0, up: int = 1):
 @router.get("/boards/{board_id}/log.csv")
 def log_file(request: Request, board_id: int):
     """The log as CSV: names with units, then a row for each recording, in full precision."""
-    board = _live(request, board_id).board
+    board = live_board(request, board_id).board
     text = io.StringIO()
     writer = csv.writer(text)
     units = [unit_text(board.dimension(id), board.settings.unit).strip() for id in board.settings.log]
@@ -288,8 +296,8 @@ def log_file(request: Request, board_id: int):
 @router.get("/boards/{board_id}/panels/motions")
 def motions_panel(request: Request, board_id: int):
     """The motions, the dials, and what leaves a trail."""
-    board = _live(request, board_id).board
-    return _page(
+    board = live_board(request, board_id).board
+    return page(
         request, "panels/motions.html", board=board, motions=[step for step in board.steps if step.makes == MOTION],
         dials=[step for step in board.steps if step.construction.moves == "turning"], trails=[step for step in board.steps if step.look.trail is not None],
         ways=GAP_KINDS["way"].options,
@@ -299,20 +307,20 @@ def motions_panel(request: Request, board_id: int):
 @router.get("/boards/{board_id}/panels/loose")
 def loose_panel(request: Request, board_id: int, reach: float = 0.2):
     """What looks tied and is not, each with the edit that ties it."""
-    board = _live(request, board_id).board
+    board = live_board(request, board_id).board
     found = loose_ends(board, min(max(reach, 1e-9), 1e6))
     ends = [(end, orjson.dumps(end.edit.model_dump()).decode() if end.edit else None) for end in found]
-    return _page(request, "panels/loose.html", ends=ends)
+    return page(request, "panels/loose.html", ends=ends)
 
 
 @router.get("/boards/{board_id}/panels/look")
 def look_panel(request: Request, board_id: int, ids: str = ""):
     """The look of what is selected, or of the board where nothing is."""
-    board = _live(request, board_id).board
+    board = live_board(request, board_id).board
     steps = [board.step(id) for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
     if not steps:
         hidden = [step for step in board.steps if step.look.hidden]
-        return _page(request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS)
+        return page(request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS)
     styles = [style_of(step, board.settings.looks) for step in steps]
     common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
     common["part"] = _shared(bool(step.look.part) for step in steps)
@@ -331,7 +339,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     reveals = [step for step in board.steps if step.makes == REVEAL]
     putting_in = [(reveal, _with_things(reveal, [*reveal.fills["things"], *more])) for reveal in reveals
                   if REVEAL not in kinds and (more := [step.id for step in steps if step.id not in reveal.fills["things"]])]
-    return _page(
+    return page(
         request, "panels/look.html", putting_in=putting_in, coverable=kinds <= {NUMBER, WORDS_ON_BOARD}, only_words=kinds == {WORDS_ON_BOARD}, only_reveals=kinds == {REVEAL}, without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]), board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
         kinds=kinds, has_lines=any(step.makes != POINT for step in steps), point=POINT, filled=bool(kinds & set(REGIONS)),
         shortened=kinds & {LINE, RAY, CIRCLE}, marks=kinds == {MARK}, strokes=GAP_KINDS["strokes"].options, relations=RELATIONS,

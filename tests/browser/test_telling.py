@@ -142,3 +142,64 @@ class TellingTest(BrowserTest):
         self.page.click("#toast button")
         b._ready()
         self.assertEqual(tabs(), ["Board 1", "Board 2", "Try it yourself", "Board 3"])
+
+
+class RecipeTest(BrowserTest):
+    def keep(self, b, name, *results):
+        """Select things in the working and keep what makes them."""
+        b.escape()
+        b.escape()
+        self.page.click("#tab-working")
+        self.page.wait_for_timeout(300)
+        for number, id in enumerate(results):
+            self.page.click(f".working [data-id={id}]", modifiers=["Shift"] if number else [])
+        b.settle()
+        self.page.click("text=Keep as recipe")
+        self.page.wait_for_selector(".recipe [name=name]")
+        self.page.fill(".recipe [name=name]", name)
+        self.page.click("text=Keep it")
+        self.page.wait_for_selector("text=is on the shelf now")
+
+    def test_a_pointed_arch_in_another_lesson(self):
+        b = BoardPage(self.page, self.server.address).start("Arch")
+        for place in ((-3, -2), (3, -2)):
+            b.tool("pp")
+            b.click(*place)
+        b.say("k is the circle with centre A through B", "c is the circle with centre B through A", "T is where k meets c, first crossing",
+              "p is the arc with centre A from B to T", "q is the arc with centre B from T to A")
+        self.keep(b, "pointed arch", b.board.find("p"), b.board.find("q"))
+        b.start("Another lesson")
+        b.say("P=(-6,-3)", "Q=(-2,-3)")
+        b.escape()
+        b.escape()
+        for places in (((-6, -3), (-2, -3)), ((2, -3), (6, -2))):
+            self.page.click("[data-group=Recipes]")
+            self.page.click("#row-Recipes [data-tool^=recipe]")
+            b.settle()
+            self.assertIn("the pointed arch on", b.sentence())
+            for place in places:
+                b.click(*place)
+        board = b.board
+        self.assertEqual(sum(step.makes == "arc" for step in board.steps), 4)
+        self.assertEqual(sum(step.does == "free_point" for step in board.steps), 4, "two were there, two were made by clicking")
+        self.page.keyboard.press("Control+z")
+        b.settle()
+        self.assertEqual(sum(step.makes == "arc" for step in b.board.steps), 2, "one use is one edit")
+
+    def test_a_rosette_on_three_other_pairs(self):
+        b = BoardPage(self.page, self.server.address).start("Rosette")
+        b.say("O=(0,0)", "A=(2,0)", "r is the rotation about O by 60 degrees", "k is the circle with centre A through O", "f is the family of k under r, 5 times")
+        self.keep(b, "six petals", b.board.find("k"), b.board.find("f"))
+        self.page.goto(self.server.address + "/")
+        self.assertIn("six petals", self.page.inner_text("#recipes"))
+        b.start("Three places")
+        b.say("P=(-6,2)", "Q=(-5,2)", "R=(0,-2)", "S=(1.5,-2)", "T=(6,2)", "U=(6,3.4)")
+        for pair in ("P and Q", "R and S", "T and U"):
+            b.say(f"the six petals on {pair}")
+        board = b.board
+        families = [step for step in board.steps if step.makes == "family"]
+        self.assertEqual([len(board.value(step.id)) for step in families], [5, 5, 5])
+        b.escape()
+        b.escape()
+        b.drag_point("Q", (-4.4, 2))
+        self.assertAlmostEqual(b.board.value(next(step.id for step in b.board.steps if step.makes == "circle"))[2], 1.6**2)

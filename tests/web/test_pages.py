@@ -2,6 +2,10 @@
 
 import json
 
+from ruddy_trellis.core.catalogue import CATALOGUE
+from ruddy_trellis.core.edits import Add, perform
+from ruddy_trellis.core.figure import said
+
 from .served import WebTest
 
 
@@ -152,3 +156,30 @@ class BoardsOfALessonTest(WebTest):
         self.assertIn("Bring back", self.client.get("/").text)
         self.client.post(f"/lessons/{copy}/away", data={"away": "false"})
         self.assertEqual(len(self.lessons.all()), count + 1)
+
+
+class RecipePagesTest(WebTest):
+    def test_a_recipe_is_kept_saved_thrown_away_and_read_again(self):
+        board = self.new_board()
+        live = self.application.state.live.get(board).board
+        for text in ("A=(0,0)", "B=(4,0)", "M is the midpoint of A and B", "k is the circle with centre M through A"):
+            perform(live, Add(steps=[said(text, live)]))
+        panel = self.client.get(f"/boards/{board}/panels/recipe", params={"ids": "s4"}).text
+        self.assertIn("point M", panel)
+        refused = self.client.post(f"/boards/{board}/recipes", data={"name": "9", "results": "s4", "given": ["s1", "s2"]}).text
+        self.assertIn("starts with a letter", refused)
+        kept = self.client.post(f"/boards/{board}/recipes", data={"name": "ring on a way", "results": "s4", "given": ["s1", "s2"]}).text
+        self.assertIn("ring on a way", kept)
+        self.assertIn("already", self.client.post(f"/boards/{board}/recipes", data={"name": "ring on a way", "results": "s4", "given": ["s1", "s2"]}).text)
+        row = self.lessons.recipes()[0]
+        self.addCleanup(lambda: [CATALOGUE.remove(recipe.key) for recipe in CATALOGUE.group("Recipes")])
+        file = self.client.get(f"/recipes/{row.id}.json")
+        self.assertEqual(file.json()["format"], "ruddy-trellis recipe")
+        self.client.post(f"/recipes/{row.id}/delete")
+        self.assertEqual(CATALOGUE.group("Recipes"), [])
+        self.assertEqual(self.client.get(f"/recipes/{row.id}.json").status_code, 404)
+        self.client.post("/recipes/read", files={"file": ("r.json", file.content)})
+        self.assertEqual([recipe.tool for recipe in CATALOGUE.group("Recipes")], ["ring on a way"])
+        broken = self.client.post("/recipes/read", files={"file": ("r.json", b'{"format": "x"}')})
+        self.assertEqual(broken.status_code, 422)
+        self.assertIn("not a Ruddy Trellis recipe", broken.text)

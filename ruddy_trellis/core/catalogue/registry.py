@@ -4,7 +4,7 @@ from . import circles, conics, marks, measures, moving, points, shapes, straight
 from .construction import Construction
 
 #: The rows of the shelf, in order.
-GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark", "Tell")
+GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark", "Tell", "Recipes")
 
 
 class Catalogue:

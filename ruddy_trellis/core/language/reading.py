@@ -173,18 +173,21 @@ def _match(parts, text, at, board):
         if not text[at:].lower().startswith(part.lower()):
             raise LookupError
         return _match(rest, text, at + len(part), board)
-    refusal = None
+    refusal = further = None
     for end in _ends_of_gap(rest, text, at):
         try:
             fills = _match(rest, text, end, board)
         except LookupError:
+            continue
+        except _Misread as misread:
+            further = further or misread  # the words after the gap may stand again further on
             continue
         try:
             return {part.name: read_fill(part, text[at:end].strip(), board), **fills}
         except Refusal as found:
             refusal = refusal or found
     if refusal is None:
-        raise LookupError
+        raise further or LookupError
     raise _Misread(at, refusal)
 
 

@@ -74,7 +74,7 @@ def _known_transformations(board, ids):
 def _one_for_each(board, ids):
     """Sentences about one thing, said of each selected thing: "the length of each of AB, BC and CA"."""
     for construction in CATALOGUE:
-        if len(construction.asked_gaps) != 1 or construction.expands:
+        if len(construction.asked_gaps) != 1 or construction.expands or construction.moves == "free":
             continue
         (gap,) = construction.asked_gaps
         if not all(board.kind_of(id) in gap.kind.single for id in ids):

@@ -57,7 +57,7 @@ export class Drawer {
 
   /** What a panel has to know besides its board. */
   query() {
-    if (this.name === "look") return `?ids=${this.acts.selected().join(",")}`;
+    if (this.name === "look" || this.name === "recipe") return `?ids=${this.acts.selected().join(",")}`;
     if (this.name === "loose") return `?reach=${this.acts.reach()}`;
     return this.name === "log" ? `?${new URLSearchParams(this.plot)}` : "";
   }
@@ -65,7 +65,7 @@ export class Drawer {
   /** The selection has changed. */
   selectionChanged() {
     this.mark();
-    if (this.name === "look") this.refresh();
+    if (this.name === "look" || this.name === "recipe") this.refresh();
   }
 
   mark() {
@@ -126,6 +126,8 @@ export class Drawer {
     else if (dataset.choose) for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
     else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value });
     else if (element.id === "snap") this.acts.snap(element.getAttribute("aria-pressed") !== "true");
+    else if (dataset.panelOpen) this.open(dataset.panelOpen);
+    else if (element.id === "reload-shelf") location.reload();
     else if (dataset.steps) this.acts.step(Number(dataset.steps));
     else if (element.id === "replay") this.acts.replay();
     else if (element.id === "see-all") this.acts.seeAll();
@@ -194,6 +196,7 @@ export class Drawer {
   }
 
   submit(event) {
+    if (event.target.id !== "calculate") return;
     event.preventDefault();
     const field = event.target.querySelector("input");
     if (field.value.trim()) this.acts.calculate(field.value);
