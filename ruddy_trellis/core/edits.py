@@ -113,6 +113,13 @@ class Retie(_Edit):
     helper: NewStep | None = None
 
 
+class Paste(_Edit):
+    """Add everything that a working says, a sentence a line."""
+
+    kind: Literal["paste"] = "paste"
+    text: str = Field(max_length=limits.PASTE_LENGTH)
+
+
 class Record(_Edit):
     """Write the present values of the log's readings into the log."""
 
@@ -153,7 +160,7 @@ class Arrange(_Edit):
     logging: bool | None = None
 
 
-Edit = Annotated[Add | Move | Rename | Restyle | Choose | Retie | Record | Delete | Tidy | Arrange, Field(discriminator="kind")]
+Edit = Annotated[Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange, Field(discriminator="kind")]
 _EDIT = TypeAdapter(Edit)
 
 
@@ -381,6 +388,12 @@ def _retie(board, edit):
     return retied(board, edit)
 
 
+def _paste(board, edit):
+    from .pasting import pasted
+
+    return pasted(board, edit.text)
+
+
 def logged_row(board):
     """The present values of the log's readings, None where one has none now."""
     return tuple(board.value(id) for id in board.settings.log)
@@ -460,4 +473,4 @@ def _arrange(board, edit):
     return Patch("Changed the board", settings_before=board.settings, settings_after=board.settings.with_(**changes))
 
 
-_PREPARERS = {Add: _add, Move: _move, Rename: _rename, Restyle: _restyle, Choose: _choose, Retie: _retie, Record: _record, Delete: _delete, Tidy: _tidy, Arrange: _arrange}
+_PREPARERS = {Add: _add, Move: _move, Rename: _rename, Restyle: _restyle, Choose: _choose, Retie: _retie, Paste: _paste, Record: _record, Delete: _delete, Tidy: _tidy, Arrange: _arrange}

@@ -175,6 +175,11 @@ class Lessons:
             row = session.get(EditRow, (board_id, number))
             return row and row.patch
 
+    def edits(self, board_id, most=200):
+        """The last edits of a board, the newest first: number, patch, when it was made."""
+        with self._database.session() as session:
+            return list(session.exec(select(EditRow).where(EditRow.board_id == board_id).order_by(EditRow.number.desc()).limit(most)))
+
     def edit_count(self, board_id):
         """How many edits are kept for a board, the undone ones included."""
         with self._database.session() as session:

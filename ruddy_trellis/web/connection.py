@@ -9,9 +9,9 @@ from pydantic import ValidationError
 
 from ..core.board import Board, numbers_of
 from ..core.catalogue import CATALOGUE
-from ..core.display import refreshed
+from ..core.display import display, refreshed
 from ..core.display.palette import style_of
-from ..core.edits import Add, Arrange, Delete, Move, Record, Retie, read_edit, what_goes
+from ..core.edits import Add, Arrange, Delete, Move, Paste, Record, Retie, read_edit, what_goes
 from ..core.figure import said
 from ..core.kinds import MOTION, POINT, join, word
 from ..core.language.completion import complete
@@ -348,7 +348,7 @@ class Connection:
     async def _edit(self, message):
         edit = read_edit(message.edit)
         patch = await self.live.change(edit)
-        if isinstance(edit, (Delete, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
+        if isinstance(edit, (Delete, Paste, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
             self._done(patch)
 
     async def _put(self, message):
@@ -357,6 +357,19 @@ class Connection:
         gap = CATALOGUE["free_point"].gap_by_name["at"]
         at = read_fill(gap, text if text.startswith("(") else f"({text})", self.board)
         await self.live.change(Move(numbers={message.id: list(at)}))
+
+    async def _look_back(self, message):
+        if message.number is None:
+            self.send({**self.live.whole(), "back": None})
+            return
+        earlier = await self.live.earlier(message.number)
+        state = {**self.live.state(), "steps": len(earlier), "undo": False, "redo": False, "paper": earlier.settings.paper}
+        self.send({"t": "board", "items": display(earlier, self.live.extent), "state": state, "back": message.number})
+
+    async def _bring_back(self, message):
+        words = await self.live.bring_back(message.number)
+        self.send({**self.live.whole(), "back": None})
+        self.send({"t": "says", "kind": "done", "words": words, "undo": True})
 
     # Motions ------------------------------------------------------------------------------------------------
 
@@ -427,4 +440,5 @@ _HANDLERS = {
     messages.Redo: Connection._redo, messages.View: Connection._view, messages.Gather: Connection._gather,
     messages.Loosen: Connection._loosen, messages.Ahead: Connection._ahead, messages.BoardLook: Connection._board_look, messages.Shake: Connection._shake,
     messages.Range: Connection._range, messages.Play: Connection._play, messages.Pause: Connection._pause,
+    messages.LookBack: Connection._look_back, messages.BringBack: Connection._bring_back,
 }  # fmt: skip

@@ -11,6 +11,7 @@ from ..core.board import Board
 from ..core.display import Extent, display, refreshed
 from ..core.edits import Patch, logged_row, prepare, with_rows
 from ..core.lesson_file import BoardData, board_from_data, board_to_json
+from ..core.pasting import brought_back, state_before
 from ..core.pointing.nice import nicely
 from ..core.refusal import Refusal
 
@@ -126,6 +127,23 @@ class LiveBoard:
             await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, self._document())
             self.edits_done += step
             self.tell(self._changes())
+            return patch.words
+
+    async def earlier(self, number):
+        """The board as it was when so many edits were in it. Raises Refusal where that is not known any more."""
+        if not 0 <= number < self.edits_done:
+            raise Refusal("That state is not in the history.")
+        rows = await run_in_threadpool(self._lessons.edits, self.id, self.edit_count - number)
+        patches = [Patch.from_json(orjson.loads(row.patch)) for row in rows if number < row.number <= self.edits_done]
+        return state_before(self.board, patches)
+
+    async def bring_back(self, number):
+        """Make the board what it was when so many edits were in it, as a new edit. Returns its words."""
+        async with self._lock:
+            await self._drop_all()
+            earlier = await self.earlier(number)
+            patch = brought_back(self.board, earlier, f"Brought back the state after {number} edit{'s' * (number != 1)}")
+            await self._keep(patch)
             return patch.words
 
     async def keep_view(self, view):

@@ -145,6 +145,18 @@ class Pause(_Message):
     t: Literal["pause"]
 
 
+class LookBack(_Message):
+    """Show the board as it was when so many edits were in it; None shows it as it is."""
+
+    t: Literal["look_back"]
+    number: int | None = Field(default=None, ge=0)
+
+
+class BringBack(_Message):
+    t: Literal["bring_back"]
+    number: int = Field(ge=0)
+
+
 class Range(_Message):
     """Show a part of the plane that was typed."""
 
@@ -162,7 +174,7 @@ class Redo(_Message):
 
 Message = Annotated[
     Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View
-    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | Range | Undo | Redo,
+    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | LookBack | BringBack | Range | Undo | Redo,
     Field(discriminator="t"),
 ]
 MESSAGE = TypeAdapter(Message)

@@ -304,6 +304,15 @@ def motions_panel(request: Request, board_id: int):
     )  # fmt: skip
 
 
+@router.get("/boards/{board_id}/panels/history")
+def history_panel(request: Request, board_id: int):
+    """The edits of a board, the last first: each can be looked at and brought back."""
+    live = live_board(request, board_id)
+    rows = [row for row in request.app.state.lessons.edits(board_id) if row.number <= live.edits_done]
+    edits = [(row.number - 1, orjson.loads(row.patch)["words"], row.made_at) for row in rows]
+    return page(request, "panels/history.html", edits=edits)
+
+
 @router.get("/boards/{board_id}/panels/loose")
 def loose_panel(request: Request, board_id: int, reach: float = 0.2):
     """What looks tied and is not, each with the edit that ties it."""

@@ -126,6 +126,8 @@ export class Drawer {
     else if (dataset.choose) for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
     else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value });
     else if (element.id === "snap") this.acts.snap(element.getAttribute("aria-pressed") !== "true");
+    else if ("back" in dataset) this.lookBack(element);
+    else if (element.id === "paste-working") this.acts.paste();
     else if (dataset.panelOpen) this.open(dataset.panelOpen);
     else if (element.id === "reload-shelf") location.reload();
     else if (dataset.steps) this.acts.step(Number(dataset.steps));
@@ -147,6 +149,14 @@ export class Drawer {
     const name = this.panel.querySelector(`[data-id="${id}"] [data-name]`)?.dataset.name;
     field.setRangeText(name, field.selectionStart, field.selectionEnd, "end");
     field.focus();
+  }
+
+  /** Look at an earlier state; the same button again shows the present. */
+  lookBack(element) {
+    const off = element.dataset.back === "" || element.getAttribute("aria-pressed") === "true";
+    for (const other of this.panel.querySelectorAll("[data-back][aria-pressed]")) other.setAttribute("aria-pressed", "false");
+    if (!off) element.setAttribute("aria-pressed", "true");
+    this.acts.send({ t: "look_back", number: off ? null : Number(element.dataset.back) });
   }
 
   toggleLog(id) {

@@ -45,13 +45,14 @@ const hovers = new Latest((content) => line.send("hover", content));
 
 // The server speaks ---------------------------------------------------------------------------------------------
 
-line.on("board", ({ items, state: now }) => {
+line.on("board", ({ items, state: now, back }) => {
   drawing.show(items);
   showDials();
+  if (back !== undefined) note(back === null ? "Saved" : "An earlier state");
   takeState(now);
   drawing.redraw();
   select(selected.filter((id) => drawing.things.has(id)));
-  drawer.refresh();
+  if (back === undefined || back === null) drawer.refresh();
 });
 
 line.on("changed", ({ items, gone, state: now }) => {
@@ -340,6 +341,10 @@ const drawer = new Drawer(page.dataset.board, {
   refuse: (words) => toast(words, { refusal: true }),
   snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !state.spacing ? { spacing: port.roundLength(64) } : {}) }),
   styleOf: lookOf,
+  paste() {
+    pasting.returnValue = "";
+    pasting.showModal();
+  },
   clearTrails: () => drawing.clearTrails(),
   step: (way) => replay.step(way),
   replay: () => (replay.playing ? replay.stop() : replay.play()),
@@ -484,6 +489,12 @@ new ResizeObserver(() => {
 
 document.getElementById("undo").addEventListener("click", () => line.send("undo"));
 document.getElementById("redo").addEventListener("click", () => line.send("redo"));
+const pasting = /** @type {HTMLDialogElement} */ (document.getElementById("pasting"));
+pasting.addEventListener("close", () => {
+  const field = document.getElementById("pasted");
+  if (pasting.returnValue === "add" && field.value.trim()) edit({ kind: "paste", text: field.value });
+  else field.value = "";
+});
 boardActs((title) => edit({ kind: "arrange", title }));
 const keys = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
 document.getElementById("keys-button").addEventListener("click", () => keys.showModal());
@@ -512,7 +523,7 @@ title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
 
 document.addEventListener("keydown", (event) => {
-  if (keys.open) return;
+  if (keys.open || pasting.open) return;
   if (present.key(event.key)) {
     event.preventDefault();
     return;
