@@ -39,13 +39,14 @@ def loose_ends(board, reach):
     return found[:_MOST]
 
 
-def _seen(board, kinds):
-    return [step for step in board.steps if step.makes in kinds and not step.look.hidden and board.value(step.id) is not None]
+def _seen(board, copies, kinds):
+    """The visible things of these kinds that are there now, and in shaken copies."""
+    return [step for step in board.steps if step.makes in kinds and not step.look.hidden and board.value(step.id) is not None and copies[step.id] is not None]
 
 
 def _points(board, copies, reach, tolerance):
-    points = [step for step in board.steps if step.makes == POINT and not step.look.hidden and board.value(step.id) is not None]
-    paths = [step for step in board.steps if step.makes in PATHS and board.value(step.id) is not None]
+    points = _seen(board, copies, (POINT,))
+    paths = [step for step in board.steps if step.makes in PATHS and board.value(step.id) is not None and copies[step.id] is not None]
     for step in points:
         at = board.value(step.id)
         below = set(board.dependants([step.id]))
@@ -99,7 +100,7 @@ def _lists(fills):
 
 def _directions(board, copies):
     """Straight things that look parallel or perpendicular."""
-    steps = _seen(board, STRAIGHTS)[:150]
+    steps = _seen(board, copies, STRAIGHTS)[:150]
     turns = {step.id: degrees(atan2(board.value(step.id)[3], board.value(step.id)[2])) for step in steps}
     with np.errstate(all="ignore"):
         shaken_turns = {step.id: np.degrees(np.arctan2(copies[step.id][3], copies[step.id][2])) + np.zeros(1) for step in steps}

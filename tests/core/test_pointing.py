@@ -1,10 +1,12 @@
 """What a click takes, what it says before, what a grab moves, what a selection could become."""
 
+import math
 import unittest
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.display import Extent
 from ruddy_trellis.core.edits import perform, read_edit
+from ruddy_trellis.core.loose_ends import loose_ends
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.core.pointing.offers import offers
 from ruddy_trellis.core.pointing.picking import look_under
@@ -180,3 +182,20 @@ class OffersTest(unittest.TestCase):
                     fresh = figure(FIGURE)
                     perform(fresh.board, offer.edit)
                     self.assertGreater(len(fresh.board), 7)
+
+
+class CurveTest(unittest.TestCase):
+    def test_loci_arcs_conics_and_sectors_are_found_under_the_pointer(self):
+        f = figure("O=(0,0)\nA=(4,0)\nk is the circle with centre O through A\nP is a point on k at 30\nM is the midpoint of O and P\nl is the locus of M as P runs\n"
+                   "B=(0,4)\nc is the arc with centre A from O to B\ns is the sector with centre B from O to A\ne is the ellipse with foci O and A through B")
+        board = f.board
+        under = look_under(board, (-2.02, 0), 0.1)
+        self.assertEqual(under.paths[0], (board.find("l"),))
+        self.assertEqual(under.new_point.does, "point_on")
+        prompt = Prompt.of("point_on")
+        prompt.take(prompt.what_at(board, (0, 2.02), 0.1), (0, 2.02))
+        perform(board, prompt.edit(board))
+        self.assertAlmostEqual(math.hypot(*board.values[-1]), 2, places=4)
+        self.assertIn((board.find("e"),), look_under(board, (0.02, 4), 0.1).paths)
+        self.assertIn(board.find("s"), look_under(board, (0.6, 2), 0.1).shapes)
+        self.assertEqual(loose_ends(board, 0.1), [])

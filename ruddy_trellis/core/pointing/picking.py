@@ -121,15 +121,15 @@ def _value_on(kind, value, place):
 
 def _place_on(kind, value, at):
     """The place on a round or curved path that is nearest to a position: an angle, or on an arc a share."""
-    turn = degrees(atan2(at[1] - value[1], at[0] - value[0]))
-    if kind == CIRCLE:
-        return turn % 360
     if kind == CONIC:
         return _place_on_conic(value, at)
     if kind == LOCUS:
         return value.nearest(at)
     if kind == POLYGON:
         return _place_on_sides(value, at)
+    turn = degrees(atan2(at[1] - value[1], at[0] - value[0]))
+    if kind == CIRCLE:
+        return turn % 360
     start = degrees(atan2(value[4] - value[1], value[3] - value[0]))
     turned, whole = (turn - start) % 360, arcs.sweep(FLOATS, value)
     if turned > whole:
