@@ -223,7 +223,7 @@ class HistoryTest(BrowserTest):
         b.escape()
         b.escape()
         b.open_drawer("working")
-        self.page.click("text=History")
+        self.page.click("[data-panel-open=history]")
         self.page.wait_for_selector(".history li")
         self.page.click(".history li:has-text('Moved A') [data-back]")
         self.page.wait_for_selector("#saved:text-is('An earlier state')")

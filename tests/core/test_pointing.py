@@ -187,7 +187,7 @@ class OffersTest(unittest.TestCase):
 class CurveTest(unittest.TestCase):
     def test_loci_arcs_conics_and_sectors_are_found_under_the_pointer(self):
         f = figure("O=(0,0)\nA=(4,0)\nk is the circle with centre O through A\nP is a point on k at 30\nM is the midpoint of O and P\nl is the locus of M as P runs\n"
-                   "B=(0,4)\nc is the arc with centre A from O to B\ns is the sector with centre B from O to A\ne is the ellipse with foci O and A through B")
+                   "B=(0,3.5)\nc is the arc with centre A from O to B\ns is the sector with centre B from O to A\ne is the ellipse with foci O and A through B")
         board = f.board
         under = look_under(board, (-2.02, 0), 0.1)
         self.assertEqual(under.paths[0], (board.find("l"),))
@@ -196,6 +196,6 @@ class CurveTest(unittest.TestCase):
         prompt.take(prompt.what_at(board, (0, 2.02), 0.1), (0, 2.02))
         perform(board, prompt.edit(board))
         self.assertAlmostEqual(math.hypot(*board.values[-1]), 2, places=4)
-        self.assertIn((board.find("e"),), look_under(board, (0.02, 4), 0.1).paths)
-        self.assertIn(board.find("s"), look_under(board, (0.6, 2), 0.1).shapes)
+        self.assertIn((board.find("e"),), look_under(board, (0.02, 3.5), 0.1).paths)
+        self.assertIn(board.find("s"), look_under(board, (0.5, 1.7), 0.1).shapes)
         self.assertEqual(loose_ends(board, 0.1), [])
