@@ -33,7 +33,7 @@ class ItemsTest(unittest.TestCase):
             self.assertTrue(10 < x2 < 20, "it reaches beyond the view, but not far")
             x, y = items[name]["label"]["at"]
             self.assertTrue(-10 < x < 10 and -6 < y < 6)
-        self.assertEqual(items["r"]["shape"]["points"][:2], [0, 0])
+        self.assertEqual(items["r"]["shape"]["points"][:2], (0, 0))
         self.assertIsNone(items["q"]["shape"], "it is nowhere near the view")
 
     def test_an_angle_is_drawn_between_its_arms(self):
@@ -51,7 +51,7 @@ class ItemsTest(unittest.TestCase):
         items = items_of(f)
         self.assertEqual([items[name]["style"]["peg"] for name in "APQM"], ["free", "sliding", "sliding", "fixed"])
         self.assertAlmostEqual(items["P"]["shape"]["turn"] % 180, 0, msg="along the circle")
-        self.assertAlmostEqual(items["Q"]["shape"]["turn"], math.degrees(math.atan2(1, 6)), places=2)
+        self.assertAlmostEqual(items["Q"]["shape"]["turn"], math.degrees(math.atan2(1, 6)))
 
     def test_names_stand_away_from_what_meets_there(self):
         f = figure("A=(0,0)\nB=(4,0)\nC=(2,3)\nABC is the polygon through A, B, C")

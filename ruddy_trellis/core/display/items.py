@@ -1,7 +1,7 @@
 """From steps to primitives."""
 
 from dataclasses import dataclass
-from math import atan2, cos, degrees, floor, hypot, inf, log10, radians, sin, sqrt
+from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
 
 import numpy as np
 
@@ -125,8 +125,6 @@ class _Shapes:
 
     def __init__(self, board, extent):
         self.board, self.extent, self.names, self.settings = board, extent, board.names, board.settings
-        # Places finer than a hundredth of a pixel only make messages longer.
-        self._digits = max(0, 5 - floor(log10(extent.width)))
         self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
         self.joined = _neighbours(board)
@@ -185,12 +183,7 @@ class _Shapes:
         if turn := self.turns.get(known.step.id):
             cosine, sine, times = turn
             push = (times * (cosine * push[0] - sine * push[1]), times * (sine * push[0] + cosine * push[1]))
-        return {"text": text, "at": self._short(at), "push": (round(push[0], 2), round(push[1], 2)), "offset": known.offset}
-
-    def _short(self, numbers):
-        """Coordinates to as many digits as can be seen."""
-        digits = self._digits
-        return [round(number, digits) for number in numbers]
+        return {"text": text, "at": at, "push": push, "offset": known.offset}
 
     def _point(self, known, at):
         push = (0.7, 0.7)
@@ -203,9 +196,9 @@ class _Shapes:
                     y += (place[1] - at[1]) / size
             if (size := hypot(x, y)) > 0.2:
                 push = (-x / size, -y / size)
-        shape = {"at": self._short(at)}
+        shape = {"at": at}
         if known.step.construction.moves == "sliding":
-            shape["turn"] = round(self._slope(known.step, at), 2)
+            shape["turn"] = self._slope(known.step, at)
         return {"shape": shape, "label": self._label(known, at, push)}
 
     def _slope(self, step, at):
@@ -239,7 +232,7 @@ class _Shapes:
         span = self._between(known.step, value) if known.step.look.part else _clip(value, self._far)
         if span:
             start, end = span
-            shape = {"points": self._short((px + start * dx, py + start * dy, px + end * dx, py + end * dy))}
+            shape = {"points": (px + start * dx, py + start * dy, px + end * dx, py + end * dy)}
             if known.step.makes == VECTOR:
                 shape["arrow"] = True
         if not known.labelled:
@@ -270,7 +263,7 @@ class _Shapes:
         x, y, square = value
         radius = sqrt(square)
         at = (x + radius * _LABEL_TURN[0], y + radius * _LABEL_TURN[1])
-        shape = {"at": self._short((x, y)), "radius": round(radius, self._digits)}
+        shape = {"at": (x, y), "radius": radius}
         if known.step.look.part and (points := self._points_on(known.step)):
             shape["arcs"] = [(degrees(atan2(py - y, px - x)) - 13, 26) for px, py in points]
         return {"shape": shape, "label": self._label(known, at, _LABEL_TURN)}
@@ -279,7 +272,7 @@ class _Shapes:
         x, y, square, ax, ay = value[:5]
         radius, turn = sqrt(square), arcs.sweep(FLOATS, value)
         start = degrees(atan2(ay - y, ax - x))
-        shape = {"at": self._short((x, y)), "radius": round(radius, self._digits), "arcs": [(round(start, 4), round(turn, 4))]}
+        shape = {"at": (x, y), "radius": radius, "arcs": [(start, turn)]}
         if known.step.makes != ARC:
             shape["closes"] = "centre" if known.step.makes == SECTOR else "chord"
         middle = radians(start + turn / 2)
@@ -341,7 +334,7 @@ class _Shapes:
         return {"shape": shape, "label": self._label(known, value[len(value) // 2], (1, 1))}
 
     def _polygon(self, known, value):
-        shape = {"points": self._short([part for corner in value for part in corner])}
+        shape = {"points": [part for corner in value for part in corner]}
         return {"shape": shape, "label": self._label(known, _middle(value), (0, 0))}
 
     def _reading(self, known, value):
@@ -397,7 +390,7 @@ class _Shapes:
         elif value > 180 and abs(sweep) < 180:
             sweep = sweep - 360 if sweep > 0 else sweep + 360
         middle = radians(start + sweep / 2)
-        shape = {"at": self._short(vertex), "start": round(start, 3), "sweep": round(sweep, 3), "right": abs(abs(sweep) - 90) < _RIGHT_SLACK}
+        shape = {"at": vertex, "start": start, "sweep": sweep, "right": abs(abs(sweep) - 90) < _RIGHT_SLACK}
         # Further out to the side than up or down, so that the tag clears the arc.
         return shape, vertex, (4.0 * cos(middle), 2.7 * sin(middle))
 
