@@ -150,6 +150,16 @@ class Board:
         given = {self._place[id] for id in ids}
         return [self.steps[place].id for place in self._below_of(tuple(sorted(given))) if place not in given]
 
+    def ancestors(self, ids):
+        """The ids of everything that these steps are made from, directly or not, in order; without these."""
+        reached, waiting = set(), list(ids)
+        while waiting:
+            for parent in self.step(waiting.pop()).inputs:
+                if parent not in reached:
+                    reached.add(parent)
+                    waiting.append(parent)
+        return sorted(reached.difference(ids), key=self.place)
+
     def dimension(self, id):
         """The power of length of a reading (0 plain, 1 length, 2 area …) or "angle"."""
         step = self.step(id)

@@ -71,6 +71,14 @@ def lesson_to_json(title, boards):
     return {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
 
 
+def check_format(data, what, wanted, version):
+    """Raise Refusal unless parsed JSON says that it is of this format ("lesson", "recipe") and version."""
+    if not isinstance(data, dict) or data.get("format") != wanted:
+        raise Refusal(f"This is not a Ruddy Trellis {what}: it does not say “format”: “{wanted}”.")
+    if data.get("version") != version:
+        raise Refusal(f"This {what} is of version {str(data.get('version'))[:20]}; this program reads version {version}.")
+
+
 def lesson_from_json(data):
     """Read a lesson.
 
@@ -83,10 +91,7 @@ def lesson_from_json(data):
     Raises:
         Refusal: saying what is wrong and where.
     """
-    if not isinstance(data, dict) or data.get("format") != FORMAT:
-        raise Refusal(f"This is not a Ruddy Trellis lesson: it does not say “format”: “{FORMAT}”.")
-    if data.get("version") != VERSION:
-        raise Refusal(f"This lesson is of version {str(data.get('version'))[:20]}; this program reads version {VERSION}.")
+    check_format(data, "lesson", FORMAT, VERSION)
     try:
         lesson = LessonData.model_validate(data)
     except ValidationError as error:

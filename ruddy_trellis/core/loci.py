@@ -13,14 +13,14 @@ from .refusal import Refusal
 _SMALL = 1e-5
 
 
-def driver_range(step, step_of, value=None):
+def driver_range(step, step_of):
     """The least and the greatest place of a driver, and whether it comes round: of a dial what it says, of a sliding
     point what its path says. A line has no ends: its places are squeezed, see :func:`unsqueezed`.
 
     Raises:
         Refusal: where the step is neither.
     """
-    if step.moves == "turning" or step.construction.moves == "turning":
+    if step.construction.moves == "turning":
         return step.fills["least"], step.fills["most"], False
     if step.construction.moves != "sliding":
         raise Refusal("Only a point on a path and a dial can run: those have somewhere to go.")
@@ -108,7 +108,7 @@ def _chain(target, driver, step_of, place_of, make_plan):
             waiting += reached[id].inputs
     moved = {driver}
     for id in sorted(reached, key=place_of):
-        if id != driver and moved & set(_all_inputs(reached[id], make_plan, place_of, step_of)):
+        if id != driver and moved & set(reached[id].inputs):
             moved.add(id)
     if target not in moved or target == driver:
         raise Refusal("That does not hang on what runs, so it would stay where it is.")
@@ -116,10 +116,6 @@ def _chain(target, driver, step_of, place_of, make_plan):
     inside = {place for place, _ in chain}
     outside = tuple(dict.fromkeys(place for _, plan in chain for place in plan.inputs if place not in inside))
     return chain, outside
-
-
-def _all_inputs(step, make_plan, place_of, step_of):
-    return step.inputs
 
 
 def _runner(chain, outside, target):

@@ -13,6 +13,7 @@ from .codec import fill_from_json, fill_to_json
 from .edits import Add, NewStep, new_step_ids, tried
 from .kinds import MAPS, NUMBER, THINGS, join, with_article, word
 from .language.printing import sentence
+from .lesson_file import check_format
 from .refusal import Refusal
 
 FORMAT, VERSION = "ruddy-trellis recipe", 1
@@ -89,13 +90,7 @@ def _gap_kind(kind):
 
 def needed(board, ids):
     """The ids of everything that some results are made from, in order, and themselves."""
-    reached, waiting = set(), list(ids)
-    while waiting:
-        id = waiting.pop()
-        if id not in reached:
-            reached.add(id)
-            waiting += board.step(id).inputs
-    return sorted(reached, key=board.place)
+    return sorted({*ids, *board.ancestors(ids)}, key=board.place)
 
 
 def likely_givens(board, ids):
@@ -169,10 +164,7 @@ def check_name(name):
 
 def recipe_from_json(data):
     """Read a recipe from parsed JSON, trying it once on its own example. Raises Refusal saying what is wrong."""
-    if not isinstance(data, dict) or data.get("format") != FORMAT:
-        raise Refusal(f"This is not a Ruddy Trellis recipe: it does not say “format”: “{FORMAT}”.")
-    if data.get("version") != VERSION:
-        raise Refusal(f"This recipe is of version {str(data.get('version'))[:20]}; this program reads version {VERSION}.")
+    check_format(data, "recipe", FORMAT, VERSION)
     try:
         read = _Data.model_validate(data)
     except ValidationError as error:

@@ -8,7 +8,7 @@ from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.display.palette import SIZES
 from ruddy_trellis.core.lesson_file import lesson_from_json
 from ruddy_trellis.core.language.printing import working_text
-from ruddy_trellis.core.pointing.picking import look_under
+from ruddy_trellis.core.pointing.picking import crossing_near, look_under
 
 
 class BoardPage:
@@ -89,6 +89,13 @@ class BoardPage:
         if shift:
             self.page.keyboard.up("Shift")
         self.settle()
+
+    def mark_crossing(self, first, second, near):
+        """Put a point where two things meet, the nearest to a place, with the crossing tool."""
+        board = self.board
+        at = crossing_near(board, (board.find(first),), (board.find(second),), near).at
+        self.tool("px")
+        self.click(*at)
 
     def click_point(self, name, **how):
         self.click(*self.value(name)[:2], **how)

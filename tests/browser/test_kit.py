@@ -5,8 +5,6 @@ import urllib.request
 
 from axe_playwright_python.sync_playwright import Axe
 
-from ruddy_trellis.core.pointing.picking import crossing_near
-
 from .board_page import BoardPage
 from .served import BrowserTest
 
@@ -20,15 +18,6 @@ class KitTest(BrowserTest):
     def start(self, title):
         self.b = BoardPage(self.page, self.server.address).start(title)
         return self.b
-
-    def crossing(self, first, second, near):
-        board = self.b.board
-        return crossing_near(board, (board.find(first),), (board.find(second),), near).at
-
-    def mark_crossing(self, first, second, near):
-        """Put a point where two things meet, with the crossing tool."""
-        self.b.tool("px")
-        self.b.click(*self.crossing(first, second, near))
 
     def test_isosceles_trapezium_on_its_axis(self):
         b = self.start("Trapezium")
@@ -76,7 +65,7 @@ class KitTest(BrowserTest):
         b.click(3, 4.2)
         self.assertEqual(len(b.working()), 8)
         for rail in "pq":
-            self.mark_crossing(rail, "r", (0, 0))
+            self.b.mark_crossing(rail, "r", (0, 0))
         b.tool("po")
         b.click(6, 2)
         names = {"F": "p", "G": "q"}
@@ -122,17 +111,17 @@ class KitTest(BrowserTest):
         b.tool("cp")
         b.click(-6, -3)
         b.click_point("D")
-        self.mark_crossing("k", "q", (-4, -1.5))
+        self.b.mark_crossing("k", "q", (-4, -1.5))
         b.tool("cr")
         b.click(-1, 1)
         b.click(-6, -3)
         b.click_point("D")
-        self.mark_crossing("c", "q", (1, 2.6))
+        self.b.mark_crossing("c", "q", (1, 2.6))
         b.tool("cr")
         b.click_point("F")
         b.click_point("D")
         b.click_point("E")
-        self.mark_crossing("e", "c", (1.6, 1))
+        self.b.mark_crossing("e", "c", (1.6, 1))
         b.tool("ll")
         b.click(-1, 1)
         b.click_point("G")
@@ -167,7 +156,7 @@ class KitTest(BrowserTest):
         for side in ((-0.5, -2.5), (1.5, 1)):
             b.tool("lb")
             b.click(*side)
-        self.mark_crossing("p", "q", (0, 0))
+        self.b.mark_crossing("p", "q", (0, 0))
         b.tool("cp")
         centre = next(b.board.name(step.id) for step in b.board.steps if step.does == "intersection")
         b.click_point(centre)

@@ -2,8 +2,6 @@
 
 import math
 
-from ruddy_trellis.core.pointing.picking import crossing_near
-
 from .board_page import BoardPage
 from .served import BrowserTest
 
@@ -12,12 +10,6 @@ class MovingTest(BrowserTest):
     def start(self, title):
         self.b = BoardPage(self.page, self.server.address).start(title)
         return self.b
-
-    def crossing(self, first, second, near):
-        board = self.b.board
-        at = crossing_near(board, (board.find(first),), (board.find(second),), near).at
-        self.b.tool("px")
-        self.b.click(*at)
 
     def dial(self, value):
         """Turn the board's dial to a value."""
@@ -45,7 +37,7 @@ class MovingTest(BrowserTest):
             turn = math.radians(45 * number)
             near = (3 + 2 * math.cos(turn), 2 * math.sin(turn))
             line = next(name for name in lines if abs((b.value(name)[2] * math.sin(turn) - b.value(name)[3] * math.cos(turn))) < 1e-6)
-            self.crossing("k", line, near)
+            self.b.mark_crossing("k", line, near)
         b.tool("sp")
         for name in "BCDEFGHI":
             b.click_point(name)
@@ -58,7 +50,7 @@ class MovingTest(BrowserTest):
             b.tool("ls")
             for name in pair:
                 b.click_point(name)
-        self.crossing("BE", "CG", (3, 1))
+        self.b.mark_crossing("BE", "CG", (3, 1))
         b.say("t is an angle dial from 0 to 360 in steps of 1 at 45")
         b.escape()
         b.tool("tr")

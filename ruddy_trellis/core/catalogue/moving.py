@@ -42,19 +42,8 @@ def _check_driver(fills, board):
     (driver,) = fills["driver"]
     loci.driver_range(board.step(driver), board.step)
     for gap in ("tracer", "curve"):
-        if gap in fills and driver not in _above(board, fills[gap][0]):
+        if gap in fills and driver not in board.ancestors(fills[gap]):
             raise Refusal(f"{board.name(fills[gap][0])} does not hang on {board.name(driver)}, so it would stay where it is.")
-
-
-def _above(board, id):
-    """The ids of everything that a step is made from, directly or not."""
-    reached, waiting = set(), [id]
-    while waiting:
-        for parent in board.step(waiting.pop()).inputs:
-            if parent not in reached:
-                reached.add(parent)
-                waiting.append(parent)
-    return reached
 
 
 def _check_motion(fills, board):

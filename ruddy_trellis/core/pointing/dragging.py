@@ -105,10 +105,4 @@ def why_fixed(board, id):
 
 def roots(board, id):
     """The ids of the pegs that a thing depends on, in order."""
-    reached, waiting = set(), [id]
-    while waiting:
-        for parent in board.step(waiting.pop()).inputs:
-            if parent not in reached:
-                reached.add(parent)
-                waiting.append(parent)
-    return [parent for parent in sorted(reached, key=board.place) if board.step(parent).construction.moves]
+    return [parent for parent in board.ancestors([id]) if board.step(parent).construction.moves]
