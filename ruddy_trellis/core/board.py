@@ -232,7 +232,7 @@ class Board:
             plan = self._plans[place]
             # A dial's value is the last of its numbers; the others say its range.
             fixed = plan.numbers[:-1] if step.construction.moves == "turning" else ()
-            self._plans[place] = replace(plan, numbers=(*fixed, *numbers_of_moved(step)))
+            self._plans[place] = replace(plan, numbers=(*fixed, *numbers_of(step)))
         below = self._below_of(tuple(sorted(self._place[id] for id in numbers_by_id)))
         self._compute(below)
         return [self.steps[place].id for place in below]
@@ -278,11 +278,7 @@ def with_numbers(step, numbers):
 
 def numbers_of(step):
     """The typed numbers that place a peg, in the form that :meth:`Board.move` takes; () for what is no peg."""
-    if step.moves == "free":
-        return step.fills["at"]
-    return (step.fills[step.construction.moved_gap],) if step.moves else ()
-
-
-def numbers_of_moved(step):
-    """As :func:`numbers_of`, for locked ones too."""
-    return numbers_of(step.with_(look=replace(step.look, locked=False)))
+    gap = step.construction.moved_gap
+    if gap is None:
+        return ()
+    return step.fills[gap] if gap == "at" else (step.fills[gap],)

@@ -296,14 +296,19 @@ def _new_steps(board, new, new_ids):
         for part in construction.expands(kinds, fills, board):
             part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
             part_construction = CATALOGUE[part.key]
-            if part_construction.defaults:
-                part_fills = {**part_construction.defaults(kinds_of_fills(part_construction, part_fills, board.kind_of)), **part_fills}
-            step = _new_step(board, CATALOGUE[part.key], part_fills, None)
+            check_fills(part_construction, part_fills, board)
+            step = _new_step(board, part_construction, with_defaults(part_construction, part_fills, board), None)
             made.append(step.id)
             yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover))
     else:
-        defaults = construction.defaults(kinds) if construction.defaults else {}
-        yield _new_step(board, construction, {**defaults, **fills}, new.name)
+        yield _new_step(board, construction, with_defaults(construction, fills, board), new.name)
+
+
+def with_defaults(construction, fills, board):
+    """The fills, with what optional gaps are filled with when they are left out."""
+    if construction.defaults is None:
+        return fills
+    return {**construction.defaults(kinds_of_fills(construction, fills, board.kind_of)), **fills}
 
 
 def _new_step(board, construction, fills, name):
@@ -462,14 +467,17 @@ def _arrange(board, edit):
         if not (right - left > 1e-6 and high - low > 1e-6):
             raise Refusal("The view needs a width and a height above zero.")
         changes["view"] = (left, low, right, high)
-    for id in (*changes.get("log", ()), *(changes.get("nice") or ())[:1]):
-        if id in board and not (board.kind_of(id) == "number" and isinstance(board.value(id), (float, int, type(None)))):
+    for id in _known(board, (*changes.get("log", ()), *(changes.get("nice") or ())[:1])):
+        if not (board.kind_of(id) == "number" and isinstance(board.value(id), (float, int, type(None)))):
             raise Refusal(f"{board.name(id)} is not a number that can be logged.")
     if "log" in changes:
         changes["log"] = tuple(changes["log"])
         changes.setdefault("rows", ())
     if "rows" in changes:
         changes["rows"] = tuple(map(tuple, changes["rows"]))
+        width = len(changes.get("log", board.settings.log))
+        if any(len(row) != width for row in changes["rows"]):
+            raise Refusal(f"Every row of the log has one value for each of its {width} readings.")
     return Patch("Changed the board", settings_before=board.settings, settings_after=board.settings.with_(**changes))
 
 

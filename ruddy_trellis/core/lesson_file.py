@@ -105,8 +105,10 @@ def board_from_data(data):
     """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
     board = Board()
     arrange = data.model_dump(exclude={"steps"}, exclude_unset=True)
+    about_steps = {name: arrange.pop(name) for name in ("log", "rows", "logging", "nice") if name in arrange}
     try:
         prepare(board, Arrange(**arrange)).apply(board)
+        named_later = Arrange(**about_steps)
     except ValidationError as error:
         first = error.errors()[0]
         raise Refusal(f"The board “{data.title}” has a {first['loc'][0]} that cannot be read: {first['msg'].lower()}.") from None
@@ -126,11 +128,9 @@ def board_from_data(data):
             raise Refusal(f"Step {number} of the board “{data.title}”: {refusal.sentence}") from None
     try:
         check_names(board.steps)
+        prepare(board, named_later).apply(board)
     except Refusal as refusal:
         raise Refusal(f"On the board “{data.title}”: {refusal.sentence}") from None
-    settings = board.settings
-    if any(id not in board for id in (*settings.log, *(settings.nice or ())[:1])):
-        raise Refusal(f"On the board “{data.title}” the log or the nice lengths name a reading that is not there.")
     return board
 
 

@@ -6,11 +6,10 @@ from .board import Board
 from .catalogue import CATALOGUE
 from .checking import check_fills
 from .codec import fill_from_json
-from .edits import Add, Patch, Retie, new_step_ids, tried
+from .edits import Add, Patch, Retie, new_step_ids, tried, with_defaults
 from .kinds import POINT, join
 from .language.printing import sentence
 from .naming import check_names
-from .plan import kinds_of_fills
 from .refusal import Refusal
 
 
@@ -64,8 +63,7 @@ def _remade(board, old, construction, fills, helper_ids):
         from .pointing.picking import point_on_path
 
         read["place"] = point_on_path(board, read["path"], board.value(old.id)).fills["place"]
-    defaults = construction.defaults(kinds_of_fills(construction, read, board.kind_of)) if construction.defaults else {}
-    return old.with_(does=construction.key, fills={**defaults, **read}, name=board.name(old.id) if old.name is None else old.name)
+    return old.with_(does=construction.key, fills=with_defaults(construction, read, board), name=board.name(old.id) if old.name is None else old.name)
 
 
 def _in_order(steps):

@@ -10,10 +10,10 @@ from pydantic import ValidationError
 from ..core.board import Board, numbers_of
 from ..core.catalogue import CATALOGUE
 from ..core.display import display, refreshed
-from ..core.display.palette import style_of
+from ..core.display.palette import look_of
 from ..core.edits import Add, Arrange, Delete, Move, Paste, Record, Retie, read_edit, what_goes
 from ..core.figure import said
-from ..core.kinds import MOTION, POINT, join, word
+from ..core.kinds import MOTION, join, word
 from ..core.language.completion import complete
 from ..core.language.printing import noun, sentence
 from ..core.language.reading import read_fill
@@ -317,9 +317,7 @@ class Connection:
         if message.id not in self.board:
             raise Refusal("That thing is no longer on the board.")
         step, settings = self.board.step(message.id), self.board.settings
-        style = style_of(step, settings.looks)
-        parts = {part: style[part] for part in ("pen", "width", "pattern", "fill", "label") + (("size",) if step.makes == POINT else ())}
-        patch = await self.live.change(Arrange(looks={**settings.looks, step.makes: parts}))
+        patch = await self.live.change(Arrange(looks={**settings.looks, step.makes: look_of(step, settings.looks)}))
         self._done(replace(patch, words=f"Every {word(step.makes)} of this board now looks so, where it was given no look of its own."))
 
     async def _shake(self, message):

@@ -3,7 +3,7 @@
 import asyncio
 import time
 
-from ..core.board import Board, numbers_of_moved
+from ..core.board import Board, numbers_of
 from ..core.running import course, pictures
 
 RATE = 60
@@ -72,7 +72,7 @@ class Running:
             if step is own or step.id in drivers:
                 continue
             if step.construction.moves and step.with_(fills=own.fills) == own:
-                changed[step.id] = numbers_of_moved(step)
+                changed[step.id] = numbers_of(step)
             elif step != own:
                 self._copy = Board(board.settings, board.steps)
                 return True

@@ -165,6 +165,9 @@ class LogTest(unittest.TestCase):
         self.assertEqual(f.board.settings.rows, ((4, 16), (5, 25)))
         Patch.from_json(patch.to_json()).reversed().apply(f.board)
         self.assertEqual(f.board.settings.rows, ((4, 16),))
+        for wrong in ({"log": ["nothing"]}, {"nice": ("nothing", 1)}, {"rows": [[1, 2, 3]]}):
+            with self.subTest(wrong), self.assertRaises(Refusal):
+                perform(f.board, Arrange(**wrong))
         f.say("x_A is the coordinates of A")
         with self.assertRaises(Refusal):
             perform(f.board, Arrange(log=[f.board.steps[-1].id]))

@@ -78,3 +78,13 @@ def style_of(step, looks=()):
     if construction.moves == "turning":
         style["tag"] = False  # a dial shows its value itself
     return style
+
+
+#: The parts of a look that can be given to other things.
+LOOK_PARTS = ("pen", "width", "pattern", "fill", "size", "label")
+
+
+def look_of(step, looks=()):
+    """The parts of a step's look that can be given to other things, or to its whole kind; a size only where there is one."""
+    style = style_of(step, looks)
+    return {part: style[part] for part in LOOK_PARTS if part != "size" or style["size"]}

@@ -1,6 +1,6 @@
 """Selecting many things by what they are: all points, everything with this look, its parents, its children."""
 
-from ..display.palette import style_of
+from ..display.palette import LOOK_PARTS, style_of
 from ..kinds import MARK, NUMBER, POINT, REGIONS, ROUNDS, SPANS, STRAIGHTS, join
 from ..refusal import Refusal
 
@@ -11,7 +11,7 @@ KINDS = {
 }  # fmt: skip
 #: What can be gathered from a selection, with the words for it.
 RELATIONS = {"look": "same look", "kind": "same kind", "parents": "made from", "children": "made with"}
-_LOOKS = ("pen", "width", "pattern", "fill", "size")
+_LOOKS = [part for part in LOOK_PARTS if part != "label"]
 
 
 def gather(board, what, ids=()):

@@ -30,11 +30,11 @@ def _wishes(board):
         id, step = board.settings.nice
         if id in board:
             yield (lambda: None if (value := board.value(id)) is None else value - round(value / step) * step), None
-    groups = marking.groups(board)
-    for step in board.steps:
-        if step.makes == "mark" and step.look.snap:
-            group = groups[marking.group_of(step)]
-            yield (lambda id=step.id, group=group: marking.strays(board, id, group)), (_SHARE if step.does == "equal_length" else _DEGREES)
+    snapping = [step for step in board.steps if step.look.snap and step.makes == "mark"]
+    groups = marking.groups(board) if snapping else {}
+    for step in snapping:
+        group = groups[marking.group_of(step)]
+        yield (lambda id=step.id, group=group: marking.strays(board, id, group)), (_SHARE if step.does == "equal_length" else _DEGREES)
 
 
 def _granted(board, numbers, read, reach):

@@ -135,7 +135,7 @@ export class Drawer {
     else if (element.id === "see-all") this.acts.seeAll();
     else if (element.id === "clear-trails") this.acts.clearTrails();
     else if (element.id === "look-again") this.refresh();
-    else if (element.id === "copy-look") this.copyLook(dataset.step);
+    else if (element.id === "copy-look") this.copyLook(JSON.parse(dataset.copied));
     else if (element.id === "give-look") this.giveLook();
     else if (element.id === "board-look") this.acts.boardLook(this.acts.selected()[0]);
     else if (element.id === "delete-selected") this.acts.remove();
@@ -164,8 +164,8 @@ export class Drawer {
     this.acts.edit({ kind: "arrange", log: chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id] });
   }
 
-  copyLook(id) {
-    this.copied = this.acts.styleOf(id);
+  copyLook(look) {
+    this.copied = look;
     this.acts.words("The look is copied. Select other things and give it to them.");
   }
 

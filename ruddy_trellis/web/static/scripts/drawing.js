@@ -100,13 +100,6 @@ export class Drawing {
     return true;
   }
 
-  /** All covers are put back. */
-  coverAll() {
-    this.uncovered.clear();
-    useUncovered([]);
-    this.paint({ uncovered: [] });
-  }
-
   /** Draw one thing as far as its instrument has come; null for none. */
   drawnBy(id, progress) {
     this.paint({ replay: id ? { id, progress } : null });

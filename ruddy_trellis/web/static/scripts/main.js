@@ -340,7 +340,6 @@ const drawer = new Drawer(page.dataset.board, {
   reach: () => 10 / port.zoom,
   refuse: (words) => toast(words, { refusal: true }),
   snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !state.spacing ? { spacing: port.roundLength(64) } : {}) }),
-  styleOf: lookOf,
   paste() {
     pasting.returnValue = "";
     pasting.showModal();
@@ -359,12 +358,6 @@ const drawer = new Drawer(page.dataset.board, {
   calculate: (text) => line.send("say", { text: text.includes("=") || / is /.test(text) ? text : `the value of ${text}` }),
   place: (id, text) => line.send("put", { id, text }),
 });
-
-/** The parts of a thing's look that can be given to another. */
-function lookOf(id) {
-  const { pen, width, pattern, fill, size, label } = drawing.things.get(id).style;
-  return { pen, width, pattern, fill, size: size || null, label };
-}
 
 const dials = new Dials({
   grab: (id) => {

@@ -98,13 +98,4 @@ export class Reveals {
     this.press(next.id);
     return true;
   }
-
-  /** As the teacher set them. */
-  reset() {
-    for (const item of this.items ?? []) {
-      this.open.set(item.id, item.shape.shown);
-      this.tell(item);
-    }
-    this.acts.changed();
-  }
 }
