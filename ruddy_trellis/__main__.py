@@ -5,6 +5,7 @@ import os
 
 import uvicorn
 
+from .demo import SCHOOL
 from .web.application import create_application
 
 
@@ -17,7 +18,9 @@ def main():
     parser.add_argument("--no-demo", action="store_true", help="start without the demo lessons")
     arguments = parser.parse_args()
     application = create_application(arguments.data, demo=not arguments.no_demo)
-    print(f"\n  Ruddy Trellis is at http://{arguments.host}:{arguments.port}/  (no sign-in needed; Ctrl+C stops it)\n", flush=True)
+    print(f"\n  Ruddy Trellis is at http://{arguments.host}:{arguments.port}/  (Ctrl+C stops it)", flush=True)
+    if not arguments.no_demo:
+        print(f"  Come in as {SCHOOL['teachers'][0]['name']} with one click, or sign in: {SCHOOL['teachers'][0]['sign_in']}, password {SCHOOL['password']}\n", flush=True)
     uvicorn.run(application, host=arguments.host, port=arguments.port, log_level="warning", ws_per_message_deflate=False)
 
 

@@ -6,7 +6,7 @@ from sqlalchemy import delete, func
 from sqlmodel import select
 
 from .database import Database
-from .tables import BoardRow, EditRow, Lesson, RecipeRow, _now
+from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 
 
 class Lessons:
@@ -18,37 +18,74 @@ class Lessons:
     def __init__(self, database: Database):
         self._database = database
 
-    def all(self, put_away=False):
-        """All lessons (or all that are put away) with the id of their first board, the last changed first."""
+    def of_teacher(self, teacher_id, put_away=False):
+        """The lessons of a teacher (or those put away) with the id of their first board, the last changed first."""
+        return self._listed((Lesson.teacher_id == teacher_id) & (Lesson.put_away == put_away))
+
+    def gallery(self):
+        """The lessons that are listed for all, with the id of their first board and their teacher's name."""
+        listed = self._listed((Lesson.shared == "gallery") & ~Lesson.put_away)
         with self._database.session() as session:
-            first = select(BoardRow.lesson_id, func.min(BoardRow.position).label("position")).where(~BoardRow.put_away).group_by(BoardRow.lesson_id).subquery()
+            names = dict(session.exec(select(Teacher.id, Teacher.name)).all())
+        return [(lesson, board_id, names.get(lesson.teacher_id, "")) for lesson, board_id in listed]
+
+    def _listed(self, condition):
+        seen = ~BoardRow.put_away & BoardRow.copy_of.is_(None)
+        with self._database.session() as session:
+            first = select(BoardRow.lesson_id, func.min(BoardRow.position).label("position")).where(seen).group_by(BoardRow.lesson_id).subquery()
             rows = session.exec(
                 select(Lesson, BoardRow.id)
                 .join(first, first.c.lesson_id == Lesson.id)
-                .join(BoardRow, (BoardRow.lesson_id == Lesson.id) & (BoardRow.position == first.c.position) & ~BoardRow.put_away)
-                .where(Lesson.put_away == put_away)
+                .join(BoardRow, (BoardRow.lesson_id == Lesson.id) & (BoardRow.position == first.c.position) & seen)
+                .where(condition)
                 .order_by(Lesson.changed_at.desc(), Lesson.id.desc())
             )
             return list(rows)
+
+    def is_empty(self):
+        """Whether no lesson is kept at all."""
+        with self._database.session() as session:
+            return session.exec(select(Lesson.id).limit(1)).first() is None
 
     def find(self, slug):
         """The lesson of that slug, or None."""
         with self._database.session() as session:
             return session.exec(select(Lesson).where(Lesson.slug == slug)).first()
 
+    def teacher_of(self, lesson_id):
+        """The id of the teacher whose lesson this is, or None."""
+        with self._database.session() as session:
+            return session.exec(select(Lesson.teacher_id).where(Lesson.id == lesson_id)).first()
+
+    def find_shared(self, share_key):
+        """The lesson of that link, or None where there is none, or it is private or put away."""
+        with self._database.session() as session:
+            return session.exec(select(Lesson).where(Lesson.share_key == share_key, Lesson.shared != "private", ~Lesson.put_away)).first()
+
+    def share(self, slug, shared, new_key=False):
+        """Say who may open a lesson, and give it a new link where the old one shall no longer work. Returns the lesson."""
+        with self._database.session() as session:
+            lesson = session.exec(select(Lesson).where(Lesson.slug == slug)).one()
+            lesson.shared = shared
+            if new_key:
+                lesson.share_key = new_share_key()
+            session.add(lesson)
+            session.commit()
+            return lesson
+
     def boards(self, lesson_id):
         """The boards of a lesson in order."""
         with self._database.session() as session:
-            return list(session.exec(select(BoardRow).where(BoardRow.lesson_id == lesson_id, ~BoardRow.put_away).order_by(BoardRow.position)))
+            return self._in_order(session, lesson_id)
 
     def board(self, board_id):
         """A board, or None."""
         with self._database.session() as session:
             return session.get(BoardRow, board_id)
 
-    def create(self, title, documents):
+    def create(self, teacher_id, title, documents, shared="private"):
         """Make a lesson with these boards. Returns it."""
-        lesson = Lesson(slug=secrets.token_urlsafe(9), title=title)
+        lesson = Lesson(slug=secrets.token_urlsafe(9), title=title, teacher_id=teacher_id, shared=shared)
         with self._database.session() as session:
             session.add(lesson)
             session.flush()
@@ -115,7 +152,8 @@ class Lessons:
 
     @staticmethod
     def _in_order(session, lesson_id):
-        return list(session.exec(select(BoardRow).where(BoardRow.lesson_id == lesson_id, ~BoardRow.put_away).order_by(BoardRow.position, BoardRow.id)))
+        seen = (BoardRow.lesson_id == lesson_id, ~BoardRow.put_away, BoardRow.copy_of.is_(None))
+        return list(session.exec(select(BoardRow).where(*seen).order_by(BoardRow.position, BoardRow.id)))
 
     @staticmethod
     def _number(session, rows):
@@ -123,20 +161,20 @@ class Lessons:
             row.position = number
             session.add(row)
 
-    def recipes(self):
-        """All kept recipes, the first kept first."""
+    def recipes(self, teacher_id):
+        """The recipes that a teacher keeps, the first kept first."""
         with self._database.session() as session:
-            return list(session.exec(select(RecipeRow).order_by(RecipeRow.id)))
+            return list(session.exec(select(RecipeRow).where(RecipeRow.teacher_id == teacher_id).order_by(RecipeRow.id)))
 
     def recipe(self, recipe_id):
         """A recipe, or None."""
         with self._database.session() as session:
             return session.get(RecipeRow, recipe_id)
 
-    def keep_recipe(self, document):
+    def keep_recipe(self, teacher_id, document):
         """Keep a recipe. Returns its row."""
         with self._database.session() as session:
-            row = RecipeRow(document=document)
+            row = RecipeRow(teacher_id=teacher_id, document=document)
             session.add(row)
             session.commit()
             return row
@@ -164,10 +202,36 @@ class Lessons:
     @staticmethod
     def _set_document(session, board_id, document, edits_done):
         board = session.get(BoardRow, board_id)
-        board.document, board.edits_done = document, edits_done
-        lesson = session.get(Lesson, board.lesson_id)
-        lesson.changed_at = _now()
-        session.add_all((board, lesson))
+        board.document, board.edits_done, board.changed_at = document, edits_done, _now()
+        session.add(board)
+        if board.copy_of is None:
+            lesson = session.get(Lesson, board.lesson_id)
+            lesson.changed_at = _now()
+            session.add(lesson)
+
+    def copy(self, copy_of, holder):
+        """The copy of a board that a student holds, or None."""
+        with self._database.session() as session:
+            return session.exec(select(BoardRow).where(BoardRow.copy_of == copy_of, BoardRow.holder == holder)).first()
+
+    def make_copy(self, copy_of, holder, document):
+        """Keep a student's copy of a board. Returns its row."""
+        with self._database.session() as session:
+            board = session.get(BoardRow, copy_of)
+            row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, changed_at=_now())
+            session.add(row)
+            session.commit()
+            return row
+
+    def forget_old_copies(self, before):
+        """Delete the copies that no student has changed since then. Returns how many."""
+        with self._database.session() as session:
+            old = list(session.exec(select(BoardRow.id).where(BoardRow.copy_of.is_not(None), BoardRow.changed_at < before)))
+            for board_id in old:
+                session.exec(delete(EditRow).where(EditRow.board_id == board_id))
+                session.exec(delete(BoardRow).where(BoardRow.id == board_id))
+            session.commit()
+            return len(old)
 
     def edit(self, board_id, number):
         """The patch of one edit as JSON text, or None."""

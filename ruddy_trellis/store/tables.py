@@ -1,5 +1,6 @@
 """The tables."""
 
+import secrets
 from datetime import UTC, datetime
 
 from sqlmodel import Field, SQLModel
@@ -9,12 +10,48 @@ def _now():
     return datetime.now(UTC)
 
 
+#: Letters and digits that nobody takes for one another when they copy a link from the board.
+_PLAIN = "abcdefghjkmnpqrstuvwxyz23456789"
+
+
+def new_share_key():
+    """A new name for a lesson in links: unguessable, and short enough to be typed."""
+    return "-".join("".join(secrets.choice(_PLAIN) for _ in range(4)) for _ in range(3))
+
+
+class Teacher(SQLModel, table=True):
+    """Someone who makes lessons. ``sign_in`` is what they sign in with; of the password only an Argon2 hash is kept."""
+
+    id: int | None = Field(default=None, primary_key=True)
+    sign_in: str = Field(unique=True, max_length=80)
+    name: str = Field(max_length=80)
+    password: str = Field(max_length=200)
+    made_at: datetime = Field(default_factory=_now)
+
+
+class SessionRow(SQLModel, table=True):
+    """A browser in which a teacher is signed in. ``token`` is the SHA-256 of what the browser holds."""
+
+    __tablename__ = "session"
+
+    token: str = Field(primary_key=True, max_length=64)
+    teacher_id: int = Field(foreign_key="teacher.id", index=True)
+    ends_at: datetime
+
+
 class Lesson(SQLModel, table=True):
-    """What a teacher makes, names and shares. ``slug`` is its unguessable name in addresses."""
+    """What a teacher makes, names and shares.
+
+    ``slug`` is its unguessable name in the addresses of its teacher, ``share_key`` that in the links for others.
+    ``shared`` is "private", "link" (open to whoever has the link) or "gallery" (listed as well).
+    """
 
     id: int | None = Field(default=None, primary_key=True)
     slug: str = Field(unique=True, index=True, max_length=40)
     title: str = Field(max_length=80)
+    teacher_id: int | None = Field(default=None, foreign_key="teacher.id", index=True)
+    shared: str = Field(default="private", max_length=10)
+    share_key: str = Field(default_factory=new_share_key, unique=True, max_length=40)
     put_away: bool = False
     made_at: datetime = Field(default_factory=_now)
     changed_at: datetime = Field(default_factory=_now)
@@ -25,6 +62,7 @@ class BoardRow(SQLModel, table=True):
 
     ``document`` is its present state in the open format; ``edits_done`` counts the edits that are in it, so that
     those of a higher number can be redone. One that is ``put_away`` is out of its lesson and can be brought back.
+    A student's copy names the board it is a ``copy_of`` and, as a SHA-256, its ``holder``; no list of boards shows it.
     """
 
     __tablename__ = "board"
@@ -35,6 +73,9 @@ class BoardRow(SQLModel, table=True):
     document: str
     edits_done: int = 0
     put_away: bool = False
+    copy_of: int | None = Field(default=None, foreign_key="board.id")
+    holder: str | None = Field(default=None, max_length=64)
+    changed_at: datetime | None = None
 
 
 class EditRow(SQLModel, table=True):
@@ -54,5 +95,6 @@ class RecipeRow(SQLModel, table=True):
     __tablename__ = "recipe"
 
     id: int | None = Field(default=None, primary_key=True)
+    teacher_id: int | None = Field(default=None, foreign_key="teacher.id", index=True)
     document: str
     made_at: datetime = Field(default_factory=_now)

@@ -1,19 +1,23 @@
 """The application, put together."""
 
 import gc
+from functools import cache
 from pathlib import Path
 
 import orjson
-from fastapi import FastAPI, Request
+from fastapi import Depends, FastAPI, Request
+from fastapi.responses import PlainTextResponse
 from fastapi.middleware.gzip import GZipMiddleware
 from fastapi.staticfiles import StaticFiles
 
 from ..core.lesson_file import board_to_json, lesson_from_json
-from ..demo import demo_lessons
-from ..store import Database, Lessons
-from . import live, pages, recipes
+from ..demo import SCHOOL, demo_lessons
+from ..store import Database, Lessons, Teachers
+from . import accounts, live, pages, recipes
 from .live_board import LiveBoards
+from .passwords import Attempts, hashed_password
 from .security import Guard
+from .who import SignInNeeded, identify
 
 
 class _Kept(StaticFiles):
@@ -30,35 +34,57 @@ def create_application(data_path, demo=True):
 
     Args:
         data_path: the SQLite file; made where it is missing.
-        demo: whether an empty database gets the demo lessons.
+        demo: whether the demo school's teachers can come in with one click, and an empty database gets the demo lessons.
     """
     # The collector's young generation holds about one drag position at its usual size; a larger one spares pauses.
     gc.set_threshold(50_000, 20, 50)
-    application = FastAPI(title="Ruddy Trellis", docs_url=None, redoc_url=None, openapi_url=None)
-    lessons = Lessons(Database(data_path))
-    application.state.lessons = lessons
-    application.state.live = LiveBoards(lessons)
-    if demo and not lessons.all():
-        load_demo(lessons)
-    recipes.load_all(lessons)
-    application.include_router(pages.router)
-    application.include_router(recipes.router)
-    application.include_router(live.router)
+    application = FastAPI(title="Ruddy Trellis", docs_url=None, redoc_url=None, openapi_url=None, dependencies=[Depends(identify)])
+    database = Database(data_path)
+    state = application.state
+    state.lessons, state.teachers = Lessons(database), Teachers(database)
+    state.live = LiveBoards(state.lessons)
+    state.recipe_shelves = recipes.RecipeShelves(state.lessons)
+    state.attempts = Attempts()
+    state.directory = SCHOOL if demo else {"school": "", "teachers": []}
+    if demo:
+        load_demo(state.lessons, state.teachers)
+    for part in (accounts, pages, recipes, live):
+        application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     application.add_middleware(GZipMiddleware, minimum_size=600)
     application.add_middleware(Guard)
 
     @application.exception_handler(404)
     async def not_found(request: Request, _error):
-        page = pages.templates.TemplateResponse(request, "not_found.html", {})
+        page = pages.page(request, "not_found.html")
         page.status_code = 404
         return page
+
+    @application.exception_handler(SignInNeeded)
+    async def sign_in_needed(request: Request, _error):
+        if "text/html" not in request.headers.get("accept", ""):
+            return PlainTextResponse("Sign in first.", 401)
+        onward = request.url.path if request.method == "GET" else "/"
+        return accounts.sign_in_page(request, onward, "Sign in first.", status=401)
 
     return application
 
 
-def load_demo(lessons):
-    """Put the demo lessons into the store, through the same door as a person's file. The first is listed first."""
+def load_demo(lessons, teachers):
+    """Keep the demo school's teachers and, in an empty store, the demo lessons, through the same door as a person's
+    file. The first is listed first."""
+    for one in SCHOOL["teachers"]:
+        if teachers.find(one["sign_in"]) is None:
+            teachers.register(one["sign_in"], one["name"], _demo_password())
+    if not lessons.is_empty():
+        return
+    owner = teachers.find(SCHOOL["teachers"][0]["sign_in"])
     for data in reversed(demo_lessons()):
         title, boards = lesson_from_json(data)
-        lessons.create(title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
+        shared = "gallery" if title in SCHOOL["gallery"] else "private"
+        lessons.create(owner.id, title, [orjson.dumps(board_to_json(board)).decode() for board in boards], shared)
+
+
+@cache
+def _demo_password():
+    return hashed_password(SCHOOL["password"])

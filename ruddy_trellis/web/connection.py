@@ -65,8 +65,13 @@ class Connection:
         self._waiting.append(message)
         if len(self._waiting) > _QUEUE and self._closing is None:
             self._waiting.clear()
-            self._closing = asyncio.ensure_future(self._socket.close(1013))
+            self.close(1013)
         self._ready.set()
+
+    def close(self, code=4404):
+        """Let the browser go."""
+        if self._closing is None:
+            self._closing = asyncio.ensure_future(self._socket.close(code))
 
     def send_items(self, items):
         """Queue refreshed items; of an item that waits already, only the newest is sent."""

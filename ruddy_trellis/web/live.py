@@ -3,9 +3,11 @@
 import asyncio
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from starlette.concurrency import run_in_threadpool
 
 from .connection import Connection
 from .security import same_origin
+from .who import own_board
 
 router = APIRouter()
 _LEAVING = set()
@@ -14,7 +16,7 @@ _LEAVING = set()
 @router.websocket("/boards/{board_id}/live")
 async def live_board(socket: WebSocket, board_id: int):
     """Carry drags and edits from one browser, and changes to it, until either goes."""
-    live = socket.app.state.live.get(board_id)
+    live = await run_in_threadpool(own_board, socket, board_id)
     if live is None or not same_origin(socket.headers):
         await socket.close(4404)
         return

@@ -22,9 +22,10 @@ class LiveBoard:
     Every change goes through ``change``: checked, applied, saved, and only then told to anyone.
     """
 
-    def __init__(self, row, edit_count, lessons):
+    def __init__(self, row, edit_count, lessons, teacher_id=None):
         self.id = row.id
         self.lesson_id = row.lesson_id
+        self.teacher_id = teacher_id
         self.board: Board = board_from_data(BoardData.model_validate(orjson.loads(row.document)))
         self.edits_done = row.edits_done
         self.edit_count = edit_count
@@ -77,6 +78,11 @@ class LiveBoard:
         """Send a message to every connection."""
         for connection in self.connections:
             connection.send(message)
+
+    def let_go(self):
+        """The board is no longer open to those who look at it: close their connections."""
+        for connection in list(self.connections):
+            connection.close()
 
     # Changing -----------------------------------------------------------------------------------------------
 
@@ -230,9 +236,9 @@ class LiveBoards:
         with self._lock:
             if board_id not in self._open:
                 row = self._lessons.board(board_id)
-                if row is None:
+                if row is None or row.copy_of is not None:
                     return None
-                self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
+                self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons, self._lessons.teacher_of(row.lesson_id))
                 self._close_unused(but=board_id)
             return self._open[board_id]
 
@@ -241,3 +247,11 @@ class LiveBoards:
         idle = [id for id, live in self._open.items() if not live.connections and id != but]
         for id in idle[: max(0, len(self._open) - 50)]:
             del self._open[id]
+
+    def close_lesson(self, lesson_id):
+        """Close every board of a lesson, as it is deleted: who looks at one is let go."""
+        with self._lock:
+            for key, live in list(self._open.items()):
+                if live.lesson_id == lesson_id:
+                    live.let_go()
+                    del self._open[key]

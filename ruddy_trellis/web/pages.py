@@ -30,6 +30,7 @@ from ..core.refusal import Refusal
 from ..drawings.plot import plot
 from ..drawings.svg import DASHES, svg
 from .shelf import icon, shelf
+from .who import live_board, own_lesson, signed_in, visitor
 
 router = APIRouter()
 templates = Jinja2Templates(Path(__file__).parent / "templates")
@@ -46,20 +47,24 @@ templates.env.globals["stamp"] = stamp()
 
 
 def page(request, name, **values):
-    return templates.TemplateResponse(request, name, values)
+    """A page from its template; it knows the teacher who is signed in."""
+    return templates.TemplateResponse(request, name, {"teacher": visitor(request), **values})
 
 
 @router.get("/")
 def lesson_list(request: Request, find: str = ""):
-    """The list of lessons with pictures, all or those whose title holds some words, and the kept recipes."""
+    """The list of one's lessons with pictures, all or those whose title holds some words, and the kept recipes. Who is
+    not signed in is welcomed."""
+    if visitor(request) is None:
+        return page(request, "welcome.html", directory=request.app.state.directory, lessons=request.app.state.lessons.gallery()[:8])
     return lesson_list_page(request, find=find)
 
 
 def lesson_list_page(request, problem="", find="", status=200):
     """The list of lessons, with a problem to tell where there is one."""
-    store = request.app.state.lessons
-    lessons = [pair for pair in store.all() if find.strip().lower() in pair[0].title.lower()]
-    answer = page(request, "lessons.html", lessons=lessons, away=store.all(put_away=True), recipes=CATALOGUE.group("Recipes"), problem=problem, find=find)
+    store, teacher = request.app.state.lessons, signed_in(request)
+    lessons = [pair for pair in store.of_teacher(teacher.id) if find.strip().lower() in pair[0].title.lower()]
+    answer = page(request, "lessons.html", lessons=lessons, away=store.of_teacher(teacher.id, put_away=True), recipes=CATALOGUE.group("Recipes"), problem=problem, find=find)
     answer.status_code = status
     return answer
 
@@ -68,19 +73,20 @@ def lesson_list_page(request, problem="", find="", status=200):
 def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TITLE_LENGTH)] = ""):
     """Make an empty lesson and open it."""
     document = orjson.dumps(board_to_json(Board(Settings()))).decode()
-    lesson = request.app.state.lessons.create(title.strip() or "New lesson", [document])
+    lesson = request.app.state.lessons.create(signed_in(request).id, title.strip() or "New lesson", [document])
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
 @router.post("/lessons/read")
 async def read_lesson(request: Request, file: UploadFile):
     """Make a lesson from a file of the open format."""
+    teacher = signed_in(request)
     try:
         title, boards = lesson_from_json(await json_of(file))
     except Refusal as refusal:
         return lesson_list_page(request, problem=refusal.sentence, status=422)
     documents = [orjson.dumps(board_to_json(board)).decode() for board in boards]
-    lesson = request.app.state.lessons.create(title, documents)
+    lesson = request.app.state.lessons.create(teacher.id, title, documents)
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
@@ -95,17 +101,10 @@ async def json_of(file):
         raise Refusal(f"That file is not JSON: {error.msg} in line {error.lineno}, column {error.colno}.") from None
 
 
-def _lesson(request, slug):
-    lesson = request.app.state.lessons.find(slug)
-    if lesson is None:
-        raise HTTPException(404)
-    return lesson
-
-
 @router.get("/lessons/{slug}")
 def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None):
     """A board of a lesson: the first, or the one asked for."""
-    lesson = _lesson(request, slug)
+    lesson = own_lesson(request, slug)
     rows = request.app.state.lessons.boards(lesson.id)
     row = next((row for row in rows if board in (None, row.id)), None)
     if row is None:
@@ -121,7 +120,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
 @router.post("/lessons/{slug}/title")
 def rename_lesson(request: Request, slug: str, title: Annotated[str, Form()] = ""):
     """Give a lesson another title; answers with the title that it now has."""
-    lesson = _lesson(request, slug)
+    lesson = own_lesson(request, slug)
     title = " ".join(title.split())
     if not title or len(title) > limits.TITLE_LENGTH:
         return PlainTextResponse(f"A title has from 1 to {limits.TITLE_LENGTH} characters.", 422)
@@ -132,17 +131,21 @@ def rename_lesson(request: Request, slug: str, title: Annotated[str, Form()] = "
 @router.get("/lessons/{slug}/lesson.json")
 def lesson_file(request: Request, slug: str):
     """The lesson in the open format."""
-    lesson = _lesson(request, slug)
+    lesson = own_lesson(request, slug)
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
-    name = "".join(letter if letter.isalnum() and letter.isascii() else "-" for letter in lesson.title.lower()).strip("-") or "lesson"
-    return Response(content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{name}.json"'})
+    return Response(content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{file_name(lesson.title)}.json"'})
+
+
+def file_name(title):
+    """A title as the name of a file."""
+    return "".join(letter if letter.isalnum() and letter.isascii() else "-" for letter in title.lower()).strip("-") or "lesson"
 
 
 @router.post("/lessons/{slug}/away")
 def put_lesson_away(request: Request, slug: str, away: Annotated[bool, Form()] = True):
     """Put a lesson away, or bring it back."""
-    _lesson(request, slug)
+    own_lesson(request, slug)
     request.app.state.lessons.put_away(slug, away)
     return RedirectResponse("/" if away else f"/lessons/{slug}", 303)
 
@@ -150,17 +153,17 @@ def put_lesson_away(request: Request, slug: str, away: Annotated[bool, Form()] =
 @router.post("/lessons/{slug}/copy")
 def copy_lesson(request: Request, slug: str):
     """Make a copy of a lesson with all its boards, and open it."""
-    lesson = _lesson(request, slug)
+    lesson = own_lesson(request, slug)
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
-    copy = request.app.state.lessons.create(title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
+    copy = request.app.state.lessons.create(lesson.teacher_id, title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
     return RedirectResponse(f"/lessons/{copy.slug}", 303)
 
 
 @router.post("/lessons/{slug}/boards")
 def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] = None, copy_of: Annotated[int | None, Form()] = None):
     """Add a blank board to a lesson, or a copy of one of its boards, and open it."""
-    lesson = _lesson(request, slug)
+    lesson = own_lesson(request, slug)
     lessons = request.app.state.lessons
     rows = lessons.boards(lesson.id)
     if len(rows) >= limits.BOARDS:
@@ -183,14 +186,14 @@ def _next_title(titles):
 @router.post("/lessons/{slug}/boards/{board_id}/move")
 def move_board(request: Request, slug: str, board_id: int, by: Annotated[int, Form(ge=-50, le=50)]):
     """Move a board among those of its lesson."""
-    request.app.state.lessons.move_board(_lesson(request, slug).id, board_id, by)
+    request.app.state.lessons.move_board(own_lesson(request, slug).id, board_id, by)
     return RedirectResponse(f"/lessons/{slug}?board={board_id}", 303)
 
 
 @router.post("/lessons/{slug}/boards/{board_id}/away")
 def put_board_away(request: Request, slug: str, board_id: int, away: Annotated[bool, Form()] = True):
     """Take a board out of its lesson, or bring it back."""
-    lesson = _lesson(request, slug)
+    lesson = own_lesson(request, slug)
     if not request.app.state.lessons.put_board_away(lesson.id, board_id, away):
         return PlainTextResponse("A lesson keeps at least one board.", 422)
     return RedirectResponse(f"/lessons/{slug}?gone={board_id}" if away else f"/lessons/{slug}?board={board_id}", 303)
@@ -211,14 +214,6 @@ def pens():
 
 
 # Boards -----------------------------------------------------------------------------------------------------
-
-
-def live_board(request, board_id):
-    """The live board of that id. Raises 404 where there is none."""
-    live = request.app.state.live.get(board_id)
-    if live is None:
-        raise HTTPException(404)
-    return live
 
 
 @router.get("/boards/{board_id}/picture.svg")

@@ -10,6 +10,7 @@ from ..core.catalogue import CATALOGUE
 from ..core.recipes import keep, likely_givens, needed, recipe_from_json
 from ..core.refusal import Refusal
 from . import pages
+from .who import is_theirs, live_board, signed_in
 
 router = APIRouter()
 
@@ -19,39 +20,45 @@ def key_of(recipe_id):
     return f"recipe_{recipe_id}"
 
 
-def make_known(recipe, recipe_id):
-    """Put a recipe on the shelf, in the place of an older one of that id."""
-    forget(recipe_id)
-    CATALOGUE.add(recipe.construction(key_of(recipe_id)))
+class RecipeShelves:
+    """The recipes of each teacher as sentences of the catalogue, by their keys; read from the store when first asked for."""
 
+    def __init__(self, lessons):
+        self._lessons = lessons
+        self._shelves = {}
 
-def forget(recipe_id):
-    """Take a recipe off the shelf."""
-    if key_of(recipe_id) in CATALOGUE:
-        CATALOGUE.remove(key_of(recipe_id))
+    def of(self, teacher_id):
+        """A teacher's own constructions by key. What is added to it later is known at once wherever it is in use."""
+        if teacher_id not in self._shelves:
+            rows = self._lessons.recipes(teacher_id)
+            shelf = {key_of(row.id): recipe_from_json(orjson.loads(row.document)).construction(key_of(row.id)) for row in rows}
+            self._shelves.setdefault(teacher_id, shelf)
+        return self._shelves[teacher_id]
 
-
-def load_all(store):
-    """Put every kept recipe on the shelf, and take off what is there from another store."""
-    for construction in CATALOGUE.group("Recipes"):
-        CATALOGUE.remove(construction.key)
-    for row in store.recipes():
-        make_known(recipe_from_json(orjson.loads(row.document)), row.id)
+    def forget(self, teacher_id):
+        """The teacher is gone."""
+        self._shelves.pop(teacher_id, None)
 
 
 def _keep(request, recipe):
-    taken = {construction.tool for construction in CATALOGUE.group("Recipes")}
-    if recipe.name in taken:
+    teacher = signed_in(request)
+    if recipe.name in {construction.tool for construction in CATALOGUE.group("Recipes")}:
         raise Refusal(f"There is a recipe called “{recipe.name}” already. Choose another name.")
-    row = request.app.state.lessons.keep_recipe(orjson.dumps(recipe.to_json()).decode())
-    make_known(recipe, row.id)
+    row = request.app.state.lessons.keep_recipe(teacher.id, orjson.dumps(recipe.to_json()).decode())
+    request.app.state.recipe_shelves.of(teacher.id)[key_of(row.id)] = recipe.construction(key_of(row.id))
+
+
+def _own_recipe(request, recipe_id):
+    row = request.app.state.lessons.recipe(recipe_id)
+    if row is None or not is_theirs(request, row.teacher_id):
+        raise HTTPException(404)
     return row
 
 
 @router.get("/boards/{board_id}/panels/recipe")
 def recipe_panel(request: Request, board_id: int, ids: str = "", problem: str = ""):
     """What would be kept: the results that are selected, and what they could be given."""
-    board = pages.live_board(request, board_id).board
+    board = live_board(request, board_id).board
     results = [id for id in ids.split(",") if id in board]
     choices = [board.step(id) for id in needed(board, results) if id not in results]
     return pages.page(request, "panels/recipe.html", board=board, board_id=board_id, results=results, choices=choices, givens=likely_givens(board, results), problem=problem)
@@ -60,7 +67,7 @@ def recipe_panel(request: Request, board_id: int, ids: str = "", problem: str = 
 @router.post("/boards/{board_id}/recipes")
 def keep_recipe(request: Request, board_id: int, name: Annotated[str, Form()] = "", results: Annotated[str, Form()] = "", given: Annotated[list[str] | None, Form()] = None):
     """Keep a recipe from a board. Answers with its panel, which says what is wrong where something is."""
-    board = pages.live_board(request, board_id).board
+    board = live_board(request, board_id).board
     ids = [id for id in results.split(",") if id in board]
     try:
         recipe = keep(board, name, ids, [id for id in given or [] if id in board])
@@ -73,9 +80,7 @@ def keep_recipe(request: Request, board_id: int, name: Annotated[str, Form()] = 
 @router.get("/recipes/{recipe_id}.json")
 def recipe_file(request: Request, recipe_id: int):
     """A recipe as a file."""
-    row = request.app.state.lessons.recipe(recipe_id)
-    if row is None:
-        raise HTTPException(404)
+    row = _own_recipe(request, recipe_id)
     return Response(orjson.dumps(orjson.loads(row.document), option=orjson.OPT_INDENT_2), media_type="application/json",
                     headers={"content-disposition": f'attachment; filename="recipe-{recipe_id}.json"'})  # fmt: skip
 
@@ -83,6 +88,7 @@ def recipe_file(request: Request, recipe_id: int):
 @router.post("/recipes/read")
 async def read_recipe(request: Request, file: UploadFile):
     """Keep a recipe from a file."""
+    signed_in(request)
     try:
         _keep(request, recipe_from_json(await pages.json_of(file)))
     except Refusal as refusal:
@@ -93,6 +99,7 @@ async def read_recipe(request: Request, file: UploadFile):
 @router.post("/recipes/{recipe_id}/delete")
 def delete_recipe(request: Request, recipe_id: int):
     """Throw a recipe away. What was made with it stays: its steps are ordinary ones."""
+    row = _own_recipe(request, recipe_id)
     request.app.state.lessons.delete_recipe(recipe_id)
-    forget(recipe_id)
+    request.app.state.recipe_shelves.of(row.teacher_id).pop(key_of(recipe_id), None)
     return RedirectResponse("/#recipes", 303)

@@ -18,11 +18,15 @@ def shelf():
     return [(group, CATALOGUE.group(group)) for group in GROUPS]
 
 
-@lru_cache(maxsize=512)
 def icon(key):
     """The icon of a tool: its example, drawn small, with what the tool makes in ruddy."""
+    return _icon(key, CATALOGUE[key].example)
+
+
+@lru_cache(maxsize=512)
+def _icon(key, example):
     figure = Figure()
-    figure.say(CATALOGUE[key].example)
+    figure.say(example)
     board = figure.board
     count = len(board) - 1
     if CATALOGUE[key].makes in MAPS:

@@ -1,8 +1,6 @@
 """A board page as a person meets it: clicks and keys by the names of things and by board positions."""
 
-import json
 import math
-import urllib.request
 
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.display.palette import SIZES
@@ -46,8 +44,8 @@ class BoardPage:
     @property
     def board(self):
         """The board as it is kept."""
-        with urllib.request.urlopen(f"{self.address}/lessons/{self.slug}/lesson.json") as answer:
-            return lesson_from_json(json.load(answer))[1][0]
+        answer = self.page.context.request.get(f"{self.address}/lessons/{self.slug}/lesson.json")
+        return lesson_from_json(answer.json())[1][0]
 
     def working(self):
         return working_text(self.board).splitlines()

@@ -50,6 +50,12 @@ class Server:
         self.process.wait()
 
 
+def come_in(context, server, sign_in="maud.alder"):
+    """Sign a browser context in as a demo teacher."""
+    answer = context.request.post(f"{server.address}/sign-in/demo", form={"sign_in": sign_in})
+    assert answer.ok, answer.status
+
+
 class BrowserTest(unittest.TestCase):
     """A test with a server, a browser and a fresh page; the page's own errors fail the test."""
 
@@ -67,10 +73,12 @@ class BrowserTest(unittest.TestCase):
     def setUp(self):
         self.page = self.open_page()
 
-    def open_page(self):
-        """A page in a browser context of its own."""
+    def open_page(self, sign_in="maud.alder"):
+        """A page in a browser context of its own, signed in as a demo teacher or, with None, as nobody."""
         context = self.browser.new_context(viewport={"width": 1280, "height": 800})
         self.addCleanup(context.close)
+        if sign_in:
+            come_in(context, self.server, sign_in)
         page = context.new_page()
         page.set_default_timeout(8000)
         problems = []

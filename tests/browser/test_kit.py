@@ -1,7 +1,6 @@
 """The building kit as a teacher uses it: real mouse, real keys."""
 
 import math
-import urllib.request
 
 from axe_playwright_python.sync_playwright import Axe
 
@@ -236,7 +235,7 @@ class KitTest(BrowserTest):
         b.open_drawer("log")
         self.page.wait_for_selector(".plot")
         address = self.page.get_attribute("a[download][href*='log.csv']", "href")
-        before = urllib.request.urlopen(self.server.address + address).read().decode().splitlines()
+        before = self.page.context.request.get(self.server.address + address).text().splitlines()
         self.assertEqual(before[0], "height (m),area (m²)")
         board_id = address.split("/")[2]
         x, y = b.pixel(-1, 2)
@@ -246,14 +245,14 @@ class KitTest(BrowserTest):
         self.page.wait_for_timeout(300)
         self.page.mouse.up()
         b.settle()
-        after = urllib.request.urlopen(f"{self.server.address}/boards/{board_id}/log.csv").read().decode().splitlines()
+        after = self.page.context.request.get(f"{self.server.address}/boards/{board_id}/log.csv").text().splitlines()
         self.assertGreater(len(after), len(before) + 2)
         for row in after[1:]:
             height, area = map(float, row.split(","))
             self.assertAlmostEqual(area, 4 * height)
         self.page.keyboard.press("Control+z")
         b.settle()
-        undone = urllib.request.urlopen(f"{self.server.address}/boards/{board_id}/log.csv").read().decode().splitlines()
+        undone = self.page.context.request.get(f"{self.server.address}/boards/{board_id}/log.csv").text().splitlines()
         self.assertEqual(undone, before)
 
     def test_everything_by_keyboard(self):

@@ -144,8 +144,8 @@ class OneDefinitionTest(unittest.TestCase):
             formula=lambda m, a, b: midpoint(m, a, midpoint(m, a, midpoint(m, a, b))), likely=1,
             example="A is a free point at (0, 0)\nB is a free point at (8, 0)\nT is the near third of AB",
         )  # fmt: skip
-        CATALOGUE.add(third)
-        self.addCleanup(CATALOGUE.remove, "third")
+        CATALOGUE.use_own({"third": third})
+        self.addCleanup(CATALOGUE.use_own, {})
         f = Figure()
         f.say(third.example)
         self.assertEqual(f.value("T"), (1, 0))
@@ -154,4 +154,4 @@ class OneDefinitionTest(unittest.TestCase):
         self.assertIn("the near third of AB", [offer.sentence for offer in offers(f.board, ["s1", "s2"])])
         self.assertIn("third", str(lesson_schema()))
         with self.assertRaises(ValueError):
-            CATALOGUE.add(third)
+            CATALOGUE.add(CATALOGUE["midpoint"])

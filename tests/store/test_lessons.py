@@ -28,7 +28,7 @@ class StoreTest(unittest.TestCase):
 
     def test_edits_and_history(self):
         lessons = self.lessons()
-        lesson = lessons.create("One", ["{}", '{"b":2}'])
+        lesson = lessons.create(None, "One", ["{}", '{"b":2}'])
         (first, second) = lessons.boards(lesson.id)
         for number in (1, 2, 3):
             lessons.save_edit(first.id, number, f"patch {number}", f"state {number}")
@@ -43,11 +43,11 @@ class StoreTest(unittest.TestCase):
 
     def test_the_list_is_newest_first_with_the_first_board(self):
         lessons = self.lessons()
-        one, two = lessons.create("One", ["a", "b"]), lessons.create("Two", ["c"])
+        one, two = lessons.create(None, "One", ["a", "b"]), lessons.create(None, "Two", ["c"])
         board = lessons.boards(one.id)[0]
-        self.assertEqual([lesson.title for lesson, _ in lessons.all()], ["Two", "One"])
+        self.assertEqual([lesson.title for lesson, _ in lessons.of_teacher(None)], ["Two", "One"])
         lessons.save_step(board.id, 0, "a")
-        self.assertEqual([(lesson.title, id) for lesson, id in lessons.all()], [("One", board.id), ("Two", lessons.boards(two.id)[0].id)])
+        self.assertEqual([(lesson.title, id) for lesson, id in lessons.of_teacher(None)], [("One", board.id), ("Two", lessons.boards(two.id)[0].id)])
         self.assertTrue(lessons.rename(one.slug, "Renamed"))
         self.assertFalse(lessons.rename("nothing", "x"))
         self.assertEqual(lessons.find(one.slug).title, "Renamed")
@@ -64,7 +64,7 @@ class StoreTest(unittest.TestCase):
             import sys
             from ruddy_trellis.store import Database, Lessons
             lessons = Lessons(Database(sys.argv[1]))
-            board = lessons.boards(lessons.create("L", ["0"]).id)[0]
+            board = lessons.boards(lessons.create(None, "L", ["0"]).id)[0]
             for number in range(1, 100000):
                 lessons.save_edit(board.id, number, f"patch {number}", str(number))
                 print(number, flush=True)
@@ -81,7 +81,7 @@ class StoreTest(unittest.TestCase):
             self.assertEqual(connection.execute("PRAGMA integrity_check").fetchone(), ("ok",))
         connection.close()
         lessons = self.lessons()
-        board = lessons.boards(lessons.all()[0][0].id)[0]
+        board = lessons.boards(lessons.of_teacher(None)[0][0].id)[0]
         self.assertGreaterEqual(board.edits_done, told)
         self.assertEqual(board.document, str(board.edits_done))
         self.assertEqual(lessons.edit(board.id, told), f"patch {told}")

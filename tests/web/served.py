@@ -10,7 +10,7 @@ from ruddy_trellis.web.application import create_application
 
 
 class WebTest(unittest.TestCase):
-    """A client for a fresh application with the demo lessons."""
+    """A client for a fresh application with the demo lessons, signed in as the teacher whose they are."""
 
     demo = True
 
@@ -18,13 +18,31 @@ class WebTest(unittest.TestCase):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.application = create_application(Path(folder.name) / "lessons.sqlite", demo=self.demo)
-        client = TestClient(self.application, base_url="http://trellis.test")
-        self.client = client.__enter__()
-        self.addCleanup(client.__exit__, None, None, None)
+        self.client = self.new_client("maud.alder")
+
+    def new_client(self, sign_in=None):
+        """A client with cookies of its own: a stranger, or signed in as a demo teacher (registered, where there is no
+        demo)."""
+        client = TestClient(self.application, base_url="http://testserver")
+        self.enterContext(client)
+        if sign_in and self.demo:
+            self.assertEqual(client.post("/sign-in/demo", data={"sign_in": sign_in}).status_code, 200)
+        elif sign_in:
+            client.post("/register", data={"name": "Robin Alder", "sign_in": sign_in, "password": "a gate of oak"})
+        return client
 
     @property
     def lessons(self):
         return self.application.state.lessons
+
+    @property
+    def teacher(self):
+        """The teacher as whom ``client`` is signed in."""
+        return self.application.state.teachers.find("maud.alder")
+
+    def own_lessons(self):
+        """That teacher's lessons, each with the id of its first board."""
+        return self.lessons.of_teacher(self.teacher.id)
 
     def new_board(self):
         """The id of the board of a new lesson."""

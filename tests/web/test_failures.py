@@ -136,6 +136,9 @@ class OpeningTest(unittest.TestCase):
             def edit_count(self, board_id):
                 return 0
 
+            def teacher_of(self, lesson_id):
+                return 1
+
         boards = LiveBoards(SlowStore())
         with ThreadPoolExecutor(8) as pool:
             found = list(pool.map(boards.get, [1, 2, 1, 2, 1, 2, 1, 2] * 12))

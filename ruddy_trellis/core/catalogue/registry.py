@@ -1,5 +1,7 @@
 """The catalogue: the constructions by key, by shelf group and by two-letter key."""
 
+from contextvars import ContextVar
+
 from . import circles, conics, marks, measures, moving, points, shapes, straights, telling, transformations
 from .construction import Construction
 
@@ -8,10 +10,15 @@ GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics",
 
 
 class Catalogue:
-    """The constructions that the program knows. ``add`` is all it takes to make a new one known."""
+    """The constructions that the program knows. ``add`` is all it takes to make a new one known.
+
+    Besides those that everyone has, there are a person's own: the recipes that ``use_own`` was given in the running
+    context (a request, a connection, a thread of it).
+    """
 
     def __init__(self, constructions=()):
         self._by_key = {}
+        self._own = ContextVar("own", default={})
         for construction in constructions:
             self.add(construction)
 
@@ -24,18 +31,25 @@ class Catalogue:
             raise ValueError(f"the keys {construction.keys} belong to {taken[0]} already")
         self._by_key[construction.key] = construction
 
-    def remove(self, key):
-        """Make a construction unknown again."""
-        del self._by_key[key]
+    def use_own(self, constructions):
+        """From here on in this context, know these as well.
+
+        Args:
+            constructions: by key; what is put into it or taken out later counts at once.
+        """
+        self._own.set(constructions)
 
     def __iter__(self):
-        return iter(self._by_key.values())
+        return iter((*self._by_key.values(), *self._own.get().values()))
 
     def __contains__(self, key):
-        return key in self._by_key
+        return key in self._by_key or key in self._own.get()
 
     def __getitem__(self, key) -> Construction:
-        return self._by_key[key]
+        try:
+            return self._by_key[key]
+        except KeyError:
+            return self._own.get()[key]
 
     def group(self, name):
         """The constructions of one shelf row, in order."""
