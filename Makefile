@@ -2,11 +2,12 @@
 PYTHON ?= $(shell command -v python3.11 || command -v python3)
 VENV := .venv
 PORT ?= 8200
+CLASS_PORT ?= $(shell expr $(PORT) + 1)
 
 .PHONY: start test bench screenshots
 
 start: $(VENV)/ready
-	$(VENV)/bin/python -m ruddy_trellis --port $(PORT)
+	$(VENV)/bin/python -m ruddy_trellis --port $(PORT) --class-site $(CLASS_PORT)
 
 test: $(VENV)/ready-for-tests
 	@command -v chromium >/dev/null || (echo "Installing Chromium for the browser tests" && apt-get update -qq && apt-get install -y -qq chromium)

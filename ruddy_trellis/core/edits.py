@@ -15,7 +15,7 @@ from .codec import fill_from_json, settings_from_json, settings_to_json, step_fr
 from .kinds import CIRCLE, LINE, RAY, join
 from .language import names as spelling
 from .language.expression import Formula
-from .language.printing import noun, sentence
+from .language.printing import noun, sentence, why_locked
 from .naming import automatic_name, check_names, spelt
 from .plan import kinds_of_fills
 from .refusal import Refusal
@@ -73,6 +73,7 @@ class LookChanges(_Edit):
     size: float | None = Field(default=None, ge=2, le=20)
     hidden: bool = False
     locked: bool = False
+    teacher_only: bool = False
     label: bool | None = None
     caption: str | None = Field(default=None, max_length=limits.CAPTION_LENGTH)
     part: bool | None = None
@@ -343,7 +344,7 @@ def _move(board, edit):
         if not step.construction.moves:
             raise Refusal(f"{board.name(id)} is fixed by what it is made of: {sentence(board, id)}.")
         if step.look.locked:
-            raise Refusal(f"{board.name(id)} is locked. Unlock it under Look to move it.")
+            raise Refusal(why_locked(board, [id]))
         wanted = 2 if step.construction.moves == "free" else 1
         if len(numbers) != wanted:
             raise Refusal(f"{board.name(id)} is placed by {wanted} number{'s' * (wanted > 1)}.")
@@ -372,6 +373,8 @@ def _restyle(board, edit):
         doing = "Hid" if changes["hidden"] else "Showed"
     elif set(changes) == {"locked"}:
         doing = "Locked" if changes["locked"] else "Unlocked"
+    elif set(changes) == {"teacher_only"}:
+        doing = "Kept from students:" if changes["teacher_only"] else "Left to students:"
     return _replacing(board, f"{doing} {names}", styled)
 
 

@@ -13,7 +13,7 @@ class Look:
 
     ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
     points only, and a circle as short arcs about them; ``trail`` is for how many
-    seconds it leaves a trail (0: for good); ``snap`` makes a drag keep to what a mark states where it nearly is; ``cover`` hides a value or words until a person clicks there.
+    seconds it leaves a trail (0: for good); ``teacher_only`` lets students not move it; ``snap`` makes a drag keep to what a mark states where it nearly is; ``cover`` hides a value or words until a person clicks there.
     """
 
     pen: str | None = None
@@ -23,6 +23,7 @@ class Look:
     size: float | None = None
     hidden: bool = False
     locked: bool = False
+    teacher_only: bool = False
     label: bool | None = None
     caption: str | None = None
     part: bool | None = None

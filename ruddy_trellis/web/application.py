@@ -13,8 +13,8 @@ from fastapi.staticfiles import StaticFiles
 from ..core.lesson_file import board_to_json, lesson_from_json
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
-from . import accounts, live, pages, recipes
-from .live_board import LiveBoards
+from . import accounts, live, pages, recipes, sharing, students
+from .live_boards import LiveBoards
 from .passwords import Attempts, hashed_password
 from .security import Guard
 from .who import SignInNeeded, identify
@@ -48,7 +48,7 @@ def create_application(data_path, demo=True):
     state.directory = SCHOOL if demo else {"school": "", "teachers": []}
     if demo:
         load_demo(state.lessons, state.teachers)
-    for part in (accounts, pages, recipes, live):
+    for part in (accounts, pages, recipes, live, sharing, students):
         application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     application.add_middleware(GZipMiddleware, minimum_size=600)

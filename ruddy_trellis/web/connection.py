@@ -118,9 +118,16 @@ class Connection:
             self.refuse(Refusal(f"That cannot be read ({where}: {problem['msg'].lower()})."))
             return
         try:
-            await _HANDLERS[type(message)](self, message)
+            await self.answer(message)
         except Refusal as refusal:
             self.refuse(refusal)
+
+    async def answer(self, message):
+        """Do what a message asks for. Raises Refusal where that cannot be."""
+        handler = _HANDLERS.get(type(message))
+        if handler is None:
+            raise Refusal("Only a student’s copy can be started again.")
+        await handler(self, message)
 
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""

@@ -17,11 +17,20 @@ _LEAVING = set()
 async def live_board(socket: WebSocket, board_id: int):
     """Carry drags and edits from one browser, and changes to it, until either goes."""
     live = await run_in_threadpool(own_board, socket, board_id)
-    if live is None or not same_origin(socket.headers):
+    await carry(socket, live if same_origin(socket.headers) else None, Connection)
+
+
+async def carry(socket, live, kind):
+    """Carry the messages of one browser at a live board; with None for the board, send the browser away.
+
+    Args:
+        kind: the Connection that answers them.
+    """
+    if live is None:
         await socket.close(4404)
         return
     await socket.accept()
-    connection = Connection(live, socket)
+    connection = kind(live, socket)
     live.connections.add(connection)
     writer = asyncio.create_task(connection.write())
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())

@@ -1,7 +1,6 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
-import threading
 
 import orjson
 from starlette.concurrency import run_in_threadpool
@@ -147,16 +146,19 @@ class LiveBoard:
         """Make the board what it was when so many edits were in it, as a new edit. Returns its words."""
         async with self._lock:
             await self._drop_all()
-            earlier = await self.earlier(number)
-            patch = brought_back(self.board, earlier, f"Brought back the state after {number} edit{'s' * (number != 1)}")
-            await self._keep(patch)
-            return patch.words
+            return await self._become(await self.earlier(number), f"Brought back the state after {number} edit{'s' * (number != 1)}")
+
+    async def _become(self, other, words):
+        """Make the board what another one is, as a new edit. Returns its words. Raises Refusal where it is that already."""
+        patch = brought_back(self.board, other, words)
+        await self._keep(patch)
+        return patch.words
 
     async def keep_view(self, view):
         """Keep the part of the board that is shown when it is opened next; no edit, so not undone."""
         async with self._lock:
             self.board.settings = self.board.settings.with_(view=view)
-            if self._drags:
+            if self._drags or self.id is None:
                 return  # what is in the air is no edit yet; the view is kept with the edit that it becomes
             await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, self._document())
 
@@ -218,40 +220,3 @@ class LiveBoard:
         """Before any other change: what is in anyone's hand is let go where it is."""
         for connection in list(self._drags):
             await self._drop(connection)
-
-
-class LiveBoards:
-    """The boards that are open now, by id."""
-
-    def __init__(self, lessons):
-        self._lessons = lessons
-        self._open = {}
-        self._lock = threading.Lock()
-
-    def get(self, board_id):
-        """The live board of that id, opened from the store where it is not open; None where there is none.
-
-        Pages ask in threads of their own; the lock keeps two of them from opening one board twice.
-        """
-        with self._lock:
-            if board_id not in self._open:
-                row = self._lessons.board(board_id)
-                if row is None or row.copy_of is not None:
-                    return None
-                self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons, self._lessons.teacher_of(row.lesson_id))
-                self._close_unused(but=board_id)
-            return self._open[board_id]
-
-    def _close_unused(self, but):
-        """Keep memory flat: boards that nobody looks at are closed once there are many."""
-        idle = [id for id, live in self._open.items() if not live.connections and id != but]
-        for id in idle[: max(0, len(self._open) - 50)]:
-            del self._open[id]
-
-    def close_lesson(self, lesson_id):
-        """Close every board of a lesson, as it is deleted: who looks at one is let go."""
-        with self._lock:
-            for key, live in list(self._open.items()):
-                if live.lesson_id == lesson_id:
-                    live.let_go()
-                    del self._open[key]

@@ -172,9 +172,15 @@ class Redo(_Message):
     t: Literal["redo"]
 
 
+class Reset(_Message):
+    """A student's copy becomes again what the teacher's board is."""
+
+    t: Literal["reset"]
+
+
 Message = Annotated[
     Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View
-    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | LookBack | BringBack | Range | Undo | Redo,
+    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | LookBack | BringBack | Range | Undo | Redo | Reset,
     Field(discriminator="t"),
 ]
 MESSAGE = TypeAdapter(Message)

@@ -110,11 +110,20 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
     if row is None:
         raise HTTPException(404)
     live = request.app.state.live.get(row.id)
-    titles = [(other.id, orjson.loads(other.document)["title"] if other.id != row.id else live.board.settings.title) for other in rows]
     return page(
-        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=titles, shelf=shelf(),
-        look={"pens": PENS, "grounds": COLOURS, "dashes": DASHES, "sizes": SIZES}, **_working(live.board),
+        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=board_titles(request, lesson), shelf=shelf(),
+        look=drawing_look(), **_working(live.board),
     )  # fmt: skip
+
+
+def drawing_look():
+    """What the page's own drawing has to know: pens, grounds, dash patterns and sizes by name."""
+    return {"pens": PENS, "grounds": COLOURS, "dashes": DASHES, "sizes": SIZES}
+
+
+def board_titles(request, lesson):
+    """Pairs of the id and the title of each board of a lesson."""
+    return [(row.id, orjson.loads(row.document)["title"]) for row in request.app.state.lessons.boards(lesson.id)]
 
 
 @router.post("/lessons/{slug}/title")
@@ -154,10 +163,15 @@ def put_lesson_away(request: Request, slug: str, away: Annotated[bool, Form()] =
 def copy_lesson(request: Request, slug: str):
     """Make a copy of a lesson with all its boards, and open it."""
     lesson = own_lesson(request, slug)
+    copy = copied_lesson(request, lesson, lesson.teacher_id)
+    return RedirectResponse(f"/lessons/{copy.slug}", 303)
+
+
+def copied_lesson(request, lesson, teacher_id):
+    """A new lesson of a teacher with the same boards as another one."""
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
-    copy = request.app.state.lessons.create(lesson.teacher_id, title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
-    return RedirectResponse(f"/lessons/{copy.slug}", 303)
+    return request.app.state.lessons.create(teacher_id, title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
 
 
 @router.post("/lessons/{slug}/boards")
@@ -219,7 +233,11 @@ def pens():
 @router.get("/boards/{board_id}/picture.svg")
 def picture(request: Request, board_id: int):
     """A small picture of a board."""
-    board = live_board(request, board_id).board
+    return picture_of(live_board(request, board_id).board)
+
+
+def picture_of(board):
+    """The answer with a small picture of a board."""
     extent = Extent(*board.settings.view)
     dark = board.settings.paper == "dark"
     drawn = svg(display(board, extent), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=COLOURS[dark])
@@ -335,6 +353,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     common["strokes"] = _shared(step.fills.get("strokes") for step in steps)
     pegs = [step for step in steps if step.construction.moves]
     common["locked"] = bool(pegs) and all(step.look.locked for step in pegs)
+    common["teacher_only"] = bool(pegs) and all(step.look.teacher_only for step in pegs)
     one = steps[0] if len(steps) == 1 else None
     place = None
     if one and one.construction.moves == "free":

@@ -4,16 +4,17 @@ from urllib.parse import urlsplit
 
 from starlette.responses import PlainTextResponse
 
-POLICY = (
+_POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
-    "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+    "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors {}"
 )
-_HEADERS = [
-    (b"content-security-policy", POLICY.encode()),
-    (b"x-content-type-options", b"nosniff"),
-    (b"referrer-policy", b"same-origin"),
-]
+_HEADERS = [(b"x-content-type-options", b"nosniff"), (b"referrer-policy", b"same-origin")]
 _BODY_LIMIT = 3_000_000
+
+
+def policy(path):
+    """The Content-Security-Policy for an address: other pages may frame what is made for that, and nothing else."""
+    return _POLICY.format("*" if path.startswith("/embed/") else "'none'")
 
 
 def same_origin(headers):
@@ -36,7 +37,7 @@ class Guard:
 
         async def guarded_send(message):
             if message["type"] == "http.response.start":
-                message = {**message, "headers": [*message["headers"], *_HEADERS]}
+                message = {**message, "headers": [*message["headers"], *_HEADERS, (b"content-security-policy", policy(scope["path"]).encode())]}
             await send(message)
 
         answer = None

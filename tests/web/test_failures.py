@@ -12,7 +12,8 @@ from ruddy_trellis.core.edits import read_edit
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.store.tables import BoardRow
 from ruddy_trellis.web.connection import Connection
-from ruddy_trellis.web.live_board import LiveBoard, LiveBoards
+from ruddy_trellis.web.live_board import LiveBoard
+from ruddy_trellis.web.live_boards import LiveBoards
 
 DOCUMENT = json.dumps({"title": "B", "unit": "m", "ground": "grid", "decimals": 2, "view": [-9, -6, 9, 6], "steps": [{"id": "s1", "does": "free_point", "with": {"at": [0, 0]}, "name": "A"}]})
 

@@ -88,3 +88,11 @@ def why_absent(board, id):
 def noun(board, id):
     """What a thing is called in passing: "point A", "line p", "reading AF"."""
     return f"{word(board.kind_of(id))} {board.name(id)}"
+
+
+def why_locked(board, ids):
+    """Why some locked things do not move, in words for the one who tries."""
+    names, be = join(noun(board, id) for id in ids[:4]), "is" if len(ids) == 1 else "are"
+    if all(board.step(id).look.teacher_only for id in ids):
+        return f"{names} {be} not to be moved here."
+    return f"{names} {be} locked. Unlock under Look to move {'it' if len(ids) == 1 else 'them'}."

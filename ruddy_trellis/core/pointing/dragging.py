@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from ..catalogue.moving import settled
 from ..kinds import POINT, join
-from ..language.printing import noun, sentence
+from ..language.printing import noun, sentence, why_locked
 from ..lattice import snapped
 from ..limits import COORDINATE
 from ..refusal import Refusal
@@ -95,7 +95,7 @@ def why_fixed(board, id):
     """Why a thing cannot be dragged: its sentence, and the pegs that would move it."""
     locked = [peg for peg in (id, *roots(board, id)) if board.step(peg).look.locked]
     if locked:
-        return f"{join(noun(board, peg) for peg in locked[:4])} {'is' if len(locked) == 1 else 'are'} locked. Unlock under Look to move it."
+        return why_locked(board, locked)
     pegs = roots(board, id)
     words = f"{sentence(board, id)}."
     if pegs:

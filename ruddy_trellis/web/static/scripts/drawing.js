@@ -100,6 +100,13 @@ export class Drawing {
     return true;
   }
 
+  /** Put every cover back. */
+  coverAll() {
+    this.uncovered.clear();
+    useUncovered(this.uncovered);
+    this.paint({ uncovered: [] });
+  }
+
   /** Draw one thing as far as its instrument has come; null for none. */
   drawnBy(id, progress) {
     this.paint({ replay: id ? { id, progress } : null });

@@ -1,97 +1,47 @@
 // A board page: puts the parts together.
 import { boardActs } from "./boards.js";
 import { hideChoices, showChoices } from "./choices.js";
-import { Dials } from "./dials.js";
+import { ARROWS, BoardView } from "./board_view.js";
 import { Drawer } from "./drawer.js";
-import { Drawing } from "./drawing.js";
 import { Gestures } from "./gestures.js";
 import { labelOffset } from "./labels.js";
-import { Latest, Line } from "./line.js";
+import { Latest } from "./line.js";
 import { SentenceBar } from "./sentence_bar.js";
 import { Shelf } from "./shelf.js";
-import { Player } from "./player.js";
 import { Present } from "./present.js";
 import { Replay } from "./replay.js";
-import { Reveals } from "./reveals.js";
 import { hideToast, toast } from "./toast.js";
-import { Viewport } from "./viewport.js";
+import { sharing } from "./sharing.js";
 
-const page = document.getElementById("board");
-const canvas = /** @type {HTMLCanvasElement} */ (document.getElementById("drawing"));
-const saved = document.getElementById("saved");
 const pin = /** @type {HTMLInputElement} */ (document.getElementById("pin"));
 const pointerWords = document.getElementById("pointer-words");
 
-const port = new Viewport(canvas);
-const drawing = new Drawing(canvas, port, JSON.parse(page.dataset.look));
-port.show(page.dataset.view.split(" ").map(Number));
-
 let selected = [];
 let tool = null;
-let state = {};
-let sequence = 0;
 let atLabelStart = null;
 let pendingItems = []; // the new points of the running sentence
 
-const scheme = location.protocol === "https:" ? "wss" : "ws";
-const line = new Line(`${scheme}://${location.host}/boards/${page.dataset.board}/live`, (open) => {
-  note(open ? "Saved" : "Not connected: trying again…");
-  drags.clear();
-  hovers.clear();
-  if (open) tellView(false);
+const boardId = document.getElementById("board").dataset.board;
+const view = new BoardView(`/boards/${boardId}/live`, {
+  connected: () => hovers.clear(),
+  board({ back }) {
+    if (back !== undefined) view.note(back === null ? "Saved" : "An earlier state");
+    select(selected.filter((id) => drawing.things.has(id)));
+    if (back === undefined || back === null) drawer.refresh();
+  },
+  changed({ gone }) {
+    if (gone.length) selected = selected.filter((id) => !gone.includes(id));
+    if (selected.length || gone.length) select(selected);
+    drawer.refresh();
+  },
+  state: pageIsEmpty,
+  tick: (items) => drawer.tick(items),
+  playing: (ids) => drawer.running(ids),
+  refused: (place) => bar.refused(place),
+  hidden: () => replay.hidden(),
 });
-const drags = new Latest((content) => line.send("drag", { ...content, seq: ++sequence }));
+const { canvas, port, drawing, line, drags, reveals, player } = view;
 const hovers = new Latest((content) => line.send("hover", content));
-
-// The server speaks ---------------------------------------------------------------------------------------------
-
-line.on("board", ({ items, state: now, back }) => {
-  drawing.show(items);
-  showDials();
-  if (back !== undefined) note(back === null ? "Saved" : "An earlier state");
-  takeState(now);
-  drawing.redraw();
-  select(selected.filter((id) => drawing.things.has(id)));
-  if (back === undefined || back === null) drawer.refresh();
-});
-
-line.on("changed", ({ items, gone, state: now }) => {
-  drawing.change(items, gone);
-  showDials();
-  takeState(now);
-  note("Saved");
-  if (gone.length) selected = selected.filter((id) => !gone.includes(id));
-  if (selected.length || gone.length) select(selected);
-  drawer.refresh();
-});
-
-line.on("moved", ({ items, seq, held }, text) => {
-  drawing.move(items, text);
-  tick(items);
-  if (seq === undefined) return;
-  drags.landed();
-  if (held && items.length) note("Moving…");
-});
-
-/** New values of readings and dials. */
-function tick(items) {
-  drawer.tick(items);
-  for (const { id } of items) {
-    const item = drawing.things.get(id);
-    if (item?.shape?.dial) dials.tell(item);
-    if (item?.kind === "reveal") reveals.place();
-  }
-}
-
-function showDials() {
-  dials.show(drawing.things.values(), drawing.ghosts);
-  reveals.show(drawing.things.values());
-}
-
-/** What is not seen for now: behind closed reveals, or made by steps yet to come. */
-function closeThings() {
-  drawing.close([...new Set([...reveals.hidden(), ...replay.hidden()])]);
-}
 
 const replay = new Replay({
   order: () => [...drawing.things.keys()],
@@ -100,20 +50,10 @@ const replay = new Replay({
     return item?.shape && !item.style.hidden && !reveals.hidden().includes(id) ? item.kind : "";
   },
   changed(seen, count) {
-    closeThings();
+    view.closeThings();
     drawer.stepped(seen, count);
   },
   draw: (id, progress) => drawing.drawnBy(id, progress),
-});
-
-const reveals = new Reveals(port, {
-  changed: closeThings,
-  grab: (id, at) => {
-    drags.clear();
-    line.send("grab", { ids: [id], at });
-  },
-  drag: (to) => drags.offer({ to }),
-  drop: () => letGo(),
 });
 
 const present = new Present({
@@ -128,29 +68,12 @@ const present = new Present({
     requestAnimationFrame(() => {
       port.measure();
       port.show(seen);
-      viewChanged();
+      view.viewChanged();
     });
   },
 });
 
-const player = new Player((items) => {
-  drawing.move(items);
-  tick(items);
-});
-line.on("frames", (batch) => player.take(batch));
-line.on("playing", ({ ids }) => {
-  player.begin(ids.length > 0);
-  dials.run(ids, drawing.things.values());
-  drawer.running(ids);
-  note(ids.length ? "Running…" : "Saved");
-});
-
-line.on("kept", () => note("Saved"));
-
-line.on("stuck", ({ words, lights }) => {
-  toast(words, { refusal: true });
-  drawing.markOnly("lit", lights);
-});
+// The server speaks ---------------------------------------------------------------------------------------------
 
 line.on("prompt", ({ tool: key, chips, ways, pinned, pending }) => {
   tool = key;
@@ -187,9 +110,9 @@ line.on("which", ({ at, reach, ways }) => {
 
 line.on("gathered", ({ ids }) => select(ids));
 line.on("ahead", ({ items }) => drawing.preview(items));
-line.on("show", ({ view }) => {
-  port.show(view);
-  viewChanged();
+line.on("show", (message) => {
+  port.show(message.view);
+  view.viewChanged();
 });
 
 line.on("offers", (offer) => {
@@ -206,37 +129,14 @@ line.on("said", () => {
   hideToast();
 });
 
-line.on("says", ({ kind, words, undo, place }) => {
-  if (kind === "refusal") {
-    bar.refused(place);
-    note("Saved"); // nothing has changed, so what is kept is what is shown
-  }
-  toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
-});
-
-function note(words) {
-  // Writing the same words again would lay out the head strip for every position of a drag.
-  if (saved.textContent !== words) saved.textContent = words;
-}
-
-function takeState(now) {
-  state = now;
-  document.getElementById("undo").disabled = !now.undo;
-  document.getElementById("redo").disabled = !now.redo;
-  drawing.showBoard(now);
-  page.classList.toggle("dark", now.paper === "dark");
-  drawScale();
-  pageIsEmpty();
-}
-
 function pageIsEmpty() {
-  document.getElementById("empty").hidden = state.steps !== 0 || !!tool;
+  document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool;
 }
 
 // The person acts -----------------------------------------------------------------------------------------------
 
 function edit(change) {
-  if (line.send("edit", { edit: change })) note("Saving…");
+  if (line.send("edit", { edit: change })) view.note("Saving…");
 }
 
 function select(ids) {
@@ -329,7 +229,7 @@ const bar = new SentenceBar({
   warn: (words) => (words ? toast(words) : hideToast()),
 });
 
-const drawer = new Drawer(page.dataset.board, {
+const drawer = new Drawer(boardId, {
   edit,
   choose,
   remove,
@@ -339,7 +239,7 @@ const drawer = new Drawer(page.dataset.board, {
   ahead: (change) => line.send("ahead", { edit: change }),
   reach: () => 10 / port.zoom,
   refuse: (words) => toast(words, { refusal: true }),
-  snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !state.spacing ? { spacing: port.roundLength(64) } : {}) }),
+  snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !view.state.spacing ? { spacing: port.roundLength(64) } : {}) }),
   paste() {
     pasting.returnValue = "";
     pasting.showModal();
@@ -358,23 +258,6 @@ const drawer = new Drawer(page.dataset.board, {
   calculate: (text) => line.send("say", { text: text.includes("=") || / is /.test(text) ? text : `the value of ${text}` }),
   place: (id, text) => line.send("put", { id, text }),
 });
-
-const dials = new Dials({
-  grab: (id) => {
-    drags.clear();
-    line.send("grab", { ids: [id], at: [0, 0] });
-  },
-  turn: (value) => drags.offer({ to: [value, 0] }),
-  drop: () => letGo(),
-  play: (id, on) => line.send(on ? "pause" : "play", on ? {} : { ids: [id] }),
-});
-
-/** What is held is let go where it is now. */
-function letGo() {
-  if (drags.next) line.send("drag", { ...drags.next, seq: ++sequence });
-  drags.clear();
-  line.send("drop");
-}
 
 const shelf = new Shelf(takeTool);
 
@@ -404,12 +287,9 @@ const gestures = new Gestures(
     },
     click: (at, reach, label) => line.send("click", { at, reach, ...(drawing.things.get(label)?.kind === "number" ? { id: label } : {}) }),
     menu,
-    grab: (id, at) => {
-      drags.clear();
-      line.send("grab", { ids: selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at });
-    },
+    grab: (id, at) => view.grab(selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at),
     drag: (to) => drags.offer({ to }),
-    drop: letGo,
+    drop: () => view.letGo(),
     choose,
     box(box, done, adding) {
       drawing.showBox(done ? null : box);
@@ -427,67 +307,19 @@ const gestures = new Gestures(
         edit({ kind: "restyle", ids: [id], look: { label_offset: offset } });
       }
     },
-    viewChanged,
+    viewChanged: () => view.viewChanged(),
   },
 );
 
-// The view ------------------------------------------------------------------------------------------------------
-
-let viewTimer;
-let viewTold = 0;
-function viewChanged() {
-  drawing.redraw();
-  reveals.place();
-  drawScale();
-  clearTimeout(viewTimer);
-  // Lines are cut a little outside the view, so the server hears of a moving view now and then, and keeps the last.
-  if (performance.now() - viewTold > 100) tellView(false);
-  viewTimer = setTimeout(() => tellView(true), 250);
-}
-
-function tellView(keep) {
-  viewTold = performance.now();
-  line.send("view", { view: port.view(), keep });
-}
-
-function drawScale() {
-  const length = port.roundLength(150);
-  const { unit } = state;
-  const shown = Number(length.toPrecision(3));
-  const onPaper = state.scale ? ` · 1 cm is ${Number(state.scale.toPrecision(6))} ${unit}` : "";
-  document.getElementById("scale-words").textContent = (unit ? `${shown} ${unit}` : `${shown}`) + onPaper;
-  document.getElementById("scale-bar").style.width = `${length * port.zoom}px`;
-}
-
-function zoom(times) {
-  port.zoomAt([port.x, port.y], times);
-  viewChanged();
-}
-document.getElementById("zoom-in").addEventListener("click", () => zoom(1.25));
-document.getElementById("zoom-out").addEventListener("click", () => zoom(0.8));
-document.getElementById("fit").addEventListener("click", fit);
-function fit() {
-  const bounds = drawing.bounds();
-  if (!bounds) return;
-  port.show(bounds);
-  viewChanged();
-}
-new ResizeObserver(() => {
-  port.measure();
-  drawing.redraw();
-  drawScale();
-}).observe(canvas);
-
 // Buttons and keys ----------------------------------------------------------------------------------------------
 
-document.getElementById("undo").addEventListener("click", () => line.send("undo"));
-document.getElementById("redo").addEventListener("click", () => line.send("redo"));
 const pasting = /** @type {HTMLDialogElement} */ (document.getElementById("pasting"));
 pasting.addEventListener("close", () => {
   const field = document.getElementById("pasted");
   if (pasting.returnValue === "add" && field.value.trim()) edit({ kind: "paste", text: field.value });
   else field.value = "";
 });
+sharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } }));
 boardActs((title) => edit({ kind: "arrange", title }));
 const keys = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
 document.getElementById("keys-button").addEventListener("click", () => keys.showModal());
@@ -495,7 +327,7 @@ document.getElementById("keys-close").addEventListener("click", () => keys.close
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
   drawing.showGhosts(event.target.checked);
-  showDials();
+  view.showDials();
 });
 pin.addEventListener("change", () => {
   if (tool) takeTool(tool);
@@ -513,10 +345,8 @@ title.addEventListener("change", async () => {
 });
 title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur());
 
-const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
-
 document.addEventListener("keydown", (event) => {
-  if (keys.open || pasting.open) return;
+  if (document.querySelector("dialog[open]")) return;
   if (present.key(event.key)) {
     event.preventDefault();
     return;
@@ -532,8 +362,8 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "?") keys.showModal();
   else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1, false);
   else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
-  else if (event.key === "+" || event.key === "-") zoom(event.key === "+" ? 1.25 : 0.8);
-  else if (event.key === "0") fit();
+  else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);
+  else if (event.key === "0") view.fit();
   else if (event.key === "PageDown" || event.key === "PageUp") reveals.step(event.key === "PageDown" ? 1 : -1);
   else if (event.key === ".") line.send(player.on ? "pause" : "play");
   else if (event.key === "=") edit({ kind: "record" });
@@ -541,10 +371,8 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "/") document.getElementById("typed").focus();
   else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
   else if (event.key === " " && event.target === canvas) gestures.space = true;
-  else if (ARROWS[event.key] && selected.length && !event.target.matches("[role=tab], input")) {
-    const size = port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
-    line.send("nudge", { ids: selected, by: ARROWS[event.key].map((part) => part * size) });
-  } else if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;
+  else if (!event.target.matches("[role=tab], input") && view.nudge(event, selected)) event.preventDefault();
+  else if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;
   event.preventDefault();
 });
 document.addEventListener("keyup", (event) => {

@@ -90,6 +90,34 @@ export class Reveals {
     return (this.items ?? []).filter((item) => !this.open.get(item.id)).flatMap((item) => item.shape.reveals);
   }
 
+  /** Whether there is any story, more of it to come, and less of it to go back to. */
+  progress() {
+    const open = (this.items ?? []).map((item) => this.open.get(item.id));
+    return { some: open.length > 0, more: open.includes(false), less: open.includes(true) };
+  }
+
+  /** Which reveals are open and which were so at first: triples that `restore` takes. */
+  seen() {
+    return [...this.starts].map(([id, start]) => [id, start, this.open.get(id)]);
+  }
+
+  /** Take up where an earlier visit ended. */
+  restore(triples) {
+    for (const [id, start, open] of triples) {
+      this.starts.set(id, start);
+      this.open.set(id, open);
+    }
+  }
+
+  /** Every reveal is as the teacher set it. */
+  startAgain() {
+    for (const item of this.items ?? []) {
+      this.open.set(item.id, item.shape.shown);
+      this.tell(item);
+    }
+    this.acts.changed();
+  }
+
   /** Tell the story on by one reveal, or back by one. Returns whether there was one. */
   step(way) {
     const items = this.items ?? [];

@@ -1,0 +1,72 @@
+"""The boards that are open now: teachers' own, and students' copies of them."""
+
+import threading
+
+from .live_board import LiveBoard
+from .student_board import StudentBoard
+
+#: How many boards stay open though nobody looks at them.
+_IDLE = 50
+
+
+class LiveBoards:
+    """The boards that are open now: a teacher's by its id, a student's by the id of the teacher's and its holder."""
+
+    def __init__(self, lessons):
+        self._lessons = lessons
+        self._open = {}
+        self._lock = threading.Lock()
+
+    def get(self, board_id):
+        """The live board of that id, opened from the store where it is not open; None where there is none.
+
+        Pages ask in threads of their own; the lock keeps two of them from opening one board twice.
+        """
+        with self._lock:
+            return self._get(board_id)
+
+    def _get(self, board_id):
+        if board_id not in self._open:
+            row = self._lessons.board(board_id)
+            if row is None or row.copy_of is not None:
+                return None
+            self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons, self._lessons.teacher_of(row.lesson_id))
+        return self._used(board_id)
+
+    def get_copy(self, board_id, holder):
+        """The live copy of a board that a student holds; one that is as the teacher's board is now where they have none.
+        None where there is no such board."""
+        with self._lock:
+            key, source = (board_id, holder), self._get(board_id)
+            if source is None:
+                return None
+            if key not in self._open:
+                row = self._lessons.copy(board_id, holder)
+                self._open[key] = StudentBoard(source, holder, row, self._lessons.edit_count(row.id) if row else 0, self._lessons)
+            elif not self._open[key].connections:
+                self._open[key].follow(source)
+            return self._used(key)
+
+    def _used(self, key):
+        """The open board of that key, last to be closed from now on. Memory stays flat: of those that nobody looks at,
+        only so many stay open."""
+        live = self._open[key] = self._open.pop(key)
+        idle = [other for other, one in self._open.items() if not one.connections]
+        for other in idle[:-_IDLE]:
+            del self._open[other]
+        return live
+
+    def close_lesson(self, lesson_id):
+        """Close every board of a lesson, as it is deleted: who looks at one is let go."""
+        self._close(lambda live: live.lesson_id == lesson_id)
+
+    def close_copies(self, lesson_id):
+        """Close the students' copies of a lesson, as it is no longer open to them."""
+        self._close(lambda live: live.lesson_id == lesson_id and isinstance(live, StudentBoard))
+
+    def _close(self, concerned):
+        with self._lock:
+            for key, live in list(self._open.items()):
+                if concerned(live):
+                    live.let_go()
+                    del self._open[key]

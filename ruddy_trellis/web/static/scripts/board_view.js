@@ -1,0 +1,235 @@
+// A live board on the page: what a teacher's page and a student's have in common.
+import { Dials } from "./dials.js";
+import { Drawing } from "./drawing.js";
+import { Latest, Line } from "./line.js";
+import { Player } from "./player.js";
+import { Reveals } from "./reveals.js";
+import { toast } from "./toast.js";
+import { Viewport } from "./viewport.js";
+
+export class BoardView {
+  /**
+   * @param {string} path of the live board's line
+   * @param {object} hooks told what happens, where given: connected, board, changed, state, tick, playing, refused,
+   *   revealed; asked: hidden (the ids of more things that are not seen for now), fits (whether a board of another
+   *   size still shows the same part of the plane)
+   */
+  constructor(path, hooks) {
+    this.hooks = hooks;
+    this.page = document.getElementById("board");
+    this.canvas = /** @type {HTMLCanvasElement} */ (document.getElementById("drawing"));
+    this.saved = document.getElementById("saved");
+    this.port = new Viewport(this.canvas);
+    this.drawing = new Drawing(this.canvas, this.port, JSON.parse(this.page.dataset.look));
+    this.chosenView = this.page.dataset.view.split(" ").map(Number);
+    this.port.show(this.chosenView);
+    this.state = {};
+    this.sequence = 0;
+    this.viewTold = 0;
+
+    const scheme = location.protocol === "https:" ? "wss" : "ws";
+    this.line = new Line(`${scheme}://${location.host}${path}`, (open) => this.connected(open));
+    this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
+    this.player = new Player((items) => {
+      this.drawing.move(items);
+      this.tick(items);
+    });
+    this.dials = new Dials({
+      grab: (id) => this.grab([id], [0, 0]),
+      turn: (value) => this.drags.offer({ to: [value, 0] }),
+      drop: () => this.letGo(),
+      play: (id, on) => this.line.send(on ? "pause" : "play", on ? {} : { ids: [id] }),
+    });
+    this.reveals = new Reveals(this.port, {
+      changed: () => this.closeThings(),
+      grab: (id, at) => this.grab([id], at),
+      drag: (to) => this.drags.offer({ to }),
+      drop: () => this.letGo(),
+    });
+    this.listen();
+    this.buttons();
+  }
+
+  connected(open) {
+    this.note(open ? "Saved" : "Not connected: trying again…");
+    this.drags.clear();
+    this.hooks.connected?.(open);
+    if (open) this.tellView(false);
+  }
+
+  /** What the server tells of the board. */
+  listen() {
+    const { line } = this;
+    line.on("board", (message) => {
+      this.drawing.show(message.items);
+      this.showDials();
+      this.takeState(message.state);
+      this.drawing.redraw();
+      this.hooks.board?.(message);
+    });
+    line.on("changed", (message) => {
+      this.drawing.change(message.items, message.gone);
+      this.showDials();
+      this.takeState(message.state);
+      this.note("Saved");
+      this.hooks.changed?.(message);
+    });
+    line.on("moved", ({ items, seq, held }, text) => {
+      this.drawing.move(items, text);
+      this.tick(items);
+      if (seq === undefined) return;
+      this.drags.landed();
+      if (held && items.length) this.note("Moving…");
+    });
+    line.on("kept", () => this.note("Saved"));
+    line.on("stuck", ({ words, lights }) => {
+      toast(words, { refusal: true });
+      this.drawing.markOnly("lit", lights);
+    });
+    line.on("says", ({ kind, words, undo, place }) => {
+      if (kind === "refusal") {
+        this.hooks.refused?.(place);
+        this.note("Saved"); // nothing has changed, so what is kept is what is shown
+      }
+      toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
+    });
+    line.on("frames", (batch) => this.player.take(batch));
+    line.on("playing", ({ ids }) => {
+      this.player.begin(ids.length > 0);
+      this.dials.run(ids, this.drawing.things.values());
+      this.hooks.playing?.(ids);
+      this.note(ids.length ? "Running…" : "Saved");
+    });
+  }
+
+  /** The buttons that every board has. */
+  buttons() {
+    document.getElementById("undo").addEventListener("click", () => this.line.send("undo"));
+    document.getElementById("redo").addEventListener("click", () => this.line.send("redo"));
+    document.getElementById("zoom-in").addEventListener("click", () => this.zoom(1.25));
+    document.getElementById("zoom-out").addEventListener("click", () => this.zoom(0.8));
+    document.getElementById("fit").addEventListener("click", () => this.fit());
+    new ResizeObserver(() => this.resized()).observe(this.canvas);
+  }
+
+  /** The board has another size: where the page says so, the same part of the plane is shown in it. */
+  resized() {
+    this.port.measure();
+    if (this.hooks.fits) {
+      this.port.show(this.chosenView);
+      this.showBoard();
+      this.tellView(false);
+    }
+    this.drawing.redraw();
+    this.reveals.place();
+    this.drawScale();
+  }
+
+  /** The board's own settings; where it always shows the same part, its words shrink with it in a small frame. */
+  showBoard() {
+    const { width, height } = this.port;
+    const share = this.hooks.fits ? Math.max(0.62, Math.min(width / 900, height / 560, 1)) : 1;
+    this.page.style.setProperty("--share", share);
+    if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share });
+  }
+
+  note(words) {
+    // Writing the same words again would lay out the head strip for every position of a drag.
+    if (this.saved.textContent !== words) this.saved.textContent = words;
+  }
+
+  takeState(now) {
+    this.state = now;
+    document.getElementById("undo").disabled = !now.undo;
+    document.getElementById("redo").disabled = !now.redo;
+    this.showBoard();
+    this.page.classList.toggle("dark", now.paper === "dark");
+    this.drawScale();
+    this.hooks.state?.(now);
+  }
+
+  /** New values of readings and dials. */
+  tick(items) {
+    this.hooks.tick?.(items);
+    for (const { id } of items) {
+      const item = this.drawing.things.get(id);
+      if (item?.shape?.dial) this.dials.tell(item);
+      if (item?.kind === "reveal") this.reveals.place();
+    }
+  }
+
+  showDials() {
+    this.dials.show(this.drawing.things.values(), this.drawing.ghosts);
+    this.reveals.show(this.drawing.things.values());
+  }
+
+  /** What is not seen for now: behind closed reveals, or as the page says. */
+  closeThings() {
+    this.drawing.close([...new Set([...this.reveals.hidden(), ...(this.hooks.hidden?.() ?? [])])]);
+    this.hooks.revealed?.();
+  }
+
+  // Dragging ------------------------------------------------------------------------------------------------------
+
+  grab(ids, at) {
+    this.drags.clear();
+    this.line.send("grab", { ids, at });
+  }
+
+  /** What is held is let go where it is now. */
+  letGo() {
+    if (this.drags.next) this.line.send("drag", { ...this.drags.next, seq: ++this.sequence });
+    this.drags.clear();
+    this.line.send("drop");
+  }
+
+  // The view ------------------------------------------------------------------------------------------------------
+
+  viewChanged() {
+    this.chosenView = this.port.view();
+    this.drawing.redraw();
+    this.reveals.place();
+    this.drawScale();
+    clearTimeout(this.viewTimer);
+    // Lines are cut a little outside the view, so the server hears of a moving view now and then, and keeps the last.
+    if (performance.now() - this.viewTold > 100) this.tellView(false);
+    this.viewTimer = setTimeout(() => this.tellView(true), 250);
+  }
+
+  tellView(keep) {
+    this.viewTold = performance.now();
+    this.line.send("view", { view: this.port.view(), keep });
+  }
+
+  drawScale() {
+    const length = this.port.roundLength(150);
+    const { unit, scale } = this.state;
+    const shown = Number(length.toPrecision(3));
+    const onPaper = scale ? ` · 1 cm is ${Number(scale.toPrecision(6))} ${unit}` : "";
+    document.getElementById("scale-words").textContent = (unit ? `${shown} ${unit}` : `${shown}`) + onPaper;
+    document.getElementById("scale-bar").style.width = `${length * this.port.zoom}px`;
+  }
+
+  zoom(times) {
+    this.port.zoomAt([this.port.x, this.port.y], times);
+    this.viewChanged();
+  }
+
+  fit() {
+    const bounds = this.drawing.bounds();
+    if (!bounds) return;
+    this.port.show(bounds);
+    this.viewChanged();
+  }
+
+  /** Nudge what is selected by an arrow key. Returns whether it was one. */
+  nudge(event, ids) {
+    const way = ARROWS[event.key];
+    if (!way || !ids.length) return false;
+    const size = this.port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+    this.line.send("nudge", { ids, by: way.map((part) => part * size) });
+    return true;
+  }
+}
+
+export const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };

@@ -1,0 +1,34 @@
+// The dialog for sharing a lesson: made by the server, put in by htmx.
+import { toast } from "./toast.js";
+
+/** @param {(id: string, kept: boolean) => void} keep keep a peg from students, or leave it to them */
+export function sharing(keep) {
+  const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("sharing"));
+  const panel = document.getElementById("sharing-panel");
+  document.getElementById("share").addEventListener("click", async () => {
+    await window.htmx.ajax("GET", panel.dataset.address, { target: "#sharing-panel", swap: "innerHTML" });
+    if (!dialog.open) dialog.showModal();
+  });
+  panel.addEventListener("click", async (event) => {
+    const button = event.target.closest("button");
+    if (!button) return;
+    if (button.classList.contains("close-sharing")) dialog.close();
+    if (!button.dataset.copies) return;
+    const field = /** @type {HTMLInputElement} */ (document.getElementById(button.dataset.copies));
+    field.select();
+    try {
+      await navigator.clipboard.writeText(field.value);
+      button.textContent = "Copied";
+    } catch {
+      button.textContent = "Press Ctrl C";
+    }
+  });
+  panel.addEventListener("change", ({ target }) => {
+    if (target.dataset.student) keep(target.dataset.student, !target.checked);
+    else if (target.name === "shared") window.htmx.trigger(target.form, "submit");
+  });
+  dialog.addEventListener("click", (event) => event.target === dialog && dialog.close());
+  document.body.addEventListener("htmx:responseError", (event) => {
+    if (panel.contains(event.target)) toast("That could not be done. Open Share again.", { refusal: true });
+  });
+}

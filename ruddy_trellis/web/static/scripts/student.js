@@ -1,0 +1,136 @@
+// A student's page: their own copy of a board, to drag, turn, reveal and start again.
+import { BoardView } from "./board_view.js";
+import { Gestures } from "./gestures.js";
+import { hideToast } from "./toast.js";
+
+const page = document.getElementById("board");
+const sentence = document.getElementById("sentence");
+const back = /** @type {HTMLButtonElement} */ (document.getElementById("story-back"));
+const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
+const HINT = sentence.dataset.hint;
+
+/** What this browser keeps, where it keeps anything: in some frames it may not. */
+const kept = {
+  read(name) {
+    try {
+      return localStorage.getItem(`ruddy-trellis ${name}`);
+    } catch {
+      return null;
+    }
+  },
+  write(name, value) {
+    try {
+      localStorage.setItem(`ruddy-trellis ${name}`, value);
+    } catch {
+      // Then the copy lasts as long as the page.
+    }
+  },
+};
+
+const token = kept.read("copy") ?? page.dataset.fresh;
+kept.write("copy", token);
+const story = `story ${page.dataset.live}`;
+
+let selected = [];
+let started = false;
+
+const view = new BoardView(`${page.dataset.live}?copy=${encodeURIComponent(token)}`, {
+  board: () => select(selected.filter((id) => drawing.things.has(id))),
+  changed: ({ gone }) => select(selected.filter((id) => !gone.includes(id))),
+  revealed: tellStory,
+  fits: true,
+});
+const { canvas, port, drawing, line, drags, reveals, player } = view;
+reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
+started = true;
+
+/** The buttons of the story, and what of it is seen: that is kept for the next visit. */
+function tellStory() {
+  if (!started) return;
+  const { some, more, less } = reveals.progress();
+  back.hidden = next.hidden = !some;
+  next.disabled = !more;
+  back.disabled = !less;
+  kept.write(story, JSON.stringify(reveals.seen()));
+}
+
+function say(words) {
+  sentence.textContent = words || HINT;
+}
+
+function select(ids) {
+  selected = ids;
+  drawing.markOnly("chosen", ids);
+  say(ids.map((id) => drawing.things.get(id).sentence).join("; "));
+}
+
+/** Select the next or the one before of the things that are seen. */
+function walk(step) {
+  const seen = [...drawing.things.values()].filter((item) => drawing.visible(item)).map((item) => item.id);
+  if (!seen.length) return;
+  const at = seen.indexOf(selected.at(-1));
+  select([seen[(at < 0 && step < 0 ? seen.length - 1 : at + step + seen.length) % seen.length]]);
+}
+
+const gestures = new Gestures(
+  { canvas, port, drawing },
+  {
+    hover(event) {
+      port.measure();
+      const [id] = drawing.under(event.clientX - port.left, event.clientY - port.top);
+      drawing.markOnly("lit", id ? [id] : []);
+      canvas.classList.toggle("over", !!id);
+      canvas.classList.toggle("movable", !!id && ["free", "sliding"].includes(drawing.things.get(id).style.peg));
+      if (!selected.length) say(id ? drawing.things.get(id).sentence : "");
+    },
+    leave() {
+      drawing.markOnly("lit", []);
+      if (!selected.length) say("");
+    },
+    grab: (id, at) => view.grab([id], at),
+    drag: (to) => drags.offer({ to }),
+    drop: () => view.letGo(),
+    choose(id) {
+      if (id) drawing.uncover(id);
+      select(id && selected[0] !== id ? [id] : []);
+    },
+    click() {},
+    menu() {},
+    box() {},
+    labelMoved() {},
+    viewChanged: () => view.viewChanged(),
+  },
+);
+
+back.addEventListener("click", () => reveals.step(-1));
+next.addEventListener("click", () => reveals.step(1));
+document.getElementById("reset").addEventListener("click", () => {
+  reveals.startAgain();
+  drawing.coverAll();
+  drawing.clearTrails();
+  if (view.state.undo || view.state.redo) line.send("reset");
+});
+
+document.addEventListener("keydown", (event) => {
+  const command = event.ctrlKey || event.metaKey;
+  if (event.target.matches?.("input:not([type=range])")) return;
+  if (command && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
+  else if (command && event.key.toLowerCase() === "y") line.send("redo");
+  else if (command) return;
+  else if (event.key === "Escape") {
+    gestures.stop();
+    hideToast();
+    select([]);
+  } else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1);
+  else if (event.key === "PageDown" || event.key === "PageUp") reveals.step(event.key === "PageDown" ? 1 : -1);
+  else if (event.key === ".") line.send(player.on ? "pause" : "play");
+  else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);
+  else if (event.key === "0") view.fit();
+  else if (event.key === " " && event.target === canvas) gestures.space = true;
+  else if (event.key === "Enter" && event.target === canvas && selected.length) drawing.uncover(selected[0]);
+  else if (event.target.matches("input") || !view.nudge(event, selected)) return;
+  event.preventDefault();
+});
+document.addEventListener("keyup", (event) => {
+  if (event.key === " ") gestures.space = false;
+});

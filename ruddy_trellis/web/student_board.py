@@ -1,0 +1,63 @@
+"""A student's own copy of a board, live."""
+
+import orjson
+from starlette.concurrency import run_in_threadpool
+
+from ..core.lesson_file import board_to_json
+from ..core.refusal import Refusal
+from ..core.student_copy import student_copy
+from ..store.tables import BoardRow
+from . import messages
+from .connection import Connection
+from .live_board import LiveBoard
+
+
+class StudentBoard(LiveBoard):
+    """A copy of a teacher's board that one student holds. It is kept from the student's first change on: until then it
+    is what the teacher's board is when it is opened."""
+
+    def __init__(self, source, holder, row, edit_count, lessons):
+        """
+        Args:
+            source: the teacher's live board.
+            holder: the hash of the secret that the student's browser keeps.
+            row: what is kept of the copy, or None.
+        """
+        first = row or BoardRow(lesson_id=source.lesson_id, document=orjson.dumps(board_to_json(student_copy(source.board))).decode(), edits_done=0)
+        super().__init__(first, edit_count, lessons)
+        self._source, self._holder = source, holder
+
+    def follow(self, source):
+        """Nobody has it open: as long as nothing of it is kept, it is what the teacher's board is now."""
+        self._source = source
+        if self.id is None:
+            self.board = student_copy(source.board)
+
+    async def _keep(self, patch, applied=False):
+        if self.id is None:
+            row = await run_in_threadpool(self._lessons.make_copy, self._source.id, self._holder, self._document())
+            self.id = row.id
+        await super()._keep(patch, applied)
+
+    async def reset(self):
+        """Make the copy again what the teacher's board is now. Returns the words for it."""
+        async with self._lock:
+            await self._drop_all()
+            return await self._become(student_copy(self._source.board), "Started again from the beginning")
+
+
+class StudentConnection(Connection):
+    """A student's browser at their copy: what it may ask for is to move, to look, to run motions and to start again."""
+
+    _ALLOWED = (
+        messages.Grab, messages.Drag, messages.Drop, messages.Nudge, messages.Select, messages.View, messages.Undo, messages.Redo, messages.Play,
+        messages.Pause, messages.Reset,
+    )  # fmt: skip
+
+    async def answer(self, message):
+        if not isinstance(message, self._ALLOWED):
+            raise Refusal("Here you can drag, turn dials, press buttons and start again; the construction is your teacher’s.")
+        if isinstance(message, messages.Reset):
+            self.send({"t": "says", "kind": "done", "words": f"{await self.live.reset()}.", "undo": True})
+        else:
+            await super().answer(message)
