@@ -1,6 +1,7 @@
 """The application, put together."""
 
 import gc
+from datetime import UTC, datetime, timedelta
 from functools import cache
 from pathlib import Path
 
@@ -18,6 +19,9 @@ from .live_boards import LiveBoards
 from .passwords import Attempts, hashed_password
 from .security import Guard
 from .who import SignInNeeded, identify
+
+#: How long a student's copy is kept after its last change: a little more than a school year.
+COPY_DAYS = 400
 
 
 class _Kept(StaticFiles):
@@ -46,6 +50,7 @@ def create_application(data_path, demo=True):
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
     state.attempts = Attempts()
     state.directory = SCHOOL if demo else {"school": "", "teachers": []}
+    state.lessons.forget_old_copies(datetime.now(UTC) - timedelta(days=COPY_DAYS))
     if demo:
         load_demo(state.lessons, state.teachers)
     for part in (accounts, pages, recipes, live, sharing, students):

@@ -41,6 +41,7 @@ class Connection:
         self.live = live
         self.view = None
         self._socket = socket
+        self._loop = asyncio.get_running_loop()
         self._waiting = []
         self._items = {}
         self._ready = asyncio.Event()
@@ -65,11 +66,14 @@ class Connection:
         self._waiting.append(message)
         if len(self._waiting) > _QUEUE and self._closing is None:
             self._waiting.clear()
-            self.close(1013)
+            self._close(1013)
         self._ready.set()
 
-    def close(self, code=4404):
-        """Let the browser go."""
+    def close(self):
+        """Let the browser go: what it looks at is no longer open to it. May be called from any thread."""
+        self._loop.call_soon_threadsafe(self._close, 4404)
+
+    def _close(self, code):
         if self._closing is None:
             self._closing = asyncio.ensure_future(self._socket.close(code))
 

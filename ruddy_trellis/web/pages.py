@@ -46,9 +46,9 @@ def stamp():
 templates.env.globals["stamp"] = stamp()
 
 
-def page(request, name, **values):
+def page(request, template, /, **values):
     """A page from its template; it knows the teacher who is signed in."""
-    return templates.TemplateResponse(request, name, {"teacher": visitor(request), **values})
+    return templates.TemplateResponse(request, template, {"teacher": visitor(request), **values})
 
 
 @router.get("/")

@@ -123,10 +123,7 @@ class ToolTest(BrowserTest):
 
 
 class FingerTest(BrowserTest):
-    def open_page(self):
-        context = self.browser.new_context(viewport={"width": 1024, "height": 768}, has_touch=True)
-        self.addCleanup(context.close)
-        return context.new_page()
+    screen = {"viewport": {"width": 1024, "height": 768}, "has_touch": True}
 
     def test_a_finger_draws_and_drags_and_two_zoom(self):
         b = BoardPage(self.page, self.server.address).start("Fingers")

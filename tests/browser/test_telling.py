@@ -1,6 +1,7 @@
 """Telling a lesson: reveals, covers, words, the working, presenting, several boards."""
 
 from .board_page import BoardPage
+from .student_page import StudentPage
 from .served import BrowserTest
 
 
@@ -91,6 +92,72 @@ class TellingTest(BrowserTest):
         self.assertTrue(self.page.is_visible("#laser"))
         self.page.keyboard.press("Escape")
         self.assertTrue(self.page.is_visible("#drawer"))
+
+        # Shared, with the pond's edge kept from students; one of them works through it in a browser of their own.
+        self.page.click("#share")
+        self.page.check("#sharing [value=link]")
+        for name in "PQ":
+            self.page.uncheck(f"label:has-text('point {name}') input")
+        link = self.page.input_value("#share-link")
+        self.page.keyboard.press("Escape")
+        self.assertFalse(self.page.is_visible("#sharing"))
+        self._as_a_student(link, {name: b.value(name) for name in ("A", "A′", "P")}, b.board.find("A"))
+        self.assertEqual(b.value("A"), (-5, -2), "the teacher's own is as it was")
+
+    def _as_a_student(self, link, places, corner):
+        s = StudentPage(self.open_page(sign_in=None), self.server).visit(link)
+        page = s.page
+        opened = lambda: page.locator(".reveal button[aria-pressed=true]").count()
+        self.assertNotIn("A′", s.names())
+        for count in (1, 2, 3, 4):
+            page.click("#story-next")
+            self.assertEqual(opened(), count)
+        self.assertTrue(page.is_disabled("#story-next"))
+        s.settle()
+        self.assertIn("A′", s.names())
+        page.click(".reveal >> nth=2 >> button")
+        page.keyboard.press("PageUp")
+        self.assertEqual(opened(), 2)
+        # The cover is lifted, a corner dragged; the edge of the pond is the teacher's.
+        self.assertIn("A covered value", page.inner_text("#seen"))
+        s.click(3.6, 3.8)
+        self.assertIn("The way across is", page.inner_text("#seen"))
+        s.escape()
+        s.drag(places["A"], (-4, 0), (-4, -1))
+        self.assertEqual(s.value("A"), (-4, -1))
+        self.assertNotEqual(s.value("A′"), places["A′"])
+        s.drag(places["P"], (2, -4), drop=False)
+        self.assertIn("not to be moved here", s.toast())
+        page.mouse.up()
+        # An accidental double click on nothing and Escape half-way through a drag lose nothing.
+        page.mouse.dblclick(*s.pixel(4, -3))
+        s.drag((-4, -1), (-3, -2), drop=False)
+        page.keyboard.press("Escape")
+        page.mouse.up()
+        s.settle()
+        self.assertEqual(s.value("A"), (-3, -2))
+        page.keyboard.press("Control+z")
+        s.settle()
+        self.assertEqual(s.value("A"), (-4, -1))
+        s.reload()
+        self.assertEqual((s.value("A"), opened()), ((-4, -1), 2), "the copy and the story are still there")
+        page.click("#reset")
+        s.settle()
+        self.assertEqual((s.value("A"), opened()), (places["A"], 0))
+        self.assertIn("A covered value", page.inner_text("#seen"))
+        page.click("#toast button")
+        s.settle()
+        self.assertEqual(s.value("A"), (-4, -1), "starting again was undone")
+        page.click("#reset")
+        s.settle()
+        # With keys alone.
+        page.keyboard.press("Escape")
+        while page.locator("li.chosen").get_attribute("data-id") != corner if page.locator("li.chosen").count() else True:
+            page.keyboard.press("]")
+            page.wait_for_timeout(120)
+        page.keyboard.press("ArrowRight")
+        s.settle()
+        self.assertGreater(s.value("A")[0], places["A"][0])
 
     def test_the_working_is_stepped_and_replayed(self):
         b = BoardPage(self.page, self.server.address).start("Steps")

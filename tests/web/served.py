@@ -44,7 +44,7 @@ class WebTest(unittest.TestCase):
         """That teacher's lessons, each with the id of its first board."""
         return self.lessons.of_teacher(self.teacher.id)
 
-    def new_board(self):
+    def new_board(self, client=None):
         """The id of the board of a new lesson."""
-        slug = self.client.post("/lessons", data={"title": "New"}, follow_redirects=False).headers["location"].split("/")[-1]
+        slug = (client or self.client).post("/lessons", data={"title": "New"}, follow_redirects=False).headers["location"].split("/")[-1]
         return self.lessons.boards(self.lessons.find(slug).id)[0].id

@@ -31,6 +31,10 @@ class Catalogue:
             raise ValueError(f"the keys {construction.keys} belong to {taken[0]} already")
         self._by_key[construction.key] = construction
 
+    def remove(self, key):
+        """Make a construction unknown again."""
+        del self._by_key[key]
+
     def use_own(self, constructions):
         """From here on in this context, know these as well.
 

@@ -1,0 +1,40 @@
+"""A student's page of a shared lesson."""
+
+import json
+import sqlite3
+
+from ruddy_trellis.core.lesson_file import BoardData, board_from_data
+
+from .board_page import BoardPage
+
+
+class StudentPage(BoardPage):
+    """Drives a student's copy in one browser page, and reads it where the server keeps it."""
+
+    def __init__(self, page, server):
+        super().__init__(page, server.address)
+        self.data = server.data
+
+    def visit(self, link):
+        self.page.goto(link)
+        return self._ready()
+
+    def look_into(self, frame):
+        """The page shows the lesson in a frame: be ready to drag in it."""
+        return self._ready(frame)
+
+    def _ready(self, inside=None):
+        inside = inside or self.page
+        inside.locator("#saved:text-is('Saved')").wait_for()
+        self.page.wait_for_timeout(450)
+        self.frame = inside.locator("#drawing").bounding_box()
+        self.source = int(inside.locator("#board").get_attribute("data-live").split("/")[-2])
+        return self
+
+    @property
+    def board(self):
+        """The copy as it is kept, or the teacher's board where none is kept yet."""
+        with sqlite3.connect(self.data) as connection:
+            rows = connection.execute("SELECT document FROM board WHERE copy_of = ? OR id = ? ORDER BY id DESC", (self.source, self.source)).fetchall()
+        connection.close()
+        return board_from_data(BoardData.model_validate(json.loads(rows[0][0])))

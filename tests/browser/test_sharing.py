@@ -1,0 +1,63 @@
+"""Sharing in the browser: signing in, frames in a class page, a tablet, private lessons."""
+
+from playwright.sync_api import expect
+
+from .board_page import BoardPage
+from .served import BrowserTest
+from .student_page import StudentPage
+
+
+class SharingTest(BrowserTest):
+    class_site = True
+    expected = ("status of 404", "status of 422", "frame-ancestors")
+
+    def test_register_make_a_lesson_sign_out_and_in_again(self):
+        page = self.open_page(sign_in=None)
+        page.goto(self.server.address)
+        page.click("text=Make an account")
+        page.fill("#name", "Robin Alder")
+        page.fill("#sign-in", "robin.alder")
+        page.fill("#password", "a gate of oak")
+        page.click("button:text-is('Make the account')")
+        b = BoardPage(page, self.server.address).start("My first bed")
+        b.say("A=(0,0)")
+        address = page.url
+        page.goto(self.server.address)
+        page.click("text=Sign out")
+        page.goto(address)
+        expect(page.locator("h1")).to_have_text("Not found")
+        page.click("main >> text=sign in")
+        page.fill("#sign-in", "robin.alder")
+        page.fill("#password", "not this one")
+        page.keyboard.press("Enter")
+        expect(page.locator("[role=alert]")).to_contain_text("do not go together")
+        self.assertEqual(page.input_value("#sign-in"), "robin.alder", "what was typed is kept")
+        page.fill("#password", "a gate of oak")
+        page.keyboard.press("Enter")
+        b._ready()
+        self.assertEqual(b.working(), ["A is a free point at (0, 0)"])
+
+    def test_a_class_page_shows_a_lesson_that_works_and_only_embed_pages_can_be_framed(self):
+        page = self.open_page(sign_in=None)
+        page.goto(self.server.class_address)
+        frame = page.frame_locator("iframe")
+        expect(frame.locator("#saved")).to_have_text("Saved")
+        expect(frame.locator(".reveal button[aria-pressed=true]")).to_have_count(0)
+        frame.locator("#story-next").click()
+        expect(frame.locator(".reveal button[aria-pressed=true]")).to_have_count(1)
+        # The corner A of the bed is dragged inside the frame, and is where it was left after a reload.
+        s = StudentPage(page, self.server).look_into(frame)
+        s.drag_point("A", (-5, -2), (-5, -1), drop=False)
+        page.mouse.up()
+        expect(frame.locator("#undo")).to_be_enabled()
+        self.assertEqual(s.value("A"), (-5, -1))
+        page.reload()
+        expect(frame.locator("#undo")).to_be_enabled()
+        expect(frame.locator(".reveal button[aria-pressed=true]")).to_have_count(1)
+        # Any other page of ours shows nothing in a frame.
+        link = page.input_value("#lesson")
+        page.evaluate("address => document.querySelector('iframe').src = address", link)
+        page.wait_for_timeout(700)
+        self.assertNotIn("/open/", page.frames[1].url)
+        page.goto(f"{self.server.class_address}/?lesson={link[:-1]}x")
+        expect(page.locator("[role=alert]")).to_contain_text("No lesson that is open to others")

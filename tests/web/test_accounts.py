@@ -1,0 +1,167 @@
+"""Accounts: passwords, sessions, what is whose, one's own data."""
+
+import io
+import json
+import zipfile
+
+from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.web.accounts import _onward
+from ruddy_trellis.web.passwords import hashed_password
+
+from .served import WebTest
+
+GOOD = {"name": "Robin Alder", "sign_in": "robin.alder", "password": "a gate of oak"}
+
+
+class AccountTest(WebTest):
+    demo = False
+
+    def register(self, **changes):
+        client = self.new_client()
+        return client, client.post("/register", data={**GOOD, **changes}, follow_redirects=False)
+
+    def test_register_sign_out_sign_in(self):
+        client, answer = self.register(sign_in="  Robin.Alder ", name="Robin  Alder")
+        self.assertEqual(answer.status_code, 303)
+        cookie = answer.headers["set-cookie"].lower()
+        for word in ("httponly", "samesite=lax", "max-age="):
+            self.assertIn(word, cookie)
+        self.assertIn("Robin Alder", client.get("/").text)
+        client.post("/sign-out")
+        self.assertNotIn("My lessons", client.get("/").text)
+        self.assertEqual(client.get("/account").status_code, 401)
+        wrong = client.post("/sign-in", data={"sign_in": "robin.alder", "password": "a gate of elm"})
+        self.assertEqual(wrong.status_code, 422)
+        self.assertIn("do not go together", wrong.text)
+        right = client.post("/sign-in", data={"sign_in": "Robin.Alder", "password": GOOD["password"], "onward": "/account"}, follow_redirects=False)
+        self.assertEqual((right.status_code, right.headers["location"]), (303, "/account"))
+        self.assertIn("robin.alder", client.get("/account").text)
+        self.assertIn("Secure", self.new_client().post("https://testserver/sign-in", data=GOOD, follow_redirects=False).headers["set-cookie"])
+
+    def test_what_does_not_do_is_refused_in_words(self):
+        self.register()
+        for changes, words in (
+            ({"sign_in": "robin.alder"}, "taken"), ({"sign_in": "two words"}, "A sign-in is"), ({"sign_in": "x", "name": ""}, "Your name"),
+            ({"sign_in": "other", "password": "short"}, "from 10 to 200"), ({"sign_in": "other", "password": "aaaaaaaaaaaa"}, "five different"),
+        ):  # fmt: skip
+            _, answer = self.register(**changes)
+            self.assertEqual(answer.status_code, 422)
+            self.assertIn(words, answer.text)
+        self.assertNotIn("set-cookie", answer.headers)
+        self.assertIsNone(self.application.state.teachers.find("other"))
+
+    def test_passwords_are_kept_as_argon2_and_secrets_as_hashes(self):
+        client, _ = self.register()
+        kept = self.application.state.teachers.find("robin.alder").password
+        self.assertTrue(kept.startswith("$argon2id$"))
+        token = client.cookies["trellis_session"]
+        with self.lessons._database.engine.connect() as connection:
+            kept = connection.exec_driver_sql("SELECT token FROM session").scalars().all()
+        self.assertEqual((len(kept), token in kept), (2, False))
+        with self.assertRaises(Refusal):
+            hashed_password("x" * 201)
+
+    def test_trying_passwords_is_limited_and_the_right_one_waits_as_well(self):
+        client, _ = self.register()
+        stranger = self.new_client()
+        answers = [stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"}).status_code for number in range(7)]
+        self.assertEqual(answers, [422] * 6 + [429])
+        late = stranger.post("/sign-in", data=GOOD)
+        self.assertEqual(late.status_code, 429)
+        self.assertIn("ten minutes", late.text)
+        self.register(sign_in="other.one")
+        self.assertEqual(stranger.post("/sign-in", data={**GOOD, "sign_in": "other.one"}, follow_redirects=False).status_code, 303, "another name may still")
+        self.assertEqual(client.get("/account").status_code, 200, "who is signed in stays so")
+
+    def test_another_password_signs_out_everywhere_else(self):
+        client, _ = self.register()
+        other = self.new_client()
+        other.post("/sign-in", data=GOOD)
+        stolen = client.cookies["trellis_session"]
+        refused = client.post("/account/password", data={"old": "wrong", "new": "a fence of ash"})
+        self.assertIn("Nothing has changed", refused.text)
+        done = client.post("/account/password", data={"old": GOOD["password"], "new": "a fence of ash"})
+        self.assertEqual(done.status_code, 200)
+        self.assertEqual(client.get("/account").status_code, 200)
+        self.assertEqual(other.get("/account").status_code, 401)
+        self.assertNotEqual(client.cookies["trellis_session"], stolen)
+        self.assertEqual(self.new_client().post("/sign-in", data=GOOD).status_code, 422)
+
+    def test_a_sign_in_from_another_site_is_refused(self):
+        self.register()
+        for origin in ("http://elsewhere.test", "null"):
+            answer = self.new_client().post("/sign-in", data=GOOD, headers={"origin": origin}, follow_redirects=False)
+            self.assertEqual(answer.status_code, 403)
+
+    def test_onward_is_never_another_site(self):
+        for address in ("https://elsewhere.test", "//elsewhere.test", "/\\elsewhere.test", "\\/x", "javascript:x", "/x\r\ny", ""):
+            self.assertEqual(_onward(address), "/", address)
+        self.assertEqual(_onward("/lessons/abc?board=3"), "/lessons/abc?board=3")
+
+
+class DemoSchoolTest(WebTest):
+    def test_the_demo_teachers_come_in_with_one_click_and_nobody_else(self):
+        self.assertIn("Maud Alder", self.client.get("/").text)
+        self.assertIn("Tobias Quince", self.new_client("tobias.quince").get("/account").text)
+        stranger = self.new_client()
+        self.assertIn("Come in as Maud Alder", stranger.get("/").text)
+        self.assertEqual(stranger.post("/sign-in/demo", data={"sign_in": "no.one"}).status_code, 422)
+        stranger.post("/register", data=GOOD)
+        other = self.new_client()
+        self.assertEqual(other.post("/sign-in/demo", data={"sign_in": "robin.alder"}).status_code, 422)
+        self.assertEqual(other.post("/sign-in", data={"sign_in": "maud.alder", "password": "walled-garden"}, follow_redirects=False).status_code, 303)
+
+    def test_lessons_and_recipes_are_their_teachers_own(self):
+        board = self.new_board()
+        tobias = self.new_client("tobias.quince")
+        self.assertNotIn("Three taps", tobias.get("/").text)
+        for text in ("A = (0, 0)", "B = (4, 0)", "k is the circle with centre A through B"):
+            self.say(board, text)
+        kept = self.client.post(f"/boards/{board}/recipes", data={"name": "ring on a way", "results": "s3", "given": ["s1", "s2"]})
+        self.assertIn("ring on a way", kept.text)
+        self.assertIn("ring on a way", self.client.get(f"/lessons/{self.slug_of(board)}").text, "on the shelf of every board")
+        self.assertNotIn("ring on a way", tobias.get("/").text)
+        (row,) = self.lessons.recipes(self.teacher.id)
+        self.assertEqual(tobias.get(f"/recipes/{row.id}.json").status_code, 404)
+        self.assertEqual(tobias.post(f"/recipes/{row.id}/delete").status_code, 404)
+        # Another teacher may keep one of that name; typing its sentence means their own or nothing.
+        other = self.new_board(tobias)
+        self.assertIn("refusal", self.say(other, "the ring on a way on (0, 0) and (1, 1)", tobias))
+        self.say(board, "D = (1, 1)")
+        self.assertNotIn("refusal", self.say(board, "the ring on a way on B and D"))
+
+    def say(self, board, text, client=None):
+        """Type a sentence; the kinds of what is said back."""
+        with (client or self.client).websocket_connect(f"/boards/{board}/live") as socket:
+            socket.send_text(json.dumps({"t": "say", "text": text}))
+            said = []
+            while not {"refusal", "changed"} & set(said):
+                message = json.loads(socket.receive_text())
+                said.append(message.get("kind", message["t"]))
+            return said
+
+    def slug_of(self, board):
+        return next(lesson.slug for lesson, id in self.own_lessons() if id == board)
+
+    def test_all_of_ones_data_is_taken_along_and_deleted(self):
+        before = len(self.own_lessons())
+        self.client.post(f"/lessons/{self.own_lessons()[0][0].slug}/away")
+        with zipfile.ZipFile(io.BytesIO(self.client.get("/account/data.zip").content)) as archive:
+            names = archive.namelist()
+            self.assertEqual(sum(name.startswith("lessons/") for name in names), before - 1)
+            self.assertEqual(sum(name.startswith("put away/") for name in names), 1)
+            self.assertEqual(json.loads(archive.read("account.json"))["sign_in"], "maud.alder")
+            lesson = archive.read(next(name for name in names if name.startswith("lessons/")))
+        self.assertEqual(self.client.post("/lessons/read", files={"file": ("l.json", lesson)}, follow_redirects=False).status_code, 303)
+        shared = self.lessons.gallery()[0][0].share_key
+        self.assertIn("Nothing has changed", self.client.post("/account/delete", data={"password": "not this one"}).text)
+        self.client.post("/account/delete", data={"password": "walled-garden"})
+        self.assertEqual(self.client.get("/account").status_code, 401)
+        self.assertEqual(self.client.get(f"/open/{shared}").status_code, 404)
+        with self.lessons._database.engine.connect() as connection:
+            for table in ("lesson", "board", "edit", "recipe", "session"):
+                self.assertEqual(connection.exec_driver_sql(f"SELECT count(*) FROM {table}").scalar(), 0, table)
+            self.assertEqual(connection.exec_driver_sql("SELECT count(*) FROM teacher WHERE sign_in = 'maud.alder'").scalar(), 0)
+            self.assertEqual(connection.exec_driver_sql("PRAGMA foreign_key_check").all(), [])
+
+
