@@ -1,19 +1,17 @@
 """Drags, page opening and page weight, in headless Chromium on loopback."""
 
-import json
 import statistics
 import tempfile
 import time
-import urllib.request
 from pathlib import Path
 
 from playwright.sync_api import sync_playwright
 
-from ruddy_trellis.core.lesson_file import lesson_to_json
 from tests.browser.board_page import BoardPage
-from tests.browser.served import ARGUMENTS, CHROMIUM, Server
+from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
 
 from .figures import kitchen_garden, orchard, rosette, three_movers, wreath
+from .students import Teacher, p95, times
 
 #: Notes when each drag position is sent and when its answer has been drawn, and how long each frame takes.
 WATCH = """
@@ -37,19 +35,16 @@ requestAnimationFrame(frame);
 """
 
 
-def upload(server, title, figure):
-    """Put a figure into the server as a lesson, through its door for files. Returns its address."""
-    content = json.dumps(lesson_to_json(title, [figure.board]))
-    mark = "----bench"
-    body = f'--{mark}\r\nContent-Disposition: form-data; name="file"; filename="b.json"\r\n\r\n{content}\r\n--{mark}--\r\n'.encode()
-    request = urllib.request.Request(server.address + "/lessons/read", body, {"Content-Type": f"multipart/form-data; boundary={mark}"})
-    with urllib.request.urlopen(request) as answer:
-        return answer.url
+def new_page(browser, server):
+    """A page of a browser that is signed in."""
+    context = browser.new_context(viewport={"width": 1280, "height": 800})
+    come_in(context, server)
+    return context.new_page()
 
 
 def drag(browser, server, address, seconds=6, grab=0):
     """Drag a peg in circles, the first of the board or another. Returns the round trips and the frames in milliseconds."""
-    page = browser.new_page(viewport={"width": 1280, "height": 800})
+    page = new_page(browser, server)
     page.add_init_script(WATCH)
     page.goto(address)
     b = BoardPage(page, server.address)._ready()
@@ -63,13 +58,13 @@ def drag(browser, server, address, seconds=6, grab=0):
         page.mouse.move(x + 60 + (step % 120), y + 40 + (step * 7 % 90))
     watched = page.evaluate("watched")
     page.mouse.up()
-    page.close()
+    page.context.close()
     return watched["trips"], watched["frames"]
 
 
 def running(browser, server, address, seconds=10):
     """Run a board's motions. Returns the frames of the page in milliseconds."""
-    page = browser.new_page(viewport={"width": 1280, "height": 800})
+    page = new_page(browser, server)
     page.add_init_script(WATCH)
     page.goto(address)
     BoardPage(page, server.address)._ready()
@@ -79,17 +74,18 @@ def running(browser, server, address, seconds=10):
     page.wait_for_timeout(seconds * 1000)
     frames = page.evaluate("watched.frames")
     page.keyboard.press(".")
-    page.close()
+    page.context.close()
     return frames
 
 
 def summary(trips):
-    return f"{statistics.median(trips):.1f} ms median, {statistics.quantiles(trips, n=20)[18]:.1f} ms p95"
+    return f"{statistics.median(trips):.1f} ms median, {p95(trips):.1f} ms p95"
 
 
 def weight(browser, server):
     """The bytes of a first visit to a board page, as sent: all, and our own script."""
     context = browser.new_context()
+    come_in(context, server)
     page = context.new_page()
     client = context.new_cdp_session(page)
     client.send("Network.enable")
@@ -101,35 +97,25 @@ def weight(browser, server):
     return sum(sizes.values()), sum(size for address, size in sizes.items() if "/scripts/" in address)
 
 
-def opened(address, times=60):
-    """How long a board page takes to come, milliseconds."""
-    spent = []
-    for _ in range(times):
-        start = time.perf_counter()
-        with urllib.request.urlopen(address) as answer:
-            answer.read()
-        spent.append((time.perf_counter() - start) * 1000)
-    return spent
-
-
 def rows():
     """The rows of the table that a browser answers."""
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
         server = Server(Path(folder) / "bench.sqlite")
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         try:
-            wide, deep = upload(server, "Orchard", orchard()), upload(server, "Wreath", wreath())
-            mixed = upload(server, "Kitchen garden", kitchen_garden())
+            teacher = Teacher(server)
+            wide, deep = teacher.upload("Orchard", orchard()), teacher.upload("Wreath", wreath())
+            mixed = teacher.upload("Kitchen garden", kitchen_garden())
             for what, address in (("5 steps hang on the peg", wide), ("all 200 hang on the peg", deep), ("arcs, conics, tags and marks", mixed)):
                 trips, frames = drag(browser, server, address)
                 slow = sum(frame > 25 for frame in frames)
                 yield f"drag on a 200-step board, {what}", "≤ 6 ms median, ≤ 12 ms p95", f"{summary(trips)} ({len(trips)} positions; {slow} of {len(frames)} frames over 25 ms)"
-            trips, frames = drag(browser, server, upload(server, "Rosette", rosette()), grab=1)
+            trips, frames = drag(browser, server, teacher.upload("Rosette", rosette()), grab=1)
             yield "drag of a family of 72 copies of 50 parts", "median ≤ 16 ms", f"{summary(trips)} ({len(trips)} positions)"
-            frames = running(browser, server, upload(server, "Three movers", three_movers()))
+            frames = running(browser, server, teacher.upload("Three movers", three_movers()))
             rate = 1000 * len(frames) / sum(frames)
             yield "motion of three things with fading trails, 10 s", "≥ 55 frames a second", f"{rate:.1f} frames a second, {sum(frame > 25 for frame in frames)} of {len(frames)} over 25 ms"
-            spent = opened(deep)
+            spent = times(lambda: teacher.browser.open(deep).read())
             yield "opening a board page of 200 steps, server time", "p95 ≤ 60 ms", f"{summary(spent)}"
             everything, script = weight(browser, server)
             yield "page weight of a first visit", "≤ 400 kB, own script ≤ 60 kB", f"{everything / 1000:.0f} kB, own script {script / 1000:.0f} kB"

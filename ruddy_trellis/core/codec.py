@@ -10,6 +10,8 @@ from .language.words import Words
 from .refusal import Refusal
 from .step import PLAIN, Look, Step
 
+_PLAIN = asdict(PLAIN)
+
 
 def fill_to_json(fill):
     """What fills a gap as JSON: ids as a list of texts, coordinates as a list of numbers, a formula as an object."""
@@ -48,8 +50,10 @@ def fill_from_json(data):
 
 def look_to_json(look):
     """Only what differs from the look that every thing has at first."""
-    plain = asdict(PLAIN)
-    return {name: list(value) if isinstance(value, tuple) else value for name, value in asdict(look).items() if value != plain[name]}
+    if look == PLAIN:
+        return {}
+    parts = ((name, getattr(look, name), plain) for name, plain in _PLAIN.items())
+    return {name: list(value) if isinstance(value, tuple) else value for name, value, plain in parts if value != plain}
 
 
 def step_to_json(step):

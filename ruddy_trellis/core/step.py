@@ -1,6 +1,7 @@
 """One step of a construction, as it is kept."""
 
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 
 from .catalogue import CATALOGUE
 from .kinds import NUMBER
@@ -55,24 +56,24 @@ class Step:
     name: str | None = None
     look: Look = PLAIN
 
-    @property
+    @cached_property
     def construction(self):
         return CATALOGUE[self.does]
 
-    @property
+    @cached_property
     def makes(self):
         return self.construction.makes
 
-    @property
+    @cached_property
     def is_reading(self):
         return self.makes == NUMBER
 
-    @property
+    @cached_property
     def moves(self):
         """How a person can move it: "free", "sliding", or "" for what is fixed or locked."""
         return "" if self.look.locked else self.construction.moves
 
-    @property
+    @cached_property
     def inputs(self):
         """The ids of all steps it is made from, in the order of its gaps, each once."""
         found = {}

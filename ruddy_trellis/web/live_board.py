@@ -21,18 +21,18 @@ class LiveBoard:
     Every change goes through ``change``: checked, applied, saved, and only then told to anyone.
     """
 
-    def __init__(self, row, edit_count, lessons, teacher_id=None):
+    def __init__(self, row, edit_count, lessons, teacher_id=None, board=None):
         self.id = row.id
         self.lesson_id = row.lesson_id
         self.teacher_id = teacher_id
-        self.board: Board = board_from_data(BoardData.model_validate(orjson.loads(row.document)))
+        self.board: Board = board or board_from_data(BoardData.model_validate(orjson.loads(row.document)))
         self.edits_done = row.edits_done
         self.edit_count = edit_count
         self.connections = set()
         self._lessons = lessons
         self._lock = asyncio.Lock()
         self._drags = {}
-        self._told = {item["id"]: item for item in self.items()}
+        self._told = None
         self._moved = set()
 
     # What is seen -------------------------------------------------------------------------------------------
@@ -51,7 +51,10 @@ class LiveBoard:
 
     def whole(self):
         """The message that shows the whole board."""
-        return {"t": "board", "items": self.items(), "state": self.state()}
+        items = self.items()
+        if self._told is None:
+            self._told = {item["id"]: item for item in items}
+        return {"t": "board", "items": items, "state": self.state()}
 
     def state(self):
         """What a page needs besides the display list."""
@@ -64,7 +67,7 @@ class LiveBoard:
 
     def _changes(self):
         """The items that differ from those last told, the ids that are gone, and the state."""
-        before, self._told = self._told, {item["id"]: item for item in self.items()}
+        before, self._told = self._told or {}, {item["id"]: item for item in self.items()}
         moved, self._moved = self._moved, set()
         return {
             "t": "changed",

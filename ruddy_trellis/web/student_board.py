@@ -1,9 +1,7 @@
 """A student's own copy of a board, live."""
 
-import orjson
 from starlette.concurrency import run_in_threadpool
 
-from ..core.lesson_file import board_to_json
 from ..core.refusal import Refusal
 from ..core.student_copy import student_copy
 from ..store.tables import BoardRow
@@ -23,15 +21,17 @@ class StudentBoard(LiveBoard):
             holder: the hash of the secret that the student's browser keeps.
             row: what is kept of the copy, or None.
         """
-        first = row or BoardRow(lesson_id=source.lesson_id, document=orjson.dumps(board_to_json(student_copy(source.board))).decode(), edits_done=0)
-        super().__init__(first, edit_count, lessons)
+        if row is None:
+            super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0), 0, lessons, board=student_copy(source.board))
+        else:
+            super().__init__(row, edit_count, lessons)
         self._source, self._holder = source, holder
 
     def follow(self, source):
         """Nobody has it open: as long as nothing of it is kept, it is what the teacher's board is now."""
         self._source = source
         if self.id is None:
-            self.board = student_copy(source.board)
+            self.board, self._told = student_copy(source.board), None
 
     async def _keep(self, patch, applied=False):
         if self.id is None:

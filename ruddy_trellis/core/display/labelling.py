@@ -10,6 +10,7 @@ _SCREEN = 1000
 #: Other ways to stand, tried in order: turned by so much, and so many times as far off.
 _WAYS = [(0, 1), (45, 1), (-45, 1), (90, 1), (-90, 1), (0, 1.9), (135, 1), (-135, 1), (180, 1), (45, 2), (-45, 2), (180, 1.9), (0, 2.8)]
 _CELL = 48
+_TURNED = [(cos(radians(turn)), sin(radians(turn)), times) for turn, times in _WAYS]
 
 
 def settled(board, extent, shown):
@@ -46,22 +47,21 @@ def settled(board, extent, shown):
     moving.sort(key=lambda pair: pair[0].makes == NUMBER)
     turns = {}
     for step, label in moving:
-        best = None
-        for turn, times in _WAYS:
-            cosine, sine = cos(radians(turn)), sin(radians(turn))
+        best, least = None, float("inf")
+        for cosine, sine, times in _TURNED:
             x, y = label["push"]
             if x == y == 0:
                 y = (times - 1) * 1.2
             push = times * (cosine * x - sine * y), times * (sine * x + cosine * y)
             box = _box(step, label, zoom, (SIZES["push"] * push[0], SIZES["push"] * push[1]))
-            covered = taken.covered(*box)
-            if best is None or covered < best[0]:
-                best = (covered, box, (cosine, sine, times))
+            covered = taken.covered(*box, least)
+            if covered < least:
+                best, least = (box, (cosine, sine, times)), covered
             if not covered:
                 break
-        taken.add(*best[1])
-        if best[2] != (1, 0, 1):
-            turns[step.id] = best[2]
+        taken.add(*best[0])
+        if best[1] != (1, 0, 1):
+            turns[step.id] = best[1]
     return turns
 
 
@@ -78,20 +78,27 @@ class _Boxes:
     def __init__(self):
         self._cells = {}
 
-    def _touched(self, left, low, right, high):
-        for column in range(int(left // _CELL), int(right // _CELL) + 1):
-            for row in range(int(low // _CELL), int(high // _CELL) + 1):
-                yield column, row
+    def add(self, left, low, right, high):
+        first_column, first_row = int(left // _CELL), int(low // _CELL)
+        box = (left, low, right, high, first_column, first_row)
+        for column in range(first_column, int(right // _CELL) + 1):
+            for row in range(first_row, int(high // _CELL) + 1):
+                self._cells.setdefault((column, row), []).append(box)
 
-    def add(self, *box):
-        for cell in self._touched(*box):
-            self._cells.setdefault(cell, []).append(box)
-
-    def covered(self, left, low, right, high):
-        """How much of a box others cover, in square pixels."""
+    def covered(self, left, low, right, high, enough):
+        """How much of a box others cover, in square pixels; counted no further than to ``enough``."""
         total = 0
-        for box in {box for cell in self._touched(left, low, right, high) for box in self._cells.get(cell, ())}:
-            width, height = min(right, box[2]) - max(left, box[0]), min(high, box[3]) - max(low, box[1])
-            if width > 0 and height > 0:
-                total += width * height
+        first_column, first_row = int(left // _CELL), int(low // _CELL)
+        for column in range(first_column, int(right // _CELL) + 1):
+            for row in range(first_row, int(high // _CELL) + 1):
+                for other_left, other_low, other_right, other_high, other_column, other_row in self._cells.get((column, row), ()):
+                    # Of all cells that both boxes touch, the first one counts.
+                    if column > first_column and column > other_column or row > first_row and row > other_row:
+                        continue
+                    width = (right if right < other_right else other_right) - (left if left > other_left else other_left)
+                    height = (high if high < other_high else other_high) - (low if low > other_low else other_low)
+                    if width > 0 and height > 0:
+                        total += width * height
+                        if total >= enough:
+                            return total
         return total
