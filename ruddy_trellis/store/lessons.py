@@ -8,6 +8,9 @@ from sqlmodel import select
 from .database import Database
 from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 
+#: How many copies of one board are kept at most.
+COPIES = 2_000
+
 
 class Lessons:
     """Reads and writes lessons. Documents and patches go in and come out as JSON text.
@@ -52,10 +55,11 @@ class Lessons:
         with self._database.session() as session:
             return session.exec(select(Lesson).where(Lesson.slug == slug)).first()
 
-    def teacher_of(self, lesson_id):
-        """The id of the teacher whose lesson this is, or None."""
+    def teacher_of(self, board_id):
+        """The id of the teacher whose board this is; None where there is none, or it is a student's copy."""
         with self._database.session() as session:
-            return session.exec(select(Lesson.teacher_id).where(Lesson.id == lesson_id)).first()
+            owner = select(Lesson.teacher_id).join(BoardRow, BoardRow.lesson_id == Lesson.id)
+            return session.exec(owner.where(BoardRow.id == board_id, BoardRow.copy_of.is_(None))).first()
 
     def find_shared(self, share_key):
         """The lesson of that link, or None where there is none, or it is private or put away."""
@@ -215,23 +219,30 @@ class Lessons:
             return session.exec(select(BoardRow).where(BoardRow.copy_of == copy_of, BoardRow.holder == holder)).first()
 
     def make_copy(self, copy_of, holder, document):
-        """Keep a student's copy of a board. Returns its row."""
+        """Keep a student's copy of a board; where there are very many, the one that was longest left alone goes.
+        Returns its row."""
         with self._database.session() as session:
             board = session.get(BoardRow, copy_of)
             row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, changed_at=_now())
             session.add(row)
+            copies = select(BoardRow.id).where(BoardRow.copy_of == copy_of).order_by(BoardRow.changed_at.desc())
+            self._delete_copies(session, session.exec(copies.offset(COPIES)).all())
             session.commit()
             return row
 
     def forget_old_copies(self, before):
         """Delete the copies that no student has changed since then. Returns how many."""
         with self._database.session() as session:
-            old = list(session.exec(select(BoardRow.id).where(BoardRow.copy_of.is_not(None), BoardRow.changed_at < before)))
-            for board_id in old:
-                session.exec(delete(EditRow).where(EditRow.board_id == board_id))
-                session.exec(delete(BoardRow).where(BoardRow.id == board_id))
+            old = session.exec(select(BoardRow.id).where(BoardRow.copy_of.is_not(None), BoardRow.changed_at < before)).all()
+            self._delete_copies(session, old)
             session.commit()
             return len(old)
+
+    @staticmethod
+    def _delete_copies(session, ids):
+        for board_id in ids:
+            session.exec(delete(EditRow).where(EditRow.board_id == board_id))
+            session.exec(delete(BoardRow).where(BoardRow.id == board_id))
 
     def edit(self, board_id, number):
         """The patch of one edit as JSON text, or None."""

@@ -3,6 +3,7 @@
 import asyncio
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from fastapi.responses import PlainTextResponse
 from starlette.concurrency import run_in_threadpool
 
 from .connection import Connection
@@ -27,7 +28,7 @@ async def carry(socket, live, kind):
         kind: the Connection that answers them.
     """
     if live is None:
-        await socket.close(4404)
+        await socket.send_denial_response(PlainTextResponse("Not found", 404))
         return
     await socket.accept()
     connection = kind(live, socket)

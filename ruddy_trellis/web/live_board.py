@@ -21,10 +21,9 @@ class LiveBoard:
     Every change goes through ``change``: checked, applied, saved, and only then told to anyone.
     """
 
-    def __init__(self, row, edit_count, lessons, teacher_id=None, board=None):
+    def __init__(self, row, edit_count, lessons, board=None):
         self.id = row.id
         self.lesson_id = row.lesson_id
-        self.teacher_id = teacher_id
         self.board: Board = board or board_from_data(BoardData.model_validate(orjson.loads(row.document)))
         self.edits_done = row.edits_done
         self.edit_count = edit_count

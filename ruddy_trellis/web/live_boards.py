@@ -30,7 +30,7 @@ class LiveBoards:
             row = self._lessons.board(board_id)
             if row is None or row.copy_of is not None:
                 return None
-            self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons, self._lessons.teacher_of(row.lesson_id))
+            self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
         return self._used(board_id)
 
     def get_copy(self, board_id, holder):

@@ -153,9 +153,11 @@ def file_name(title):
 
 @router.post("/lessons/{slug}/away")
 def put_lesson_away(request: Request, slug: str, away: Annotated[bool, Form()] = True):
-    """Put a lesson away, or bring it back."""
-    own_lesson(request, slug)
+    """Put a lesson away, or bring it back. Put away, it is closed to students."""
+    lesson = own_lesson(request, slug)
     request.app.state.lessons.put_away(slug, away)
+    if away:
+        request.app.state.live.close_copies(lesson.id)
     return RedirectResponse("/" if away else f"/lessons/{slug}", 303)
 
 
@@ -210,6 +212,8 @@ def put_board_away(request: Request, slug: str, board_id: int, away: Annotated[b
     lesson = own_lesson(request, slug)
     if not request.app.state.lessons.put_board_away(lesson.id, board_id, away):
         return PlainTextResponse("A lesson keeps at least one board.", 422)
+    if away:
+        request.app.state.live.close_copies(lesson.id)
     return RedirectResponse(f"/lessons/{slug}?gone={board_id}" if away else f"/lessons/{slug}?board={board_id}", 303)
 
 

@@ -20,7 +20,7 @@ def policy(path):
 def same_origin(headers):
     """Whether a request comes from a page of ours, as far as its headers say."""
     origin = headers.get("origin")
-    return origin is None or urlsplit(origin).netloc == headers.get("host")
+    return headers.get("sec-fetch-site", "none") in ("same-origin", "none") and (origin is None or urlsplit(origin).netloc == headers.get("host"))
 
 
 class Guard:
@@ -37,7 +37,10 @@ class Guard:
 
         async def guarded_send(message):
             if message["type"] == "http.response.start":
-                message = {**message, "headers": [*message["headers"], *_HEADERS, (b"content-security-policy", policy(scope["path"]).encode())]}
+                more = [*_HEADERS, (b"content-security-policy", policy(scope["path"]).encode())]
+                if not any(name == b"cache-control" for name, _ in message["headers"]):
+                    more.append((b"cache-control", b"no-store"))  # what is a teacher's own is not to be found after signing out
+                message = {**message, "headers": [*message["headers"], *more]}
             await send(message)
 
         answer = None

@@ -28,7 +28,7 @@ class StudentBoard(LiveBoard):
         self._source, self._holder = source, holder
 
     def follow(self, source):
-        """Nobody has it open: as long as nothing of it is kept, it is what the teacher's board is now."""
+        """As long as nothing of it is kept, it is what the teacher's board is now."""
         self._source = source
         if self.id is None:
             self.board, self._told = student_copy(source.board), None
@@ -40,10 +40,18 @@ class StudentBoard(LiveBoard):
         await super()._keep(patch, applied)
 
     async def reset(self):
-        """Make the copy again what the teacher's board is now. Returns the words for it."""
+        """Make the copy again what the teacher's board is now. Returns the words for it, and whether it is an edit."""
         async with self._lock:
             await self._drop_all()
-            return await self._become(student_copy(self._source.board), "Started again from the beginning")
+            if self.id is not None:
+                try:
+                    return await self._become(student_copy(self._source.board), "Started again from the beginning"), True
+                except Refusal:
+                    pass  # it is like that already
+            else:
+                self.follow(self._source)
+                self.tell(self.whole())
+            return "This is the beginning", False
 
 
 class StudentConnection(Connection):
@@ -58,6 +66,7 @@ class StudentConnection(Connection):
         if not isinstance(message, self._ALLOWED):
             raise Refusal("Here you can drag, turn dials, press buttons and start again; the construction is your teacher’s.")
         if isinstance(message, messages.Reset):
-            self.send({"t": "says", "kind": "done", "words": f"{await self.live.reset()}.", "undo": True})
+            words, is_edit = await self.live.reset()
+            self.send({"t": "says", "kind": "done", "words": f"{words}.", "undo": is_edit})
         else:
             await super().answer(message)

@@ -58,8 +58,8 @@ def own_lesson(request, slug):
 
 def own_board(connection, board_id):
     """The live board of that id, if it is the asking teacher's, or None."""
-    live = connection.app.state.live.get(board_id)
-    return live if live is not None and is_theirs(connection, live.teacher_id) else None
+    state = connection.app.state
+    return state.live.get(board_id) if is_theirs(connection, state.lessons.teacher_of(board_id)) else None
 
 
 def live_board(request, board_id):

@@ -314,14 +314,25 @@ class KitTest(BrowserTest):
 
     def test_no_accessibility_violations(self):
         b = BoardPage(self.page, self.server.address).open("nine posts")
-        axe = Axe()
         for panel in ("working", "readings", "log", "look", "loose"):
             b.open_drawer(panel)
-            found = axe.run(self.page).response["violations"]
-            self.assertEqual([(one["id"], one["nodes"][0]["target"]) for one in found], [], panel)
-        self.page.goto(self.server.address + "/")
-        found = axe.run(self.page).response["violations"]
-        self.assertEqual([(one["id"], one["nodes"][0]["target"]) for one in found], [])
+            self.assertEqual(self.violations(), [], panel)
+        self.page.click("#share")
+        self.page.check("#sharing [value=link]")
+        link = self.page.input_value("#share-link")
+        self.assertEqual(self.violations(), [], "sharing")
+        stranger = self.open_page(sign_in=None)
+        for page, address in ((self.page, "/"), (self.page, "/account"), (stranger, "/"), (stranger, "/sign-in"), (stranger, "/register"), (stranger, "/gallery")):
+            page.goto(self.server.address + address)
+            self.assertEqual(self.violations(page), [], address)
+        for address in (link, link.replace("/open/", "/embed/")):
+            stranger.goto(address)
+            stranger.wait_for_selector("#saved:text-is('Saved')")
+            self.assertEqual(self.violations(stranger), [], address)
+
+    def violations(self, page=None):
+        """What axe finds wrong with a page."""
+        return [(one["id"], one["nodes"][0]["target"]) for one in Axe().run(page or self.page).response["violations"]]
 
     def test_a_look_is_copied_given_and_made_the_boards_own(self):
         b = self.start("Looks")

@@ -8,14 +8,22 @@ import sys
 import tempfile
 import textwrap
 import unittest
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
+from unittest import mock
 
-from ruddy_trellis.store import Database, Lessons
+from alembic import command
+from alembic.config import Config
+from sqlmodel import create_engine
+
+from ruddy_trellis.store import Database, Lessons, Teachers
 
 ROOT = Path(__file__).parents[2]
 
 
-class StoreTest(unittest.TestCase):
+class StoreCase(unittest.TestCase):
+    """A test with a file of its own for a store."""
+
     def setUp(self):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
@@ -26,6 +34,8 @@ class StoreTest(unittest.TestCase):
         self.addCleanup(database.close)
         return Lessons(database)
 
+
+class StoreTest(StoreCase):
     def test_edits_and_history(self):
         lessons = self.lessons()
         lesson = lessons.create(None, "One", ["{}", '{"b":2}'])
@@ -85,3 +95,41 @@ class StoreTest(unittest.TestCase):
         self.assertGreaterEqual(board.edits_done, told)
         self.assertEqual(board.document, str(board.edits_done))
         self.assertEqual(lessons.edit(board.id, told), f"patch {told}")
+
+
+class TeachersTest(StoreCase):
+    def test_a_file_from_before_there_were_teachers_becomes_the_first_ones(self):
+        self.path.parent.mkdir(parents=True)
+        config = Config()
+        config.set_main_option("script_location", str(ROOT / "ruddy_trellis" / "store" / "migrations"))
+        engine = create_engine(f"sqlite:///{self.path}")
+        with engine.begin() as connection:
+            config.attributes["connection"] = connection
+            command.upgrade(config, "0003")
+            for number in (1, 2):
+                connection.exec_driver_sql(f"INSERT INTO lesson VALUES ({number}, 'slug{number}', 'Old {number}', '2026-01-01', '2026-01-01', 0)")
+                connection.exec_driver_sql(f"INSERT INTO board VALUES ({number}, {number}, 0, '{{}}', 1, 0)")
+                connection.exec_driver_sql(f"INSERT INTO edit VALUES ({number}, 1, 'patch', '2026-01-01')")
+            connection.exec_driver_sql("INSERT INTO recipe VALUES (1, '{}', '2026-01-01')")
+        engine.dispose()
+        lessons = self.lessons()
+        teachers = Teachers(lessons._database)
+        first, second = teachers.register("first", "First", "hash"), teachers.register("second", "Second", "hash")
+        self.assertIsNone(teachers.register("first", "Again", "hash"))
+        found = [lesson for lesson, _ in lessons.of_teacher(first.id)]
+        self.assertEqual({(lesson.title, lesson.shared) for lesson in found}, {("Old 1", "private"), ("Old 2", "private")})
+        self.assertEqual(len({lesson.share_key for lesson in found}), 2)
+        self.assertEqual((len(lessons.recipes(first.id)), lessons.of_teacher(second.id), lessons.recipes(second.id)), (1, [], []))
+        self.assertEqual((lessons.edit(1, 1), lessons.teacher_of(1)), ("patch", first.id))
+
+    def test_a_session_ends(self):
+        teachers = Teachers(self.lessons()._database)
+        teacher = teachers.register("first", "First", "hash")
+        token = teachers.open_session(teacher.id)
+        self.assertEqual(teachers.signed_in(token).id, teacher.id)
+        self.assertIsNone(teachers.signed_in(token + "x"))
+        with mock.patch("ruddy_trellis.store.teachers._now", lambda: datetime.now(UTC) + timedelta(days=31)):
+            self.assertIsNone(teachers.signed_in(token))
+            teachers.open_session(teacher.id)
+        with teachers._database.engine.connect() as connection:
+            self.assertEqual(connection.exec_driver_sql("SELECT count(*) FROM session").scalar(), 1, "what is over is forgotten")

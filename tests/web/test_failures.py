@@ -54,6 +54,7 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
     def setUp(self):
         self.store = Store()
         self.live = LiveBoard(BoardRow(id=1, lesson_id=1, document=DOCUMENT), 0, self.store)
+        self.live.whole()  # someone has opened it
         self.add = read_edit({"kind": "add", "steps": [{"does": "free_point", "fills": {"at": [1, 1]}}]})
 
     async def test_an_edit_that_cannot_be_kept_is_not_made(self):
@@ -136,9 +137,6 @@ class OpeningTest(unittest.TestCase):
 
             def edit_count(self, board_id):
                 return 0
-
-            def teacher_of(self, lesson_id):
-                return 1
 
         boards = LiveBoards(SlowStore())
         with ThreadPoolExecutor(8) as pool:

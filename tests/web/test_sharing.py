@@ -4,7 +4,7 @@ import json
 from datetime import UTC, datetime, timedelta
 from unittest import mock
 
-from starlette.testclient import TestClient
+from starlette.testclient import TestClient, WebSocketDenialResponse
 from starlette.websockets import WebSocketDisconnect
 
 from ruddy_trellis.class_site import application as class_site
@@ -89,9 +89,9 @@ class SharingTest(WebTest):
             self.assertEqual(client.post(f"/lessons/{slug}/share", data={"shared": "gallery"}).status_code, 404)
             self.assertEqual(client.post(f"/lessons/{slug}/boards/{board}/move", data={"by": 1}).status_code, 404)
             for address in (f"/boards/{board}/live", f"/open/{key}/{board}/live?copy={TOKEN}"):
-                with self.assertRaises(WebSocketDisconnect) as caught, client.websocket_connect(address):
+                with self.assertRaises(WebSocketDenialResponse) as caught, client.websocket_connect(address):
                     self.fail("the line opened")
-            self.assertEqual(caught.exception.code, 4404)
+                self.assertEqual(caught.exception.status_code, 404)
             self.assertIn("No lesson has that", client.get("/gallery?find=New").text)
         self.assertEqual(self.lessons.find(slug).title, "New")
         self.assertEqual(self.lessons.find(slug).shared, "private")
@@ -204,6 +204,35 @@ class SharingTest(WebTest):
         self.teacher_line.send("grab", ids=["s2"], at=[4, 0])
         self.teacher_line.send("drag", to=[5, 0], seq=9)
         self.assertTrue(self.teacher_line.until("moved")["held"], "the teacher may")
+
+    def test_starting_again_without_a_change_takes_up_what_the_teacher_changed(self):
+        self.share()
+        student = self.student()
+        self.teacher_line.send("edit", edit={"kind": "move", "numbers": {"s2": [6, 0]}})
+        self.teacher_line.until("changed")
+        student.send("reset")
+        self.assertEqual(place(student.until("board"), "s2"), [6, 0])
+        self.assertEqual(student.until("says")["words"], "This is the beginning.")
+
+    def test_a_lesson_put_away_is_closed_to_students(self):
+        key = self.share("gallery")
+        student = self.student()
+        self.client.post(f"/lessons/{self.lesson.slug}/away")
+        with self.assertRaises(WebSocketDisconnect):
+            student.until("never")
+        self.assertEqual(self.stranger.get(f"/open/{key}").status_code, 404)
+        self.assertNotIn(key, self.stranger.get("/gallery").text)
+
+    def test_of_very_many_copies_the_oldest_goes(self):
+        self.share()
+        with mock.patch("ruddy_trellis.store.lessons.COPIES", 2):
+            for number in range(4):
+                student = self.student(f"a-secret-of-one-browser-{number}")
+                self.drag(student, "s1", 2, number)
+                student.until("changed")
+        self.application.state.live.close_copies(self.lesson.id)
+        places = [place(self.student(f"a-secret-of-one-browser-{number}").first, "s1") for number in range(4)]
+        self.assertEqual(places, [[0, 0], [0, 0], [2, 2], [2, 3]])
 
     def test_old_copies_are_forgotten(self):
         self.share()

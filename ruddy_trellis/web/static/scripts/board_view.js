@@ -28,7 +28,7 @@ export class BoardView {
     this.viewTold = 0;
 
     const scheme = location.protocol === "https:" ? "wss" : "ws";
-    this.line = new Line(`${scheme}://${location.host}${path}`, (open) => this.connected(open));
+    this.line = new Line(`${scheme}://${location.host}${path}`, (open, gone) => this.connected(open, gone));
     this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
     this.player = new Player((items) => {
       this.drawing.move(items);
@@ -50,8 +50,9 @@ export class BoardView {
     this.buttons();
   }
 
-  connected(open) {
-    this.note(open ? "Saved" : "Not connected: trying again…");
+  connected(open, gone) {
+    this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
+    if (gone) toast("This lesson is no longer open here. Sign in again, or ask for its new link.", { refusal: true });
     this.drags.clear();
     this.hooks.connected?.(open);
     if (open) this.tellView(false);

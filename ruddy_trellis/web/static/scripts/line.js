@@ -4,13 +4,14 @@
 export class Line {
   /**
    * @param {string} address of the live board
-   * @param {(open: boolean) => void} onState told when the line opens or breaks
+   * @param {(open: boolean, gone: boolean) => void} onState told when the line opens or breaks, and whether for good
    */
   constructor(address, onState) {
     this.address = address;
     this.onState = onState;
     this.handlers = new Map();
     this.wait = 250;
+    this.failures = 0;
     this.open();
   }
 
@@ -19,17 +20,30 @@ export class Line {
     this.socket = socket;
     socket.onopen = () => {
       this.wait = 250;
-      this.onState(true);
+      this.failures = 0;
+      this.onState(true, false);
     };
     socket.onmessage = (event) => {
       const message = JSON.parse(event.data);
       this.handlers.get(message.t)?.(message, event.data);
     };
-    socket.onclose = () => {
-      this.onState(false);
+    socket.onclose = async () => {
+      this.failures += 1;
+      const gone = this.failures > 1 && (await this.isGone());
+      this.onState(false, gone);
+      if (gone) return;
       setTimeout(() => this.open(), this.wait);
       this.wait = Math.min(this.wait * 2, 5000);
     };
+  }
+
+  /** Whether the page itself is no longer there for this browser: then the line will not open again. */
+  async isGone() {
+    try {
+      return (await fetch(location.href)).status === 404;
+    } catch {
+      return false; // the server is away for a while
+    }
   }
 
   /** Call a function for every message of a kind; it gets the message, and its text as it came. */

@@ -108,7 +108,7 @@ document.getElementById("reset").addEventListener("click", () => {
   reveals.startAgain();
   drawing.coverAll();
   drawing.clearTrails();
-  if (view.state.undo || view.state.redo) line.send("reset");
+  line.send("reset");
 });
 
 document.addEventListener("keydown", (event) => {
