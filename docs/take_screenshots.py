@@ -6,7 +6,7 @@ from pathlib import Path
 from playwright.sync_api import sync_playwright
 
 from tests.browser.board_page import BoardPage
-from tests.browser.served import ARGUMENTS, CHROMIUM, Server
+from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
 
 HERE = Path(__file__).parent / "screenshots"
 
@@ -15,12 +15,16 @@ def main():
     """One picture for each main view."""
     HERE.mkdir(exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
-        server = Server(Path(folder) / "lessons.sqlite")
+        server = Server(Path(folder) / "lessons.sqlite", class_site=True)
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
-        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        context = browser.new_context(viewport={"width": 1280, "height": 800})
+        page = context.new_page()
         take = lambda name: (page.wait_for_timeout(400), page.screenshot(path=HERE / f"{name}.png"))
         try:
             page.goto(server.address)
+            take("welcome")
+            come_in(context, server)
+            page.reload()
             take("lessons")
             b = BoardPage(page, server.address).open("Three taps")
             page.click(".tabs a >> nth=1")
@@ -40,10 +44,6 @@ def main():
             b.move(3.5, 3.0)
             take("sentence")
             b.escape()
-            b.open("nine posts")
-            take("nine-posts")
-            b.open("Seven beds")
-            take("seven-beds")
             b.open("dish")
             take("cooks-dish")
             b.open("Sliding")
@@ -67,6 +67,23 @@ def main():
             for _ in range(3):
                 page.keyboard.press("PageDown")
             take("pond")
+            page.click("#share")
+            page.wait_for_selector("#share-link")
+            take("share")
+            link = page.input_value("#share-link")
+            stranger = browser.new_context(viewport={"width": 1280, "height": 800}).new_page()
+            stranger.goto(link)
+            stranger.wait_for_selector("#saved:text-is('Saved')")
+            stranger.click("#story-next")
+            stranger.click("#story-next")
+            stranger.wait_for_timeout(500)
+            stranger.screenshot(path=HERE / "student.png")
+            stranger.goto(server.class_address)
+            stranger.frame_locator("iframe").locator("#saved:text-is('Saved')").wait_for()
+            stranger.wait_for_timeout(500)
+            stranger.screenshot(path=HERE / "class-page.png")
+            stranger.context.close()
+            page.keyboard.press("Escape")
             b.start("Replay")
             b.say("A=(-3,-2)", "B=(3,-2)", "AB is the segment from A to B", "k is the circle with centre A through B", "c is the circle with centre B through A",
                   "C is where k meets c, first crossing", "ABC is the polygon through A, B, C")

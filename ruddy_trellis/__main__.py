@@ -1,6 +1,7 @@
 """Starts the program: ``python -m ruddy_trellis``."""
 
 import argparse
+import logging
 import os
 import threading
 
@@ -25,6 +26,8 @@ def main():
     print(f"\n  Ruddy Trellis is at {address}/  (Ctrl+C stops it)", flush=True)
     if not arguments.no_demo:
         print(f"  Come in as {SCHOOL['teachers'][0]['name']} with one click, or sign in: {SCHOOL['teachers'][0]['sign_in']}, password {SCHOOL['password']}\n", flush=True)
+    # The server notes an error even where a WebSocket was answered with "not found", as it should be.
+    logging.getLogger("uvicorn.error").addFilter(lambda record: "without completing handshake" not in record.getMessage())
     if arguments.class_site:
         serve_class_site(application, arguments)
     uvicorn.run(application, host=arguments.host, port=arguments.port, log_level="warning", ws_per_message_deflate=False)

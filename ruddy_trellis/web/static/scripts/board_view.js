@@ -7,6 +7,9 @@ import { Reveals } from "./reveals.js";
 import { toast } from "./toast.js";
 import { Viewport } from "./viewport.js";
 
+/** How large a board is on a teacher's page at 1280 × 800, in pixels: what a lesson is set up for. */
+const USUAL = { width: 964, height: 604 };
+
 export class BoardView {
   /**
    * @param {string} path of the live board's line
@@ -129,9 +132,10 @@ export class BoardView {
   /** The board's own settings; where it always shows the same part, its words shrink with it in a small frame. */
   showBoard() {
     const { width, height } = this.port;
-    const share = this.hooks.fits ? Math.max(0.62, Math.min(width / 900, height / 560, 1)) : 1;
+    const stretch = this.hooks.fits ? Math.min(width / USUAL.width, height / USUAL.height) : 1;
+    const share = Math.max(0.62, Math.min(stretch * 1.07, 1));
     this.page.style.setProperty("--share", share);
-    if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share });
+    if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share, stretch });
   }
 
   note(words) {

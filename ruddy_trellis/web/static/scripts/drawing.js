@@ -131,9 +131,9 @@ export class Drawing {
   }
 
   /** Set how the board looks as a whole: its ground, its paper, the spacing of its lattice, the size of everything. */
-  showBoard({ ground, paper, spacing, size }) {
-    useSizes(this.plainSizes, size);
-    this.paint({ scene: { ground, paper, spacing, size } });
+  showBoard({ ground, paper, spacing, size, stretch = 1 }) {
+    useSizes(this.plainSizes, size, stretch);
+    this.paint({ scene: { ground, paper, spacing, size, stretch } });
   }
 
   /** The view has changed. */

@@ -7,10 +7,11 @@ export let sizes = {};
 export let nameFont = FONT;
 export let tagFont = FONT;
 
-/** Take the sizes of the palette, so many times as large. */
-export function useSizes(given, times = 1) {
+/** Take the sizes of the palette, so many times as large; what a person dragged off stands so many times as far off. */
+export function useSizes(given, times = 1, stretch = 1) {
   sizes = Object.fromEntries(Object.entries(given).map(([name, size]) => [name, size * times]));
   sizes.times = times;
+  sizes.stretch = stretch;
   nameFont = `bold ${sizes.name}px ${FONT}`;
   tagFont = `${sizes.tag}px ${FONT}`;
 }
@@ -62,7 +63,7 @@ export function tagged(item) {
 
 /** From its thing to the middle of a label, in pixels. */
 export function labelOffset({ label }) {
-  return label.offset ?? [sizes.push * label.push[0], -sizes.push * label.push[1]];
+  return label.offset?.map((part) => part * sizes.stretch) ?? [sizes.push * label.push[0], -sizes.push * label.push[1]];
 }
 
 /** The middle of a label, in pixels. */

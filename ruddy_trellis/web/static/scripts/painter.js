@@ -56,7 +56,7 @@ class Painter {
     if (marks) this.marks[marks.name] = new Set(marks.ids);
     if (scene) {
       Object.assign(this.scene, scene);
-      if (scene.size) useSizes(this.look.sizes, scene.size);
+      if (scene.size) useSizes(this.look.sizes, scene.size, scene.stretch);
       this.outlines = new WeakMap();
     }
     if (view) {
