@@ -42,7 +42,7 @@ class LiveBoards:
                 return None
             if key not in self._open:
                 row = self._lessons.copy(board_id, holder)
-                self._open[key] = StudentBoard(source, holder, row, self._lessons.edit_count(row.id) if row else 0, self._lessons)
+                self._open[key] = StudentBoard(self, source, holder, row, self._lessons.edit_count(row.id) if row else 0, self._lessons)
             elif not self._open[key].connections:
                 self._open[key].follow(source)
             return self._used(key)

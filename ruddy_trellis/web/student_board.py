@@ -14,10 +14,11 @@ class StudentBoard(LiveBoard):
     """A copy of a teacher's board that one student holds. It is kept from the student's first change on: until then it
     is what the teacher's board is when it is opened."""
 
-    def __init__(self, source, holder, row, edit_count, lessons):
+    def __init__(self, boards, source, holder, row, edit_count, lessons):
         """
         Args:
-            source: the teacher's live board.
+            boards: where the teacher's live board is asked for again: it may have been closed and opened meanwhile.
+            source: the teacher's live board as it is now.
             holder: the hash of the secret that the student's browser keeps.
             row: what is kept of the copy, or None.
         """
@@ -25,17 +26,16 @@ class StudentBoard(LiveBoard):
             super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0), 0, lessons, board=student_copy(source.board))
         else:
             super().__init__(row, edit_count, lessons)
-        self._source, self._holder = source, holder
+        self._boards, self._source_id, self._holder = boards, source.id, holder
 
     def follow(self, source):
         """As long as nothing of it is kept, it is what the teacher's board is now."""
-        self._source = source
         if self.id is None:
             self.board, self._told = student_copy(source.board), None
 
     async def _keep(self, patch, applied=False):
         if self.id is None:
-            row = await run_in_threadpool(self._lessons.make_copy, self._source.id, self._holder, self._document())
+            row = await run_in_threadpool(self._lessons.make_copy, self._source_id, self._holder, self._document())
             self.id = row.id
         await super()._keep(patch, applied)
 
@@ -43,13 +43,14 @@ class StudentBoard(LiveBoard):
         """Make the copy again what the teacher's board is now. Returns the words for it, and whether it is an edit."""
         async with self._lock:
             await self._drop_all()
+            source = await run_in_threadpool(self._boards.get, self._source_id)
             if self.id is not None:
                 try:
-                    return await self._become(student_copy(self._source.board), "Started again from the beginning"), True
+                    return await self._become(student_copy(source.board), "Started again from the beginning"), True
                 except Refusal:
                     pass  # it is like that already
             else:
-                self.follow(self._source)
+                self.follow(source)
                 self.tell(self.whole())
             return "This is the beginning", False
 

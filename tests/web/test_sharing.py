@@ -214,6 +214,21 @@ class SharingTest(WebTest):
         self.assertEqual(place(student.until("board"), "s2"), [6, 0])
         self.assertEqual(student.until("says")["words"], "This is the beginning.")
 
+    def test_the_teachers_board_may_be_closed_and_opened_again_meanwhile(self):
+        self.share()
+        student = self.student()
+        self.drag(student, "s1", 2, 2)
+        student.until("changed")
+        self.teacher_line.socket.close()
+        with mock.patch("ruddy_trellis.web.live_boards._IDLE", 1):
+            for _, board in self.own_lessons()[:4]:
+                self.application.state.live.get(board)
+        again = self.line()
+        again.send("edit", edit={"kind": "move", "numbers": {"s1": [-5, -5]}})
+        again.until("changed")
+        student.send("reset")
+        self.assertEqual(place(student.until("changed"), "s1"), [-5, -5])
+
     def test_a_lesson_put_away_is_closed_to_students(self):
         key = self.share("gallery")
         student = self.student()
