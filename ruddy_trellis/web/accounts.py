@@ -13,8 +13,8 @@ from starlette.concurrency import run_in_threadpool
 from ..core import limits
 from ..core.lesson_file import lesson_to_json
 from ..core.refusal import Refusal
-from .pages import file_name, page
 from .passwords import hashed_password, is_password
+from .rendering import file_name, page
 from .who import let_in, let_out, signed_in, visitor
 
 router = APIRouter()

@@ -7,16 +7,17 @@ from pathlib import Path
 
 import orjson
 from fastapi import Depends, FastAPI, Request
-from fastapi.responses import PlainTextResponse
 from fastapi.middleware.gzip import GZipMiddleware
+from fastapi.responses import PlainTextResponse
 from fastapi.staticfiles import StaticFiles
 
 from ..core.lesson_file import board_to_json, lesson_from_json
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
-from . import accounts, live, pages, recipes, sharing, students
+from . import accounts, live, pages, panels, recipes, sharing, students
 from .live_boards import LiveBoards
 from .passwords import Attempts, hashed_password
+from .rendering import page
 from .security import Guard
 from .who import SignInNeeded, identify
 
@@ -53,7 +54,7 @@ def create_application(data_path, demo=True):
     state.lessons.forget_old_copies(datetime.now(UTC) - timedelta(days=COPY_DAYS))
     if demo:
         load_demo(state.lessons, state.teachers)
-    for part in (accounts, pages, recipes, live, sharing, students):
+    for part in (accounts, pages, panels, recipes, live, sharing, students):
         application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     application.add_middleware(GZipMiddleware, minimum_size=600)
@@ -61,9 +62,9 @@ def create_application(data_path, demo=True):
 
     @application.exception_handler(404)
     async def not_found(request: Request, _error):
-        page = pages.page(request, "not_found.html")
-        page.status_code = 404
-        return page
+        answer = page(request, "not_found.html")
+        answer.status_code = 404
+        return answer
 
     @application.exception_handler(SignInNeeded)
     async def sign_in_needed(request: Request, _error):

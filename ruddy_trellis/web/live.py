@@ -1,6 +1,7 @@
 """The WebSocket of a live board."""
 
 import asyncio
+import time
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.responses import PlainTextResponse
@@ -12,6 +13,24 @@ from .who import own_board
 
 router = APIRouter()
 _LEAVING = set()
+#: How many messages of one browser are answered in a second. A hand moves a pointer some 60 to 125 times a second.
+MESSAGES_A_SECOND = 400
+
+
+class Pace:
+    """Lets a browser that floods its line wait, so that it takes nothing from those beside it."""
+
+    def __init__(self):
+        self._began, self._count = time.monotonic(), 0
+
+    async def keep(self):
+        """Count a message, and wait where there were too many in this second."""
+        self._count += 1
+        now = time.monotonic()
+        if now - self._began < 1 and self._count < MESSAGES_A_SECOND:
+            return
+        await asyncio.sleep(max(0, self._began + 1 - now))
+        self._began, self._count = time.monotonic(), 0
 
 
 @router.websocket("/boards/{board_id}/live")
@@ -37,8 +56,10 @@ async def carry(socket, live, kind):
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())
     try:
         connection.welcome()
+        pace = Pace()
         while not writer.done():
             await connection.receive(await socket.receive_text())
+            await pace.keep()
     except (WebSocketDisconnect, ConnectionError):
         pass  # the browser has gone
     finally:

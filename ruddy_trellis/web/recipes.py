@@ -9,7 +9,8 @@ from fastapi.responses import RedirectResponse, Response
 from ..core.catalogue import CATALOGUE
 from ..core.recipes import keep, likely_givens, needed, recipe_from_json
 from ..core.refusal import Refusal
-from . import pages
+from .pages import lesson_list_page
+from .rendering import json_of, page
 from .who import is_theirs, live_board, signed_in
 
 router = APIRouter()
@@ -61,7 +62,7 @@ def recipe_panel(request: Request, board_id: int, ids: str = "", problem: str = 
     board = live_board(request, board_id).board
     results = [id for id in ids.split(",") if id in board]
     choices = [board.step(id) for id in needed(board, results) if id not in results]
-    return pages.page(request, "panels/recipe.html", board=board, board_id=board_id, results=results, choices=choices, givens=likely_givens(board, results), problem=problem)
+    return page(request, "panels/recipe.html", board=board, board_id=board_id, results=results, choices=choices, givens=likely_givens(board, results), problem=problem)
 
 
 @router.post("/boards/{board_id}/recipes")
@@ -74,7 +75,7 @@ def keep_recipe(request: Request, board_id: int, name: Annotated[str, Form()] = 
         _keep(request, recipe)
     except Refusal as refusal:
         return recipe_panel(request, board_id, results, refusal.sentence)
-    return pages.page(request, "panels/recipe_kept.html", recipe=recipe)
+    return page(request, "panels/recipe_kept.html", recipe=recipe)
 
 
 @router.get("/recipes/{recipe_id}.json")
@@ -90,9 +91,9 @@ async def read_recipe(request: Request, file: UploadFile):
     """Keep a recipe from a file."""
     signed_in(request)
     try:
-        _keep(request, recipe_from_json(await pages.json_of(file)))
+        _keep(request, recipe_from_json(await json_of(file)))
     except Refusal as refusal:
-        return pages.lesson_list_page(request, problem=refusal.sentence, status=422)
+        return lesson_list_page(request, problem=refusal.sentence, status=422)
     return RedirectResponse("/#recipes", 303)
 
 

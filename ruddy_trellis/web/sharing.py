@@ -8,7 +8,8 @@ from fastapi import APIRouter, Form, HTTPException, Request
 from fastapi.responses import RedirectResponse, Response
 
 from ..core.student_copy import left_to_students
-from .pages import copied_lesson, page
+from .pages import copied_lesson
+from .rendering import page
 from .students import embed_code, link_of, shared_lesson
 from .who import own_board, own_lesson, signed_in
 

@@ -11,7 +11,8 @@ from starlette.concurrency import run_in_threadpool
 
 from ..store.teachers import hashed
 from .live import carry
-from .pages import board_titles, drawing_look, page, picture_of
+from .pages import board_titles
+from .rendering import drawing_look, page, picture_of
 from .security import same_origin
 from .student_board import StudentConnection
 from .who import is_theirs

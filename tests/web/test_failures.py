@@ -6,12 +6,14 @@ import threading
 import time
 import unittest
 from concurrent.futures import ThreadPoolExecutor
+from unittest import mock
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.edits import read_edit
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.store.tables import BoardRow
 from ruddy_trellis.web.connection import Connection
+from ruddy_trellis.web.live import Pace
 from ruddy_trellis.web.live_board import LiveBoard
 from ruddy_trellis.web.live_boards import LiveBoards
 
@@ -126,6 +128,21 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         self.assertLess(len(slow._waiting), 2_001)
         await self.live.change(self.add)
         self.assertEqual(len(self.live.board), 2)
+
+
+class PaceTest(unittest.IsolatedAsyncioTestCase):
+    async def test_a_flood_waits_and_a_hand_does_not(self):
+        async def spent(messages, apart):
+            with mock.patch("ruddy_trellis.web.live.MESSAGES_A_SECOND", 20):
+                pace, start = Pace(), time.monotonic()
+                for _ in range(messages):
+                    await asyncio.sleep(apart)
+                    await pace.keep()
+                return time.monotonic() - start - messages * apart
+
+        flood, hand = await asyncio.gather(spent(41, 0), spent(12, 0.1))
+        self.assertGreater(flood, 1.9)
+        self.assertLess(hand, 0.5)
 
 
 class OpeningTest(unittest.TestCase):

@@ -1,0 +1,63 @@
+"""How answers are made: pages from templates, pictures of boards, names of files, and what a file that came in holds."""
+
+from pathlib import Path
+
+import orjson
+from fastapi.responses import Response
+from fastapi.templating import Jinja2Templates
+
+from ..core import limits
+from ..core.display import Extent, display
+from ..core.display.palette import GROUNDS, PENS, SIZES
+from ..core.display.text import shown_name, value_text
+from ..core.language.printing import noun, sentence, why_absent
+from ..core.refusal import Refusal
+from ..drawings.svg import DASHES, svg
+from .shelf import icon
+from .who import visitor
+
+templates = Jinja2Templates(Path(__file__).parent / "templates")
+templates.env.globals.update(icon=icon, shown_name=shown_name, value_text=value_text, sentence=sentence, noun=noun, why_absent=why_absent)
+_STATIC = Path(__file__).parent / "static"
+
+
+def stamp():
+    """A mark of the static files' last change, so that browsers may keep them until then."""
+    return str(int(max(path.stat().st_mtime for path in _STATIC.rglob("*.*"))))
+
+
+templates.env.globals["stamp"] = stamp()
+
+
+def page(request, template, /, **values):
+    """A page from its template; it knows the teacher who is signed in."""
+    return templates.TemplateResponse(request, template, {"teacher": visitor(request), **values})
+
+
+async def json_of(file):
+    """The parsed JSON of a file that was sent. Raises Refusal where it is too large or no JSON."""
+    content = await file.read(limits.FILE_BYTES + 1)
+    if len(content) > limits.FILE_BYTES:
+        raise Refusal("That file is too large: a lesson file has at most 2 MB.")
+    try:
+        return orjson.loads(content)
+    except orjson.JSONDecodeError as error:
+        raise Refusal(f"That file is not JSON: {error.msg} in line {error.lineno}, column {error.colno}.") from None
+
+
+def file_name(title):
+    """A title as the name of a file."""
+    return "".join(letter if letter.isalnum() and letter.isascii() else "-" for letter in title.lower()).strip("-") or "lesson"
+
+
+def drawing_look():
+    """What the page's own drawing has to know: pens, grounds, dash patterns and sizes by name."""
+    return {"pens": PENS, "grounds": GROUNDS, "dashes": DASHES, "sizes": SIZES}
+
+
+def picture_of(board):
+    """The answer with a small picture of a board."""
+    extent = Extent(*board.settings.view)
+    dark = board.settings.paper == "dark"
+    drawn = svg(display(board, extent), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=GROUNDS[dark])
+    return Response(drawn, media_type="image/svg+xml", headers={"cache-control": "no-cache"})
