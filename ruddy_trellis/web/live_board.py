@@ -24,7 +24,7 @@ class LiveBoard:
     def __init__(self, row, edit_count, lessons, board=None):
         self.id = row.id
         self.lesson_id = row.lesson_id
-        self.board: Board = board or board_from_data(BoardData.model_validate(orjson.loads(row.document)))
+        self.board: Board = board if board is not None else board_from_data(BoardData.model_validate(orjson.loads(row.document)))
         self.edits_done = row.edits_done
         self.edit_count = edit_count
         self.connections = set()
@@ -161,7 +161,7 @@ class LiveBoard:
         async with self._lock:
             self.board.settings = self.board.settings.with_(view=view)
             if self._drags or self.id is None:
-                return  # what is in the air is no edit yet; the view is kept with the edit that it becomes
+                return  # what is in the air is no edit yet, and of an untouched copy nothing is kept: the next edit brings it
             await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, self._document())
 
     # Dragging -----------------------------------------------------------------------------------------------

@@ -1,5 +1,6 @@
 """Recipes on the shelf: kept from a board, read from a file, saved as one, thrown away."""
 
+from contextlib import suppress
 from typing import Annotated
 
 import orjson
@@ -11,7 +12,7 @@ from ..core.recipes import keep, likely_givens, needed, recipe_from_json
 from ..core.refusal import Refusal
 from .pages import lesson_list_page
 from .rendering import json_of, page
-from .who import is_theirs, live_board, signed_in
+from .who import GREATEST_ID, is_theirs, live_board, signed_in
 
 router = APIRouter()
 
@@ -31,8 +32,11 @@ class RecipeShelves:
     def of(self, teacher_id):
         """A teacher's own constructions by key. What is added to it later is known at once wherever it is in use."""
         if teacher_id not in self._shelves:
-            rows = self._lessons.recipes(teacher_id)
-            shelf = {key_of(row.id): recipe_from_json(orjson.loads(row.document)).construction(key_of(row.id)) for row in rows}
+            shelf = {}
+            for row in self._lessons.recipes(teacher_id):
+                # One that can no longer be read must not keep its teacher from all else; its file can still be saved.
+                with suppress(Refusal):
+                    shelf[key_of(row.id)] = recipe_from_json(orjson.loads(row.document)).construction(key_of(row.id))
             self._shelves.setdefault(teacher_id, shelf)
         return self._shelves[teacher_id]
 
@@ -50,7 +54,7 @@ def _keep(request, recipe):
 
 
 def _own_recipe(request, recipe_id):
-    row = request.app.state.lessons.recipe(recipe_id)
+    row = request.app.state.lessons.recipe(min(recipe_id, GREATEST_ID))
     if row is None or not is_theirs(request, row.teacher_id):
         raise HTTPException(404)
     return row

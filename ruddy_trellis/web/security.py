@@ -1,7 +1,5 @@
 """What every answer carries, and which requests are turned away."""
 
-from urllib.parse import urlsplit
-
 from starlette.responses import PlainTextResponse
 
 _POLICY = (
@@ -20,7 +18,8 @@ def policy(path):
 def same_origin(headers):
     """Whether a request comes from a page of ours, as far as its headers say."""
     origin = headers.get("origin")
-    return headers.get("sec-fetch-site", "none") in ("same-origin", "none") and (origin is None or urlsplit(origin).netloc == headers.get("host"))
+    ours = origin is None or origin in (f"{scheme}://{headers.get('host')}" for scheme in ("http", "https"))
+    return ours and headers.get("sec-fetch-site", "none") in ("same-origin", "none")
 
 
 class Guard:

@@ -3,7 +3,6 @@
 import re
 import secrets
 from html import escape
-from urllib.parse import urlsplit
 
 from fastapi import APIRouter, HTTPException, Request, WebSocket
 from fastapi.responses import JSONResponse
@@ -105,10 +104,10 @@ def oembed(request: Request, url: str, maxwidth: int = 800, maxheight: int = 10_
     """What a page needs to know to show a shared lesson in a frame, by the oEmbed standard (oembed.com, version 1.0)."""
     if format != "json":
         return JSONResponse({"error": "Only JSON is given."}, 501)
-    found = re.fullmatch(r"/(?:open|embed)/([\w-]{1,40})/?", urlsplit(url).path)
-    if found is None or urlsplit(url).netloc != request.url.netloc:
+    found = re.fullmatch(r"https?://([^/]+)/(?:open|embed)/([\w-]{1,40})/?(\?[^#]*)?(#.*)?", url)
+    if found is None or found[1] != request.url.netloc:
         raise HTTPException(404)
-    lesson = shared_lesson(request, found[1])
+    lesson = shared_lesson(request, found[2])
     wide, high = _FRAME
     width = max(1, min(maxwidth, 1200, maxheight * wide // high))
     height = round(width * high / wide)

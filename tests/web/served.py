@@ -1,5 +1,6 @@
 """The application in the test's own process."""
 
+import json
 import tempfile
 import unittest
 from pathlib import Path
@@ -7,6 +8,28 @@ from pathlib import Path
 from starlette.testclient import TestClient
 
 from ruddy_trellis.web.application import create_application
+
+
+class Line:
+    """A WebSocket with its messages as dictionaries."""
+
+    def __init__(self, socket):
+        self.socket = socket
+
+    def send(self, kind, **content):
+        self.socket.send_text(json.dumps({"t": kind, **content}))
+
+    def until(self, kind):
+        """The next message of a kind; those before it are let go."""
+        for _ in range(50):
+            message = json.loads(self.socket.receive_text())
+            if message["t"] == kind:
+                return message
+        raise AssertionError(f"no {kind}")
+
+    def say(self, text):
+        self.send("say", text=text)
+        return self.until("changed")
 
 
 class WebTest(unittest.TestCase):

@@ -5,29 +5,7 @@ import time
 
 from starlette.websockets import WebSocketDisconnect
 
-from .served import WebTest
-
-
-class Line:
-    """A WebSocket with its messages as dictionaries."""
-
-    def __init__(self, socket):
-        self.socket = socket
-
-    def send(self, kind, **content):
-        self.socket.send_text(json.dumps({"t": kind, **content}))
-
-    def until(self, kind):
-        """The next message of a kind; those before it are let go."""
-        for _ in range(50):
-            message = json.loads(self.socket.receive_text())
-            if message["t"] == kind:
-                return message
-        raise AssertionError(f"no {kind}")
-
-    def say(self, text):
-        self.send("say", text=text)
-        return self.until("changed")
+from .served import Line, WebTest
 
 
 class LiveBoardTest(WebTest):

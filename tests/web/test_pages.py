@@ -69,7 +69,7 @@ class PagesTest(WebTest):
         self.assertEqual(len(self.own_lessons()), count)
 
     def test_what_is_not_there_is_not_found(self):
-        for address in ("/lessons/nothing", "/boards/999/picture.svg", "/boards/999/panels/working", "/lessons/nothing/lesson.json", "/x"):
+        for address in ("/lessons/nothing", "/boards/999/picture.svg", "/boards/999/panels/working", "/lessons/nothing/lesson.json", "/x", f"/boards/{10**25}/picture.svg", f"/recipes/{10**25}.json"):
             answer = self.client.get(address)
             self.assertEqual(answer.status_code, 404)
             self.assertIn("Nothing that is open to you", answer.text)
@@ -77,6 +77,7 @@ class PagesTest(WebTest):
     def test_other_sites_cannot_write(self):
         answer = self.client.post("/lessons", data={"title": "x"}, headers={"origin": "http://elsewhere.test"})
         self.assertEqual(answer.status_code, 403)
+        self.assertEqual(self.client.post("/lessons", data={"title": "x"}, headers={"sec-fetch-site": "same-site"}).status_code, 403)
         ours = self.client.post("/lessons", data={"title": "x"}, headers={"origin": "http://testserver"}, follow_redirects=False)
         self.assertEqual(ours.status_code, 303)
         self.assertEqual(self.client.post("/lessons/read", content=b"x", headers={"content-length": "99999999"}).status_code, 413)

@@ -10,24 +10,9 @@ from starlette.websockets import WebSocketDisconnect
 from ruddy_trellis.class_site import application as class_site
 from ruddy_trellis.class_site import create_class_site
 
-from .served import WebTest
+from .served import Line, WebTest
 
 TOKEN = "a-secret-of-one-browser-0"
-
-
-class Line:
-    """A browser's line, as a student or as the teacher."""
-
-    def __init__(self, socket):
-        self.socket = socket
-
-    def send(self, kind, **content):
-        self.socket.send_text(json.dumps({"t": kind, **content}))
-
-    def until(self, kind):
-        while (message := json.loads(self.socket.receive_text()))["t"] != kind:
-            pass
-        return message
 
 
 def place(message, id):
@@ -249,6 +234,12 @@ class SharingTest(WebTest):
         places = [place(self.student(f"a-secret-of-one-browser-{number}").first, "s1") for number in range(4)]
         self.assertEqual(places, [[0, 0], [0, 0], [2, 2], [2, 3]])
 
+    def test_an_empty_board_is_shared_as_well(self):
+        self.board = self.new_board()
+        self.lesson, _ = self.own_lessons()[0]
+        self.share()
+        self.assertEqual(self.student().first["items"], [])
+
     def test_old_copies_are_forgotten(self):
         self.share()
         student = self.student()
@@ -277,7 +268,7 @@ class SharingTest(WebTest):
         self.assertIn(f'src="http://testserver/embed/{key}"', told["html"])
         low = self.stranger.get("/oembed", params={"url": f"http://testserver/open/{key}", "maxheight": 260}).json()
         self.assertEqual((low["width"], low["height"]), (400, 260))
-        for params, status in (({"url": f"http://testserver/open/{key}", "format": "xml"}, 501), ({"url": f"http://elsewhere.test/open/{key}"}, 404), ({"url": "nothing"}, 404)):
+        for params, status in (({"url": f"http://testserver/open/{key}", "format": "xml"}, 501), ({"url": f"http://elsewhere.test/open/{key}"}, 404), ({"url": "nothing"}, 404), ({"url": "http://["}, 404)):
             self.assertEqual(self.stranger.get("/oembed", params=params).status_code, status)
         self.client.post(f"/lessons/{self.lesson.slug}/title", data={"title": 'A "sharp" <b> & more'})
         html = self.stranger.get("/oembed", params={"url": f"http://testserver/open/{key}"}).json()["html"]
