@@ -17,7 +17,7 @@ from ..language.printing import noun, sentence
 from . import marking
 from .labelling import settled
 from .palette import style_of
-from .text import shown_name, thing_value_text, unit_text, value_text
+from .text import shown_name, thing_value_text, unit_text, value_text, value_writer
 from .tracing import trace
 
 #: In which order kinds are drawn, lowest first.
@@ -108,7 +108,8 @@ _NOTHING = {"shape": None, "label": None}
 
 @dataclass(slots=True)
 class _Known:
-    """What is known of a step before its value: how it is shaped, and its label but for its place."""
+    """What is known of a step before its value: how it is shaped, and its label but for its place and for the value of
+    a reading, which ``written`` writes."""
 
     step: object
     place: int
@@ -118,6 +119,7 @@ class _Known:
     offset: tuple | None
     caption: str | None = None
     points: tuple = ()
+    written: object = None
 
 
 class _Shapes:
@@ -129,6 +131,7 @@ class _Shapes:
         self._inside = extent.grown(-0.05)
         self.joined = _neighbours(board)
         self.mark_groups = marking.groups(board)
+        self._group = {id: group for group, ids in self.mark_groups.items() for id in ids}
         self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}
         self._known = {}
         self.turns = {}
@@ -136,7 +139,7 @@ class _Shapes:
 
     def marks_that_changed(self, ids):
         """The ids of all marks of a group that the figure agreed with and now does not, or the other way round."""
-        moved = {group for id in ids for group in (marking.group_of(self.board.step(id)),) if group in self.mark_groups}
+        moved = {self._group[id] for id in ids if id in self._group}
         changed = {}
         for group in moved:
             agrees = marking.agrees(self.board, self.mark_groups[group])
@@ -163,9 +166,18 @@ class _Shapes:
             WORDS_ON_BOARD: self._words, REVEAL: self._reveal, MOTION: self._nothing, **dict.fromkeys(MAPS, self._nothing),
         }  # fmt: skip
         shaper = shapers.get(step.makes, self._straight)
+        if step.makes == POINT and step.construction.moves == "sliding":
+            shaper = self._sliding_point
+        elif step.makes == NUMBER and step.construction.moves == "turning":
+            shaper = self._dial
+        elif step.makes == NUMBER and step.does != "calculation" and board.dimension(id) == ANGLE:
+            shaper = self._angle_reading
         points = tuple(board.place(parent) for parent in step.inputs if board.kind_of(parent) == POINT)
         shown = step.is_reading or style["label"]
-        return _Known(step, board.place(id), shaper, shown, shown_name(self.names[id]), step.look.label_offset, step.look.caption, points)
+        text, written = shown_name(self.names[id]), value_writer(board, id) if step.is_reading else None
+        if written and step.look.caption is None:
+            text = f"{shown_name(self.names[step.inputs[0]])}: " if step.does == "equation" else f"{text} = "
+        return _Known(step, board.place(id), shaper, shown, text, step.look.label_offset, step.look.caption, points, written)
 
     def _label(self, known, at, push):
         """A name: where it stands, which way it is pushed from there, and by what a person dragged it (pixels)."""
@@ -176,10 +188,8 @@ class _Shapes:
             text = known.caption.replace("{name}", text)
             if "{value}" in text:
                 text = text.replace("{value}", thing_value_text(self.board, known.step.id))
-        elif known.step.does == "equation":
-            text = f"{shown_name(self.names[known.step.inputs[0]])}: {value_text(self.board, known.step.id)}"
-        elif known.step.is_reading:
-            text = f"{text} = {value_text(self.board, known.step.id)}"
+        elif known.written:
+            text += known.written(self.board.values[known.place])
         if turn := self.turns.get(known.step.id):
             cosine, sine, times = turn
             push = (times * (cosine * push[0] - sine * push[1]), times * (sine * push[0] + cosine * push[1]))
@@ -196,10 +206,12 @@ class _Shapes:
                     y += (place[1] - at[1]) / size
             if (size := hypot(x, y)) > 0.2:
                 push = (-x / size, -y / size)
-        shape = {"at": at}
-        if known.step.construction.moves == "sliding":
-            shape["turn"] = self._slope(known.step, at)
-        return {"shape": shape, "label": self._label(known, at, push)}
+        return {"shape": {"at": at}, "label": self._label(known, at, push)}
+
+    def _sliding_point(self, known, at):
+        drawn = self._point(known, at)
+        drawn["shape"]["turn"] = self._slope(known.step, at)
+        return drawn
 
     def _slope(self, step, at):
         """The direction of the path under a sliding point, in degrees."""
@@ -337,20 +349,22 @@ class _Shapes:
         shape = {"points": [part for corner in value for part in corner]}
         return {"shape": shape, "label": self._label(known, _middle(value), (0, 0))}
 
-    def _reading(self, known, value):
-        step, board = known.step, self.board
-        shape = {}
-        points = [board.values[place] for place in known.points]
-        if step.construction.moves == "turning":
-            names = ("least", "most", "step")
-            unit = unit_text(board.dimension(step.id), self.settings.unit)
-            return {"shape": {"dial": [*(step.fills[name] for name in names), value], "unit": unit}, "label": self._label(known, (0, 0), (0, 0))}
-        corner = self._corner(step, points) if board.dimension(step.id) == ANGLE and step.does != "calculation" else None
-        if corner:
-            shape, at, push = self._angle(step, corner, value)
-        else:
-            at, push = self._tag_place(step, points)
+    def _dial(self, known, value):
+        step = known.step
+        unit = unit_text(self.board.dimension(step.id), self.settings.unit)
+        shape = {"dial": [*(step.fills[name] for name in ("least", "most", "step")), value], "unit": unit}
+        return {"shape": shape, "label": self._label(known, (0, 0), (0, 0))}
+
+    def _angle_reading(self, known, value):
+        corner = self._corner(known.step, [self.board.values[place] for place in known.points])
+        if corner is None:
+            return self._reading(known, value)
+        shape, at, push = self._angle(known.step, corner, value)
         return {"shape": shape, "label": self._label(known, at, push)}
+
+    def _reading(self, known, value):
+        at, push = self._tag_place(known.step, [self.board.values[place] for place in known.points])
+        return {"shape": {}, "label": self._label(known, at, push)}
 
     def _corner(self, step, points):
         """The arm, the corner and the other arm of an angle reading; None where it has no corner to stand at."""

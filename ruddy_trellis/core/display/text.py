@@ -37,24 +37,29 @@ def unit_text(dimension, unit):
 def value_text(board, id):
     """The value of a reading, rounded, with its unit; a dash where it has none now."""
     value = board.value(id)
-    if value is None:
-        return "–"
-    look = board.step(id).look
-    decimals = board.settings.decimals if look.decimals is None else look.decimals
-    dimension = board.dimension(id)
-    if look.decimals is None and (step := board.step(id)).construction.moves == "turning":
+    return "–" if value is None else value_writer(board, id)(value)
+
+
+def value_writer(board, id):
+    """How the values of a reading are written, rounded and with their unit: a function of the value. What stays the same
+    while something is dragged is looked up but once."""
+    step, settings, dimension = board.step(id), board.settings, board.dimension(id)
+    decimals = settings.decimals if step.look.decimals is None else step.look.decimals
+    unit = unit_text(dimension, settings.unit)
+    if step.look.decimals is None and step.construction.moves == "turning":
         # A dial shows as many decimals as its step has.
-        text = f"{step.fills['step']:.10f}".rstrip("0")
-        return rounded_text(value, len(text) - text.index(".") - 1) + unit_text(dimension, board.settings.unit)
-    if dimension == TRUTH:
-        return "true" if value else "false"
-    if dimension == "coordinates":
-        return coordinates_text(value, decimals)
-    if dimension == "equation":
-        return equation_text(board.kind_of(board.step(id).inputs[0]), value, decimals)
-    if dimension == ANGLE and look.decimals is None:
+        size = f"{step.fills['step']:.10f}".rstrip("0")
+        decimals = len(size) - size.index(".") - 1
+    elif dimension == TRUTH:
+        return lambda value: "true" if value else "false"
+    elif dimension == "coordinates":
+        return lambda value: coordinates_text(value, decimals)
+    elif dimension == "equation":
+        kind = board.kind_of(step.inputs[0])
+        return lambda value: equation_text(kind, value, decimals)
+    elif dimension == ANGLE and step.look.decimals is None:
         decimals = min(decimals, 1)
-    return rounded_text(value, decimals) + unit_text(dimension, board.settings.unit)
+    return lambda value: rounded_text(value, decimals) + unit
 
 
 def coordinates_text(point, decimals):
