@@ -61,3 +61,32 @@ class SharingTest(BrowserTest):
         self.assertNotIn("/open/", page.frames[1].url)
         page.goto(f"{self.server.class_address}/?lesson={link[:-1]}x")
         expect(page.locator("[role=alert]")).to_contain_text("No lesson that is open to others")
+
+
+class TabletTest(BrowserTest):
+    screen = {"viewport": {"width": 820, "height": 1100}, "has_touch": True}
+
+    def test_a_finger_that_rests_before_it_drags(self):
+        page = self.open_page(sign_in=None)
+        page.goto(self.server.address + "/gallery")
+        page.tap(".lesson:has-text('Sliding the corner')")
+        s = StudentPage(page, self.server)._ready()
+        touch = page.context.new_cdp_session(page)
+
+        def finger(kind, *place):
+            touch.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": place[0], "y": place[1]}] if place else []})
+            page.wait_for_timeout(40)
+
+        x, y = s.pixel(*s.value("B"))
+        before, apex = s.value("B")[0], s.value("C")
+        finger("touchStart", x + 9, y + 7)
+        page.wait_for_timeout(800)
+        for step in range(1, 9):
+            finger("touchMove", x + 9 + 10 * step, y + 7)
+        finger("touchEnd")
+        s.settle()
+        self.assertGreater(s.value("B")[0], before + 0.5)
+        self.assertEqual(s.value("C"), apex)
+        page.tap("#undo")
+        s.settle()
+        self.assertEqual(s.value("B")[0], before)

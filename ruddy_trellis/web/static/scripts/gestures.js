@@ -8,7 +8,8 @@ const RESTING = 550; // milliseconds after which a resting finger asks for the m
 export class Gestures {
   /**
    * @param {object} parts canvas, port, drawing
-   * @param {object} acts what to do: hover, click, grab, drag, drop, choose, menu, box, labelMoved, viewChanged, leave
+   * @param {object} acts what to do: hover, click, grab, drag, drop, choose, box, labelMoved, viewChanged, leave;
+   *   menu, where there is one
    */
   constructor({ canvas, port, drawing }, acts) {
     Object.assign(this, { canvas, port, drawing, acts });
@@ -25,7 +26,7 @@ export class Gestures {
     canvas.addEventListener("wheel", (event) => this.wheel(event), { passive: false });
     canvas.addEventListener("contextmenu", (event) => {
       event.preventDefault();
-      if (event.pointerType !== "touch") this.menu(event);
+      if (this.acts.menu && event.pointerType !== "touch") this.menu(event);
     });
   }
 
@@ -58,7 +59,7 @@ export class Gestures {
   }
 
   startInHand(event, start) {
-    if (event.pointerType === "touch") {
+    if (this.acts.menu && event.pointerType === "touch") {
       this.resting = setTimeout(() => {
         if (this.doing?.going !== undefined || this.pointers.size !== 1) return;
         this.doing = { kind: "rested", ...start };

@@ -7,7 +7,8 @@ const page = document.getElementById("board");
 const sentence = document.getElementById("sentence");
 const back = /** @type {HTMLButtonElement} */ (document.getElementById("story-back"));
 const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
-const HINT = sentence.dataset.hint;
+const HINT_AT_REST = "Click a thing to read what it is.";
+let hint = "Drag a diamond and watch what stays true.";
 
 /** What this browser keeps, where it keeps anything: in some frames it may not. */
 const kept = {
@@ -35,7 +36,11 @@ let selected = [];
 let started = false;
 
 const view = new BoardView(`${page.dataset.live}?copy=${encodeURIComponent(token)}`, {
-  board: () => select(selected.filter((id) => drawing.things.has(id))),
+  board() {
+    const things = [...drawing.things.values()];
+    if (!things.some((item) => drawing.visible(item) && (["free", "sliding"].includes(item.style.peg) || item.shape.dial))) hint = HINT_AT_REST;
+    select(selected.filter((id) => drawing.things.has(id)));
+  },
   changed: ({ gone }) => select(selected.filter((id) => !gone.includes(id))),
   revealed: tellStory,
   fits: true,
@@ -55,7 +60,7 @@ function tellStory() {
 }
 
 function say(words) {
-  sentence.textContent = words || HINT;
+  sentence.textContent = words || hint;
 }
 
 function select(ids) {
@@ -95,7 +100,6 @@ const gestures = new Gestures(
       select(id && selected[0] !== id ? [id] : []);
     },
     click() {},
-    menu() {},
     box() {},
     labelMoved() {},
     viewChanged: () => view.viewChanged(),
