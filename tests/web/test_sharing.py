@@ -167,10 +167,14 @@ class SharingTest(WebTest):
             self.assertEqual(connection.exec_driver_sql("SELECT count(*) FROM board WHERE copy_of IS NOT NULL").scalar(), 0)
 
     def test_students_move_what_was_left_to_them_and_change_nothing_else(self):
-        self.teacher_line.send("edit", edit={"kind": "restyle", "ids": ["s2"], "look": {"teacher_only": True}})
+        self.teacher_line.send("say", text="t is a dial from 0 to 5 in steps of 1 at 2")
         self.teacher_line.until("changed")
+        self.teacher_line.send("edit", edit={"kind": "restyle", "ids": ["s2", "s5"], "look": {"teacher_only": True}})
+        self.teacher_line.until("changed")
+        self.assertIn("dial t", self.client.get(f"/lessons/{self.lesson.slug}/share?board={self.board}").text)
         self.share()
         student = self.student()
+        self.assertTrue(next(item["shape"]["locked"] for item in student.first["items"] if item["id"] == "s5"))
         self.assertEqual(next(item["style"]["peg"] for item in student.first["items"] if item["id"] == "s2"), "fixed")
         student.send("grab", ids=["s2"], at=[4, 0])
         self.assertEqual(student.until("stuck")["words"], "point B is not to be moved here.")

@@ -353,6 +353,8 @@ class _Shapes:
         step = known.step
         unit = unit_text(self.board.dimension(step.id), self.settings.unit)
         shape = {"dial": [*(step.fills[name] for name in ("least", "most", "step")), value], "unit": unit}
+        if not step.moves:
+            shape["locked"] = True
         return {"shape": shape, "label": self._label(known, (0, 0), (0, 0))}
 
     def _angle_reading(self, known, value):

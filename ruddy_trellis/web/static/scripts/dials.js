@@ -57,6 +57,7 @@ export class Dials {
     input.addEventListener("change", drop);
     input.addEventListener("wheel", (event) => {
       event.preventDefault();
+      if (input.disabled) return;
       input.value = Number(input.value) + (event.deltaY < 0 ? 1 : -1) * Number(input.step);
       held();
       this.acts.turn(Number(input.value));
@@ -83,7 +84,7 @@ export class Dials {
     const text = item.label?.text ?? "";
     row.querySelector("label").textContent = text.split(" = ")[0];
     row.querySelector("output").textContent = text.split(" = ")[1] ?? "";
-    Object.assign(input, { min: least, max: most, step });
+    Object.assign(input, { min: least, max: most, step, disabled: !!item.shape.locked });
     input.setAttribute("aria-valuetext", text);
     if (!row.held) input.value = value;
   }
