@@ -269,11 +269,12 @@ class Board:
 
 
 def with_numbers(step, numbers):
-    """The step moved to other typed numbers: coordinates of a free point, the place of a sliding one, a dial's value."""
+    """The step moved to other typed numbers: coordinates of a free point, the place of a sliding one, a dial's value, how
+    far off something hangs."""
     gap = step.construction.moved_gap
     if gap == "value":
         return step.with_(fills={**step.fills, gap: settled(step.fills, numbers[0])})
-    return step.with_(fills={**step.fills, gap: tuple(numbers) if gap == "at" else numbers[0]})
+    return step.with_(fills={**step.fills, gap: tuple(numbers) if gap in ("at", "off") else numbers[0]})
 
 
 def numbers_of(step):
@@ -281,4 +282,4 @@ def numbers_of(step):
     gap = step.construction.moved_gap
     if gap is None:
         return ()
-    return step.fills[gap] if gap == "at" else (step.fills[gap],)
+    return step.fills[gap] if gap in ("at", "off") else (step.fills[gap],)

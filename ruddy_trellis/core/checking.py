@@ -109,7 +109,9 @@ def _check_typed(construction, gap, fill, board):
 def _check_words(words, board):
     for (id, *more) in words.operands:
         if more or id not in board or board.kind_of(id) != NUMBER:
-            raise Refusal("In braces stands the name of a reading.")
+            raise Refusal("In braces stands the name of a reading, or a formula of readings.")
+    dimensions = [board.dimension(id) for (id,) in words.operands]
+    words.filled(lambda place: "", lambda formula: str(formula.dimension(dimensions)))
 
 
 def _check_formula(formula, board):

@@ -345,7 +345,7 @@ def _move(board, edit):
             raise Refusal(f"{board.name(id)} is fixed by what it is made of: {sentence(board, id)}.")
         if step.look.locked:
             raise Refusal(why_locked(board, [id]))
-        wanted = 2 if step.construction.moves == "free" else 1
+        wanted = 2 if step.construction.moves in ("free", "hanging") else 1
         if len(numbers) != wanted:
             raise Refusal(f"{board.name(id)} is placed by {wanted} number{'s' * (wanted > 1)}.")
         moved.append(with_numbers(step, [check_number(number) for number in numbers]))

@@ -84,6 +84,22 @@ class Recipe:
             yield Part(does, {gap: new_step_ids(fill, given, "given:") for gap, fill in own.items()}, hidden)
 
 
+def steps_of(construction):
+    """The sentences of what a recipe makes, as it makes it from its own example.
+
+    Args:
+        construction: the recipe as a sentence of the catalogue.
+    """
+    from .figure import Figure
+
+    figure = Figure()
+    *givens, own = construction.example.splitlines()
+    figure.say("\n".join(givens))
+    before = len(figure.board)
+    figure.say(own)
+    return [sentence(figure.board, step.id) for step in figure.board.steps[before:]]
+
+
 def _gap_kind(kind):
     return "number" if kind == NUMBER else "anymap" if kind in MAPS else f"only_{kind}"
 

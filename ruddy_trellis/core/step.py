@@ -70,7 +70,7 @@ class Step:
 
     @cached_property
     def moves(self):
-        """How a person can move it: "free", "sliding", or "" for what is fixed or locked."""
+        """How a person can move it: "free", "sliding", "turning", "hanging", or "" for what is fixed or locked."""
         return "" if self.look.locked else self.construction.moves
 
     @cached_property

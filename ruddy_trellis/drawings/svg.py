@@ -3,7 +3,7 @@
 from html import escape
 from math import cos, hypot, radians, sin
 
-from ..core.display.palette import GROUNDS, PENS, SIZES
+from ..core.display.palette import COVER, GROUNDS, PENS, SIZES
 
 #: Dash patterns in multiples of the line's width.
 _NO_FILL = 'fill="none"'
@@ -59,6 +59,8 @@ class _Drawing:
 
     def shape(self, item):
         style, shape = item["style"], item["shape"]
+        if item["kind"] == "mark" and style.get("cover"):
+            return self._cover(*self._mark_place(shape))
         if item["kind"] == "point":
             return self._peg(style, shape)
         if "parts" in shape:
@@ -116,6 +118,22 @@ class _Drawing:
         if closes := shape.get("closes"):
             path += (f"L{cx:.2f} {cy:.2f}" if closes == "centre" else "") + "Z"
         return f'<path d="{path}" {self._fill(style) if closes else _NO_FILL} {self._stroke(style)} stroke-linejoin="round"/>'
+
+    def _mark_place(self, shape):
+        """Where a mark stands: that of an angle in the middle of its arc."""
+        x, y = self.place(*shape["at"])
+        if "sweep" in shape:
+            middle, reach = radians(shape["start"] + shape["sweep"] / 2), SIZES["arc"] * self.scale
+            x, y = x + reach * cos(middle), y - reach * sin(middle)
+        return x, y
+
+    def _cover(self, x, y):
+        """What hides a mark or a value until it is predicted."""
+        size = SIZES["tag"] * self.scale
+        return (
+            f'<rect x="{x - 0.8 * size:.1f}" y="{y - 0.8 * size:.1f}" width="{1.6 * size:.1f}" height="{1.6 * size:.1f}" rx="{0.4 * size:.1f}" fill="{COVER}"/>'
+            f'<text x="{x:.1f}" y="{y + 0.35 * size:.1f}" font-size="{size:.1f}" text-anchor="middle" fill="{PENS["ink"][0]}">?</text>'
+        )
 
     def _mark(self, style, shape):
         x, y = self.place(*shape["at"])
@@ -180,6 +198,8 @@ class _Drawing:
         x, y = self.place(*label["at"])
         dx, dy = label["offset"] or (SIZES["push"] * label["push"][0], -SIZES["push"] * label["push"][1])
         dx, dy = dx * self.scale, dy * self.scale
+        if item["style"].get("cover"):
+            return self._cover(x + dx, y + dy)
         weight, plate, pen = "bold", "", "ink"
         if item["kind"] == "number":
             # Half the size of the letters is about their width on average.

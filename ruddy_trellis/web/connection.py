@@ -172,7 +172,10 @@ class Connection:
             if value is None:
                 continue
             to = (value[0] + message.by[0], value[1] + message.by[1])
-            numbers[id] = list(to) if step.construction.moves == "free" else [place_near(self.board, id, to)]
+            if step.construction.moves == "hanging":
+                numbers[id] = [off + by for off, by in zip(numbers_of(step), message.by)]
+            else:
+                numbers[id] = list(to) if step.construction.moves == "free" else [place_near(self.board, id, to)]
         if not numbers:
             names = join(noun(self.board, id) for id in message.ids if id in self.board)
             raise Refusal(f"{names or 'That'} cannot be nudged: only free and sliding points that are not locked can.")

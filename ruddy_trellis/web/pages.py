@@ -11,6 +11,7 @@ from ..core.board import Board, Settings
 from ..core.catalogue import CATALOGUE
 from ..core.display.palette import PENS
 from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
+from ..core.recipes import steps_of
 from ..core.refusal import Refusal
 from .panels import working_rows
 from .rendering import drawing_look, file_name, json_of, page
@@ -33,7 +34,7 @@ def lesson_list_page(request, problem="", find="", status=200):
     """The list of lessons, with a problem to tell where there is one."""
     store, teacher = request.app.state.lessons, signed_in(request)
     lessons = [pair for pair in store.of_teacher(teacher.id) if find.strip().lower() in pair[0].title.lower()]
-    answer = page(request, "lessons.html", lessons=lessons, away=store.of_teacher(teacher.id, put_away=True), recipes=CATALOGUE.group("Recipes"), problem=problem, find=find)
+    answer = page(request, "lessons.html", lessons=lessons, away=store.of_teacher(teacher.id, put_away=True), recipes=CATALOGUE.group("Recipes"), steps_of=steps_of, problem=problem, find=find)
     answer.status_code = status
     return answer
 

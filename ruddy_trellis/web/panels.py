@@ -152,7 +152,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     putting_in = [(reveal, _with_things(reveal, [*reveal.fills["things"], *more])) for reveal in reveals
                   if REVEAL not in kinds and (more := [step.id for step in steps if step.id not in reveal.fills["things"]])]
     return page(
-        request, "panels/look.html", copied=look_of(one, board.settings.looks) if one else None, putting_in=putting_in, coverable=kinds <= {NUMBER, WORDS_ON_BOARD}, only_words=kinds == {WORDS_ON_BOARD}, only_reveals=kinds == {REVEAL}, without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]), board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
+        request, "panels/look.html", copied=look_of(one, board.settings.looks) if one else None, putting_in=putting_in, coverable=kinds <= {NUMBER, MARK, WORDS_ON_BOARD}, only_words=kinds == {WORDS_ON_BOARD}, only_reveals=kinds == {REVEAL}, without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]), board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
         kinds=kinds, has_lines=any(step.makes != POINT for step in steps), point=POINT, filled=bool(kinds & set(REGIONS)),
         shortened=kinds & {LINE, RAY, CIRCLE}, marks=kinds == {MARK}, strokes=GAP_KINDS["strokes"].options, relations=RELATIONS,
     )  # fmt: skip

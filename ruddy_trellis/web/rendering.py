@@ -7,7 +7,7 @@ from fastapi.responses import Response
 from fastapi.templating import Jinja2Templates
 
 from ..core import limits
-from ..core.display import Extent, display
+from ..core.display import Extent, at_first, display
 from ..core.display.palette import GROUNDS, PENS, SIZES
 from ..core.display.text import shown_name, value_text
 from ..core.language.printing import noun, sentence, why_absent
@@ -59,5 +59,5 @@ def picture_of(board):
     """The answer with a small picture of a board."""
     extent = Extent(*board.settings.view)
     dark = board.settings.paper == "dark"
-    drawn = svg(display(board, extent), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=GROUNDS[dark])
+    drawn = svg(at_first(display(board, extent)), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=GROUNDS[dark])
     return Response(drawn, media_type="image/svg+xml", headers={"cache-control": "no-cache"})

@@ -59,7 +59,7 @@ def _icon(key, example):
     return Markup(svg(items, _around(board).grown(0.12), _WIDTH, _HEIGHT, scale=0.72, labels=labels))
 
 
-_CENTRED = ("dial", "angle_dial", "length_dial", "motion", "words", "new_reveal", "reveal_with", "prediction")
+_CENTRED = ("dial", "angle_dial", "length_dial", "motion", "words", "words_beside", "new_reveal", "reveal_with", "prediction")
 
 
 def _middle(board):
@@ -71,7 +71,7 @@ def _middle(board):
 _MARKS = {
     "length": "cm", "distance": "d", "area": "m²", "calculation": "½×", "perimeter": "⟲", "radius": "r", "circumference": "2πr", "slope": "↗",
     "ratio": "a:b", "coordinates": "(x, y)", "abscissa": "x", "ordinate": "y", "equation": "y = …", "eccentricity": "e", "arc_length": "⌒",
-    "dial": "0 – 10", "angle_dial": "0 – 360°", "length_dial": "0 – 5 m", "motion": "▶ ▶", "words": "Abc", "new_reveal": "◐", "reveal_with": "◐ +", "prediction": "A′ ?",
+    "dial": "0 – 10", "angle_dial": "0 – 360°", "length_dial": "0 – 5 m", "motion": "▶ ▶", "words": "Abc", "words_beside": "• Abc", "new_reveal": "◐", "reveal_with": "◐ +", "prediction": "A′ ?",
 }  # fmt: skip
 
 

@@ -6,7 +6,7 @@ import unittest
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.catalogue import CATALOGUE
-from ruddy_trellis.core.recipes import keep, likely_givens, recipe_from_json
+from ruddy_trellis.core.recipes import keep, likely_givens, recipe_from_json, steps_of
 
 from .figures import distance, figure
 
@@ -32,6 +32,7 @@ class RecipeTest(unittest.TestCase):
 
     def test_it_makes_the_same_on_other_points(self):
         self.known(self.arch(), "recipe_t1")
+        self.assertEqual(steps_of(self.own["recipe_t1"])[0], "k is the circle with centre A through B")
         f = figure("P=(0,0)\nQ=(2,1)\nthe pointed arch on P and Q")
         top = next(step for step in f.board.steps if step.does == "intersection")
         self.assertTrue(top.look.hidden)

@@ -4,12 +4,16 @@ import unittest
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.codec import step_from_json, step_to_json
-from ruddy_trellis.core.display import Extent, display
+from ruddy_trellis.core.display import Extent, at_first, display
+from ruddy_trellis.core.display.palette import COVER
 from ruddy_trellis.core.edits import Delete, Rename, Restyle, Retie, LookChanges, perform
 from ruddy_trellis.core.lesson_file import lesson_from_json, lesson_to_json
+from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.core.pointing.offers import offers
+from ruddy_trellis.core.student_copy import student_copy
+from ruddy_trellis.drawings.svg import svg
 
-from .figures import figure
+from .figures import distance, figure
 
 BED = "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C\nS is the area of ABC\nAB is the length of A and B\nm is the right-angle mark at BAC\n"
 
@@ -48,6 +52,60 @@ class WordsTest(unittest.TestCase):
         f = figure(BED + "w is the words “{S}” at (2, 3)")
         perform(f.board, Delete(ids=[f.board.find("C")]))
         self.assertNotIn("w", [f.board.name(step.id) for step in f.board.steps])
+
+
+    def test_formulas_of_readings_stand_in_words(self):
+        f = figure(BED + "w is the words “half: {S / 2}; {S} to {AB}²: {S / AB^2}; wide: {AB > 3}; {2AB - AB}” at (0, -3)", unit="m")
+        self.assertEqual(shapes(f)["w"]["words"], "half: 3.00 m²; 6.00 m² to 4.00 m²: 0.38; wide: true; 4.00 m")
+        perform(f.board, Rename(id=f.board.find("S"), name="bed"))
+        self.assertIn("half: {bed / 2}", f.sentence("w"))
+        step = f.board.step(f.board.find("w"))
+        self.assertEqual(step_from_json(step_to_json(step)), step)
+        _, (again,) = lesson_from_json(lesson_to_json("L", [f.board]))
+        self.assertEqual(again.steps, f.board.steps)
+        f.drag("B", 0, 0)
+        self.assertIn(": –; wide: false", shapes(f)["w"]["words"])
+        data = step_to_json(step)
+        for text in ("{{0} / 2", "{{0} +}", "{{7}}", "{{0} / 2} {1} {2}", "{__import__}"):
+            data["with"]["text"]["words"] = text
+            with self.subTest(text), self.assertRaises(Refusal):
+                step_from_json(data)
+        for sentence, part in {"the words “{bed + AB}”": "cannot be added", "the words “{bed / }”": "stops too soon", "the words “{bed / Z}”": "no reading called Z"}.items():
+            with self.subTest(sentence), self.assertRaises(Refusal) as caught:
+                f.say(sentence)
+            self.assertIn(part, caught.exception.sentence)
+
+    def test_words_hang_on_a_thing_and_are_dragged_off_it(self):
+        f = figure(BED + "k is the circle with centre A through B\nu is the words “the bed of {S}” beside ABC\nw is the words “beside C” beside C off by (1, 0)\nv is the words “ring” beside k")
+        middle = (5 / 3, 1.0)
+        self.assertAlmostEqual(distance(f.value("u"), (middle[0] + 0.5, middle[1])), 0)
+        self.assertEqual((f.value("w"), f.value("v")), ((2, 3), (0.5, 0)))
+        drag = grab(f.board, [f.board.find("w")], (2.2, 3.1))
+        f.board.move(drag.numbers(f.board, (3.2, 5.1)))
+        self.assertEqual(f.value("w"), (3, 5))
+        f.drag("C", 2, 3)
+        self.assertEqual(f.value("w"), (4, 5), "they go with C, as far off as they were")
+        both = grab(f.board, [f.board.find("C"), f.board.find("w")], (2, 3))
+        f.board.move(both.numbers(f.board, (3, 4)))
+        self.assertEqual((f.value("C"), f.value("w")), ((3, 4), (5, 6)), "carried along once, not twice")
+        again = figure(f.working())
+        self.assertEqual(again.working(), f.working())
+        self.assertEqual(grab(student_copy(f.board), [f.board.find("A")], (0, 0)).ids, (f.board.find("A"),))
+        with self.assertRaises(Refusal) as caught:
+            grab(student_copy(f.board), [f.board.find("w")], (0, 0))
+        self.assertIn("not to be moved here", caught.exception.sentence)
+
+
+class CoverTest(unittest.TestCase):
+    def test_a_picture_shows_no_covered_mark_and_nothing_behind_a_reveal(self):
+        f = figure(BED + "D=(-3,-2)\na button that reveals D")
+        extent = Extent(-10, -6, 10, 6)
+        picture = lambda: svg(at_first(display(f.board, extent)), extent, 320, 192)
+        self.assertNotIn(">D</text>", picture())
+        self.assertIn(">C</text>", picture())
+        open_mark = picture()
+        perform(f.board, Restyle(ids=[f.board.find("m")], look=LookChanges(cover=True)))
+        self.assertEqual((open_mark.count(COVER), picture().count(COVER)), (0, 1))
 
 
 class RevealTest(unittest.TestCase):

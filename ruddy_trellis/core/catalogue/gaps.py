@@ -68,6 +68,7 @@ GAP_KINDS = {
     "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
     "strokes": GapKind("how often", "once, twice or thrice", literal="word", options=("once", "twice", "thrice")),
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),
+    "thing": GapKind("pick a thing", "a point, a line, a circle, a shape or a curve", single=THINGS),
     "things": GapKind("pick things; Enter when they are all", "points, lines, circles, shapes or curves", single=THINGS, several=True),
     "repeatable": GapKind("pick things; Enter when they are all", "things to repeat", single=(*THINGS, MARK, LOCUS, FAMILY), several=True),
     "anything": GapKind("pick things; Enter when they are all", "things on the board", single=(*THINGS, MARK, LOCUS, FAMILY, NUMBER, WORDS_ON_BOARD), several=True),

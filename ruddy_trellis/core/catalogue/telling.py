@@ -1,6 +1,6 @@
 """What tells: words on the board, and reveals that show things together."""
 
-from ..kinds import REVEAL, WORDS_ON_BOARD
+from ..kinds import POLYGON, REVEAL, SPANS, WORDS_ON_BOARD
 from .construction import Construction, Part
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
@@ -9,6 +9,29 @@ _BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free po
 def _place(m, *arguments):
     # What stands in the words comes first; where they stand last.
     return arguments[-2], arguments[-1]
+
+
+def _beside(kinds, words):
+    anchor = _ANCHORS.get(kinds["thing"], lambda value: value[:2])
+
+    def place(m, *arguments):
+        # What stands in the words comes first, then the thing, then how far off it they stand.
+        (x, y), right, up = anchor(arguments[-3]), arguments[-2], arguments[-1]
+        return x + right, y + up
+
+    return place
+
+
+def _middle_of_straight(value):
+    return value[0] + value[2] / 2, value[1] + value[3] / 2
+
+
+def _middle_of_corners(corners):
+    return sum(x for x, _ in corners) / len(corners), sum(y for _, y in corners) / len(corners)
+
+
+#: Where words hang on a thing: all others hang on their centre, their focus, or the point they start from.
+_ANCHORS = {**dict.fromkeys(SPANS, _middle_of_straight), POLYGON: _middle_of_corners}
 
 
 def belonging(board, ids):
@@ -52,6 +75,11 @@ TELLING = (
         key="words", sentence="the words {text:text}[ at {at:coordinates}]", makes=WORDS_ON_BOARD, formula=_place, group="Tell", tool="words", keys="xw",
         moves="free", likely=97, undefined="a reading in them is not there", defaults=lambda kinds: {"at": (0.0, 0.0)},
         example=_BED + "S is the area of ABC\nu is the words “{S} in all” at (0, -1)",
+    ),
+    Construction(
+        key="words_beside", sentence="the words {text:text} beside {thing:thing}[ off by {off:coordinates}]", makes=WORDS_ON_BOARD, formula=None, choose=_beside, group="Tell",
+        tool="words beside", keys="xn", moves="hanging", likely=97, undefined="what they stand beside, or a reading in them, is not there",
+        defaults=lambda kinds: {"off": (0.5, 0.0)}, example=_BED + "u is the words “the new bed” beside ABC",
     ),
     Construction(
         key="reveal", sentence="the reveal of {things:anything}[ starting {start:start}][ at {at:coordinates}]", makes=REVEAL, formula=lambda m, *parts: parts[-2:],

@@ -17,7 +17,7 @@ from ..language.printing import noun, sentence
 from . import marking
 from .labelling import settled
 from .palette import style_of
-from .text import shown_name, thing_value_text, unit_text, value_text, value_writer
+from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer
 from .tracing import trace
 
 #: In which order kinds are drawn, lowest first.
@@ -79,6 +79,13 @@ def display(board, extent, ids=None):
             }
         )
     return items
+
+
+def at_first(items):
+    """The items of a display list that are seen before any reveal is pressed."""
+    reveals = [item["shape"] for item in items if item["kind"] == REVEAL and item["shape"] and not item["style"]["hidden"]]
+    closed = {id for shape in reveals if not shape["shown"] for id in shape["reveals"]}
+    return [item for item in items if item["id"] not in closed]
 
 
 def refreshed(board, extent, ids):
@@ -311,8 +318,9 @@ class _Shapes:
         return {"shape": {}, "label": None}
 
     def _words(self, known, value):
-        texts = [value_text(self.board, id) for (id,) in known.step.fills["text"].operands]
-        return {"shape": {"at": value, "words": known.step.fills["text"].filled(texts), "framed": bool(known.step.look.fill)}, "label": None}
+        words, board = known.step.fills["text"], self.board
+        text = words.filled(lambda place: value_text(board, words.operands[place][0]), lambda formula: formula_text(board, formula))
+        return {"shape": {"at": value, "words": text, "framed": bool(known.step.look.fill)}, "label": None}
 
     def _reveal(self, known, value):
         step = known.step

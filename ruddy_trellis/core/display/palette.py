@@ -13,6 +13,8 @@ PENS = {
     "slate": ("#5A6472", "#AEB8C6"),
 }
 
+#: What lies on a value, a mark or words until they are predicted.
+COVER = "#E3B04B"
 #: The colour of a light and of a dark board.
 GROUNDS = ("#FFFFFF", "#23262E")
 

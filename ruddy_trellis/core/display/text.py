@@ -4,11 +4,12 @@ import re
 
 from math import hypot
 
-from ..arithmetic import FLOATS
+from ..arithmetic import FLOATS, Undefined
 from ..formulas import arcs, measures
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS
 from ..language.expression import ANGLE, TRUTH
 from ..language.printing import rounded_text
+from ..refusal import Refusal
 
 _SUBSCRIPTS = str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")
 
@@ -60,6 +61,20 @@ def value_writer(board, id):
     elif dimension == ANGLE and step.look.decimals is None:
         decimals = min(decimals, 1)
     return lambda value: rounded_text(value, decimals) + unit
+
+
+def formula_text(board, formula):
+    """The value of a formula of readings that stands in words, rounded as the board's readings are, with its unit."""
+    values = [board.value(id) for (id,) in formula.operands]
+    try:
+        dimension = formula.dimension([board.dimension(id) for (id,) in formula.operands])
+        value = formula.evaluate(FLOATS, *values)
+    except (Undefined, Refusal, TypeError, OverflowError, ZeroDivisionError):
+        return "–"  # a reading in it has no value now
+    if dimension == TRUTH:
+        return "true" if value else "false"
+    decimals = board.settings.decimals
+    return rounded_text(value, min(decimals, 1) if dimension == ANGLE else decimals) + unit_text(dimension, board.settings.unit)
 
 
 def coordinates_text(point, decimals):

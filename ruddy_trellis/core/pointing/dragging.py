@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from ..board import numbers_of
 from ..catalogue.moving import settled
 from ..kinds import POINT, join
 from ..language.printing import noun, sentence, why_locked
@@ -17,7 +18,8 @@ class Drag:
 
     Attributes:
         start: where the pointer took hold, board units.
-        free: the free points that go with it, by id, with their coordinates at the start.
+        free: the free points that go with it, by id, with their coordinates at the start; of what hangs off a thing, how
+            far off it hung.
         sliding: the one sliding point that is dragged, or the dial that is turned (to the number that the pointer's x
             gives), or None.
     """
@@ -43,7 +45,9 @@ class Drag:
             return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
         dx, dy = x - self.start[0], y - self.start[1]
         if len(self.free) == 1:
-            return {id: snapped(board.settings, (_bounded(at[0] + dx), _bounded(at[1] + dy))) for id, at in self.free.items()}
+            (id, at), = self.free.items()
+            to = (_bounded(at[0] + dx), _bounded(at[1] + dy))
+            return {id: to if board.step(id).moves == "hanging" else snapped(board.settings, to)}
         # Several points keep their shape: the one that comes first decides how far they all go.
         lead = next(iter(self.free.values()))
         sx, sy = snapped(board.settings, (lead[0] + dx, lead[1] + dy))
@@ -74,18 +78,19 @@ def grab(board, ids, at):
     free = {}
     for id in ids:
         for mover in movers(board, id):
-            free[mover] = board.value(mover)
+            free[mover] = numbers_of(board.step(mover))
     if not free:
         raise Refusal(why_fixed(board, ids[0]))
-    return Drag(at, free, None)
+    carried = [id for id in free if board.step(id).moves == "hanging" and any(set(movers(board, thing)) & set(free) for thing in board.step(id).fills["thing"])]
+    return Drag(at, {id: numbers for id, numbers in free.items() if id not in carried}, None)
 
 
 def movers(board, id):
     """The free points that move a thing: itself, or all that it stands on where they are all free."""
     step = board.step(id)
-    if step.moves == "free":
+    if step.moves in ("free", "hanging"):
         return [id]
-    if step.makes == POINT or step.is_reading or not step.inputs:
+    if step.makes == POINT or step.is_reading or step.construction.moves or not step.inputs:
         return []
     made_from = [board.step(parent) for parent in step.inputs]
     return [parent.id for parent in made_from] if all(parent.moves == "free" for parent in made_from) else []

@@ -220,7 +220,7 @@ export class Drawing {
         if (item.shape.doubt) line.dataset.doubt = "";
         const doubt = item.shape.doubt ? ": the figure does not agree now" : "";
         const says = item.kind === "number" ? (item.label?.text ?? item.sentence) : item.kind === "words" ? item.shape.words : item.sentence;
-        line.textContent = covered(item) ? "A covered value: press it to see" : says + doubt;
+        line.textContent = covered(item) ? `A covered ${item.kind === "mark" ? "mark" : "value"}: press it to see` : says + doubt;
         return line;
       }),
     );

@@ -29,7 +29,7 @@ export function useUncovered(ids) {
   uncovered = new Set(ids);
 }
 
-/** Whether a cover lies on a value or on words. */
+/** Whether a cover lies on a value, a mark or words. */
 export function covered(item) {
   return !!item.style.cover && !uncovered.has(item.id);
 }
@@ -70,6 +70,13 @@ export function labelOffset({ label }) {
 export function labelPlace(item, port) {
   const [dx, dy] = labelOffset(item);
   return [port.px(item.label.at[0]) + dx, port.py(item.label.at[1]) + dy];
+}
+
+/** Where a mark stands, in pixels: that of an angle in the middle of its arc. */
+export function markPlace({ at, start, sweep }, port) {
+  const middle = ((start + sweep / 2) * Math.PI) / 180;
+  const [dx, dy] = sweep === undefined ? [0, 0] : [sizes.arc * Math.cos(middle), -sizes.arc * Math.sin(middle)];
+  return [port.px(at[0]) + dx, port.py(at[1]) + dy];
 }
 
 /** Half the width and half the height of a label, in pixels. */

@@ -1,7 +1,7 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
 import { paintGround } from "./grounds.js";
 import { paintDrawn } from "./instruments.js";
-import { FONT, covered, labelHalf, labelPlace, nameFont, sizes, tagged, useClosed, useSizes, useUncovered, visible, wordsBox } from "./labels.js";
+import { FONT, covered, labelHalf, labelPlace, markPlace, nameFont, sizes, tagged, useClosed, useSizes, useUncovered, visible, wordsBox } from "./labels.js";
 import { copiesOf, outlineOf, ring } from "./outlines.js";
 import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
@@ -136,6 +136,25 @@ class Painter {
     context.globalAlpha = before;
   }
 
+  /** The cover of a mark. */
+  paintCover(item) {
+    const { context } = this;
+    const [x, y] = markPlace(item.shape, this.port);
+    const half = sizes.tag * 0.8;
+    context.beginPath();
+    context.roundRect(x - half, y - half, 2 * half, 2 * half, 7);
+    context.fillStyle = "#E3B04B";
+    context.fill();
+    const marked = this.marks.chosen.has(item.id) ? "ruddy" : this.marks.lit.has(item.id) ? "ink" : null;
+    if (marked) {
+      context.strokeStyle = this.pen(marked);
+      context.lineWidth = 2.5;
+      context.stroke();
+    }
+    Object.assign(context, { font: `${sizes.tag}px ${FONT}`, textAlign: "center", textBaseline: "middle", fillStyle: "#2B2A33" });
+    context.fillText("?", x, y + 1);
+  }
+
   outline(item) {
     let outline = this.outlines.get(item);
     if (!outline) this.outlines.set(item, (outline = outlineOf(item, this.port)));
@@ -146,6 +165,7 @@ class Painter {
     const { context } = this;
     const { style, kind } = item;
     if (kind === "words") return this.paintWords(item);
+    if (kind === "mark" && covered(item)) return this.paintCover(item);
     if (this.replay?.id === item.id && paintDrawn(context, this.port, item, this.replay.progress, (look) => this.useLine(look))) return;
     const outline = this.outline(item);
     const faint = context.globalAlpha;
