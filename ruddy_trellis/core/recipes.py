@@ -2,6 +2,7 @@
 
 import re
 from dataclasses import dataclass
+from functools import lru_cache
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
@@ -90,13 +91,21 @@ def steps_of(construction):
     Args:
         construction: the recipe as a sentence of the catalogue.
     """
+    return _steps_of(construction.example)
+
+
+@lru_cache(maxsize=512)
+def _steps_of(example):
     from .figure import Figure
 
     figure = Figure()
-    *givens, own = construction.example.splitlines()
-    figure.say("\n".join(givens))
-    before = len(figure.board)
-    figure.say(own)
+    *givens, own = example.splitlines()
+    try:
+        figure.say("\n".join(givens))
+        before = len(figure.board)
+        figure.say(own)
+    except Refusal:
+        return []  # it can no longer be made; all else about it still can be seen
     return [sentence(figure.board, step.id) for step in figure.board.steps[before:]]
 
 

@@ -78,6 +78,27 @@ class TellingTest(BrowserTest):
         self.page.wait_for_timeout(200)
         self.assertIn("The way across is", self.page.inner_text("#seen"))
 
+        # A mark can be covered as well; words hang on a corner, put off it with the mouse.
+        b.escape()
+        b.escape()
+        self.page.click("#tab-working")
+        self.page.wait_for_timeout(300)
+        self.page.click(f".working [data-id={next(step.id for step in b.board.steps if step.makes == 'mark')}]")
+        b.open_drawer("look")
+        self.page.click("[data-look=cover]:text-is('covered until pressed')")
+        b.settle()
+        self.page.click(".reveal >> nth=3 >> button")
+        b.settle()
+        self.assertIn("A covered mark", self.page.inner_text("#seen"))
+        self.page.click(".reveal >> nth=3 >> button")
+        b.say("x is the words “half of it is {v / 2}” beside C")
+        b.escape()
+        b.escape()
+        b.drag((-1.7, 1.8), (3, -2))
+        b.drag_point("C", (-3, 1))
+        self.assertRegex(b.working()[-1], r"beside C off by \([\d.]{1,6}, −[\d.]{1,6}\)$")
+        b.drag_point("C", (-2.5, 2))
+
         # Presenting: the board alone, with keys.
         b.escape()
         self.page.click("#present")
@@ -259,6 +280,8 @@ class RecipeTest(BrowserTest):
         self.keep(b, "six petals", b.board.find("k"), b.board.find("f"))
         self.page.goto(self.server.address + "/")
         self.assertIn("six petals", self.page.inner_text("#recipes"))
+        self.page.click("#recipes summary")
+        self.assertGreater(self.page.locator("#recipes ol li").count(), 2)
         b.start("Three places")
         b.say("P=(-6,2)", "Q=(-5,2)", "R=(0,-2)", "S=(1.5,-2)", "T=(6,2)", "U=(6,3.4)")
         for pair in ("P and Q", "R and S", "T and U"):

@@ -47,7 +47,9 @@ class Drag:
         if len(self.free) == 1:
             (id, at), = self.free.items()
             to = (_bounded(at[0] + dx), _bounded(at[1] + dy))
-            return {id: to if board.step(id).moves == "hanging" else snapped(board.settings, to)}
+            if board.step(id).moves == "hanging":
+                return {id: tuple(round(part, 9) for part in to)}
+            return {id: snapped(board.settings, to)}
         # Several points keep their shape: the one that comes first decides how far they all go.
         lead = next(iter(self.free.values()))
         sx, sy = snapped(board.settings, (lead[0] + dx, lead[1] + dy))

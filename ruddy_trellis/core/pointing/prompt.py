@@ -10,7 +10,7 @@ from ..codec import fill_to_json
 from ..edits import Add, NewStep, Retie
 from ..kinds import ARC, MAPS, NUMBER, POINT, REGIONS, SEGMENT
 from ..language import names as spelling
-from ..language.printing import noun, number_text
+from ..language.printing import fill_text, noun, number_text
 from ..language.reading import read_fill
 from ..plan import kinds_of_fills
 from ..refusal import Refusal
@@ -397,7 +397,7 @@ class Prompt:
             elif gap.kind.literal in _TEXTS:
                 parts.append(item)
             else:
-                parts.append(str(item.written(["…"] * len(item.operands))))
+                parts.append(fill_text(gap, item, board.names))
         together = gap.kind.hands != "many" and "new point" not in parts
         return spelling.spell(parts) if together else ", ".join(parts)
 
