@@ -19,7 +19,7 @@ def main():
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         context = browser.new_context(viewport={"width": 1280, "height": 800})
         page = context.new_page()
-        take = lambda name: (page.wait_for_timeout(400), page.screenshot(path=HERE / f"{name}.png"))
+        take = lambda name: (page.wait_for_load_state("networkidle"), page.wait_for_timeout(400), page.screenshot(path=HERE / f"{name}.png"))
         try:
             page.goto(server.address)
             take("welcome")
