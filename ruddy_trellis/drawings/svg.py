@@ -193,6 +193,8 @@ class _Drawing:
 
     def label(self, item):
         label, size = item["label"], SIZES["tag" if item["kind"] == "number" else "name"] * self.scale
+        if len(label["text"]) > 4 and self.scale < 0.75:
+            size *= 0.62  # in a small picture, words would lie over one another
         if item["kind"] == "number" and not item["style"]["tag"]:
             return ""
         x, y = self.place(*label["at"])

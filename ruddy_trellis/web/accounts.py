@@ -54,8 +54,8 @@ def sign_in(request: Request, sign_in: Short = "", password: Short = "", onward:
         return sign_in_page(request, onward, refusal.sentence, sign_in, 429)
     teacher = state.teachers.find(name)
     if not is_password(teacher, password):
-        state.attempts.failed_sign_in(name, address)
         return sign_in_page(request, onward, "That sign-in and password do not go together.", sign_in, 422)
+    state.attempts.signed_in(name, address)
     return let_in(request, RedirectResponse(_onward(onward), 303), teacher)
 
 
@@ -132,8 +132,8 @@ def _check_own(request, teacher, password):
     attempts, address = request.app.state.attempts, _address(request)
     attempts.check_sign_in(teacher.sign_in, address)
     if not is_password(teacher, password):
-        attempts.failed_sign_in(teacher.sign_in, address)
         raise Refusal("That is not your password. Nothing has changed.")
+    attempts.signed_in(teacher.sign_in, address)
 
 
 @router.get("/account/data.zip")

@@ -3,6 +3,7 @@
 import io
 import json
 import zipfile
+from concurrent.futures import ThreadPoolExecutor
 
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.web.accounts import _onward
@@ -72,6 +73,20 @@ class AccountTest(WebTest):
         self.register(sign_in="other.one")
         self.assertEqual(stranger.post("/sign-in", data={**GOOD, "sign_in": "other.one"}, follow_redirects=False).status_code, 303, "another name may still")
         self.assertEqual(client.get("/account").status_code, 200, "who is signed in stays so")
+
+    def test_many_attempts_at_once_do_not_slip_through_and_a_right_one_clears(self):
+        self.register()
+        stranger = self.new_client()
+        guess = lambda number: stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"}).status_code
+        with ThreadPoolExecutor(8) as pool:
+            answers = list(pool.map(guess, range(12)))
+        self.assertEqual(sorted(answers), [422] * 6 + [429] * 6)
+        self.register(sign_in="careful.one")
+        careful = {**GOOD, "sign_in": "careful.one"}
+        for _ in range(3):
+            for password, status in (("wrong once more", 422), ("wrong once more", 422), (GOOD["password"], 303)):
+                answer = self.new_client().post("/sign-in", data={**careful, "password": password}, follow_redirects=False)
+                self.assertEqual(answer.status_code, status)
 
     def test_another_password_signs_out_everywhere_else(self):
         client, _ = self.register()
