@@ -10,6 +10,8 @@ from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_sha
 
 #: How many copies of one board are kept at most.
 COPIES = 2_000
+#: How many edits of a student's copy can be taken back.
+COPY_EDITS = 500
 
 
 class Lessons:
@@ -190,11 +192,14 @@ class Lessons:
             session.commit()
 
     def save_edit(self, board_id, number, patch, document):
-        """Keep an edit and the board's new state together. Edits that had been undone before it are forgotten."""
+        """Keep an edit and the board's new state together. Edits that had been undone before it are forgotten, and of a
+        student's copy those of long ago."""
         with self._database.session() as session:
             session.exec(delete(EditRow).where(EditRow.board_id == board_id, EditRow.number >= number))
             session.add(EditRow(board_id=board_id, number=number, patch=patch))
-            self._set_document(session, board_id, document, number)
+            board = self._set_document(session, board_id, document, number)
+            if board.copy_of is not None:
+                session.exec(delete(EditRow).where(EditRow.board_id == board_id, EditRow.number <= number - COPY_EDITS))
             session.commit()
 
     def save_step(self, board_id, edits_done, document):
@@ -212,6 +217,7 @@ class Lessons:
             lesson = session.get(Lesson, board.lesson_id)
             lesson.changed_at = _now()
             session.add(lesson)
+        return board
 
     def copy(self, copy_of, holder):
         """The copy of a board that a student holds, or None."""

@@ -51,6 +51,18 @@ class StoreTest(StoreCase):
         self.assertEqual(lessons.edit_count(second.id), 0)
         self.assertEqual(self.lessons().board(second.id).document, '{"b":2}')
 
+    def test_of_a_copy_only_the_last_edits_are_kept(self):
+        lessons = self.lessons()
+        (board,) = lessons.boards(lessons.create(None, "One", ["{}"]).id)
+        copy = lessons.make_copy(board.id, "holder", "{}")
+        with mock.patch("ruddy_trellis.store.lessons.COPY_EDITS", 3):
+            for number in range(1, 6):
+                for row in (board, copy):
+                    lessons.save_edit(row.id, number, f"patch {number}", "state")
+        self.assertEqual([row.number for row in lessons.edits(copy.id)], [5, 4, 3])
+        self.assertEqual(len(lessons.edits(board.id)), 5)
+        self.assertEqual([lesson.title for lesson, _ in lessons.of_teacher(None)], ["One"])
+
     def test_the_list_is_newest_first_with_the_first_board(self):
         lessons = self.lessons()
         one, two = lessons.create(None, "One", ["a", "b"]), lessons.create(None, "Two", ["c"])

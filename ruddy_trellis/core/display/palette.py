@@ -13,7 +13,7 @@ PENS = {
     "slate": ("#5A6472", "#AEB8C6"),
 }
 
-#: What lies on a value, a mark or words until they are predicted.
+#: What lies on a value, a mark or words until they are predicted; what lies under the pointer is lit with it as well.
 COVER = "#E3B04B"
 #: The colour of a light and of a dark board.
 GROUNDS = ("#FFFFFF", "#23262E")

@@ -13,7 +13,7 @@ export class Drawing {
   /**
    * @param {HTMLCanvasElement} canvas
    * @param {import("./viewport.js").Viewport} port
-   * @param {{pens: object, dashes: object, sizes: object}} look pens, dash patterns and sizes by name
+   * @param {{pens: object, dashes: object, sizes: object, cover: string}} look pens, dash patterns and sizes by name, the colour of covers
    */
   constructor(canvas, port, look) {
     Object.assign(this, { canvas, port });

@@ -119,10 +119,10 @@ class Painter {
     const [x, y] = [port.px(item.shape.at[0]), port.py(item.shape.at[1])];
     const before = context.globalAlpha;
     if (item.style.hidden) context.globalAlpha = 0.28;
-    const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? "#E3B04B" : null;
+    const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? this.look.cover : null;
     context.beginPath();
     context.roundRect(x, y, width, height, 9);
-    context.fillStyle = covered(item) ? "#E3B04B" : this.paper;
+    context.fillStyle = covered(item) ? this.look.cover : this.paper;
     if (item.style.fill || covered(item)) context.fill();
     context.strokeStyle = marked ?? this.pen(item.style.pen);
     context.lineWidth = marked ? 2.5 : 1.4;
@@ -143,7 +143,7 @@ class Painter {
     const half = sizes.tag * 0.8;
     context.beginPath();
     context.roundRect(x - half, y - half, 2 * half, 2 * half, 7);
-    context.fillStyle = "#E3B04B";
+    context.fillStyle = this.look.cover;
     context.fill();
     const marked = this.marks.chosen.has(item.id) ? "ruddy" : this.marks.lit.has(item.id) ? "ink" : null;
     if (marked) {
@@ -233,7 +233,7 @@ class Painter {
     if (!chosen && !this.marks.lit.has(item.id)) return;
     const { context, port } = this;
     const before = context.globalAlpha;
-    context.strokeStyle = chosen ? this.pen("ruddy") : "#E3B04B";
+    context.strokeStyle = chosen ? this.pen("ruddy") : this.look.cover;
     context.lineCap = "round";
     if (item.kind === "point") {
       context.lineWidth = chosen ? 3.5 : 5;
@@ -262,10 +262,10 @@ class Painter {
     context.textBaseline = "middle";
     if (item.kind === "number") {
       const plain = this.dark ? "#4A4F5C" : "#E6DCCB";
-      const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? "#E3B04B" : plain;
+      const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? this.look.cover : plain;
       context.beginPath();
       context.roundRect(x - halfWidth, y - halfHeight, 2 * halfWidth, 2 * halfHeight, 7);
-      context.fillStyle = covered(item) ? "#E3B04B" : this.paper;
+      context.fillStyle = covered(item) ? this.look.cover : this.paper;
       context.fill();
       context.strokeStyle = marked;
       context.lineWidth = marked === plain ? 1 : 2.5;
