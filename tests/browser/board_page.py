@@ -71,7 +71,9 @@ class BoardPage:
     # What a person does -------------------------------------------------------------------------------------
 
     def settle(self):
+        """Wait for what an act brings about: answers over the line, and a panel that is asked for anew."""
         self.page.wait_for_timeout(200)
+        self.page.locator(".htmx-request").first.wait_for(state="detached")
 
     def move(self, x, y):
         self.page.mouse.move(*self.pixel(x, y), steps=3)
@@ -138,8 +140,9 @@ class BoardPage:
         self.settle()
 
     def open_drawer(self, name):
-        self.page.click(f"[data-panel={name}]")
-        self.page.wait_for_timeout(300)
+        with self.page.expect_response(lambda answer: f"/panels/{name}" in answer.url):
+            self.page.click(f"[data-panel={name}]")
+        self.settle()
 
     # What a person sees -------------------------------------------------------------------------------------
 
