@@ -274,7 +274,7 @@ def with_numbers(step, numbers):
     gap = step.construction.moved_gap
     if gap == "value":
         return step.with_(fills={**step.fills, gap: settled(step.fills, numbers[0])})
-    return step.with_(fills={**step.fills, gap: tuple(numbers) if gap in ("at", "off") else numbers[0]})
+    return step.with_(fills={**step.fills, gap: tuple(numbers) if isinstance(step.fills[gap], tuple) else numbers[0]})
 
 
 def numbers_of(step):
@@ -282,4 +282,4 @@ def numbers_of(step):
     gap = step.construction.moved_gap
     if gap is None:
         return ()
-    return step.fills[gap] if gap in ("at", "off") else (step.fills[gap],)
+    return step.fills[gap] if isinstance(step.fills[gap], tuple) else (step.fills[gap],)

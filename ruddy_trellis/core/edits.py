@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from . import limits
-from .board import GROUNDS, PAPERS, UNITS, Board, Settings, with_numbers
+from .board import GROUNDS, PAPERS, UNITS, Board, Settings, numbers_of, with_numbers
 from .catalogue import CATALOGUE
 from .checking import check_fills, check_number
 from .codec import fill_from_json, settings_from_json, settings_to_json, step_from_json, step_to_json
@@ -345,7 +345,7 @@ def _move(board, edit):
             raise Refusal(f"{board.name(id)} is fixed by what it is made of: {sentence(board, id)}.")
         if step.look.locked:
             raise Refusal(why_locked(board, [id]))
-        wanted = 2 if step.construction.moves in ("free", "hanging") else 1
+        wanted = len(numbers_of(step))
         if len(numbers) != wanted:
             raise Refusal(f"{board.name(id)} is placed by {wanted} number{'s' * (wanted > 1)}.")
         moved.append(with_numbers(step, [check_number(number) for number in numbers]))

@@ -2,6 +2,7 @@
 
 from typing import Annotated, Literal
 
+import orjson
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from . import limits
@@ -59,6 +60,11 @@ class LessonData(_Part):
     version: Literal[1]
     title: str = Field(min_length=1, max_length=limits.TITLE_LENGTH)
     boards: list[BoardData] = Field(min_length=1, max_length=limits.BOARDS)
+
+
+def board_to_text(board):
+    """A board as the text that is kept of it."""
+    return orjson.dumps(board_to_json(board)).decode()
 
 
 def board_to_json(board):

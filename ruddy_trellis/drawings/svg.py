@@ -193,14 +193,14 @@ class _Drawing:
 
     def label(self, item):
         label, size = item["label"], SIZES["tag" if item["kind"] == "number" else "name"] * self.scale
-        if len(label["text"]) > 4 and self.scale < 0.75:
-            size *= 0.62  # in a small picture, words would lie over one another
+        if item["kind"] != "number" and len(label["text"]) > 4 and self.scale < 0.75:
+            size *= 0.62  # in a small picture, names of whole words would lie over one another
         if item["kind"] == "number" and not item["style"]["tag"]:
             return ""
         x, y = self.place(*label["at"])
         dx, dy = label["offset"] or (SIZES["push"] * label["push"][0], -SIZES["push"] * label["push"][1])
         dx, dy = dx * self.scale, dy * self.scale
-        if item["style"].get("cover"):
+        if item["kind"] == "number" and item["style"].get("cover"):
             return self._cover(x + dx, y + dy)
         weight, plate, pen = "bold", "", "ink"
         if item["kind"] == "number":

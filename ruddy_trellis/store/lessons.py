@@ -8,6 +8,8 @@ from sqlmodel import select
 from .database import Database
 from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 
+#: The greatest number that can be looked for.
+GREATEST_ID = 2**63 - 1
 #: How many copies of one board are kept at most.
 COPIES = 2_000
 #: How many edits of a student's copy can be taken back.
@@ -59,6 +61,8 @@ class Lessons:
 
     def teacher_of(self, board_id):
         """The id of the teacher whose board this is; None where there is none, or it is a student's copy."""
+        if board_id > GREATEST_ID:
+            return None
         with self._database.session() as session:
             owner = select(Lesson.teacher_id).join(BoardRow, BoardRow.lesson_id == Lesson.id)
             return session.exec(owner.where(BoardRow.id == board_id, BoardRow.copy_of.is_(None))).first()
@@ -83,6 +87,12 @@ class Lessons:
         """The boards of a lesson in order."""
         with self._database.session() as session:
             return self._in_order(session, lesson_id)
+
+    def has_board(self, lesson_id, board_id):
+        """Whether that is a board of the lesson, not put away and no student's copy."""
+        with self._database.session() as session:
+            seen = (BoardRow.lesson_id == lesson_id, BoardRow.id == board_id, ~BoardRow.put_away, BoardRow.copy_of.is_(None))
+            return board_id <= GREATEST_ID and session.exec(select(BoardRow.id).where(*seen)).first() is not None
 
     def board(self, board_id):
         """A board, or None."""
@@ -175,7 +185,7 @@ class Lessons:
     def recipe(self, recipe_id):
         """A recipe, or None."""
         with self._database.session() as session:
-            return session.get(RecipeRow, recipe_id)
+            return session.get(RecipeRow, recipe_id) if recipe_id <= GREATEST_ID else None
 
     def keep_recipe(self, teacher_id, document):
         """Keep a recipe. Returns its row."""

@@ -5,13 +5,12 @@ from datetime import UTC, datetime, timedelta
 from functools import cache
 from pathlib import Path
 
-import orjson
 from fastapi import Depends, FastAPI, Request
 from fastapi.middleware.gzip import GZipMiddleware
 from fastapi.responses import PlainTextResponse
 from fastapi.staticfiles import StaticFiles
 
-from ..core.lesson_file import board_to_json, lesson_from_json
+from ..core.lesson_file import board_to_text, lesson_from_json
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
 from . import accounts, live, pages, panels, recipes, sharing, students
@@ -88,7 +87,7 @@ def load_demo(lessons, teachers):
     for data in reversed(demo_lessons()):
         title, boards = lesson_from_json(data)
         shared = "gallery" if title in SCHOOL["gallery"] else "private"
-        lessons.create(owner.id, title, [orjson.dumps(board_to_json(board)).decode() for board in boards], shared)
+        lessons.create(owner.id, title, [board_to_text(board) for board in boards], shared)
 
 
 @cache

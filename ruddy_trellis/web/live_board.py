@@ -9,7 +9,7 @@ from ..core import limits
 from ..core.board import Board
 from ..core.display import Extent, display, refreshed
 from ..core.edits import Patch, logged_row, prepare, with_rows
-from ..core.lesson_file import BoardData, board_from_data, board_to_json
+from ..core.lesson_file import BoardData, board_from_data, board_to_text
 from ..core.pasting import brought_back, state_before
 from ..core.pointing.nice import nicely
 from ..core.refusal import Refusal
@@ -112,7 +112,7 @@ class LiveBoard:
         self.tell(self._changes())
 
     def _document(self):
-        return orjson.dumps(board_to_json(self.board)).decode()
+        return board_to_text(self.board)
 
     async def undo(self):
         """Take the last edit back. Returns its words. Raises Refusal where there is none."""

@@ -10,7 +10,7 @@ from ..core import limits
 from ..core.board import Board, Settings
 from ..core.catalogue import CATALOGUE
 from ..core.display.palette import PENS
-from ..core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
+from ..core.lesson_file import board_to_text, lesson_from_json, lesson_schema, lesson_to_json
 from ..core.recipes import steps_of
 from ..core.refusal import Refusal
 from .panels import working_rows
@@ -42,7 +42,7 @@ def lesson_list_page(request, problem="", find="", status=200):
 @router.post("/lessons")
 def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TITLE_LENGTH)] = ""):
     """Make an empty lesson and open it."""
-    document = orjson.dumps(board_to_json(Board(Settings()))).decode()
+    document = board_to_text(Board(Settings()))
     lesson = request.app.state.lessons.create(signed_in(request).id, title.strip() or "New lesson", [document])
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
@@ -55,7 +55,7 @@ async def read_lesson(request: Request, file: UploadFile):
         title, boards = lesson_from_json(await json_of(file))
     except Refusal as refusal:
         return lesson_list_page(request, problem=refusal.sentence, status=422)
-    documents = [orjson.dumps(board_to_json(board)).decode() for board in boards]
+    documents = [board_to_text(board) for board in boards]
     lesson = request.app.state.lessons.create(teacher.id, title, documents)
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
@@ -70,14 +70,14 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
         raise HTTPException(404)
     live = request.app.state.live.get(row.id)
     return page(
-        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=board_titles(request, lesson), shelf=shelf(),
+        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=board_titles(rows), shelf=shelf(),
         look=drawing_look(), **working_rows(live.board),
     )  # fmt: skip
 
 
-def board_titles(request, lesson):
-    """Pairs of the id and the title of each board of a lesson."""
-    return [(row.id, orjson.loads(row.document)["title"]) for row in request.app.state.lessons.boards(lesson.id)]
+def board_titles(rows):
+    """Pairs of the id and the title of each of some boards."""
+    return [(row.id, orjson.loads(row.document)["title"]) for row in rows]
 
 
 @router.post("/lessons/{slug}/title")
@@ -122,7 +122,7 @@ def copied_lesson(request, lesson, teacher_id):
     """A new lesson of a teacher with the same boards as another one."""
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
-    return request.app.state.lessons.create(teacher_id, title, [orjson.dumps(board_to_json(board)).decode() for board in boards])
+    return request.app.state.lessons.create(teacher_id, title, [board_to_text(board) for board in boards])
 
 
 @router.post("/lessons/{slug}/boards")
@@ -140,7 +140,7 @@ def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] 
             raise HTTPException(404)
         original = request.app.state.live.get(copy_of).board
         settings, steps = original.settings.with_(title=f"{original.settings.title[: limits.TITLE_LENGTH - 7]} (copy)"), original.steps
-    row = lessons.add_board(lesson.id, orjson.dumps(board_to_json(Board(settings, steps))).decode(), copy_of or after)
+    row = lessons.add_board(lesson.id, board_to_text(Board(settings, steps)), copy_of or after)
     return RedirectResponse(f"/lessons/{slug}?board={row.id}", 303)
 
 

@@ -37,7 +37,7 @@ def shared_lesson(connection, share_key):
 
 def _board_of(connection, lesson, board_id):
     """The live board of the teacher, one of a shared lesson's. Raises 404 where it is none of them."""
-    if board_id not in {row.id for row in connection.app.state.lessons.boards(lesson.id)}:
+    if not connection.app.state.lessons.has_board(lesson.id, board_id):
         raise HTTPException(404)
     return connection.app.state.live.get(board_id)
 
@@ -56,7 +56,7 @@ def embed_page(request: Request, share_key: str, board: int | None = None):
 
 def _student_page(request, share_key, board_id, way):
     lesson = shared_lesson(request, share_key)
-    titles = board_titles(request, lesson)
+    titles = board_titles(request.app.state.lessons.boards(lesson.id))
     live = _board_of(request, lesson, titles[0][0] if board_id is None else board_id)
     teacher = request.app.state.teachers.get(lesson.teacher_id)
     return page(

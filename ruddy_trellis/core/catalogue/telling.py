@@ -1,5 +1,6 @@
 """What tells: words on the board, and reveals that show things together."""
 
+from ..formulas.points import middle_of_corners
 from ..kinds import POLYGON, REVEAL, SPANS, WORDS_ON_BOARD
 from .construction import Construction, Part
 
@@ -26,12 +27,8 @@ def _middle_of_straight(value):
     return value[0] + value[2] / 2, value[1] + value[3] / 2
 
 
-def _middle_of_corners(corners):
-    return sum(x for x, _ in corners) / len(corners), sum(y for _, y in corners) / len(corners)
-
-
 #: Where words hang on a thing: all others hang on their centre, their focus, or the point they start from.
-_ANCHORS = {**dict.fromkeys(SPANS, _middle_of_straight), POLYGON: _middle_of_corners}
+_ANCHORS = {**dict.fromkeys(SPANS, _middle_of_straight), POLYGON: middle_of_corners}
 
 
 def belonging(board, ids):

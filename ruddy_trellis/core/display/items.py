@@ -7,7 +7,7 @@ import numpy as np
 
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..formulas import arcs, conics
-from ..formulas.points import share_along
+from ..formulas.points import middle_of_corners, share_along
 from ..kinds import (
     ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REVEAL, SECTOR, SPANS, STRAIGHTS, VECTOR,
     WORDS_ON_BOARD, join,
@@ -355,7 +355,7 @@ class _Shapes:
 
     def _polygon(self, known, value):
         shape = {"points": [part for corner in value for part in corner]}
-        return {"shape": shape, "label": self._label(known, _middle(value), (0, 0))}
+        return {"shape": shape, "label": self._label(known, middle_of_corners(value), (0, 0))}
 
     def _dial(self, known, value):
         step = known.step
@@ -428,7 +428,7 @@ class _Shapes:
         for parent in step.inputs:
             kind, value = board.kind_of(parent), board.value(parent)
             if kind == POLYGON:
-                return _middle(value), (0, 0)
+                return middle_of_corners(value), (0, 0)
             if kind == CIRCLE:
                 return value[:2], (0, -1.5)
             if kind in (ARC, SECTOR, CHORD_REGION):
@@ -462,10 +462,6 @@ class _Shapes:
 _LABEL_TURN = (0.5, sqrt(3) / 2)
 #: An angle this near to 90 degrees shows as 90.0 and gets the square mark.
 _RIGHT_SLACK = 0.05
-
-
-def _middle(corners):
-    return sum(x for x, _ in corners) / len(corners), sum(y for _, y in corners) / len(corners)
 
 
 def _neighbours(board):

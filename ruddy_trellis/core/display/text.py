@@ -44,22 +44,26 @@ def value_text(board, id):
 def value_writer(board, id):
     """How the values of a reading are written, rounded and with their unit: a function of the value. What stays the same
     while something is dragged is looked up but once."""
-    step, settings, dimension = board.step(id), board.settings, board.dimension(id)
-    decimals = settings.decimals if step.look.decimals is None else step.look.decimals
-    unit = unit_text(dimension, settings.unit)
-    if step.look.decimals is None and step.construction.moves == "turning":
-        # A dial shows as many decimals as its step has.
-        size = f"{step.fills['step']:.10f}".rstrip("0")
-        decimals = len(size) - size.index(".") - 1
-    elif dimension == TRUTH:
-        return lambda value: "true" if value else "false"
-    elif dimension == "coordinates":
+    step, dimension, own = board.step(id), board.dimension(id), board.step(id).look.decimals
+    decimals = board.settings.decimals if own is None else own
+    if dimension == "coordinates":
         return lambda value: coordinates_text(value, decimals)
-    elif dimension == "equation":
+    if dimension == "equation":
         kind = board.kind_of(step.inputs[0])
         return lambda value: equation_text(kind, value, decimals)
-    elif dimension == ANGLE and step.look.decimals is None:
-        decimals = min(decimals, 1)
+    if own is None and step.construction.moves == "turning":
+        # A dial shows as many decimals as its step has.
+        size = f"{step.fills['step']:.10f}".rstrip("0")
+        own = len(size) - size.index(".") - 1
+    return _number_writer(board.settings, dimension, own)
+
+
+def _number_writer(settings, dimension, own_decimals=None):
+    """How numbers of a dimension are written, with so many decimals or as many as suit the board."""
+    if dimension == TRUTH:
+        return lambda value: "true" if value else "false"
+    fitting = min(settings.decimals, 1) if dimension == ANGLE else settings.decimals
+    decimals, unit = fitting if own_decimals is None else own_decimals, unit_text(dimension, settings.unit)
     return lambda value: rounded_text(value, decimals) + unit
 
 
@@ -71,10 +75,7 @@ def formula_text(board, formula):
         value = formula.evaluate(FLOATS, *values)
     except (Undefined, Refusal, TypeError, OverflowError, ZeroDivisionError):
         return "–"  # a reading in it has no value now
-    if dimension == TRUTH:
-        return "true" if value else "false"
-    decimals = board.settings.decimals
-    return rounded_text(value, min(decimals, 1) if dimension == ANGLE else decimals) + unit_text(dimension, board.settings.unit)
+    return _number_writer(board.settings, dimension)(value)
 
 
 def coordinates_text(point, decimals):

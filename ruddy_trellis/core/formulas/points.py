@@ -8,6 +8,11 @@ def midpoint(m, a, b):
     return (a[0] + b[0]) / 2, (a[1] + b[1]) / 2
 
 
+def middle_of_corners(corners):
+    """The mean of some corners."""
+    return sum(x for x, _ in corners) / len(corners), sum(y for _, y in corners) / len(corners)
+
+
 def point_on_straight(m, straight, share):
     """The point at ``share`` of the way along the direction of a straight thing, held between its ends.
 

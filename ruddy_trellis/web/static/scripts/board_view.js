@@ -174,6 +174,18 @@ export class BoardView {
     this.hooks.revealed?.();
   }
 
+  /** Light what lies under the pointer. Returns it, or undefined. */
+  pointAt(event) {
+    const { drawing, port, canvas } = this;
+    port.measure();
+    const [id] = drawing.under(event.clientX - port.left, event.clientY - port.top);
+    const item = drawing.things.get(id);
+    drawing.markOnly("lit", id ? [id] : []);
+    canvas.classList.toggle("over", !!id);
+    canvas.classList.toggle("movable", isPeg(item));
+    return item;
+  }
+
   // Dragging ------------------------------------------------------------------------------------------------------
 
   grab(ids, at) {
@@ -235,6 +247,11 @@ export class BoardView {
     this.line.send("nudge", { ids, by: way.map((part) => part * size) });
     return true;
   }
+}
+
+/** Whether an item is a point that can be dragged. */
+export function isPeg(item) {
+  return ["free", "sliding"].includes(item?.style.peg);
 }
 
 export const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };

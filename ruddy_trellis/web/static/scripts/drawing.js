@@ -146,6 +146,13 @@ export class Drawing {
     return visible(item, this.ghosts);
   }
 
+  /** The id of the next thing that is seen, or of the one before; null where nothing is. */
+  next(id, step) {
+    const seen = [...this.things.values()].filter((item) => this.visible(item)).map((item) => item.id);
+    const at = seen.indexOf(id);
+    return seen[(at < 0 && step < 0 ? seen.length - 1 : at + step + seen.length) % seen.length] ?? null;
+  }
+
   // What is under the pointer --------------------------------------------------------------------------------
 
   /** The ids of things at a place in pixels, what is drawn on top first; labels before things, pegs before lines. */

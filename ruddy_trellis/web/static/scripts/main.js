@@ -179,10 +179,8 @@ function menu(id, place) {
 
 /** Select the next or the one before of the things that are seen. */
 function walk(step, adding) {
-  const seen = [...drawing.things.values()].filter((item) => drawing.visible(item)).map((item) => item.id);
-  if (!seen.length) return;
-  const at = seen.indexOf(selected.at(-1));
-  const next = seen[(at < 0 && step < 0 ? seen.length - 1 : at + step + seen.length) % seen.length];
+  const next = drawing.next(selected.at(-1), step);
+  if (next === null) return;
   bar.alsoHere([]);
   select(adding ? [...new Set([...selected, next])] : [next]);
 }
@@ -265,18 +263,15 @@ const gestures = new Gestures(
   { canvas, port, drawing },
   {
     hover(event) {
-      port.measure();
       if (tool) {
+        port.measure();
         movePointerWords(event);
         hovers.offer({ at: port.at(event), reach: gestures.reach(event) });
         return;
       }
-      const [id] = drawing.under(event.clientX - port.left, event.clientY - port.top);
-      drawing.markOnly("lit", id ? [id] : []);
-      canvas.classList.toggle("over", !!id);
-      canvas.classList.toggle("movable", !!id && ["free", "sliding"].includes(drawing.things.get(id).style.peg));
+      const item = view.pointAt(event);
       if (selected.length) return;
-      if (id) bar.hover(drawing.things.get(id).sentence);
+      if (item) bar.hover(item.sentence);
       else bar.rest();
     },
     leave() {
@@ -371,8 +366,9 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "/") document.getElementById("typed").focus();
   else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
   else if (event.key === " " && event.target === canvas) gestures.space = true;
-  else if (!event.target.matches("[role=tab], input") && view.nudge(event, selected)) event.preventDefault();
-  else if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;
+  else if (event.target.matches("[role=tab], input") || !view.nudge(event, selected)) {
+    if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;
+  }
   event.preventDefault();
 });
 document.addEventListener("keyup", (event) => {

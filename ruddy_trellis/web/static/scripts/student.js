@@ -1,5 +1,5 @@
 // A student's page: their own copy of a board, to drag, turn, reveal and start again.
-import { BoardView } from "./board_view.js";
+import { BoardView, isPeg } from "./board_view.js";
 import { Gestures } from "./gestures.js";
 import { hideToast } from "./toast.js";
 
@@ -33,12 +33,11 @@ kept.write("copy", token);
 const story = `story ${page.dataset.live}`;
 
 let selected = [];
-let started = false;
 
 const view = new BoardView(`${page.dataset.live}?copy=${encodeURIComponent(token)}`, {
   board() {
     const things = [...drawing.things.values()];
-    if (!things.some((item) => drawing.visible(item) && (["free", "sliding"].includes(item.style.peg) || item.shape.dial))) hint = HINT_AT_REST;
+    if (!things.some((item) => drawing.visible(item) && (isPeg(item) || item.shape.dial))) hint = HINT_AT_REST;
     select(selected.filter((id) => drawing.things.has(id)));
   },
   changed: ({ gone }) => select(selected.filter((id) => !gone.includes(id))),
@@ -47,11 +46,9 @@ const view = new BoardView(`${page.dataset.live}?copy=${encodeURIComponent(token
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
 reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
-started = true;
 
 /** The buttons of the story, and what of it is seen: that is kept for the next visit. */
 function tellStory() {
-  if (!started) return;
   const { some, more, less } = reveals.progress();
   back.hidden = next.hidden = !some;
   next.disabled = !more;
@@ -71,22 +68,16 @@ function select(ids) {
 
 /** Select the next or the one before of the things that are seen. */
 function walk(step) {
-  const seen = [...drawing.things.values()].filter((item) => drawing.visible(item)).map((item) => item.id);
-  if (!seen.length) return;
-  const at = seen.indexOf(selected.at(-1));
-  select([seen[(at < 0 && step < 0 ? seen.length - 1 : at + step + seen.length) % seen.length]]);
+  const next = drawing.next(selected.at(-1), step);
+  if (next !== null) select([next]);
 }
 
 const gestures = new Gestures(
   { canvas, port, drawing },
   {
     hover(event) {
-      port.measure();
-      const [id] = drawing.under(event.clientX - port.left, event.clientY - port.top);
-      drawing.markOnly("lit", id ? [id] : []);
-      canvas.classList.toggle("over", !!id);
-      canvas.classList.toggle("movable", !!id && ["free", "sliding"].includes(drawing.things.get(id).style.peg));
-      if (!selected.length) say(id ? drawing.things.get(id).sentence : "");
+      const item = view.pointAt(event);
+      if (!selected.length) say(item?.sentence);
     },
     leave() {
       drawing.markOnly("lit", []);
