@@ -15,7 +15,7 @@ from pathlib import Path
 
 from websockets.asyncio.client import connect
 
-from ruddy_trellis.core.lesson_file import lesson_to_json
+from ruddy_trellis.core.lesson.file import lesson_to_json
 from tests.browser.served import Server
 
 from .figures import orchard, wreath

@@ -1,10 +1,12 @@
 """A construction from a Python prompt: sentences or calls, drags and readings."""
 
-from .board import Board, Settings
-from .codec import fill_to_json
-from .edits import Add, Move, NewStep, perform
+from .board.board import Board
+from .board.settings import Settings
+from .edits.models import Add, Move, NewStep
+from .edits.prepare import perform
+from .edits.saying import said
+from .language.fills import fill_to_json
 from .language.printing import sentence, working_text
-from .language.reading import read_sentence
 from .refusal import Refusal
 
 
@@ -67,9 +69,3 @@ class Figure:
         """The sentence of one thing."""
         return sentence(self.board, self.board.find(name))
 
-
-def said(text, board):
-    """A typed sentence as a step to add. Raises Refusal."""
-    read = read_sentence(text, board)
-    fills = {name: fill_to_json(fill) for name, fill in read.fills.items()}
-    return NewStep(does=read.construction.key, fills=fills, name=read.name)

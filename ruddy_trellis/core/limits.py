@@ -1,5 +1,9 @@
 """The bounds on everything that comes from outside."""
 
+import math
+
+from .refusal import Refusal
+
 STEPS = 2_000
 NAME_LENGTH = 24
 TITLE_LENGTH = 80
@@ -17,3 +21,10 @@ LOG_READINGS = 12
 LOG_ROWS = 1_000
 WORDS_LENGTH = 400
 PASTE_LENGTH = 400_000
+
+
+def check_number(value):
+    """A typed number within the bounds. Raises Refusal otherwise."""
+    if not math.isfinite(value) or abs(value) > COORDINATE:
+        raise Refusal(f"That number is too large: numbers here go from −{COORDINATE:,.0f} to {COORDINATE:,.0f}.")
+    return float(value)

@@ -10,15 +10,20 @@ from fastapi.middleware.gzip import GZipMiddleware
 from fastapi.responses import PlainTextResponse
 from fastapi.staticfiles import StaticFiles
 
-from ..core.lesson_file import board_to_text, lesson_from_json
+from ..core.lesson.file import board_to_text, lesson_from_json
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
-from . import accounts, live, pages, panels, recipes, sharing, students
-from .live_boards import LiveBoards
-from .passwords import Attempts, hashed_password
-from .rendering import page
+from .lessons import pages, panels, recipes, sharing, students
+from .live import lines as live
+from .live.live_boards import LiveBoards
+from .people import accounts
+from .people.passwords import Attempts, hashed_password
+from .people.who import SignInNeeded, identify, visitor
+from .rendering import page, templates
 from .security import Guard
-from .who import SignInNeeded, identify
+
+#: Every page knows the teacher who is signed in.
+templates.context_processors.append(lambda request: {"teacher": visitor(request)})
 
 #: How long a student's copy is kept after its last change: a little more than a school year.
 COPY_DAYS = 400

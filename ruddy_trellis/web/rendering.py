@@ -14,7 +14,6 @@ from ..core.language.printing import noun, sentence, why_absent
 from ..core.refusal import Refusal
 from ..drawings.svg import DASHES, svg
 from .shelf import icon
-from .who import visitor
 
 templates = Jinja2Templates(Path(__file__).parent / "templates")
 templates.env.globals.update(icon=icon, shown_name=shown_name, value_text=value_text, sentence=sentence, noun=noun, why_absent=why_absent)
@@ -30,8 +29,8 @@ templates.env.globals["stamp"] = stamp()
 
 
 def page(request, template, /, **values):
-    """A page from its template; it knows the teacher who is signed in."""
-    return templates.TemplateResponse(request, template, {"teacher": visitor(request), **values})
+    """A page from its template, with what ``templates.context_processors`` add to every one."""
+    return templates.TemplateResponse(request, template, values)
 
 
 async def json_of(file):

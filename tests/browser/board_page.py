@@ -4,8 +4,8 @@ import math
 
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.display.palette import SIZES
-from ruddy_trellis.core.lesson_file import lesson_from_json
 from ruddy_trellis.core.language.printing import working_text
+from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.pointing.picking import crossing_near, look_under
 
 

@@ -3,7 +3,7 @@
 import json
 import sqlite3
 
-from ruddy_trellis.core.lesson_file import BoardData, board_from_data
+from ruddy_trellis.core.lesson.file import BoardData, board_from_data
 
 from .board_page import BoardPage
 

@@ -1,8 +1,8 @@
 """Telling a lesson: reveals, covers, words, the working, presenting, several boards."""
 
 from .board_page import BoardPage
-from .student_page import StudentPage
 from .served import BrowserTest
+from .student_page import StudentPage
 
 
 class TellingTest(BrowserTest):

@@ -12,7 +12,6 @@ from ruddy_trellis.core.catalogue import CATALOGUE
 from .figures import TRIANGLE, as_float, figure, flat, half_angle_fraction
 
 
-
 def exact_numbers(board):
     """An exact arithmetic with a symbol for every free coordinate and place, and the numbers to evaluate with."""
     sample, places = {}, {}

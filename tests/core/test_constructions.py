@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.catalogue import CATALOGUE
-from ruddy_trellis.core.figure import said
+from ruddy_trellis.core.edits import said
 
 from .figures import TRIANGLE, direction, distance, figure
 

@@ -8,9 +8,10 @@ from jsonschema import Draft202012Validator
 
 from ruddy_trellis.core import Board, Refusal
 from ruddy_trellis.core.display import Extent, display, refreshed
-from ruddy_trellis.core.edits import Patch, perform, prepare, read_edit, what_goes
+from ruddy_trellis.core.edits import Patch, perform, prepare, read_edit
+from ruddy_trellis.core.edits.deleting import what_goes
 from ruddy_trellis.core.language.printing import working_text
-from ruddy_trellis.core.lesson_file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
+from ruddy_trellis.core.lesson.file import board_to_json, lesson_from_json, lesson_schema, lesson_to_json
 from ruddy_trellis.demo import demo_lessons
 
 from .figures import TRIANGLE, figure

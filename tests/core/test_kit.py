@@ -8,9 +8,10 @@ from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 
 from ruddy_trellis.core import Refusal
+from ruddy_trellis.core.board.nearest import distance_to_path
 from ruddy_trellis.core.display.marking import agrees, group_of, groups
 from ruddy_trellis.core.display.text import value_text
-from ruddy_trellis.core.pointing.picking import distance_to_path, point_on_path
+from ruddy_trellis.core.pointing.picking import point_on_path
 
 from .figures import distance, figure
 

@@ -7,14 +7,14 @@ from hypothesis import strategies as st
 
 from ruddy_trellis.core import Figure, Refusal
 from ruddy_trellis.core.arithmetic import FLOATS
+from ruddy_trellis.core.board import PLAIN
 from ruddy_trellis.core.catalogue import CATALOGUE, Construction
 from ruddy_trellis.core.edits import Rename, perform
+from ruddy_trellis.core.edits.saying import completions as complete
 from ruddy_trellis.core.formulas.points import midpoint
-from ruddy_trellis.core.language.completion import complete
 from ruddy_trellis.core.language.expression import FUNCTIONS, read_formula
-from ruddy_trellis.core.lesson_file import lesson_schema
+from ruddy_trellis.core.lesson.file import lesson_schema
 from ruddy_trellis.core.pointing.offers import offers
-from ruddy_trellis.core.step import PLAIN
 
 from .figures import TRIANGLE, figure
 

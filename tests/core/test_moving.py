@@ -10,7 +10,7 @@ from ruddy_trellis.core.board import Board
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.edits import LookChanges, Move, Restyle, perform
 from ruddy_trellis.core.pointing.nice import nicely
-from ruddy_trellis.core.running import course, pictures
+from ruddy_trellis.core.sampling.motions import course, pictures
 
 from .figures import distance, figure
 

@@ -5,9 +5,9 @@ import unittest
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.board import Board, Settings
 from ruddy_trellis.core.edits import Move, Paste, Patch, perform
+from ruddy_trellis.core.edits.history import brought_back, state_before
 from ruddy_trellis.core.language.printing import working_text
-from ruddy_trellis.core.lesson_file import lesson_from_json
-from ruddy_trellis.core.pasting import brought_back, state_before
+from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.demo import demo_lessons
 
 from .figures import figure

@@ -6,12 +6,12 @@ import unittest
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.display import Extent
 from ruddy_trellis.core.edits import perform, read_edit
-from ruddy_trellis.core.loose_ends import loose_ends
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.core.pointing.offers import offers
 from ruddy_trellis.core.pointing.picking import look_under
 from ruddy_trellis.core.pointing.preview import preview
 from ruddy_trellis.core.pointing.prompt import Prompt
+from ruddy_trellis.core.truth.loose_ends import loose_ends
 
 from .figures import distance, figure
 

@@ -6,7 +6,7 @@ import unittest
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.catalogue import CATALOGUE
-from ruddy_trellis.core.recipes import keep, likely_givens, recipe_from_json, steps_of
+from ruddy_trellis.core.lesson.recipes import keep, likely_givens, recipe_from_json, steps_of
 
 from .figures import distance, figure
 

@@ -3,14 +3,14 @@
 import unittest
 
 from ruddy_trellis.core import Refusal
-from ruddy_trellis.core.codec import step_from_json, step_to_json
+from ruddy_trellis.core.board.codec import step_from_json, step_to_json
 from ruddy_trellis.core.display import Extent, at_first, display
 from ruddy_trellis.core.display.palette import COVER
-from ruddy_trellis.core.edits import Delete, Rename, Restyle, Retie, LookChanges, perform
-from ruddy_trellis.core.lesson_file import lesson_from_json, lesson_to_json
+from ruddy_trellis.core.edits import Delete, LookChanges, Rename, Restyle, Retie, perform
+from ruddy_trellis.core.lesson.file import lesson_from_json, lesson_to_json
+from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.core.pointing.offers import offers
-from ruddy_trellis.core.student_copy import student_copy
 from ruddy_trellis.drawings.svg import svg
 
 from .figures import distance, figure

@@ -11,7 +11,7 @@ from ruddy_trellis.core.arithmetic import FLOATS
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.formulas import transformations
 from ruddy_trellis.core.pointing.offers import offers
-from ruddy_trellis.core.repeats import read_values
+from ruddy_trellis.core.sampling.families import read_values
 from ruddy_trellis.drawings.svg import svg
 
 from .figures import distance, figure

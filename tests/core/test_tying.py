@@ -6,14 +6,14 @@ import unittest
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.edits import Add, Arrange, Delete, LookChanges, NewStep, Patch, Record, Restyle, Retie, perform, prepare
-from ruddy_trellis.core.lesson_file import lesson_from_json, lesson_to_json
-from ruddy_trellis.core.loose_ends import loose_ends
+from ruddy_trellis.core.edits.tying import loosened
+from ruddy_trellis.core.lesson.file import lesson_from_json, lesson_to_json
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.core.pointing.gathering import gather
 from ruddy_trellis.core.pointing.nice import nicely
 from ruddy_trellis.core.pointing.preview import changed_by
 from ruddy_trellis.core.pointing.prompt import Prompt
-from ruddy_trellis.core.retying import loosened
+from ruddy_trellis.core.truth.loose_ends import loose_ends
 
 from .figures import distance, figure
 

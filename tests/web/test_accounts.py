@@ -6,8 +6,8 @@ import zipfile
 from concurrent.futures import ThreadPoolExecutor
 
 from ruddy_trellis.core.refusal import Refusal
-from ruddy_trellis.web.accounts import _onward
-from ruddy_trellis.web.passwords import hashed_password
+from ruddy_trellis.web.people.accounts import _onward
+from ruddy_trellis.web.people.passwords import hashed_password
 
 from .served import WebTest
 

@@ -12,10 +12,10 @@ from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.edits import read_edit
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.store.tables import BoardRow
-from ruddy_trellis.web.connection import Connection
-from ruddy_trellis.web.live import Pace
-from ruddy_trellis.web.live_board import LiveBoard
-from ruddy_trellis.web.live_boards import LiveBoards
+from ruddy_trellis.web.live.connection import Connection
+from ruddy_trellis.web.live.lines import Pace
+from ruddy_trellis.web.live.live_board import LiveBoard
+from ruddy_trellis.web.live.live_boards import LiveBoards
 
 DOCUMENT = json.dumps({"title": "B", "unit": "m", "ground": "grid", "decimals": 2, "view": [-9, -6, 9, 6], "steps": [{"id": "s1", "does": "free_point", "with": {"at": [0, 0]}, "name": "A"}]})
 
@@ -133,7 +133,7 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
 class PaceTest(unittest.IsolatedAsyncioTestCase):
     async def test_a_flood_waits_and_a_hand_does_not(self):
         async def spent(messages, apart):
-            with mock.patch("ruddy_trellis.web.live.MESSAGES_A_SECOND", 20):
+            with mock.patch("ruddy_trellis.web.live.lines.MESSAGES_A_SECOND", 20):
                 pace, start = Pace(), time.monotonic()
                 for _ in range(messages):
                     await asyncio.sleep(apart)

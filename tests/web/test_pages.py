@@ -2,8 +2,7 @@
 
 import json
 
-from ruddy_trellis.core.edits import Add, perform
-from ruddy_trellis.core.figure import said
+from ruddy_trellis.core.edits import Add, perform, said
 
 from .served import WebTest
 

@@ -209,7 +209,7 @@ class SharingTest(WebTest):
         self.drag(student, "s1", 2, 2)
         student.until("changed")
         self.teacher_line.socket.close()
-        with mock.patch("ruddy_trellis.web.live_boards._IDLE", 1):
+        with mock.patch("ruddy_trellis.web.live.live_boards._IDLE", 1):
             for _, board in self.own_lessons()[:4]:
                 self.application.state.live.get(board)
         again = self.line()

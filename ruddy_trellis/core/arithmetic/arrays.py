@@ -1,7 +1,6 @@
 """Arithmetic on NumPy arrays: many positions of one figure at once, NaN where it is undefined."""
 
-import numpy as np
-
+from .late import np
 from .roots import real_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING
 

@@ -12,8 +12,7 @@ kept in ``assumptions``: the result holds in the part of the plane where those s
 from fractions import Fraction
 from math import inf
 
-import flint
-
+from .late import flint
 from .undefined import END_SLACK, NotAlgebraic, Undefined
 
 

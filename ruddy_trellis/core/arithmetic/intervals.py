@@ -2,8 +2,7 @@
 
 from fractions import Fraction
 
-import flint
-
+from .late import flint
 from .roots import real_roots
 from .undefined import Undefined
 

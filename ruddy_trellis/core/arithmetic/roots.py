@@ -1,6 +1,6 @@
 """The real roots of equations of degree 4, of one or of many at once."""
 
-import numpy as np
+from .late import np
 
 #: A root with an imaginary part this share of its size still counts as real: two things that touch.
 _TOUCHING = 1e-6

@@ -3,9 +3,29 @@
 from dataclasses import dataclass
 
 from ..kinds import (
-    AFFINITY, CIRCLE, CONIC, FAMILY, INVERSION, LINE, LOCUS, MAPS, MARK, NUMBER, WORDS_ON_BOARD, PATHS, POINT, POLYGON, REGIONS, ROUNDS, SECTOR, SIMILARITY,
-    SPANS, STRAIGHTS, THINGS, word,
-)  # fmt: skip
+    AFFINITY,
+    CIRCLE,
+    CONIC,
+    FAMILY,
+    INVERSION,
+    LINE,
+    LOCUS,
+    MAPS,
+    MARK,
+    NUMBER,
+    PATHS,
+    POINT,
+    POLYGON,
+    REGIONS,
+    ROUNDS,
+    SECTOR,
+    SIMILARITY,
+    SPANS,
+    STRAIGHTS,
+    THINGS,
+    WORDS_ON_BOARD,
+    word,
+)
 
 
 @dataclass(frozen=True)

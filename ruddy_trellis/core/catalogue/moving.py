@@ -1,8 +1,8 @@
 """What moves: dials, motions, loci and envelopes."""
 
-from .. import loci
 from ..kinds import CONIC, LOCUS, MOTION, NUMBER
 from ..refusal import Refusal
+from ..sampling import loci
 from .construction import Construction
 
 _LADDER = (

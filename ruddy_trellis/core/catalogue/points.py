@@ -6,7 +6,6 @@ from ..formulas import points as formulas
 from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, ROUNDS, STRAIGHTS
 from .construction import Construction, Part
 
-
 #: The words for which of several crossings is meant.
 ORDER = ("first", "second", "third", "fourth")
 

@@ -5,7 +5,6 @@ from ..kinds import POINT, POLYGON, SEGMENT
 from ..refusal import Refusal
 from .construction import Construction, Part
 
-
 _TRIANGLE = (
     "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 3)\nABC is the polygon through A, B, C\n"
     "AB is the segment from A to B\n"

@@ -1,9 +1,27 @@
 """Transformations as things of their own, the images they make, and families of images."""
 
 from ..formulas import transformations as formulas
-from ..kinds import AFFINITY, ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, INVERSION, LINE, MAPS, POINT, POLYGON, RAY, SECTOR, SEGMENT, SIMILARITY, VECTOR, word
+from ..kinds import (
+    AFFINITY,
+    ARC,
+    CHORD_REGION,
+    CIRCLE,
+    CONIC,
+    FAMILY,
+    INVERSION,
+    LINE,
+    MAPS,
+    POINT,
+    POLYGON,
+    RAY,
+    SECTOR,
+    SEGMENT,
+    SIMILARITY,
+    VECTOR,
+    word,
+)
 from ..refusal import Refusal
-from ..repeats import check_values, family_plan
+from ..sampling.families import check_values, family_plan
 from .construction import Construction, Part
 from .telling import free_corner
 

@@ -3,15 +3,33 @@
 from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
 
-import numpy as np
-
 from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..arithmetic.late import np
 from ..formulas import arcs, conics
 from ..formulas.points import middle_of_corners, share_along
 from ..kinds import (
-    ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REVEAL, SECTOR, SPANS, STRAIGHTS, VECTOR,
-    WORDS_ON_BOARD, join,
-)  # fmt: skip
+    ARC,
+    CHORD_REGION,
+    CIRCLE,
+    CONIC,
+    FAMILY,
+    LINE,
+    LOCUS,
+    MAPS,
+    MARK,
+    MOTION,
+    NUMBER,
+    POINT,
+    POLYGON,
+    RAY,
+    REVEAL,
+    SECTOR,
+    SPANS,
+    STRAIGHTS,
+    VECTOR,
+    WORDS_ON_BOARD,
+    join,
+)
 from ..language.expression import ANGLE
 from ..language.printing import noun, sentence
 from . import marking

@@ -1,6 +1,26 @@
 """The pens and how each kind of thing is drawn at first."""
 
-from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, FAMILY, LINE, LOCUS, MAPS, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REVEAL, SECTOR, SEGMENT, VECTOR, WORDS_ON_BOARD
+from ..kinds import (
+    ARC,
+    CHORD_REGION,
+    CIRCLE,
+    CONIC,
+    FAMILY,
+    LINE,
+    LOCUS,
+    MAPS,
+    MARK,
+    MOTION,
+    NUMBER,
+    POINT,
+    POLYGON,
+    RAY,
+    REVEAL,
+    SECTOR,
+    SEGMENT,
+    VECTOR,
+    WORDS_ON_BOARD,
+)
 
 #: Pens by name: on a light board, on a dark board. All stay tellable apart for colour-blind eyes with their patterns.
 PENS = {

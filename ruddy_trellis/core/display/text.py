@@ -1,7 +1,6 @@
 """Names and values as a person reads them."""
 
 import re
-
 from math import hypot
 
 from ..arithmetic import FLOATS, Undefined

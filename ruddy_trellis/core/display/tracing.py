@@ -1,6 +1,6 @@
 """Curves as polylines that look smooth at the present zoom."""
 
-import numpy as np
+from ..arithmetic.late import np
 
 #: How far a chord may stray from its curve, as a share of the width that is seen.
 _STRAY = 1 / 2500

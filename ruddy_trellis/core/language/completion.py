@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass
 
-from ..catalogue import CATALOGUE, GAP_KINDS
 from ..kinds import POINT
-from .reading import _ends_of_gap, _subject, fitting_names, variants, without_article
+from .filling import fitting_names, names_of_kinds
+from .reading import ends_of_gap, split_subject, variants, without_article
 
 MOST = 12
 
@@ -24,16 +24,16 @@ class Completion:
     tool: str
 
 
-def complete(text, board):
+def complete(text, board, sentences):
     """The ways to go on from a typed text, at most ``MOST``; none for a text that fits no sentence."""
-    name, verb, rest = _subject(text)
+    name, verb, rest = split_subject(text)
     if verb == "=":
         return []
     start = text[: len(text) - len(rest)]
     bare = without_article(rest)
     start += rest[: len(rest) - len(bare)]
     found = {}
-    for construction in sorted(CATALOGUE, key=lambda construction: construction.likely):
+    for construction in sorted(sentences, key=lambda construction: construction.likely):
         for parts in variants(construction.pieces):
             for addition, shown in _go_on(parts, bare, 0, board):
                 found.setdefault(shown, Completion(start + bare + addition, shown, construction.key))
@@ -56,7 +56,7 @@ def _go_on(parts, text, at, board):
         elif typed.lower().startswith(part.lower()):
             yield from _go_on(rest, text, at + len(part), board)
         return
-    for end in _ends_of_gap(rest, text, at) if rest else ():
+    for end in ends_of_gap(rest, text, at) if rest else ():
         if end > at:
             yield from _go_on(rest, text, end, board)
     yield from _names_for(part, rest, typed, board)
@@ -65,7 +65,7 @@ def _go_on(parts, text, at, board):
 def _names_for(gap, rest, typed, board):
     if gap.kind.points:
         typed = typed[max(typed.rfind(" "), typed.rfind(",")) + 1 :]
-        points = fitting_names(GAP_KINDS["point"], board)
+        points = names_of_kinds({POINT}, board)
         for name in points if typed in points else ():
             if name != typed:
                 yield name, typed + name

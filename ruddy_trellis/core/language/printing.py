@@ -1,10 +1,10 @@
 """Sentences from steps."""
 
 from ..kinds import join, word
-from ..language.expression import Formula
-from ..language.words import Words
-from ..step import is_ids
 from . import names as spelling
+from .expression import Formula
+from .fills import is_ids
+from .words import Words
 
 
 def number_text(value):
@@ -88,6 +88,11 @@ def why_absent(board, id):
 def noun(board, id):
     """What a thing is called in passing: "point A", "line p", "reading AF"."""
     return f"{word(board.kind_of(id))} {board.name(id)}"
+
+
+def listed(board, ids):
+    """Things in a sentence: by their nouns, or how many where they are too many to name."""
+    return join(noun(board, id) for id in ids) if len(ids) <= 6 else f"{len(ids)} things"
 
 
 def why_locked(board, ids):

@@ -2,11 +2,11 @@
 
 from dataclasses import dataclass
 
-from ..board import numbers_of
+from ..board.board import numbers_of
+from ..board.lattice import snapped
 from ..catalogue.moving import settled
 from ..kinds import POINT, join
 from ..language.printing import noun, sentence, why_locked
-from ..lattice import snapped
 from ..limits import COORDINATE
 from ..refusal import Refusal
 from .picking import place_near

@@ -2,14 +2,14 @@
 
 from dataclasses import dataclass
 
+from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
-from ..checking import check_fills
-from ..codec import fill_to_json
-from ..edits import Add, NewStep
+from ..edits.checking import check_fills
+from ..edits.models import Add, NewStep
 from ..kinds import MAPS, POINT, THINGS, join
+from ..language.fills import fill_to_json
 from ..language.printing import phrase
-from ..plan import kinds_of_fills
 from ..refusal import Refusal
 
 

@@ -3,19 +3,17 @@
 from dataclasses import dataclass
 from math import atan2, degrees, hypot, sqrt
 
-import numpy as np
-
-from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..arithmetic import FLOATS, Undefined
+from ..board.lattice import snapped
+from ..board.nearest import distance_to_path, nearest_place
+from ..board.plan import kinds_of_fills, make_plan
+from ..board.step import Step
 from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
-from ..formulas import arcs, conics, measures, straights
-from ..formulas import points as point_formulas
-from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LOCUS, PATHS, POINT, POLYGON, SECTOR
+from ..formulas import arcs, measures, straights
+from ..kinds import CHORD_REGION, CIRCLE, LOCUS, PATHS, POINT, POLYGON, SECTOR, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun
-from ..lattice import snapped
-from ..plan import kinds_of_fills, make_plan
-from ..step import Step
 
 #: Crossings are caught from a little further away than the paths themselves, points from further still.
 _CROSSING_REACH, _POINT_REACH = 1.3, 1.5
@@ -101,66 +99,14 @@ def _path_name(board, ids):
     return spelling.spell(board.name(id) for id in ids)
 
 
-def distance_to_path(kind, value, at):
-    """How far a position is from a path."""
-    try:
-        if kind in (CIRCLE, ARC, CONIC, LOCUS):
-            near = _value_on(kind, value, _place_on(kind, value, at))
-        else:
-            near = _foot(value, at)
-    except Undefined:
-        return float("inf")
-    return hypot(near[0] - at[0], near[1] - at[1])
 
 
-def _value_on(kind, value, place):
-    if kind == LOCUS:
-        return value.point(place)
-    return {CIRCLE: point_formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}[kind](FLOATS, value, place)
 
 
-def _place_on(kind, value, at):
-    """The place on a round or curved path that is nearest to a position: an angle, or on an arc a share."""
-    if kind == CONIC:
-        return _place_on_conic(value, at)
-    if kind == LOCUS:
-        return value.nearest(at)
-    if kind == POLYGON:
-        return _place_on_sides(value, at)
-    turn = degrees(atan2(at[1] - value[1], at[0] - value[0]))
-    if kind == CIRCLE:
-        return turn % 360
-    start = degrees(atan2(value[4] - value[1], value[3] - value[0]))
-    turned, whole = (turn - start) % 360, arcs.sweep(FLOATS, value)
-    if turned > whole:
-        return 0.0 if turned - whole > 360 - turned else 1.0
-    return turned / whole
 
 
-def _place_on_sides(corners, at):
-    """The number of the nearest side, and how far along it the nearest point is."""
-    places = []
-    for number, (a, b) in enumerate(zip(corners, (*corners[1:], corners[0]))):
-        dx, dy = b[0] - a[0], b[1] - a[1]
-        share = ((at[0] - a[0]) * dx + (at[1] - a[1]) * dy) / ((dx * dx + dy * dy) or 1)
-        share = min(max(share, 0.0), 1.0)
-        places.append((hypot(a[0] + share * dx - at[0], a[1] + share * dy - at[1]), number + share))
-    return min(places)[1]
 
 
-def _place_on_conic(conic, at):
-    """The angle round the focus of the point of a conic that is nearest to a position: the best of many, then finer."""
-    numbers = tuple(map(ARRAYS.number, conic))
-    middle, reach = 180.0, 180.0
-    with np.errstate(all="ignore"):
-        for _ in range(5):
-            angles = np.linspace(middle - reach, middle + reach, 121)
-            x, y = conics.point_on_conic(ARRAYS, numbers, angles)
-            away = np.hypot(x - at[0], y - at[1])
-            if np.isnan(away).all():
-                raise Undefined("the conic has no points near")
-            middle, reach = float(angles[np.nanargmin(away)]), reach / 40
-    return middle % 360
 
 
 def _inside_arc(kind, value, at, tolerance):
@@ -174,9 +120,6 @@ def _inside_arc(kind, value, at, tolerance):
     return turned <= arcs.sweep(FLOATS, value)
 
 
-def _foot(straight, at):
-    share = point_formulas.share_along(FLOATS, straight, at)
-    return point_formulas.point_on_straight(FLOATS, straight, share)
 
 
 def _sides(corners, value):
@@ -186,10 +129,9 @@ def _sides(corners, value):
 
 def _distance_to_side(a, b, at):
     try:
-        foot = _foot(straights.segment(FLOATS, a, b), at)
+        return distance_to_path(SEGMENT, straights.segment(FLOATS, a, b), at)
     except Undefined:
         return float("inf")
-    return hypot(foot[0] - at[0], foot[1] - at[1])
 
 
 def _inside(corners, at):
@@ -233,20 +175,13 @@ def free_point(at):
 
 def point_on_path(board, ids, at):
     """A new point on a path, at the place nearest to a position."""
-    kind = board.kind_of(ids[0])
-    if len(ids) == 1 and kind in (CIRCLE, ARC, CONIC, POLYGON, LOCUS):
-        place = _place_on(kind, board.value(ids[0]), at)
-    else:
-        value = board.value(ids[0]) if len(ids) == 1 else straights.segment(FLOATS, board.value(ids[0]), board.value(ids[1]))
-        place = point_formulas.share_along(FLOATS, value, at)
-        place = min(max(place, value[4]), value[5])
-    fills = {"path": ids, "place": place}
+    fills = {"path": ids, "place": nearest_place(board, ids, at)}
     return NewPoint("point_on", fills, _value_of(board, "point_on", fills), f"a new point on {path_words(board, ids)}")
 
 
 def place_near(board, id, at):
     """The typed number that puts a sliding point as near as it can come to a position."""
-    return point_on_path(board, board.step(id).fills["path"], at).fills["place"]
+    return nearest_place(board, board.step(id).fills["path"], at)
 
 
 def crossing_near(board, a, b, at):

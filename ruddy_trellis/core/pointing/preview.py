@@ -1,8 +1,10 @@
 """What a sentence would make if the pointer clicked now."""
 
-from ..board import Board
+from ..board.board import Board
 from ..display import display
-from ..edits import Add, NewStep, Retie, perform, tried
+from ..edits.adding import tried
+from ..edits.models import Add, NewStep, Retie
+from ..edits.prepare import perform
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .picking import NewPoint

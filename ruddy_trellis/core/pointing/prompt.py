@@ -4,17 +4,18 @@ import re
 from dataclasses import dataclass, field
 from math import dist
 
+from ..board.nearest import distance_to_path
+from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE, Construction
-from ..checking import PLAIN_DIMENSIONS, misfit
-from ..codec import fill_to_json
-from ..edits import Add, NewStep, Retie
+from ..edits.checking import PLAIN_DIMENSIONS, misfit
+from ..edits.models import Add, NewStep, Retie
 from ..kinds import ARC, MAPS, NUMBER, POINT, REGIONS, SEGMENT
 from ..language import names as spelling
+from ..language.fills import fill_to_json
 from ..language.printing import fill_text, noun, number_text
 from ..language.reading import read_fill
-from ..plan import kinds_of_fills
 from ..refusal import Refusal
-from .picking import NewPoint, crossing_near, distance_to_path, look_under, path_words, point_on_path
+from .picking import NewPoint, crossing_near, look_under, path_words, point_on_path
 
 #: What is typed as words and kept so.
 _TEXTS = ("word", "equation", "values")

@@ -1,0 +1,7 @@
+"""The board: a graph of steps with their values, its settings, names and plans."""
+
+from .board import Board, numbers_of, with_numbers
+from .settings import GROUNDS, PAPERS, UNITS, Settings
+from .step import PLAIN, Look, Step
+
+__all__ = ["GROUNDS", "PAPERS", "PLAIN", "UNITS", "Board", "Look", "Settings", "Step", "numbers_of", "with_numbers"]

@@ -1,0 +1,64 @@
+"""Automatic names, and what a name may be on a board."""
+
+from ..kinds import MAPS, NUMBER, POINT, STRAIGHTS, word
+from ..language import names as spelling
+from ..refusal import Refusal
+
+
+def all_names(steps):
+    """The name of every step by id; those without one of their own are spelt from what they are made of."""
+    names = {}
+    for step in steps:
+        names[step.id] = step.name if step.name is not None else spelt(step, names)
+    return names
+
+
+def spelt(step, names):
+    """The name of a step spelt from its inputs, or None where its construction is not named that way."""
+    construction = step.construction
+    if not construction.named_after:
+        return None
+    parts = [names[id] for gap in construction.named_after.split() for id in step.fills[gap]]
+    return construction.name_prefix + spelling.spell(parts) + construction.name_suffix
+
+
+def automatic_name(step, names, taken):
+    """The name to keep for a new step: None where it can be spelt, else the next free letter.
+
+    Args:
+        names: the names of the steps before it, by id.
+        taken: the names it must differ from.
+    """
+    text = spelt(step, names)
+    if text is not None and text not in taken:
+        return None
+    if step.is_reading:
+        pool = "angle" if step.construction.dimension == "angle" else NUMBER
+    else:
+        pool = "line" if step.makes in STRAIGHTS else "map" if step.makes in MAPS else step.makes
+    return spelling.next_name(pool, taken)
+
+
+def check_names(steps):
+    """The names of these steps. Raises Refusal where two things, or two readings, have one name, or where a name
+    would read as two points."""
+    names = all_names(steps)
+    seen = {}
+    for step in steps:
+        key = (step.is_reading, names[step.id])
+        if key in seen:
+            other = seen[key]
+            raise Refusal(f"{key[1]} is the name of {described(other)} already. Choose a name that nothing else has.")
+        seen[key] = step
+    points = {names[step.id] for step in steps if step.makes == POINT}
+    for step in steps:
+        if step.name is None or len(step.name) < 2:
+            continue
+        for pair in spelling.unspell(step.name, points - {step.name}, 2):
+            raise Refusal(f"{step.name} reads as the points {pair[0]} and {pair[1]} together. Choose another name.")
+    return names
+
+
+def described(step):
+    """ "a point", "a reading": what a step makes, with its article."""
+    return "a " + word(step.makes)

@@ -1,0 +1,134 @@
+"""From a step to what the arithmetic runs: the formula, the places of its inputs, and its typed numbers."""
+
+from dataclasses import dataclass
+
+from ..catalogue import Construction
+from ..formulas import measures, straights
+from ..kinds import ARC, NUMBER, POLYGON, REVEAL, SEGMENT, SPANS
+from ..language.expression import Formula
+from ..language.fills import is_ids
+
+
+@dataclass(frozen=True, slots=True)
+class Plan:
+    """How one step is computed: ``formula(m, *values at inputs, *numbers)``; undefined where an input is, if it
+    ``needs_all`` of them."""
+
+    formula: object
+    inputs: tuple
+    numbers: tuple
+    needs_all: bool = True
+
+
+def kinds_of_fills(construction: Construction, fills, kind_of):
+    """The kind that fills each gap: that of the one thing, "segment" for two points, "number" for a typed number."""
+    kinds = {}
+    for gap in construction.gaps:
+        fill = fills.get(gap.name)
+        if is_ids(fill):
+            kinds[gap.name] = kind_of(fill[0]) if len(fill) == 1 else SEGMENT
+        elif isinstance(fill, (int, float)):
+            kinds[gap.name] = NUMBER
+    return kinds
+
+
+def chosen_formula(construction, fills, kind_of):
+    """The formula that a construction uses for these fills, or None where their kinds do not fit one another."""
+    if construction.formula:
+        return construction.formula
+    words = {name: fill for name, fill in fills.items() if isinstance(fill, (str, Formula))}
+    return construction.choose(kinds_of_fills(construction, fills, kind_of), words)
+
+
+def make_plan(step, kind_of, place_of, step_of=None):
+    """The plan of a step.
+
+    The formula gets what fills the gaps for things in their order, then what fills the gaps for numbers in theirs, be
+    it typed or a reading.
+
+    Args:
+        kind_of: a function from an id to the kind of that thing.
+        place_of: a function from an id to its place among the board's values.
+        step_of: a function from an id to its step, which constructions with a planner need.
+    """
+    construction = step.construction
+    if construction.planner:
+        return Plan(*construction.planner(step, step_of, place_of, lambda other: make_plan(other, kind_of, place_of, step_of)))
+    formula = chosen_formula(construction, step.fills, kind_of)
+    inputs, numbers, bundles, order = [], [], [], []
+    # Gaps for numbers come last; the sort keeps the order otherwise.
+    for gap in sorted(construction.gaps, key=lambda gap: gap.kind.literal == "number"):
+        fill = step.fills.get(gap.name)
+        if is_ids(fill):
+            bundles.append((None if gap.kind.several else _bundler(gap.kind.hands, [kind_of(id) for id in fill]), len(fill)))
+            inputs += map(place_of, fill)
+            order.append(None)
+        elif isinstance(fill, Formula):
+            measured = fill.measured()
+            for place, operand in enumerate(fill.operands):
+                bundles.append((_operand_bundler(measured.get(place), [kind_of(id) for id in operand]), len(operand)))
+                inputs += map(place_of, operand)
+        elif isinstance(fill, tuple):
+            numbers += fill
+        elif isinstance(fill, (int, float)):
+            order.append(len(numbers))
+            numbers.append(fill)
+    typed_then_read = any(one is not None and None in order[place:] for place, one in enumerate(order))
+    if typed_then_read:
+        formula = _reordered(formula, order)
+    if any(bundler for bundler, _ in bundles):
+        formula = _bundled(formula, bundles, len(inputs))
+    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL)
+
+
+def _reordered(formula, order):
+    """The formula with typed numbers put in their places between readings; ``order`` has the number's place or None."""
+    things = order.count(None)
+
+    def run(m, *arguments):
+        given, typed = iter(arguments[:things]), arguments[things:]
+        return formula(m, *(next(given) if place is None else typed[place] for place in order))
+
+    return run
+
+
+def _operand_bundler(function, kinds):
+    """What turns the values behind an operand of a formula into the operand's value."""
+    if function is None:
+        return _bundler("length", kinds)
+    if len(kinds) == 1:
+        return lambda m, thing: ((kinds[0], thing),)
+    kind = "corner" if function == "angle" else POLYGON
+    return lambda m, *points: ((kind, points),)
+
+
+def _bundler(hands, kinds):
+    """What turns the values that fill a gap into the formula's arguments; None where they are those already."""
+    if hands == "many":
+        return lambda m, *points: (points,)
+    if hands == "points":
+        return _ends if len(kinds) == 1 and kinds[0] in SPANS else None
+    if hands == "length":
+        if len(kinds) == 1 and kinds[0] in SPANS:
+            return lambda m, segment: (measures.distance(m, *_ends(m, segment)),)
+        return (lambda m, a, b: (measures.distance(m, a, b),)) if len(kinds) == 2 else None
+    if hands == "circle":
+        return (lambda m, arc: (arc[:3],)) if kinds == [ARC] else None
+    return (lambda m, a, b: (straights.segment(m, a, b),)) if len(kinds) == 2 else None
+
+
+def _ends(m, segment):
+    px, py, dx, dy = segment[:4]
+    return (px, py), (px + dx, py + dy)
+
+
+def _bundled(formula, bundles, how_many):
+    def run(m, *arguments):
+        things, at = [], 0
+        for bundler, width in bundles:
+            part = arguments[at : at + width]
+            things += bundler(m, *part) if bundler else part
+            at += width
+        return formula(m, *things, *arguments[how_many:])
+
+    return run

@@ -1,0 +1,44 @@
+"""The settings of a board as a whole."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field, replace
+
+UNITS = ("", "mm", "cm", "m", "km")
+GROUNDS = ("blank", "grid", "triangles", "axes")
+PAPERS = ("light", "dark")
+
+
+@dataclass(frozen=True)
+class Settings:
+    """What belongs to the board as a whole.
+
+    Attributes:
+        view: the part shown at first: least x, least y, greatest x, greatest y, in board units.
+        spacing: of the lattice, in board units; None where it follows the zoom.
+        snap: whether points that are put down or dragged keep to the lattice.
+        scale: how many units of the board one centimetre stands for, or None.
+        paper, size: a light or a dark board; how large pegs, lines and letters are drawn.
+        looks: for each kind of thing, the parts of its look that were made the board's own.
+        nice: a reading that a drag keeps to whole steps, and the step; None where it is left free.
+        log: the readings that are recorded; ``rows`` what was; ``logging`` whether a drag records as well.
+    """
+
+    title: str = "Board 1"
+    unit: str = "m"
+    ground: str = "grid"
+    decimals: int = 2
+    view: tuple = (-10.0, -6.0, 10.0, 6.0)
+    spacing: float | None = None
+    snap: bool = False
+    scale: float | None = None
+    paper: str = "light"
+    size: float = 1.0
+    looks: dict = field(default_factory=dict)
+    nice: tuple | None = None
+    log: tuple = ()
+    rows: tuple = ()
+    logging: bool = False
+
+    def with_(self, **changes):
+        return replace(self, **changes)

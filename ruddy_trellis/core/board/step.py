@@ -1,0 +1,93 @@
+"""One step of a construction, as it is kept."""
+
+from dataclasses import dataclass, field, replace
+from functools import cached_property
+
+from ..catalogue import CATALOGUE
+from ..kinds import NUMBER
+from ..language.expression import Formula
+from ..language.fills import is_ids
+
+
+@dataclass(frozen=True)
+class Look:
+    """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.palette``).
+
+    ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
+    points only, and a circle as short arcs about them; ``trail`` is for how many
+    seconds it leaves a trail (0: for good); ``teacher_only`` lets students not move it; ``snap`` makes a drag keep to what a mark states where it nearly is; ``cover`` hides a value or words until a person clicks there.
+    """
+
+    pen: str | None = None
+    width: float | None = None
+    pattern: str | None = None
+    fill: float | None = None
+    size: float | None = None
+    hidden: bool = False
+    locked: bool = False
+    teacher_only: bool = False
+    label: bool | None = None
+    caption: str | None = None
+    part: bool | None = None
+    trail: float | None = None
+    snap: bool | None = None
+    cover: bool | None = None
+    label_offset: tuple | None = None
+    decimals: int | None = None
+    tag: bool | None = None
+
+
+PLAIN = Look()
+
+
+@dataclass(frozen=True)
+class Step:
+    """A step: what it does, with what, and what it is called.
+
+    Attributes:
+        id: stable for the life of the board; other steps name it by this, never by its name.
+        does: the key of its construction in the catalogue.
+        fills: what each gap is filled with; ids are always in a tuple of strings, coordinates in a tuple of floats.
+        name: the name a person gave, or the automatic letter; None where the name is spelt from what it is made of.
+    """
+
+    id: str
+    does: str
+    fills: dict = field(default_factory=dict)
+    name: str | None = None
+    look: Look = PLAIN
+
+    @cached_property
+    def construction(self):
+        return CATALOGUE[self.does]
+
+    @cached_property
+    def makes(self):
+        return self.construction.makes
+
+    @cached_property
+    def is_reading(self):
+        return self.makes == NUMBER
+
+    @cached_property
+    def moves(self):
+        """How a person can move it: "free", "sliding", "turning", "hanging", or "" for what is fixed or locked."""
+        return "" if self.look.locked else self.construction.moves
+
+    @cached_property
+    def inputs(self):
+        """The ids of all steps it is made from, in the order of its gaps, each once."""
+        found = {}
+        for gap in self.construction.gaps:
+            fill = self.fills.get(gap.name)
+            if isinstance(fill, Formula):
+                for operand in fill.operands:
+                    found.update(dict.fromkeys(operand))
+            elif is_ids(fill):
+                found.update(dict.fromkeys(fill))
+        return tuple(found)
+
+    def with_(self, **changes):
+        return replace(self, **changes)
+
+

@@ -1,0 +1,97 @@
+"""Adding steps: what a given step, or a sentence that makes several, becomes on a board."""
+
+from contextlib import contextmanager
+from dataclasses import replace
+
+from .. import limits
+from ..board.naming import automatic_name, check_names, spelt
+from ..board.plan import kinds_of_fills
+from ..board.step import Step
+from ..catalogue import CATALOGUE
+from ..language import names as spelling
+from ..language.expression import Formula
+from ..language.fills import fill_from_json, is_ids
+from ..language.printing import sentence
+from ..refusal import Refusal
+from .checking import check_fills
+from .patch import Patch
+
+
+def added(board, edit):
+    if len(board) + len(edit.steps) > limits.STEPS:
+        raise Refusal(f"A board has at most {limits.STEPS:,} steps. Start another board for more.")
+    with tried(board, edit) as added:
+        check_names(board.steps)
+        words = f"Added: {sentence(board, added[-1].id)}"
+    return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(added)))
+
+
+@contextmanager
+def tried(board, edit):
+    """The steps of an ``Add``, checked and put on the board until the end of the ``with`` statement: to look at
+    what it would make. Raises Refusal where they do not fit."""
+    with board.trial():
+        added = []
+        for new in edit.steps:
+            # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
+            for step in _new_steps(board, new, [step.id for step in added]):
+                board.append(step)
+                added.append(step)
+        yield added
+
+
+def _new_steps(board, new, new_ids):
+    """The steps that one given step stands for: itself, or what its sentence expands to."""
+    if new.does not in CATALOGUE:
+        raise Refusal(f"There is no construction called “{new.does[:40]}”.")
+    construction = CATALOGUE[new.does]
+    fills = {name: new_step_ids(fill_from_json(fill), new_ids) for name, fill in new.fills.items() if fill is not None}
+    if new.does == "free_point" and "at" not in fills:
+        raise Refusal("Say where the point goes, for example: A is a free point at (2, 3).")
+    check_fills(construction, fills, board)
+    kinds = kinds_of_fills(construction, fills, board.kind_of)
+    if construction.expands:
+        if new.name is not None:
+            raise Refusal(f"“{construction.tool}” makes several things; they are named one by one afterwards.")
+        made = []
+        for part in construction.expands(kinds, fills, board):
+            part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
+            part_construction = CATALOGUE[part.key]
+            check_fills(part_construction, part_fills, board)
+            step = _new_step(board, part_construction, with_defaults(part_construction, part_fills, board), None)
+            made.append(step.id)
+            yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover))
+    else:
+        yield _new_step(board, construction, with_defaults(construction, fills, board), new.name)
+
+
+def with_defaults(construction, fills, board):
+    """The fills, with what optional gaps are filled with when they are left out."""
+    if construction.defaults is None:
+        return fills
+    return {**construction.defaults(kinds_of_fills(construction, fills, board.kind_of)), **fills}
+
+
+def _new_step(board, construction, fills, name):
+    last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdigit()), default=0)
+    step = Step(f"s{last + 1}", construction.key, fills)
+    names = board.names
+    if name is not None:
+        return step if spelt(step, names) == spelling.tidy(name) else step.with_(name=spelling.check_name(name))
+    taken = {names[other.id] for other in board.steps if other.is_reading == step.is_reading}
+    return step.with_(name=automatic_name(step, names, taken))
+
+
+def new_step_ids(fill, new_ids, prefix="new:"):
+    """A fill with the ids of steps made just before in the places of "new:0", "new:1" …"""
+    def real(id):
+        if not id.startswith(prefix):
+            return id
+        number = id[len(prefix) :]
+        if not number.isdigit() or int(number) >= len(new_ids):
+            raise Refusal("The edit names a new step that it does not add.")
+        return new_ids[int(number)]
+
+    if isinstance(fill, Formula):
+        return replace(fill, operands=tuple(tuple(map(real, operand)) for operand in fill.operands))
+    return tuple(map(real, fill)) if is_ids(fill) else fill

@@ -1,0 +1,162 @@
+"""Whether what fills the gaps of a construction fits: the one check behind clicking, typing, files and calls."""
+
+from collections import Counter
+from fractions import Fraction
+
+from .. import limits
+from ..arithmetic import FLOATS, Undefined
+from ..board.plan import chosen_formula, kinds_of_fills
+from ..kinds import NUMBER, POINT, join, with_article, word
+from ..language.expression import ANGLE, MEASURES, Formula
+from ..language.fills import is_ids
+from ..language.words import Words
+from ..limits import check_number
+from ..refusal import Refusal
+
+#: The dimensions of readings that are numbers to go on with: not coordinates, equations or what is true or false.
+PLAIN_DIMENSIONS = (*range(-12, 13), ANGLE)
+
+
+def check_fills(construction, fills, board):
+    """Check that these fills make a step of this construction on this board.
+
+    Raises:
+        Refusal: naming the gap and what would fit.
+    """
+    unknown = set(fills) - set(construction.gap_by_name)
+    if unknown:
+        raise Refusal(f"“{construction.tool}” has no gap called {sorted(unknown)[0]}.")
+    for gap in construction.gaps:
+        if gap.name in fills:
+            _check_gap(construction, gap, fills[gap.name], board)
+        elif not gap.optional:
+            raise Refusal(f"“{construction.tool}” still needs {gap.kind.wants}.")
+    _check_own_rules(construction, fills, board)
+
+
+
+
+def fits_alone(gap_kind, kind):
+    """Whether one thing of this kind fills the gap by itself."""
+    return kind in gap_kind.single
+
+
+def _check_gap(construction, gap, fill, board):
+    kind = gap.kind
+    if not is_ids(fill):
+        return _check_typed(construction, gap, fill, board)
+    for id in fill:
+        if id not in board:
+            raise Refusal(f"“{construction.tool}” asks for a thing that is not on this board.")
+    if len(fill) == 1 and fits_alone(kind, board.kind_of(fill[0])):
+        if board.kind_of(fill[0]) == NUMBER and board.dimension(fill[0]) not in ((0, 1) if kind.hands == "length" else PLAIN_DIMENSIONS):
+            raise Refusal(f"{board.name(fill[0])} is not a {'length' if kind.hands == 'length' else 'number'}. Here goes {kind.wants}.")
+        return None
+    if kind.several and all(fits_alone(kind, board.kind_of(id)) for id in fill):
+        if len(set(fill)) < len(fill):
+            raise Refusal("The same thing is picked twice.")
+        return None
+    enough = len(fill) >= 3 if kind.points < 0 else len(fill) == kind.points
+    if kind.points and all(board.kind_of(id) == POINT for id in fill):
+        if not enough:
+            raise Refusal(f"“{construction.tool}” needs {kind.wants}; {_count(len(fill))} picked.")
+        if len(fill) > limits.POLYGON_CORNERS:
+            raise Refusal(f"A polygon has at most {limits.POLYGON_CORNERS} corners.")
+        repeated = [id for id, times in Counter(fill).items() if times > 1]
+        if repeated:
+            raise Refusal(f"{board.name(repeated[0])} is picked twice. Pick {kind.wants} that differ.")
+        return None
+    raise misfit(gap, fill, board)
+
+
+def misfit(gap, ids, board):
+    """The refusal for things that do not fit a gap."""
+    wrong = next((id for id in ids if not (gap.kind.points and board.kind_of(id) == POINT)), ids[0])
+    return Refusal(f"{board.name(wrong)} is {with_article(word(board.kind_of(wrong)))}. Here goes {gap.kind.wants}.")
+
+
+def _count(number):
+    return {0: "none", 1: "only one", 2: "only two"}.get(number, str(number)) + (" was" if number == 1 else " were")
+
+
+def _check_typed(construction, gap, fill, board):
+    literal = gap.kind.literal
+    if literal == "number" and isinstance(fill, (int, float)) and not isinstance(fill, bool):
+        check_number(fill)
+        if gap.kind.hands == "length" and fill < limits.LENGTH_LEAST:
+            raise Refusal("A length must be above zero.")
+    elif literal == "coordinates" and isinstance(fill, tuple) and len(fill) == 2:
+        for part in fill:
+            check_number(part)
+    elif literal == "word" and fill in gap.kind.options:
+        return
+    elif literal in ("equation", "values") and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH:
+        return
+    elif literal == "text" and isinstance(fill, Words):
+        _check_words(fill, board)
+    elif literal == "formula" and isinstance(fill, Formula) and not isinstance(fill, Words):
+        _check_formula(fill, board)
+    else:
+        raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
+
+
+def _check_words(words, board):
+    for (id, *more) in words.operands:
+        if more or id not in board or board.kind_of(id) != NUMBER:
+            raise Refusal("In braces stands the name of a reading, or a formula of readings.")
+    dimensions = [board.dimension(id) for (id,) in words.operands]
+    words.filled(lambda place: "", lambda formula: str(formula.dimension(dimensions)))
+
+
+def _check_formula(formula, board):
+    measured = formula.measured()
+    for place, operand in enumerate(formula.operands):
+        for id in operand:
+            if id not in board:
+                raise Refusal("The formula uses a reading that is not on this board.")
+        kinds = [board.kind_of(id) for id in operand]
+        if function := measured.get(place):
+            corners = set(kinds) == {POINT} and (len(kinds) == 3 if function == "angle" else len(kinds) >= 3 and "polygon" in MEASURES[function][0])
+            if not corners and not (len(kinds) == 1 and kinds[0] in MEASURES[function][0]):
+                raise Refusal(f"In {function}(…) stands {MEASURES[function][2]}, not {board.name(operand[0])}.")
+        elif kinds not in ([NUMBER], [POINT, POINT]):
+            raise Refusal(f"{board.name(operand[0])} is {with_article(word(kinds[0]))}; a formula uses readings.")
+        elif kinds == [NUMBER] and board.dimension(operand[0]) not in PLAIN_DIMENSIONS and not isinstance(board.dimension(operand[0]), Fraction):
+            raise Refusal(f"{board.name(operand[0])} is not a number that a formula can use.")
+    formula.dimension([board.operand_dimension(operand) for operand in formula.operands])
+    if not formula.operands:
+        try:
+            value = formula.evaluate(FLOATS)
+        except (Undefined, OverflowError):
+            raise Refusal("That formula has no value: it divides by zero or takes the root of a negative number.") from None
+        check_number(value)
+
+
+def _check_own_rules(construction, fills, board):
+    """The rules that go across gaps: points that must differ, kinds that must go together."""
+    if construction.check:
+        construction.check(fills, board)
+    if construction.distinct:
+        everything = Counter(id for fill in fills.values() if is_ids(fill) for id in fill)
+        repeated = [id for id, times in everything.items() if times > 1]
+        if repeated:
+            raise Refusal(f"{board.name(repeated[0])} is picked twice. “{construction.tool}” needs two that differ.")
+    if not (construction.expands or construction.planner) and chosen_formula(construction, fills, board.kind_of) is None:
+        kinds = kinds_of_fills(construction, fills, board.kind_of)
+        words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
+        raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once, and what meets in four places has no “other” one.")
+    if construction.tied:
+        _check_tied(construction, fills, board)
+
+
+def _check_tied(construction, fills, board):
+    point_gap, *path_gaps = construction.tied
+    known = fills[point_gap][0]
+    for gap in path_gaps:
+        fill = fills[gap]
+        on = set(fill) if len(fill) > 1 else board.incidence.get(fill[0], ())
+        if known not in on:
+            raise Refusal(f"{board.name(known)} is not tied to {join(board.name(id) for id in fill)}; "
+                          "pick a point that was made on it.")
+
+

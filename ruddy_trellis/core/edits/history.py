@@ -1,0 +1,24 @@
+"""Earlier states of a board: looked at, and brought back as a new edit."""
+
+from ..board.board import Board
+from ..refusal import Refusal
+from .patch import Patch
+
+
+def state_before(board, patches):
+    """The board as it was before some edits.
+
+    Args:
+        patches: the edits to take back, the last first.
+    """
+    earlier = Board(board.settings, board.steps)
+    for patch in patches:
+        patch.reversed().apply(earlier)
+    return earlier
+
+
+def brought_back(board, earlier, words):
+    """The patch that makes a board what it was once, as a new edit. Raises Refusal where it is that already."""
+    if earlier.steps == board.steps and earlier.settings == board.settings:
+        raise Refusal("The board is like that now.")
+    return Patch(words, tuple(enumerate(board.steps)), tuple(enumerate(earlier.steps)), board.settings, earlier.settings)

@@ -1,0 +1,73 @@
+"""What an edit changed, to be applied, reverted, saved and applied again."""
+
+from dataclasses import dataclass
+
+from ..board.codec import settings_from_json, settings_to_json, step_from_json, step_to_json
+from ..board.settings import Settings
+from ..refusal import Refusal
+
+
+@dataclass(frozen=True)
+class Patch:
+    """What an edit changed: the steps as they were and as they are, each with its place, and the settings.
+
+    ``words`` says it to a person: "Deleted A, and with it AB".
+    """
+
+    words: str
+    before: tuple = ()
+    after: tuple = ()
+    settings_before: Settings | None = None
+    settings_after: Settings | None = None
+
+    def reversed(self):
+        """The patch that takes this one back."""
+        return Patch(self.words, self.after, self.before, self.settings_after, self.settings_before)
+
+    def apply(self, board):
+        """Make the change on a board that is in the state the patch was made for."""
+        if self.settings_after:
+            board.settings = self.settings_after
+        if self.before or self.after:
+            gone = {step.id for _, step in self.before}
+            steps = [step for step in board.steps if step.id not in gone]
+            for place, step in sorted(self.after, key=lambda pair: pair[0]):
+                steps.insert(place, step)
+            board.replace_steps(steps)
+
+    def ids(self):
+        """The ids of all steps that it touches."""
+        return {step.id for _, step in (*self.before, *self.after)}
+
+    def to_json(self):
+        data = {"words": self.words}
+        for part in ("before", "after"):
+            data[part] = [[place, step_to_json(step)] for place, step in getattr(self, part)]
+            settings = getattr(self, "settings_" + part)
+            data["settings_" + part] = settings_to_json(settings) if settings else None
+        return data
+
+    @classmethod
+    def from_json(cls, data):
+        parts = {}
+        for part in ("before", "after"):
+            parts[part] = tuple((place, step_from_json(step)) for place, step in data[part])
+            settings = data["settings_" + part]
+            parts["settings_" + part] = settings_from_json(settings) if settings else None
+        return cls(data["words"], **parts)
+
+
+def known(board, ids):
+    for id in ids:
+        if id not in board:
+            raise Refusal("That thing is no longer on the board.")
+    return ids
+
+
+def replacing(board, words, steps):
+    """The patch that puts these in the places of the steps with the same ids."""
+    return Patch(
+        words,
+        tuple((board.place(step.id), board.step(step.id)) for step in steps),
+        tuple((board.place(step.id), step) for step in steps),
+    )

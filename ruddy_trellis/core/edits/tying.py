@@ -1,0 +1,106 @@
+"""Making a step in another way while what hangs on it stays: tying, loosening, other inputs, another choice of words."""
+
+from dataclasses import replace
+
+from ..board.board import Board
+from ..board.naming import check_names
+from ..catalogue import CATALOGUE
+from ..kinds import POINT, join
+from ..language.fills import fill_from_json
+from ..language.printing import noun, sentence
+from ..refusal import Refusal
+from .adding import new_step_ids, tried, with_defaults
+from .checking import check_fills
+from .models import Add, Retie
+from .patch import Patch, known, replacing
+
+
+def loosened(board, id):
+    """The edit that makes a point free where it stands. Raises Refusal where that cannot be."""
+    step, value = board.step(id), board.value(id)
+    if step.makes != POINT or step.does == "free_point":
+        raise Refusal(f"{board.name(id)} is not a tied point, so there is nothing to loosen.")
+    if value is None:
+        raise Refusal(f"{board.name(id)} is nowhere now; loosen it when it is there.")
+    return Retie(id=id, does="free_point", fills={"at": list(value)})
+
+
+def retied(board, edit):
+    """The patch of a ``Retie``. Raises Refusal where what it would be made from hangs on it, or does not fit."""
+    if edit.id not in board:
+        raise Refusal("That thing is no longer on the board.")
+    old = board.step(edit.id)
+    if edit.does not in CATALOGUE or CATALOGUE[edit.does].expands:
+        raise Refusal("A thing is made by one sentence; that one is not there, or makes several.")
+    construction = CATALOGUE[edit.does]
+    if construction.makes != old.makes:
+        raise Refusal(f"{board.name(old.id)} is a {old.makes}, and “{construction.tool}” makes a {construction.makes}.")
+    with tried(board, Add(steps=[edit.helper])) if edit.helper else board.trial() as helpers:
+        added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers] if edit.helper else []
+        step = _remade(board, old, construction, edit.fills, [helper.id for helper in added])
+        steps = [step if other.id == old.id else other for other in board.steps if other.id not in {helper.id for helper in added}]
+    ordered = _in_order([*steps, *added])
+    _check(Board(board.settings, ordered), old.id)
+    before = {other.id: (place, other) for place, other in enumerate(board.steps)}
+    after = {other.id: (place, other) for place, other in enumerate(ordered)}
+    changed = [id for id in after if before.get(id) != after[id]]
+    words = f"Made anew: {sentence(Board(board.settings, ordered), old.id)}"
+    return Patch(words, tuple(sorted((before[id] for id in changed if id in before), key=lambda pair: pair[0])),
+                 tuple(sorted((after[id] for id in changed), key=lambda pair: pair[0])))  # fmt: skip
+
+
+def _remade(board, old, construction, fills, helper_ids):
+    given = {name: fill for name, fill in fills.items() if fill is not None and fill != "nearest"}
+    read = {name: new_step_ids(fill_from_json(fill), helper_ids) for name, fill in given.items()}
+    used = [id for fill in read.values() if isinstance(fill, tuple) for id in fill if isinstance(id, str)]
+    below = {old.id, *board.dependants([old.id])}
+    looping = [board.name(id) for id in dict.fromkeys(used) if id in below]
+    if looping:
+        name = board.name(old.id)
+        if looping == [name]:
+            raise Refusal(f"{name} cannot be made from itself.")
+        raise Refusal(f"That would make a loop: {join(part for part in looping if part != name)} {'is' if len(looping) == 1 else 'are'} made from {name}.")
+    check_fills(construction, read, board)
+    if "nearest" in fills.values():
+        from ..pointing.picking import point_on_path
+
+        read["place"] = point_on_path(board, read["path"], board.value(old.id)).fills["place"]
+    return old.with_(does=construction.key, fills=with_defaults(construction, read, board), name=board.name(old.id) if old.name is None else old.name)
+
+
+def _in_order(steps):
+    """The steps with what each is made from before it, and otherwise in the order they had."""
+    by_id, done = {step.id: step for step in steps}, {}
+
+    def put(step):
+        if step.id not in done:
+            for parent in step.inputs:
+                put(by_id[parent])
+            done[step.id] = step
+
+    for step in steps:
+        put(step)
+    return list(done.values())
+
+
+def _check(board, id):
+    """That names still differ, and that what hangs on the thing can still be made."""
+    check_names(board.steps)
+    for below in board.dependants([id]):
+        step = board.step(below)
+        try:
+            check_fills(step.construction, step.fills, board)
+        except Refusal as refusal:
+            raise Refusal(f"Then {board.name(below)} could not be made any more: {refusal.sentence}") from None
+
+
+def chosen(board, edit):
+    step = board.step(*known(board, [edit.id]))
+    gap = step.construction.gap_by_name.get(edit.gap)
+    if gap is None or gap.kind.literal != "word" or (edit.word is None and not gap.optional):
+        raise Refusal(f"“{step.construction.tool}” has no such choice.")
+    fills = {name: fill for name, fill in step.fills.items() if name != edit.gap}
+    if edit.word is not None:
+        fills[edit.gap] = edit.word
+    check_fills(step.construction, fills, board)
+    return replacing(board, f"Changed {noun(board, edit.id)}", [step.with_(fills=fills)])

@@ -1,0 +1,1 @@
+"""One person at one board: messages in, answers and edits out."""

@@ -1,0 +1,186 @@
+"""The messages that a browser may send over a live board."""
+
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, ConfigDict, Field, TypeAdapter
+
+from .. import limits
+
+Coordinate = Annotated[float, Field(ge=-1e7, le=1e7, allow_inf_nan=False)]
+Place = tuple[Coordinate, Coordinate]
+Ids = Annotated[list[Annotated[str, Field(max_length=20)]], Field(max_length=limits.EDIT_THINGS)]
+Reach = Annotated[float, Field(gt=0, le=1e6)]
+Text = Annotated[str, Field(max_length=20_000)]
+
+
+class _Message(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class Grab(_Message):
+    t: Literal["grab"]
+    ids: Annotated[Ids, Field(min_length=1)]
+    at: Place
+
+
+class Drag(_Message):
+    t: Literal["drag"]
+    to: Place
+    seq: int
+
+
+class Drop(_Message):
+    t: Literal["drop"]
+
+
+class Hover(_Message):
+    t: Literal["hover"]
+    at: Place
+    reach: Reach
+
+
+class Click(_Message):
+    t: Literal["click"]
+    at: Place
+    reach: Reach
+    id: Annotated[str, Field(max_length=20)] | None = None
+
+
+class Tool(_Message):
+    t: Literal["tool"]
+    key: Annotated[str, Field(max_length=40)] | None
+    pinned: bool = False
+    retie: Annotated[str, Field(max_length=20)] | None = None
+
+
+class Back(_Message):
+    t: Literal["back"]
+
+
+class Finish(_Message):
+    t: Literal["finish"]
+
+
+class Say(_Message):
+    t: Literal["say"]
+    text: Text
+
+
+class Put(_Message):
+    t: Literal["put"]
+    id: Annotated[str, Field(max_length=20)]
+    text: Text
+
+
+class Complete(_Message):
+    t: Literal["complete"]
+    text: Text
+
+
+class Select(_Message):
+    t: Literal["select"]
+    ids: Ids
+
+
+class Offer(_Message):
+    t: Literal["offer"]
+    number: int = Field(ge=0, le=1000)
+
+
+class DoEdit(_Message):
+    t: Literal["edit"]
+    edit: dict
+
+
+class Nudge(_Message):
+    t: Literal["nudge"]
+    ids: Annotated[Ids, Field(min_length=1)]
+    by: Place
+
+
+class View(_Message):
+    t: Literal["view"]
+    view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
+    keep: bool = True
+
+
+class Gather(_Message):
+    t: Literal["gather"]
+    what: Annotated[str, Field(max_length=20)]
+    ids: Ids = []
+
+
+class Loosen(_Message):
+    t: Literal["loosen"]
+    id: Annotated[str, Field(max_length=20)]
+
+
+class Ahead(_Message):
+    """Show what an edit would move, without making it; nothing for no edit."""
+
+    t: Literal["ahead"]
+    edit: dict | None
+
+
+class BoardLook(_Message):
+    """Make the look of one thing the board's own look of its kind."""
+
+    t: Literal["board_look"]
+    id: Annotated[str, Field(max_length=20)]
+
+
+class Shake(_Message):
+    t: Literal["shake"]
+
+
+class Play(_Message):
+    """Run motions: those named, or all of the board's."""
+
+    t: Literal["play"]
+    ids: Ids = []
+    from_start: bool = False
+
+
+class Pause(_Message):
+    t: Literal["pause"]
+
+
+class LookBack(_Message):
+    """Show the board as it was when so many edits were in it; None shows it as it is."""
+
+    t: Literal["look_back"]
+    number: int | None = Field(default=None, ge=0)
+
+
+class BringBack(_Message):
+    t: Literal["bring_back"]
+    number: int = Field(ge=0)
+
+
+class Range(_Message):
+    """Show a part of the plane that was typed."""
+
+    t: Literal["range"]
+    view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
+
+
+class Undo(_Message):
+    t: Literal["undo"]
+
+
+class Redo(_Message):
+    t: Literal["redo"]
+
+
+class Reset(_Message):
+    """A student's copy becomes again what the teacher's board is."""
+
+    t: Literal["reset"]
+
+
+Message = Annotated[
+    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View
+    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | LookBack | BringBack | Range | Undo | Redo | Reset,
+    Field(discriminator="t"),
+]
+MESSAGE = TypeAdapter(Message)

@@ -1,0 +1,154 @@
+"""What a typed text fills a gap with: names of things, numbers with units, coordinates, formulas."""
+
+import re
+
+from .. import limits
+from ..kinds import NUMBER, POINT, join, with_article, word
+from ..limits import check_number
+from ..refusal import Refusal
+from . import equation as equations
+from . import names as spelling
+from .expression import MEASURES, read_formula
+from .words import read_words
+
+_NUMBER = r"[-−+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-−+]?\d+)?"
+COORDINATES = re.compile(rf"\(\s*({_NUMBER})\s*[,;]\s*({_NUMBER})\s*\)")
+_LENGTH = re.compile(rf"({_NUMBER})\s*(mm|cm|m|km|°)?")
+_METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
+
+
+def read_fill(gap, text, board):
+    """What a typed text fills a gap with. Raises Refusal where it does not fit."""
+    kind = gap.kind
+    if kind.literal == "formula":
+        return read_formula(text, lambda name, function: _operand(name, function, board))
+    if kind.literal == "text":
+        return read_words(text, lambda name: _reading_named(name, board))
+    if kind.literal == "equation":
+        return _equation_text(text)
+    if kind.literal == "values":
+        return " ".join(text.split())
+    if kind.literal == "coordinates":
+        found = COORDINATES.fullmatch(text)
+        if not found:
+            raise Refusal(f"“{text[:30]}” is not a place. Coordinates look like (2, 3) or (−1.5, 0).")
+        return check_number(_number(found[1])), check_number(_number(found[2]))
+    if kind.literal == "word":
+        if text.lower() not in kind.options:
+            raise Refusal(f"“{text[:30]}” does not fit here: {' or '.join(kind.options)}.")
+        return text.lower()
+    if kind.literal == "number" and (found := _LENGTH.fullmatch(text)):
+        return check_number(_number(found[1]) * _unit_factor(found[2], board))
+    if kind.literal == "number" and not kind.single:
+        raise Refusal(f"“{text[:30]}” is not a number.")
+    return _read_things(gap, text.replace("'", "′"), board)
+
+
+def _number(text):
+    return float(text.replace("−", "-"))
+
+
+def _unit_factor(unit, board):
+    own = board.settings.unit
+    if unit in (None, "°", own):
+        return 1.0
+    if not own:
+        raise Refusal(f"This board has no unit, so type the number without “{unit}”.")
+    return _METRES[unit] / _METRES[own]
+
+
+def _reading_named(name, board):
+    for id in board.ids_named(name.replace("'", "′")):
+        if board.kind_of(id) == NUMBER:
+            return (id,)
+    raise Refusal(f"There is no reading called {name[:30]}. In braces stands the name of a reading, such as {{v}}.")
+
+
+def _equation_text(text):
+    """An equation as it is kept. Raises Refusal where it is none."""
+    for each in equations.with_each_sign(text):
+        equations.coefficients(each)
+    return " ".join(text.split())
+
+
+def _operand(name, function, board):
+    """What a name in a formula stands for: a reading, or the distance between two points; in area(…) and its like a
+    thing, or the corners of a polygon."""
+    name = name.replace("'", "′")
+    if function:
+        for id in board.ids_named(name):
+            if board.kind_of(id) in MEASURES[function][0]:
+                return (id,)
+        points = _points(board)
+        for count in range(3, min(len(name), limits.POLYGON_CORNERS) + 1):
+            for way in spelling.unspell(name, points, count):
+                return tuple(points[part] for part in way)
+        raise Refusal(f"{name[:30]} is not {MEASURES[function][2]}.")
+    readings = [id for id in board.ids_named(name) if board.kind_of(id) == NUMBER]
+    if readings:
+        return (readings[0],)
+    points = _points(board)
+    ways = spelling.unspell(name, points, 2)
+    if ways:
+        return tuple(points[part] for part in ways[0])
+    known = [board.name(step.id) for step in board.steps if step.is_reading]
+    there = f"The readings are {join(known[:12])}." if known else "There are no readings yet."
+    raise Refusal(f"There is no reading called {name[:30]}. {there}")
+
+
+def _points(board):
+    return {board.name(step.id): step.id for step in board.steps if step.makes == POINT}
+
+
+def _read_several(kind, text, board):
+    """Things named one after another: "ABC, k and P". Raises Refusal naming the one that does not fit."""
+    ids = []
+    for name in [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+and\s+", text) if part]:
+        found = [id for id in board.ids_named(name) if board.kind_of(id) in kind.single]
+        if not found:
+            raise Refusal(f"{name[:30]} does not fit. Here {'go' if kind.several else 'goes'} {kind.wants}.")
+        ids.append(found[0])
+    if not ids:
+        raise Refusal(_what_there_is(kind, board))
+    return tuple(ids)
+
+
+def _read_things(gap, text, board):
+    kind = gap.kind
+    if kind.several:
+        return _read_several(kind, text, board)
+    for id in board.ids_named(text):
+        if board.kind_of(id) in kind.single:
+            return (id,)
+    points = _points(board)
+    if kind.points:
+        parts = [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+(?:and|to)\s+", text) if part]
+        if len(parts) > 1 and all(part in points for part in parts):
+            return tuple(points[part] for part in parts)
+        counts = range(3, limits.POLYGON_CORNERS) if kind.points < 0 else (kind.points,)
+        for count in counts if len(parts) == 1 else ():
+            for way in spelling.unspell(text, points, count):
+                return tuple(points[part] for part in way)
+            if count > len(text):
+                break
+    found = board.ids_named(text)
+    if found:
+        raise Refusal(f"{text} is {with_article(word(board.kind_of(found[0])))}. Here goes {kind.wants}.")
+    raise Refusal((f"Nothing here is called {text[:30]}. " if text else "") + _what_there_is(kind, board))
+
+
+def fitting_names(kind, board):
+    """The names of everything on the board that fills a gap of this kind alone, or helps to."""
+    return names_of_kinds({*kind.single, *((POINT,) if kind.points else ())}, board)
+
+
+def names_of_kinds(kinds, board):
+    """The names of all things of some kinds, in the order of the board."""
+    return [board.name(step.id) for step in board.steps if step.makes in kinds]
+
+
+def _what_there_is(kind, board):
+    names = fitting_names(kind, board)
+    if not names:
+        return f"Here goes {kind.wants}, and the board has none yet."
+    return f"Here fits {kind.wants}: {join(names[:12], last='or')}."

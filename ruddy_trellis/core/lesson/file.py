@@ -1,0 +1,183 @@
+"""The open file format: lessons as JSON, read through one door whoever wrote them."""
+
+from typing import Annotated, Literal
+
+import orjson
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
+
+from .. import limits
+from ..board.board import Board
+from ..board.codec import settings_to_json, step_from_json, step_to_json
+from ..board.naming import check_names
+from ..catalogue import CATALOGUE
+from ..edits.checking import check_fills
+from ..edits.models import Arrange, LookChanges
+from ..edits.prepare import prepare
+from ..language.names import check_name
+from ..refusal import Refusal
+
+FORMAT, VERSION = "ruddy-trellis lesson", 1
+
+
+class _Part(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class StepData(_Part):
+    """A step: its id, the construction it does, what it is made with, its own name, its look."""
+
+    id: str = Field(pattern=r"^[A-Za-z0-9_]{1,20}$")
+    does: str = Field(max_length=40)
+    with_: dict[Annotated[str, Field(max_length=40)], object] = Field(alias="with", max_length=12)
+    name: str | None = Field(default=None, max_length=limits.NAME_LENGTH)
+    look: LookChanges = Field(default_factory=LookChanges)
+
+
+class BoardData(_Part):
+    """A board: its settings and its steps in order."""
+
+    title: str = Field(max_length=limits.TITLE_LENGTH)
+    unit: str = Field(default="", max_length=4)
+    ground: str = Field(default="blank", max_length=10)
+    decimals: int = 2
+    view: tuple[float, float, float, float]
+    spacing: float | None = None
+    snap: bool = False
+    scale: float | None = None
+    paper: str = "light"
+    size: float = 1.0
+    looks: dict[str, LookChanges] = Field(default_factory=dict)
+    nice: tuple[str, float] | None = None
+    log: list[str] = Field(default_factory=list)
+    rows: list[list[float | None]] = Field(default_factory=list, max_length=limits.LOG_ROWS)
+    logging: bool = False
+    steps: list[StepData] = Field(max_length=limits.STEPS)
+
+
+class LessonData(_Part):
+    """A lesson: its title and its boards."""
+
+    format: Literal["ruddy-trellis lesson"]
+    version: Literal[1]
+    title: str = Field(min_length=1, max_length=limits.TITLE_LENGTH)
+    boards: list[BoardData] = Field(min_length=1, max_length=limits.BOARDS)
+
+
+def board_to_text(board):
+    """A board as the text that is kept of it."""
+    return orjson.dumps(board_to_json(board)).decode()
+
+
+def board_to_json(board):
+    """A board as JSON."""
+    return {**settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
+
+
+def lesson_to_json(title, boards):
+    """A lesson as JSON."""
+    return {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
+
+
+def check_format(data, what, wanted, version):
+    """Raise Refusal unless parsed JSON says that it is of this format ("lesson", "recipe") and version."""
+    if not isinstance(data, dict) or data.get("format") != wanted:
+        raise Refusal(f"This is not a Ruddy Trellis {what}: it does not say “format”: “{wanted}”.")
+    if data.get("version") != version:
+        raise Refusal(f"This {what} is of version {str(data.get('version'))[:20]}; this program reads version {version}.")
+
+
+def lesson_from_json(data):
+    """Read a lesson.
+
+    Args:
+        data: the parsed JSON.
+
+    Returns:
+        The title and the list of boards.
+
+    Raises:
+        Refusal: saying what is wrong and where.
+    """
+    check_format(data, "lesson", FORMAT, VERSION)
+    try:
+        lesson = LessonData.model_validate(data)
+    except ValidationError as error:
+        first = error.errors()[0]
+        where = ", ".join(f"{part + 1}" if isinstance(part, int) else str(part) for part in first["loc"])
+        raise Refusal(f"The lesson cannot be read at {where}: {first['msg'].lower()}.") from None
+    return lesson.title, [board_from_data(board) for board in lesson.boards]
+
+
+def board_from_data(data):
+    """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
+    board = Board()
+    arrange = data.model_dump(exclude={"steps"}, exclude_unset=True)
+    about_steps = {name: arrange.pop(name) for name in ("log", "rows", "logging", "nice") if name in arrange}
+    try:
+        prepare(board, Arrange(**arrange)).apply(board)
+        named_later = Arrange(**about_steps)
+    except ValidationError as error:
+        first = error.errors()[0]
+        raise Refusal(f"The board “{data.title}” has a {first['loc'][0]} that cannot be read: {first['msg'].lower()}.") from None
+    for number, step_data in enumerate(data.steps, 1):
+        try:
+            raw = step_data.model_dump(by_alias=True, exclude_unset=True)
+            step = step_from_json(raw)
+            if step.id in board:
+                raise Refusal(f"The id {step.id} is used twice.")
+            if step.construction.expands:
+                raise Refusal(f"“{step.does}” is a sentence that makes several steps; a file holds those steps.")
+            check_fills(step.construction, step.fills, board)
+            if step.name is not None and check_name(step.name) != step.name:
+                raise Refusal(f"The name “{step.name}” is not written as names are.")
+            board.append(step)
+        except Refusal as refusal:
+            raise Refusal(f"Step {number} of the board “{data.title}”: {refusal.sentence}") from None
+    try:
+        check_names(board.steps)
+        prepare(board, named_later).apply(board)
+    except Refusal as refusal:
+        raise Refusal(f"On the board “{data.title}”: {refusal.sentence}") from None
+    return board
+
+
+_ID_LIST = {"type": "array", "items": {"type": "string"}, "minItems": 1, "maxItems": limits.POLYGON_CORNERS}
+_LITERALS = {
+    "number": {"type": "number"},
+    "equation": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
+    "values": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
+    "coordinates": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 2},
+    "formula": {
+        "type": "object", "required": ["formula", "of"], "additionalProperties": False,
+        "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
+    },
+    "text": {
+        "type": "object", "required": ["words", "of"], "additionalProperties": False,
+        "properties": {"words": {"type": "string", "maxLength": limits.WORDS_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
+    },
+}  # fmt: skip
+
+
+def lesson_schema():
+    """The JSON Schema of the format, with one form of step for each construction of the catalogue."""
+    schema = LessonData.model_json_schema(by_alias=True)
+    schema["$schema"] = "https://json-schema.org/draft/2020-12/schema"
+    step = schema["$defs"]["StepData"]
+    step["oneOf"] = [_step_schema(construction) for construction in CATALOGUE if not construction.expands]
+    return schema
+
+
+def _step_schema(construction):
+    gaps = {gap.name: _gap_schema(gap.kind) for gap in construction.gaps}
+    needed = [gap.name for gap in construction.gaps if not gap.optional]
+    filled = {"type": "object", "properties": gaps, "required": needed, "additionalProperties": False}
+    return {"title": construction.sentence, "properties": {"does": {"const": construction.key}, "with": filled}}
+
+
+def _gap_schema(kind):
+    forms = [_ID_LIST] if kind.single or kind.points else []
+    if kind.literal == "word":
+        forms.append({"enum": list(kind.options)})
+    elif kind.literal:
+        forms.append(_LITERALS[kind.literal])
+    return forms[0] if len(forms) == 1 else {"anyOf": forms}

@@ -1,0 +1,27 @@
+"""What a student gets of a board: the same figure, with only that to move what the teacher left to be moved."""
+
+from dataclasses import replace
+
+from ..board.board import Board
+from ..kinds import REVEAL, WORDS_ON_BOARD
+
+
+def student_copy(board):
+    """A board for a student, as the teacher's is now.
+
+    What only the teacher may move is locked in it and so are words and the buttons of reveals; all that is locked is
+    marked as the teacher's, so that a drag is refused in words that suit a student.
+    """
+    return Board(board.settings, [_for_student(step) for step in board.steps])
+
+
+def _for_student(step):
+    if not step.construction.moves or not (step.look.locked or step.look.teacher_only or step.makes in (REVEAL, WORDS_ON_BOARD)):
+        return step
+    return step.with_(look=replace(step.look, locked=True, teacher_only=True))
+
+
+def left_to_students(board):
+    """The steps that a person can move, each with whether students may: what a teacher chooses among."""
+    pegs = [step for step in board.steps if step.construction.moves and step.makes not in (REVEAL, WORDS_ON_BOARD)]
+    return [(step, not (step.look.locked or step.look.teacher_only)) for step in pegs]

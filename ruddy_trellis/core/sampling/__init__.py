@@ -1,0 +1,1 @@
+"""One thing many times: families, loci, motions, shaken copies."""

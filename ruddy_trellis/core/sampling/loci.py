@@ -1,0 +1,227 @@
+"""Loci and envelopes: where a point goes, and what a line touches, while something else runs its way."""
+
+from math import hypot
+
+from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..arithmetic.late import np
+from ..formulas.conics import from_coefficients
+from ..kinds import CIRCLE, CONIC, LINE, LOCUS, POLYGON, RAY
+from ..refusal import Refusal
+
+#: The share of its range that a driver moves for the slope of an envelope.
+_SMALL = 1e-5
+
+
+def driver_range(step, step_of):
+    """The least and the greatest place of a driver, and whether it comes round: of a dial what it says, of a sliding
+    point what its path says. A line has no ends: its places are squeezed, see :func:`unsqueezed`.
+
+    Raises:
+        Refusal: where the step is neither.
+    """
+    if step.construction.moves == "turning":
+        return step.fills["least"], step.fills["most"], False
+    if step.construction.moves != "sliding":
+        raise Refusal("Only a point on a path and a dial can run: those have somewhere to go.")
+    path = step.fills["path"]
+    if len(path) == 2:
+        return 0.0, 1.0, False
+    path_step = step_of(path[0])
+    kind = path_step.makes
+    if kind in (CIRCLE, CONIC):
+        return 0.0, 360.0, True
+    if kind == POLYGON:
+        return 0.0, float(len(path_step.fills.get("corners", ())) or 3), True
+    if kind in (LINE, RAY):
+        return (-1.0 if kind == LINE else 0.0), 1.0, False
+    if kind == LOCUS:
+        driver = step_of(path_step.fills["driver"][0])
+        return driver_range(driver, step_of)
+    return 0.0, 1.0, False
+
+
+def is_endless(step, step_of):
+    """Whether a driver rides on a line or a ray, whose places go to infinity."""
+    return step.construction.moves == "sliding" and len(step.fills["path"]) == 1 and step_of(step.fills["path"][0]).makes in (LINE, RAY)
+
+
+def unsqueezed(places):
+    """Places between -1 and 1 spread over the whole line."""
+    return places / np.maximum(1 - places * places, 1e-9)
+
+
+class Locus:
+    """A curve that is known by running it: ``at`` gives its points for places of the driver.
+
+    Attributes:
+        low, high: the range of the places.
+    """
+
+    __slots__ = ("low", "high", "_run", "_inputs", "_endless")
+
+    def __init__(self, run, inputs, low, high, endless):
+        self._run, self._inputs, self.low, self.high, self._endless = run, inputs, low, high, endless
+
+    def __eq__(self, other):
+        return isinstance(other, Locus) and (self._inputs, self.low, self.high) == (other._inputs, other.low, other.high)
+
+    def at(self, places):
+        """The coordinates for an array of places, NaN where the curve is undefined there."""
+        places = np.asarray(places, dtype=float)
+        with np.errstate(all="ignore"):
+            x, y = self._run(unsqueezed(places) if self._endless else places, self._inputs)
+        return np.broadcast_to(x, places.shape), np.broadcast_to(y, places.shape)
+
+    def point(self, place):
+        """The point at one place. Raises Undefined where there is none."""
+        x, y = self.at([min(max(place, self.low), self.high)])
+        if not (np.isfinite(x[0]) and np.isfinite(y[0])):
+            raise Undefined("the locus has no point here")
+        return float(x[0]), float(y[0])
+
+    def nearest(self, at):
+        """The place whose point is nearest to a position: the best of many, then finer."""
+        low, high = self.low, self.high
+        for _ in range(5):
+            places = np.linspace(low, high, 241)
+            x, y = self.at(places)
+            away = np.hypot(x - at[0], y - at[1])
+            if np.isnan(away).all():
+                raise Undefined("the locus has no points")
+            best, reach = float(places[np.nanargmin(away)]), (high - low) / 80
+            low, high = max(self.low, best - reach), min(self.high, best + reach)
+        return best
+
+
+def _chain(target, driver, step_of, place_of, make_plan):
+    """The steps between a driver and what it moves, in order, and how each is computed.
+
+    Returns:
+        Triples of a place, a plan and its inputs; the places of everything else that they need.
+    """
+    reached, waiting = {}, [target]
+    while waiting:
+        id = waiting.pop()
+        if id not in reached:
+            reached[id] = step_of(id)
+            waiting += reached[id].inputs
+    moved = {driver}
+    for id in sorted(reached, key=place_of):
+        if id != driver and moved & set(reached[id].inputs):
+            moved.add(id)
+    if target not in moved or target == driver:
+        raise Refusal("That does not hang on what runs, so it would stay where it is.")
+    chain = [(place_of(id), make_plan(reached[id])) for id in sorted(moved, key=place_of)]
+    inside = {place for place, _ in chain}
+    outside = tuple(dict.fromkeys(place for _, plan in chain for place in plan.inputs if place not in inside))
+    return chain, outside
+
+
+def _runner(chain, outside, target):
+    """A function that runs the chain for an array of the driver's places, given the values outside it."""
+    driver_place, driver_plan = chain[0]
+
+    def run(places, inputs):
+        values = dict(zip(outside, inputs))
+        numbers = (*driver_plan.numbers[:-1], places)
+        values[driver_place] = driver_plan.formula(ARRAYS, *(values[place] for place in driver_plan.inputs), *numbers)
+        for place, plan in chain[1:]:
+            values[place] = plan.formula(ARRAYS, *(values[one] for one in plan.inputs), *plan.numbers)
+        return values[target]
+
+    return run
+
+
+def locus_plan(step, step_of, place_of, make_plan):
+    """How a locus of a point is computed; see ``plan.make_plan``."""
+    run, outside, (low, high, endless) = _prepared(step, "tracer", step_of, place_of, make_plan)
+    return _floats_only(lambda inputs: Locus(run, inputs, low, high, endless)), outside, ()
+
+
+def envelope_plan(step, step_of, place_of, make_plan):
+    """How the envelope of a line or a circle is computed: where it meets its neighbour, as that comes ever nearer."""
+    run, outside, (low, high, endless) = _prepared(step, "curve", step_of, place_of, make_plan)
+    small = _SMALL * (high - low)
+    if step_of(step.fills["curve"][0]).makes == CIRCLE:
+        seam = high
+        sides = lambda places, inputs: _circle_envelope(run, np.where(places > seam, places - (seam - low), places), inputs, small, places > seam, places == seam)
+        return _floats_only(lambda inputs: Locus(sides, inputs, low, 2 * high - low, endless)), outside, ()
+    return _floats_only(lambda inputs: Locus(lambda places, given: _line_envelope(run, places, given, small), inputs, low, high, endless)), outside, ()
+
+
+def _prepared(step, gap, step_of, place_of, make_plan):
+    target, driver = step.fills[gap][0], step.fills["driver"][0]
+    chain, outside = _chain(target, driver, step_of, place_of, make_plan)
+    driver_step = step_of(driver)
+    low, high, _ = driver_range(driver_step, step_of)
+    endless = is_endless(driver_step, step_of)
+    return _runner(chain, outside, place_of(target)), outside, (low, high, endless)
+
+
+def _floats_only(make):
+    def formula(m, *inputs):
+        if m is not FLOATS:
+            raise Undefined("a locus is computed for one position of the figure at a time")
+        return make(inputs)
+
+    return formula
+
+
+def _line_envelope(run, places, inputs, small):
+    """With a line as a x + b y = c, the point where also a' x + b' y = c', the slopes as the driver runs."""
+    before, here, after = (_normal(run(places + shift, inputs)) for shift in (-small, 0.0, small))
+    a, b, c = here
+    da, db, dc = (p - q for p, q in zip(after, before))
+    cross = a * db - b * da
+    cross = np.where(np.abs(cross) < 1e-9 * small, np.nan, cross)
+    return (c * db - b * dc) / cross, (a * dc - c * da) / cross
+
+
+def _normal(straight):
+    px, py, dx, dy = straight[:4]
+    size = np.hypot(dx, dy)
+    a, b = -dy / size, dx / size
+    return a, b, a * px + b * py
+
+
+def _circle_envelope(run, places, inputs, small, other, seam):
+    """Where a circle meets the line in which its centre's slope and its radius's say that its neighbour does."""
+    (x, y, square), before, after = (run(places + shift, inputs)[:3] for shift in (0.0, -small, small))
+    vx, vy = (after[0] - before[0]) / 2, (after[1] - before[1]) / 2
+    radius = np.sqrt(square)
+    grows = (np.sqrt(after[2]) - np.sqrt(before[2])) / 2
+    speed = np.hypot(vx, vy)
+    along = -grows / speed
+    across = np.sqrt(np.where(along * along > 1, np.nan, 1 - along * along)) * np.where(other, -1, 1)
+    across = np.where(seam, np.nan, across)
+    ux, uy = vx / speed, vy / speed
+    return x + radius * (along * ux - across * uy), y + radius * (along * uy + across * ux)
+
+
+def conic_of(m, locus):
+    """The conic that a locus is; undefined where it is none.
+
+    The equation is fitted to points of the locus, brought to about the size of 1 first; how far they stray from the
+    best one tells whether it is one.
+    """
+    if m is not FLOATS:
+        raise Undefined("a locus is computed for one position of the figure at a time")
+    x, y = locus.at(np.linspace(locus.low, locus.high, 160))
+    near = np.isfinite(x) & np.isfinite(y)
+    if near.sum() >= 12:
+        middle = np.median(np.abs(x[near])) + np.median(np.abs(y[near])) + 1
+        near &= (np.abs(x) < 30 * middle) & (np.abs(y) < 30 * middle)
+    if near.sum() < 12:
+        raise Undefined("too little of the locus is there")
+    x, y = x[near], y[near]
+    cx, cy, size = x.mean(), y.mean(), hypot(x.std(), y.std())
+    if not size > 0:
+        raise Undefined("the locus is one point")
+    u, v = (x - cx) / size, (y - cy) / size
+    matrix = np.stack((u * u, u * v, v * v, u, v, np.ones_like(u)), axis=1)
+    matrix /= np.linalg.norm(matrix, axis=1, keepdims=True)
+    _, strays, rows = np.linalg.svd(matrix, full_matrices=False)
+    if strays[-1] > 1e-6 * strays[0] or strays[-2] < 1e-6 * strays[0]:
+        raise Undefined("the locus is no conic")
+    fx, fy, ux, uy, latus = from_coefficients(FLOATS, *map(float, rows[-1]))
+    return tuple(map(float, (cx + size * fx, cy + size * fy, ux, uy, latus * size)))

@@ -1,0 +1,1 @@
+"""What holds of a figure, and what only looks so."""

@@ -1,0 +1,1 @@
+"""Pages, panels, recipes and sharing of lessons."""

@@ -1,0 +1,180 @@
+"""The pages of a teacher's lessons: the list, a board, and what is done with lessons and boards as wholes."""
+
+from typing import Annotated
+
+import orjson
+from fastapi import APIRouter, Form, HTTPException, Request, UploadFile
+from fastapi.responses import PlainTextResponse, RedirectResponse, Response
+
+from ...core import limits
+from ...core.board import Board, Settings
+from ...core.catalogue import CATALOGUE
+from ...core.display.palette import PENS
+from ...core.lesson.file import board_to_text, lesson_from_json, lesson_schema, lesson_to_json
+from ...core.lesson.recipes import steps_of
+from ...core.refusal import Refusal
+from ..people.who import own_lesson, signed_in, visitor
+from ..rendering import drawing_look, file_name, json_of, page
+from ..shelf import shelf
+from .panels import working_rows
+
+router = APIRouter()
+
+
+@router.get("/")
+def lesson_list(request: Request, find: str = ""):
+    """The list of one's lessons with pictures, all or those whose title holds some words, and the kept recipes. Who is
+    not signed in is welcomed."""
+    if visitor(request) is None:
+        return page(request, "welcome.html", directory=request.app.state.directory, lessons=request.app.state.lessons.gallery()[:8])
+    return lesson_list_page(request, find=find)
+
+
+def lesson_list_page(request, problem="", find="", status=200):
+    """The list of lessons, with a problem to tell where there is one."""
+    store, teacher = request.app.state.lessons, signed_in(request)
+    lessons = [pair for pair in store.of_teacher(teacher.id) if find.strip().lower() in pair[0].title.lower()]
+    answer = page(request, "lessons.html", lessons=lessons, away=store.of_teacher(teacher.id, put_away=True), recipes=CATALOGUE.group("Recipes"), steps_of=steps_of, problem=problem, find=find)
+    answer.status_code = status
+    return answer
+
+
+@router.post("/lessons")
+def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TITLE_LENGTH)] = ""):
+    """Make an empty lesson and open it."""
+    document = board_to_text(Board(Settings()))
+    lesson = request.app.state.lessons.create(signed_in(request).id, title.strip() or "New lesson", [document])
+    return RedirectResponse(f"/lessons/{lesson.slug}", 303)
+
+
+@router.post("/lessons/read")
+async def read_lesson(request: Request, file: UploadFile):
+    """Make a lesson from a file of the open format."""
+    teacher = signed_in(request)
+    try:
+        title, boards = lesson_from_json(await json_of(file))
+    except Refusal as refusal:
+        return lesson_list_page(request, problem=refusal.sentence, status=422)
+    documents = [board_to_text(board) for board in boards]
+    lesson = request.app.state.lessons.create(teacher.id, title, documents)
+    return RedirectResponse(f"/lessons/{lesson.slug}", 303)
+
+
+@router.get("/lessons/{slug}")
+def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None):
+    """A board of a lesson: the first, or the one asked for."""
+    lesson = own_lesson(request, slug)
+    rows = request.app.state.lessons.boards(lesson.id)
+    row = next((row for row in rows if board in (None, row.id)), None)
+    if row is None:
+        raise HTTPException(404)
+    live = request.app.state.live.get(row.id)
+    return page(
+        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=board_titles(rows), shelf=shelf(),
+        look=drawing_look(), **working_rows(live.board),
+    )  # fmt: skip
+
+
+def board_titles(rows):
+    """Pairs of the id and the title of each of some boards."""
+    return [(row.id, orjson.loads(row.document)["title"]) for row in rows]
+
+
+@router.post("/lessons/{slug}/title")
+def rename_lesson(request: Request, slug: str, title: Annotated[str, Form()] = ""):
+    """Give a lesson another title; answers with the title that it now has."""
+    lesson = own_lesson(request, slug)
+    title = " ".join(title.split())
+    if not title or len(title) > limits.TITLE_LENGTH:
+        return PlainTextResponse(f"A title has from 1 to {limits.TITLE_LENGTH} characters.", 422)
+    request.app.state.lessons.rename(lesson.slug, title)
+    return PlainTextResponse(title)
+
+
+@router.get("/lessons/{slug}/lesson.json")
+def lesson_file(request: Request, slug: str):
+    """The lesson in the open format."""
+    lesson = own_lesson(request, slug)
+    boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
+    content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
+    return Response(content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{file_name(lesson.title)}.json"'})
+
+
+@router.post("/lessons/{slug}/away")
+def put_lesson_away(request: Request, slug: str, away: Annotated[bool, Form()] = True):
+    """Put a lesson away, or bring it back. Put away, it is closed to students."""
+    lesson = own_lesson(request, slug)
+    request.app.state.lessons.put_away(slug, away)
+    if away:
+        request.app.state.live.close_copies(lesson.id)
+    return RedirectResponse("/" if away else f"/lessons/{slug}", 303)
+
+
+@router.post("/lessons/{slug}/copy")
+def copy_lesson(request: Request, slug: str):
+    """Make a copy of a lesson with all its boards, and open it."""
+    lesson = own_lesson(request, slug)
+    copy = copied_lesson(request, lesson, lesson.teacher_id)
+    return RedirectResponse(f"/lessons/{copy.slug}", 303)
+
+
+def copied_lesson(request, lesson, teacher_id):
+    """A new lesson of a teacher with the same boards as another one."""
+    boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
+    title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
+    return request.app.state.lessons.create(teacher_id, title, [board_to_text(board) for board in boards])
+
+
+@router.post("/lessons/{slug}/boards")
+def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] = None, copy_of: Annotated[int | None, Form()] = None):
+    """Add a blank board to a lesson, or a copy of one of its boards, and open it."""
+    lesson = own_lesson(request, slug)
+    lessons = request.app.state.lessons
+    rows = lessons.boards(lesson.id)
+    if len(rows) >= limits.BOARDS:
+        return PlainTextResponse(f"A lesson has at most {limits.BOARDS} boards.", 422)
+    titles = [orjson.loads(row.document)["title"] for row in rows]
+    settings, steps = Settings(title=_next_title(titles)), ()
+    if copy_of is not None:
+        if copy_of not in {row.id for row in rows}:
+            raise HTTPException(404)
+        original = request.app.state.live.get(copy_of).board
+        settings, steps = original.settings.with_(title=f"{original.settings.title[: limits.TITLE_LENGTH - 7]} (copy)"), original.steps
+    row = lessons.add_board(lesson.id, board_to_text(Board(settings, steps)), copy_of or after)
+    return RedirectResponse(f"/lessons/{slug}?board={row.id}", 303)
+
+
+def _next_title(titles):
+    return next(f"Board {number}" for number in range(len(titles) + 1, 1000) if f"Board {number}" not in titles)
+
+
+@router.post("/lessons/{slug}/boards/{board_id}/move")
+def move_board(request: Request, slug: str, board_id: int, by: Annotated[int, Form(ge=-50, le=50)]):
+    """Move a board among those of its lesson."""
+    request.app.state.lessons.move_board(own_lesson(request, slug).id, board_id, by)
+    return RedirectResponse(f"/lessons/{slug}?board={board_id}", 303)
+
+
+@router.post("/lessons/{slug}/boards/{board_id}/away")
+def put_board_away(request: Request, slug: str, board_id: int, away: Annotated[bool, Form()] = True):
+    """Take a board out of its lesson, or bring it back."""
+    lesson = own_lesson(request, slug)
+    if not request.app.state.lessons.put_board_away(lesson.id, board_id, away):
+        return PlainTextResponse("A lesson keeps at least one board.", 422)
+    if away:
+        request.app.state.live.close_copies(lesson.id)
+    return RedirectResponse(f"/lessons/{slug}?gone={board_id}" if away else f"/lessons/{slug}?board={board_id}", 303)
+
+
+@router.get("/lesson.schema.json")
+def schema():
+    """The JSON Schema of the open format."""
+    return Response(orjson.dumps(lesson_schema(), option=orjson.OPT_INDENT_2), media_type="application/schema+json")
+
+
+@router.get("/pens.css")
+def pens():
+    """The pens as style rules, from the palette that every drawing uses."""
+    light = "".join(f"--pen-{name}:{colours[0]};" for name, colours in PENS.items())
+    dark = "".join(f"--pen-{name}:{colours[1]};" for name, colours in PENS.items())
+    return Response(f":root{{{light}}}.dark{{{dark}}}", media_type="text/css", headers={"cache-control": "max-age=86400"})

@@ -1,0 +1,170 @@
+"""What is asked for of one board besides its page: the panels of the drawer, its picture, its files."""
+
+import csv
+import io
+
+import orjson
+from fastapi import APIRouter, Request
+from fastapi.responses import PlainTextResponse, Response
+from markupsafe import Markup
+
+from ...core import limits
+from ...core.board import GROUNDS, PAPERS, UNITS
+from ...core.catalogue import GAP_KINDS
+from ...core.display.palette import PENS, look_of, style_of
+from ...core.display.text import shown_name, unit_text
+from ...core.edits import PATTERNS, Retie
+from ...core.edits.checking import PLAIN_DIMENSIONS
+from ...core.kinds import CIRCLE, LINE, MARK, MOTION, NUMBER, POINT, RAY, REGIONS, REVEAL, WORDS_ON_BOARD
+from ...core.language.fills import fill_to_json
+from ...core.language.printing import phrase, rounded_text, working_text
+from ...core.pointing.gathering import KINDS, RELATIONS
+from ...core.truth.loose_ends import loose_ends
+from ...drawings.plot import plot
+from ..people.who import live_board
+from ..rendering import page, picture_of
+
+router = APIRouter()
+
+
+@router.get("/boards/{board_id}/picture.svg")
+def picture(request: Request, board_id: int):
+    """A small picture of a board."""
+    return picture_of(live_board(request, board_id).board)
+
+
+@router.get("/boards/{board_id}/working.txt")
+def working_file(request: Request, board_id: int):
+    """The construction as text."""
+    return PlainTextResponse(working_text(live_board(request, board_id).board))
+
+
+def working_rows(board):
+    """What the working shows: its rows, in which free points that follow one another go together, and what is hidden."""
+    rows = []
+    for step in board.steps:
+        if step.does == "free_point" and rows and rows[-1]["free"]:
+            rows[-1]["steps"].append(step)
+        else:
+            words = phrase(step.construction, step.fills, board.names)
+            rows.append({"free": step.does == "free_point", "steps": [step], "words": words})
+    return {"rows": rows, "hidden": [step.id for step in board.steps if step.look.hidden]}
+
+
+@router.get("/boards/{board_id}/panels/working")
+def working_panel(request: Request, board_id: int):
+    """The working: the ordered list of sentences."""
+    board = live_board(request, board_id).board
+    return page(request, "panels/working.html", board=board, **working_rows(board))
+
+
+@router.get("/boards/{board_id}/panels/readings")
+def readings_panel(request: Request, board_id: int):
+    """The readings with their values."""
+    board = live_board(request, board_id).board
+    readings = [step for step in board.steps if step.is_reading]
+    turns = {step.id: gap.kind.options for step in readings if (gap := step.construction.gap_by_name.get("turn"))}
+    plain = {step.id for step in readings if board.dimension(step.id) in PLAIN_DIMENSIONS}
+    return page(request, "panels/readings.html", board=board, readings=readings, turns=turns, plain=plain)
+
+
+@router.get("/boards/{board_id}/panels/log")
+def log_panel(request: Request, board_id: int, across: int = 0, up: int = 1):
+    """The log: the readings that are recorded, the table, the plot of one against another."""
+    board = live_board(request, board_id).board
+    readings = [step for step in board.steps if step.is_reading and board.dimension(step.id) in PLAIN_DIMENSIONS]
+    columns = [(shown_name(board.name(id)), unit_text(board.dimension(id), board.settings.unit).strip()) for id in board.settings.log]
+    most = len(columns) - 1
+    across, up = min(max(across, 0), max(most, 0)), min(max(up, 0), max(most, 0))
+    drawn = plot(board.settings.rows, across, up, columns) if len(columns) > 1 and len(board.settings.rows) > 1 else ""
+    return page(
+        request, "panels/log.html", board=board, board_id=board_id, readings=readings, columns=columns, across=across, up=up, plot=Markup(drawn),
+        number=lambda value: "–" if value is None else rounded_text(value, board.settings.decimals),
+    )  # fmt: skip
+
+
+@router.get("/boards/{board_id}/log.csv")
+def log_file(request: Request, board_id: int):
+    """The log as CSV: names with units, then a row for each recording, in full precision."""
+    board = live_board(request, board_id).board
+    text = io.StringIO()
+    writer = csv.writer(text)
+    units = [unit_text(board.dimension(id), board.settings.unit).strip() for id in board.settings.log]
+    writer.writerow([f"{board.name(id)} ({unit})" if unit else board.name(id) for id, unit in zip(board.settings.log, units)])
+    writer.writerows(["" if value is None else repr(value) for value in row] for row in board.settings.rows)
+    return Response(text.getvalue(), media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'})
+
+
+@router.get("/boards/{board_id}/panels/motions")
+def motions_panel(request: Request, board_id: int):
+    """The motions, the dials, and what leaves a trail."""
+    board = live_board(request, board_id).board
+    return page(
+        request, "panels/motions.html", board=board, motions=[step for step in board.steps if step.makes == MOTION],
+        dials=[step for step in board.steps if step.construction.moves == "turning"], trails=[step for step in board.steps if step.look.trail is not None],
+        ways=GAP_KINDS["way"].options,
+    )  # fmt: skip
+
+
+@router.get("/boards/{board_id}/panels/history")
+def history_panel(request: Request, board_id: int):
+    """The edits of a board, the last first: each can be looked at and brought back."""
+    live = live_board(request, board_id)
+    rows = [row for row in request.app.state.lessons.edits(board_id) if row.number <= live.edits_done]
+    edits = [(row.number - 1, orjson.loads(row.patch)["words"], row.made_at) for row in rows]
+    return page(request, "panels/history.html", edits=edits)
+
+
+@router.get("/boards/{board_id}/panels/loose")
+def loose_panel(request: Request, board_id: int, reach: float = 0.2):
+    """What looks tied and is not, each with the edit that ties it."""
+    board = live_board(request, board_id).board
+    found = loose_ends(board, min(max(reach, 1e-9), 1e6))
+    ends = [(end, orjson.dumps(end.edit.model_dump()).decode() if end.edit else None) for end in found]
+    return page(request, "panels/loose.html", ends=ends)
+
+
+@router.get("/boards/{board_id}/panels/look")
+def look_panel(request: Request, board_id: int, ids: str = ""):
+    """The look of what is selected, or of the board where nothing is."""
+    board = live_board(request, board_id).board
+    steps = [board.step(id) for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
+    if not steps:
+        hidden = [step for step in board.steps if step.look.hidden]
+        return page(request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS)
+    styles = [style_of(step, board.settings.looks) for step in steps]
+    common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
+    common["part"] = _shared(bool(step.look.part) for step in steps)
+    common["caption"] = _shared(step.look.caption for step in steps)
+    common["cover"] = _shared(step.look.cover for step in steps)
+    common["trail"] = _shared(step.look.trail for step in steps)
+    common["snap"] = _shared(step.look.snap for step in steps)
+    common["strokes"] = _shared(step.fills.get("strokes") for step in steps)
+    pegs = [step for step in steps if step.construction.moves]
+    common["locked"] = bool(pegs) and all(step.look.locked for step in pegs)
+    common["teacher_only"] = bool(pegs) and all(step.look.teacher_only for step in pegs)
+    one = steps[0] if len(steps) == 1 else None
+    place = None
+    if one and one.construction.moves == "free":
+        place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
+    kinds = {step.makes for step in steps}
+    reveals = [step for step in board.steps if step.makes == REVEAL]
+    putting_in = [(reveal, _with_things(reveal, [*reveal.fills["things"], *more])) for reveal in reveals
+                  if REVEAL not in kinds and (more := [step.id for step in steps if step.id not in reveal.fills["things"]])]
+    return page(
+        request, "panels/look.html", copied=look_of(one, board.settings.looks) if one else None, putting_in=putting_in, coverable=kinds <= {NUMBER, MARK, WORDS_ON_BOARD}, only_words=kinds == {WORDS_ON_BOARD}, only_reveals=kinds == {REVEAL}, without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]), board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
+        kinds=kinds, has_lines=any(step.makes != POINT for step in steps), point=POINT, filled=bool(kinds & set(REGIONS)),
+        shortened=kinds & {LINE, RAY, CIRCLE}, marks=kinds == {MARK}, strokes=GAP_KINDS["strokes"].options, relations=RELATIONS,
+    )  # fmt: skip
+
+
+def _with_things(reveal, ids):
+    """The edit, as JSON, that gives a reveal other things to show."""
+    fills = {name: fill_to_json(fill) for name, fill in reveal.fills.items()}
+    return orjson.dumps(Retie(id=reveal.id, does="reveal", fills={**fills, "things": ids}).model_dump()).decode()
+
+
+def _shared(values):
+    """The value that all have, or None where they differ."""
+    values = set(values)
+    return values.pop() if len(values) == 1 else None

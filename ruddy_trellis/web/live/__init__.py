@@ -1,0 +1,1 @@
+"""Live boards and the lines to them."""

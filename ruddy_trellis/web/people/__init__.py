@@ -1,0 +1,1 @@
+"""Accounts, and who may what."""

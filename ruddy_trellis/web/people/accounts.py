@@ -1,0 +1,168 @@
+"""Accounts of teachers: register, sign in and out, change the password, take all of one's data along, delete it."""
+
+import io
+import re
+import zipfile
+from typing import Annotated
+
+import orjson
+from fastapi import APIRouter, Form, Request
+from fastapi.responses import RedirectResponse, Response
+from starlette.concurrency import run_in_threadpool
+
+from ...core import limits
+from ...core.lesson.file import lesson_to_json
+from ...core.refusal import Refusal
+from ..rendering import file_name, page
+from .passwords import hashed_password, is_password
+from .who import let_in, let_out, signed_in, visitor
+
+router = APIRouter()
+_SIGN_IN = re.compile(r"[a-z0-9][a-z0-9._+-]{1,40}(@[a-z0-9.-]{1,38})?")
+Short = Annotated[str, Form(max_length=400)]
+
+
+def _address(request):
+    return request.client.host if request.client else ""
+
+
+def _onward(address):
+    """Where to go after signing in: an address of ours, never another site's."""
+    return address if re.fullmatch(r"/(?![/\\])[^\\\s]*", address) else "/"
+
+
+def sign_in_page(request, onward="/", problem="", sign_in="", status=200):
+    """The page for signing in."""
+    answer = page(request, "sign_in.html", onward=_onward(onward), problem=problem, sign_in=sign_in, directory=request.app.state.directory)
+    answer.status_code = status
+    return answer
+
+
+@router.get("/sign-in")
+def ask_sign_in(request: Request, onward: str = "/"):
+    """Ask for the sign-in; who is signed in goes straight on."""
+    return RedirectResponse(_onward(onward), 303) if visitor(request) else sign_in_page(request, onward)
+
+
+@router.post("/sign-in")
+def sign_in(request: Request, sign_in: Short = "", password: Short = "", onward: Short = "/"):
+    """Sign in with a password."""
+    state, name, address = request.app.state, sign_in.strip().lower(), _address(request)
+    try:
+        state.attempts.check_sign_in(name, address)
+    except Refusal as refusal:
+        return sign_in_page(request, onward, refusal.sentence, sign_in, 429)
+    teacher = state.teachers.find(name)
+    if not is_password(teacher, password):
+        return sign_in_page(request, onward, "That sign-in and password do not go together.", sign_in, 422)
+    state.attempts.signed_in(name, address)
+    return let_in(request, RedirectResponse(_onward(onward), 303), teacher)
+
+
+@router.post("/sign-in/demo")
+def sign_in_demo(request: Request, sign_in: Short = "", onward: Short = "/"):
+    """Come in as a teacher of the demo school, without a password, where the demo is on."""
+    if sign_in not in {teacher["sign_in"] for teacher in request.app.state.directory["teachers"]}:
+        return sign_in_page(request, onward, "The demo school has no such teacher.", status=422)
+    return let_in(request, RedirectResponse(_onward(onward), 303), request.app.state.teachers.find(sign_in))
+
+
+@router.get("/register")
+def ask_register(request: Request):
+    """Ask for what an account needs."""
+    return page(request, "register.html", problem="", name="", sign_in="")
+
+
+@router.post("/register")
+def register(request: Request, name: Short = "", sign_in: Short = "", password: Short = ""):
+    """Make an account and sign in."""
+    state, name, handle = request.app.state, " ".join(name.split()), sign_in.strip().lower()
+    try:
+        if not 1 <= len(name) <= limits.TITLE_LENGTH:
+            raise Refusal(f"Your name, as colleagues and students see it, has from 1 to {limits.TITLE_LENGTH} characters.")
+        if not _SIGN_IN.fullmatch(handle):
+            raise Refusal("A sign-in is an e-mail address, or has from 2 to 41 letters, digits, dots and hyphens: “robin.alder”.")
+        hashed = hashed_password(password)
+        state.attempts.check_registering(_address(request))
+        teacher = state.teachers.register(handle, name, hashed)
+        if teacher is None:
+            raise Refusal("That sign-in is taken. Choose another one.")
+    except Refusal as refusal:
+        answer = page(request, "register.html", problem=refusal.sentence, name=name, sign_in=handle)
+        answer.status_code = 422
+        return answer
+    return let_in(request, RedirectResponse("/", 303), teacher)
+
+
+@router.post("/sign-out")
+def sign_out(request: Request):
+    """Sign out in this browser."""
+    return let_out(request, RedirectResponse("/", 303))
+
+
+def account_page(request, problem="", done="", status=200):
+    """The page of one's own account."""
+    answer = page(request, "account.html", problem=problem, done=done)
+    answer.status_code = status
+    return answer
+
+
+@router.get("/account")
+def account(request: Request):
+    """One's own account."""
+    signed_in(request)
+    return account_page(request)
+
+
+@router.post("/account/password")
+def change_password(request: Request, old: Short = "", new: Short = ""):
+    """Change the password; every other browser is signed out."""
+    teacher = signed_in(request)
+    try:
+        _check_own(request, teacher, old)
+        hashed = hashed_password(new)
+    except Refusal as refusal:
+        return account_page(request, refusal.sentence, status=422)
+    request.app.state.teachers.set_password(teacher.id, hashed)
+    return let_in(request, account_page(request, done="The password is changed. Everywhere else you are signed out."), teacher)
+
+
+def _check_own(request, teacher, password):
+    """Raises Refusal where that is not the teacher's own password, or it was tried too often."""
+    attempts, address = request.app.state.attempts, _address(request)
+    attempts.check_sign_in(teacher.sign_in, address)
+    if not is_password(teacher, password):
+        raise Refusal("That is not your password. Nothing has changed.")
+    attempts.signed_in(teacher.sign_in, address)
+
+
+@router.get("/account/data.zip")
+def own_data(request: Request):
+    """Everything that is kept of a teacher: account, lessons (those put away too) and recipes, in the open formats."""
+    teacher, state = signed_in(request), request.app.state
+    packed = io.BytesIO()
+    with zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as archive:
+        archive.writestr("account.json", orjson.dumps({"name": teacher.name, "sign_in": teacher.sign_in, "made_at": teacher.made_at}, option=orjson.OPT_INDENT_2))
+        for away in (False, True):
+            for lesson, _ in state.lessons.of_teacher(teacher.id, away):
+                boards = [state.live.get(row.id).board for row in state.lessons.boards(lesson.id)]
+                name = f"{'put away' if away else 'lessons'}/{lesson.id} {file_name(lesson.title)}.json"
+                archive.writestr(name, orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2))
+        for row in state.lessons.recipes(teacher.id):
+            archive.writestr(f"recipes/{row.id} {file_name(orjson.loads(row.document)['name'])}.json", row.document)
+    return Response(packed.getvalue(), media_type="application/zip", headers={"content-disposition": 'attachment; filename="my-lessons.zip"'})
+
+
+@router.post("/account/delete")
+async def delete_account(request: Request, password: Short = ""):
+    """Delete the account with all that is in it."""
+    teacher, state = signed_in(request), request.app.state
+    try:
+        await run_in_threadpool(_check_own, request, teacher, password)
+    except Refusal as refusal:
+        return account_page(request, refusal.sentence, status=422)
+    lessons = await run_in_threadpool(state.teachers.delete, teacher.id)
+    for lesson_id in lessons:
+        state.live.close_lesson(lesson_id)
+    state.recipe_shelves.forget(teacher.id)
+    return let_out(request, RedirectResponse("/", 303))
