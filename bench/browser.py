@@ -106,19 +106,35 @@ def rows():
             teacher = Teacher(server)
             wide, deep = teacher.upload("Orchard", orchard()), teacher.upload("Wreath", wreath())
             mixed = teacher.upload("Kitchen garden", kitchen_garden())
-            for what, address in (("5 steps hang on the peg", wide), ("all 200 hang on the peg", deep), ("arcs, conics, tags and marks", mixed)):
+            for what, address in (
+                ("5 steps hang on the peg", wide),
+                ("all 200 hang on the peg", deep),
+                ("arcs, conics, tags and marks", mixed),
+            ):
                 trips, frames = drag(browser, server, address)
                 slow = sum(frame > 25 for frame in frames)
-                yield f"drag on a 200-step board, {what}", "≤ 6 ms median, ≤ 12 ms p95", f"{summary(trips)} ({len(trips)} positions; {slow} of {len(frames)} frames over 25 ms)"
+                yield (
+                    f"drag on a 200-step board, {what}",
+                    "≤ 6 ms median, ≤ 12 ms p95",
+                    f"{summary(trips)} ({len(trips)} positions; {slow} of {len(frames)} frames over 25 ms)",
+                )
             trips, frames = drag(browser, server, teacher.upload("Rosette", rosette()), grab=1)
             yield "drag of a family of 72 copies of 50 parts", "median ≤ 16 ms", f"{summary(trips)} ({len(trips)} positions)"
             frames = running(browser, server, teacher.upload("Three movers", three_movers()))
             rate = 1000 * len(frames) / sum(frames)
-            yield "motion of three things with fading trails, 10 s", "≥ 55 frames a second", f"{rate:.1f} frames a second, {sum(frame > 25 for frame in frames)} of {len(frames)} over 25 ms"
+            yield (
+                "motion of three things with fading trails, 10 s",
+                "≥ 55 frames a second",
+                f"{rate:.1f} frames a second, {sum(frame > 25 for frame in frames)} of {len(frames)} over 25 ms",
+            )
             spent = times(lambda: teacher.browser.open(deep).read())
             yield "opening a board page of 200 steps, server time", "p95 ≤ 60 ms", f"{summary(spent)}"
             everything, script = weight(browser, server)
-            yield "page weight of a first visit", "≤ 400 kB, own script ≤ 60 kB", f"{everything / 1000:.0f} kB, own script {script / 1000:.0f} kB"
+            yield (
+                "page weight of a first visit",
+                "≤ 400 kB, own script ≤ 60 kB",
+                f"{everything / 1000:.0f} kB, own script {script / 1000:.0f} kB",
+            )
         finally:
             browser.close()
             server.kill()

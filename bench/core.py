@@ -52,7 +52,11 @@ def rows():
     last = next(step for step in reversed(board.steps) if step.does == "midpoint")
     apart = max(abs(float(one) - other) for one, other in zip(theirs_values[last.id], board.value(last.id)))
     yield "recomputing a 200-step board", "≤ 1.0 ms median", f"{ours:.2f} ms median, {ours_slow:.2f} ms p95"
-    yield "the same figure in SymPy's geometry classes", "≥ 500 times slower", f"{theirs:,.0f} ms: {theirs / ours:,.0f} times (results {apart:.0e} apart)"
+    yield (
+        "the same figure in SymPy's geometry classes",
+        "≥ 500 times slower",
+        f"{theirs:,.0f} ms: {theirs / ours:,.0f} times (results {apart:.0e} apart)",
+    )
 
     many, one = orchard().board, wreath().board
     small, _ = timed(lambda: many.move({"s1": (0.1, 0.2)}), 500)
@@ -66,7 +70,9 @@ def rows():
     figure = thirty().board
     random = np.random.default_rng(1)
     shaken = {
-        step.id: tuple(part + random.uniform(-0.5, 0.5, 10_000) for part in step.fills["at"]) for step in figure.steps if step.construction.moves == "free"
+        step.id: tuple(part + random.uniform(-0.5, 0.5, 10_000) for part in step.fills["at"])
+        for step in figure.steps
+        if step.construction.moves == "free"
     }
     together, _ = timed(lambda: figure.evaluate(ARRAYS, shaken), 20)
     yield "10,000 shaken copies of a 30-step figure", "≤ 100 ms", f"{together:.0f} ms"
@@ -89,8 +95,16 @@ def rows():
     slowly = (time.perf_counter() - start) * 1000
     xs, _ = locus.at(places)
     apart = max(abs(x - point[0]) for x, point in zip(xs, alone) if point)
-    yield "locus of 1,000 samples through 12 steps", "≤ 6 ms, ≥ 20 times faster than one by one", f"{at_once:.2f} ms, {slowly / at_once:.0f} times (results {apart:.0e} apart)"
+    yield (
+        "locus of 1,000 samples through 12 steps",
+        "≤ 6 ms, ≥ 20 times faster than one by one",
+        f"{at_once:.2f} ms, {slowly / at_once:.0f} times (results {apart:.0e} apart)",
+    )
 
     board = rosette().board
     spent, _ = timed(lambda: board.move({board.find("A"): (2.0, 0.1)}), 200)
-    yield f"moving a peg of a family of {len(board.values[-1])} copies of {len(board.steps[-1].fills['of'])} parts", "one vectorised pass", f"{spent:.2f} ms"
+    yield (
+        f"moving a peg of a family of {len(board.values[-1])} copies of {len(board.steps[-1].fills['of'])} parts",
+        "one vectorised pass",
+        f"{spent:.2f} ms",
+    )

@@ -67,11 +67,15 @@ def thirty():
     """A figure of thirty steps on four free points, for shaken copies."""
     figure = Figure()
     figure.say(
-        "A = (0, 0)\nB = (7, 1)\nC = (6, 6)\nD = (-1, 5)\nK is the midpoint of A and B\nL is the midpoint of B and C\nM is the midpoint of C and D\n"
+        "A = (0, 0)\nB = (7, 1)\nC = (6, 6)\nD = (-1, 5)\nK is the midpoint of A and B\nL is the midpoint of B and C\n"
+        "M is the midpoint of C and D\n"
         "N is the midpoint of D and A\np is the line through K and M\nq is the line through L and N\nX is where p meets q\n"
-        "r is the perpendicular bisector of A and B\ns is the perpendicular bisector of B and C\nO is where r meets s\nk is the circle with centre O through A\n"
-        "t is the line through A and C\nE is where t meets k again, other than A\nu is the perpendicular to t through B\nF is where u meets k, second crossing\n"
-        "ABCD is the polygon through A, B, C, D\nKLMN is the polygon through K, L, M, N\nv is the distance from X to O\nα is the angle ABC\n"
+        "r is the perpendicular bisector of A and B\ns is the perpendicular bisector of B and C\nO is where r meets s\n"
+        "k is the circle with centre O through A\n"
+        "t is the line through A and C\nE is where t meets k again, other than A\nu is the perpendicular to t through B\n"
+        "F is where u meets k, second crossing\n"
+        "ABCD is the polygon through A, B, C, D\nKLMN is the polygon through K, L, M, N\nv is the distance from X to O\n"
+        "α is the angle ABC\n"
         "S is the area of ABCD\nT is the area of KLMN\nw is the value of S / T\nl is the bisector of angle ABC\nG is where l meets t\n"
         "c is the circle with centre G through B\nz is the distance from G to u"
     )
@@ -82,8 +86,10 @@ def twelve_steps():
     """A locus whose point hangs on its driver by twelve steps."""
     figure = Figure()
     figure.say(
-        "O = (0, 0)\nA = (4, 0)\nB = (-1, 3)\nk is the circle with centre O through A\nT is a point on k at 30\np is the line through B and T\n"
-        "q is the perpendicular to p through O\nM is the midpoint of B and T\nr is the parallel to q through M\nN is the midpoint of M and A\n"
+        "O = (0, 0)\nA = (4, 0)\nB = (-1, 3)\nk is the circle with centre O through A\nT is a point on k at 30\n"
+        "p is the line through B and T\n"
+        "q is the perpendicular to p through O\nM is the midpoint of B and T\nr is the parallel to q through M\n"
+        "N is the midpoint of M and A\n"
         "s is the line through N and O\nX is where s meets r\nC is the midpoint of X and T\nt is the perpendicular bisector of C and B\n"
         "u is the line through C and A\nY is where t meets u\nZ is the midpoint of Y and C\nl is the locus of Z as T runs"
     )
@@ -98,9 +104,16 @@ def rosette(parts=50, copies=72):
     for number in range(parts // 2):
         one, other = points[number % len(points)], points[(number + 1) % len(points)]
         points.append(figure.say(f"the point that divides {one} and {other} in the ratio {1 + number % 3} : {2 + number % 2}"))
-        names.append(figure.say(f"the segment from {points[-1]} to {points[-2]}") if number % 3 else figure.say(f"the circle with centre {points[-1]} and radius 0.1"))
+        names.append(
+            figure.say(f"the segment from {points[-1]} to {points[-2]}")
+            if number % 3
+            else figure.say(f"the circle with centre {points[-1]} and radius 0.1")
+        )
         names.append(points[-1])
-    figure.say(f"r_9 is the rotation about O by {360 / (copies + 1)} degrees\nw_9 is the family of {', '.join(names[:parts])} under r_9, {copies} times")
+    figure.say(
+        f"r_9 is the rotation about O by {360 / (copies + 1)} degrees\n"
+        f"w_9 is the family of {', '.join(names[:parts])} under r_9, {copies} times"
+    )
     return figure
 
 
@@ -109,9 +122,12 @@ def three_movers():
     figure = Figure("m")
     figure.say(
         "O = (0, 0)\nA = (4, 0)\nB = (-5, -3)\nC = (5, -4)\nk is the circle with centre O through A\nBC is the segment from B to C\n"
-        "P is a point on k at 20\nQ is a point on BC at 0.3\nt is an angle dial from 0 to 360 in steps of 1 at 30\nr is the rotation about O by t degrees\n"
-        "PQ is the segment from P to Q\nM is the midpoint of P and Q\nABC is the polygon through A, B, C\nthe images of ABC under r\nf is the perpendicular bisector of P and Q\n"
-        "the motion of P, round and round, in 4 seconds\nthe motion of Q, to and fro, in 3 seconds\nthe motion of t, to and fro, in 5 seconds"
+        "P is a point on k at 20\nQ is a point on BC at 0.3\nt is an angle dial from 0 to 360 in steps of 1 at 30\n"
+        "r is the rotation about O by t degrees\n"
+        "PQ is the segment from P to Q\nM is the midpoint of P and Q\nABC is the polygon through A, B, C\n"
+        "the images of ABC under r\nf is the perpendicular bisector of P and Q\n"
+        "the motion of P, round and round, in 4 seconds\nthe motion of Q, to and fro, in 3 seconds\n"
+        "the motion of t, to and fro, in 5 seconds"
     )
     perform(figure.board, Restyle(ids=[figure.board.find("M"), figure.board.find("f")], look=LookChanges(trail=2.0)))
     return figure

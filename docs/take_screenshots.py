@@ -19,7 +19,11 @@ def main():
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
         context = browser.new_context(viewport={"width": 1280, "height": 800})
         page = context.new_page()
-        take = lambda name: (page.wait_for_load_state("networkidle"), page.wait_for_timeout(400), page.screenshot(path=HERE / f"{name}.png"))
+        take = lambda name: (
+            page.wait_for_load_state("networkidle"),
+            page.wait_for_timeout(400),
+            page.screenshot(path=HERE / f"{name}.png"),
+        )
         try:
             page.goto(server.address)
             take("welcome")
@@ -85,8 +89,15 @@ def main():
             stranger.context.close()
             page.keyboard.press("Escape")
             b.start("Replay")
-            b.say("A=(-3,-2)", "B=(3,-2)", "AB is the segment from A to B", "k is the circle with centre A through B", "c is the circle with centre B through A",
-                  "C is where k meets c, first crossing", "ABC is the polygon through A, B, C")
+            b.say(
+                "A=(-3,-2)",
+                "B=(3,-2)",
+                "AB is the segment from A to B",
+                "k is the circle with centre A through B",
+                "c is the circle with centre B through A",
+                "C is where k meets c, first crossing",
+                "ABC is the polygon through A, B, C",
+            )
             b.escape()
             b.escape()
             page.click("#replay")

@@ -25,7 +25,11 @@ def main():
     address = f"http://{arguments.host}:{arguments.port}"
     print(f"\n  Ruddy Trellis is at {address}/  (Ctrl+C stops it)", flush=True)
     if not arguments.no_demo:
-        print(f"  Come in as {SCHOOL['teachers'][0]['name']} with one click, or sign in: {SCHOOL['teachers'][0]['sign_in']}, password {SCHOOL['password']}\n", flush=True)
+        print(
+            f"  Come in as {SCHOOL['teachers'][0]['name']} with one click, or sign in: {SCHOOL['teachers'][0]['sign_in']}, password "
+            f"{SCHOOL['password']}\n",
+            flush=True,
+        )
     # The server notes an error even where a WebSocket was answered with "not found", as it should be.
     logging.getLogger("uvicorn.error").addFilter(lambda record: "without completing handshake" not in record.getMessage())
     if arguments.class_site:
@@ -38,9 +42,18 @@ def serve_class_site(application, arguments):
     address = f"http://{arguments.host}:{arguments.port}"
 
     def first_link():
-        return next((f"{address}/open/{lesson.share_key}" for lesson, _, _ in application.state.lessons.gallery() if lesson.title == SCHOOL["gallery"][0]), None)
+        return next(
+            (
+                f"{address}/open/{lesson.share_key}"
+                for lesson, _, _ in application.state.lessons.gallery()
+                if lesson.title == SCHOOL["gallery"][0]
+            ),
+            None,
+        )
 
-    server = uvicorn.Server(uvicorn.Config(create_class_site(address, first_link), host=arguments.host, port=arguments.class_site, log_level="warning"))
+    server = uvicorn.Server(
+        uvicorn.Config(create_class_site(address, first_link), host=arguments.host, port=arguments.class_site, log_level="warning")
+    )
     threading.Thread(target=server.run, daemon=True).start()
     print(f"  A class page with a lesson in a frame is at http://{arguments.host}:{arguments.class_site}/\n", flush=True)
 

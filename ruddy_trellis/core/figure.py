@@ -68,4 +68,3 @@ class Figure:
     def sentence(self, name):
         """The sentence of one thing."""
         return sentence(self.board, self.board.find(name))
-

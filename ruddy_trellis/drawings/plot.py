@@ -32,11 +32,19 @@ def plot(rows, across, up, columns):
         parts.append(f'<path d="M{_LEFT} {py(value)}H{_WIDTH - _ROOM}" class="plot-line"/>')
         parts.append(f'<text x="{_LEFT - 6}" y="{py(value) + 4}" text-anchor="end">{_number(value)}</text>')
     names = [f"{name} in {unit}" if unit else name for name, unit in (columns[across], columns[up])]
-    parts.append(f'<text x="{(_LEFT + _WIDTH - _ROOM) / 2}" y="{_HEIGHT - 6}" text-anchor="middle" class="plot-name">{escape(names[0])}</text>')
-    parts.append(f'<text x="12" y="{(_HEIGHT - _LOW) / 2}" text-anchor="middle" transform="rotate(-90 12 {(_HEIGHT - _LOW) / 2})" class="plot-name">{escape(names[1])}</text>')
+    parts.append(
+        f'<text x="{(_LEFT + _WIDTH - _ROOM) / 2}" y="{_HEIGHT - 6}" text-anchor="middle" class="plot-name">{escape(names[0])}</text>'
+    )
+    parts.append(
+        f'<text x="12" y="{(_HEIGHT - _LOW) / 2}" text-anchor="middle" transform="rotate(-90 12 {(_HEIGHT - _LOW) / 2})" '
+        f'class="plot-name">{escape(names[1])}</text>'
+    )
     parts += [f'<path d="M{px(a)} {py(b) - 4}l4 4l-4 4l-4 -4z" class="plot-point"/>' for a, b in points]
     label = f"{names[1]} against {names[0]}, {len(points)} points"
-    return f'<svg class="plot" viewBox="0 0 {_WIDTH} {_HEIGHT}" width="{_WIDTH}" height="{_HEIGHT}" role="img" aria-label="{escape(label)}">{"".join(parts)}</svg>'
+    return (
+        f'<svg class="plot" viewBox="0 0 {_WIDTH} {_HEIGHT}" width="{_WIDTH}" height="{_HEIGHT}" role="img" '
+        f'aria-label="{escape(label)}">{"".join(parts)}</svg>'
+    )
 
 
 class _Axis:

@@ -131,7 +131,8 @@ class _Drawing:
         """What hides a mark or a value until it is predicted."""
         size = SIZES["tag"] * self.scale
         return (
-            f'<rect x="{x - 0.8 * size:.1f}" y="{y - 0.8 * size:.1f}" width="{1.6 * size:.1f}" height="{1.6 * size:.1f}" rx="{0.4 * size:.1f}" fill="{COVER}"/>'
+            f'<rect x="{x - 0.8 * size:.1f}" y="{y - 0.8 * size:.1f}" width="{1.6 * size:.1f}" height="{1.6 * size:.1f}" '
+            f'rx="{0.4 * size:.1f}" fill="{COVER}"/>'
             f'<text x="{x:.1f}" y="{y + 0.35 * size:.1f}" font-size="{size:.1f}" text-anchor="middle" fill="{PENS["ink"][0]}">?</text>'
         )
 
@@ -147,7 +148,10 @@ class _Drawing:
                 path += f"M{px - reach * dy:.1f} {py + reach * dx:.1f}L{px + reach * dy:.1f} {py - reach * dx:.1f}"
             else:
                 bx, by = px - 0.8 * reach * dx, py - 0.8 * reach * dy
-                path += f"M{bx - 0.7 * reach * dy:.1f} {by + 0.7 * reach * dx:.1f}L{px:.1f} {py:.1f}L{bx + 0.7 * reach * dy:.1f} {by - 0.7 * reach * dx:.1f}"
+                path += (
+                    f"M{bx - 0.7 * reach * dy:.1f} {by + 0.7 * reach * dx:.1f}L{px:.1f} {py:.1f}L{bx + 0.7 * reach * dy:.1f} "
+                    f"{by - 0.7 * reach * dx:.1f}"
+                )
         return f'<path d="{path}" fill="none" {self._stroke(self._doubted(style, shape))} stroke-linejoin="round"/>'
 
     @staticmethod

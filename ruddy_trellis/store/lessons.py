@@ -39,7 +39,12 @@ class Lessons:
     def _listed(self, condition):
         seen = ~BoardRow.put_away & BoardRow.copy_of.is_(None)
         with self._database.session() as session:
-            first = select(BoardRow.lesson_id, func.min(BoardRow.position).label("position")).where(seen).group_by(BoardRow.lesson_id).subquery()
+            first = (
+                select(BoardRow.lesson_id, func.min(BoardRow.position).label("position"))
+                .where(seen)
+                .group_by(BoardRow.lesson_id)
+                .subquery()
+            )
             rows = session.exec(
                 select(Lesson, BoardRow.id)
                 .join(first, first.c.lesson_id == Lesson.id)

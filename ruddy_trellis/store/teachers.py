@@ -73,7 +73,9 @@ class Teachers:
         """The teacher who is signed in with that secret, or None."""
         with self._database.session() as session:
             return session.exec(
-                select(Teacher).join(SessionRow, SessionRow.teacher_id == Teacher.id).where(SessionRow.token == hashed(token), SessionRow.ends_at > _now())
+                select(Teacher)
+                .join(SessionRow, SessionRow.teacher_id == Teacher.id)
+                .where(SessionRow.token == hashed(token), SessionRow.ends_at > _now())
             ).first()
 
     def close_session(self, token):

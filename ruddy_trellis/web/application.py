@@ -30,11 +30,13 @@ COPY_DAYS = 400
 
 
 class _Kept(StaticFiles):
-    """Static files that a browser may keep: their addresses carry a mark of their last change."""
+    """Static files. Those asked for under the mark of their last change, ``/static/1764115200/…``, may be kept for good."""
 
-    def file_response(self, *arguments, **options):
-        response = super().file_response(*arguments, **options)
-        response.headers["cache-control"] = "max-age=31536000, immutable" if response.status_code == 200 else "no-cache"
+    async def get_response(self, path, scope):
+        mark, _, rest = path.partition("/")
+        response = await super().get_response(rest if mark.isdigit() else path, scope)
+        lasting = mark.isdigit() and response.status_code in (200, 304)
+        response.headers["cache-control"] = "max-age=31536000, immutable" if lasting else "no-cache"
         return response
 
 

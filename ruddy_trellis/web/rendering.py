@@ -25,7 +25,8 @@ def stamp():
     return str(int(max(path.stat().st_mtime for path in _STATIC.rglob("*.*"))))
 
 
-templates.env.globals["stamp"] = stamp()
+#: Where static files are: under their stamp, so that what they name by relative addresses is new with them.
+templates.env.globals.update(stamp=stamp(), static=f"/static/{stamp()}")
 
 
 def page(request, template, /, **values):
@@ -58,5 +59,14 @@ def picture_of(board):
     """The answer with a small picture of a board."""
     extent = Extent(*board.settings.view)
     dark = board.settings.paper == "dark"
-    drawn = svg(at_first(display(board, extent)), extent, 320, 192, dark=dark, scale=0.68 * min(board.settings.size, 1.5), tags=False, ground=GROUNDS[dark])
+    drawn = svg(
+        at_first(display(board, extent)),
+        extent,
+        320,
+        192,
+        dark=dark,
+        scale=0.68 * min(board.settings.size, 1.5),
+        tags=False,
+        ground=GROUNDS[dark],
+    )
     return Response(drawn, media_type="image/svg+xml", headers={"cache-control": "no-cache"})

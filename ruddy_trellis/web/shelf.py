@@ -69,10 +69,31 @@ def _middle(board):
 
 #: What stands in an icon for the value of a reading.
 _MARKS = {
-    "length": "cm", "distance": "d", "area": "m²", "calculation": "½×", "perimeter": "⟲", "radius": "r", "circumference": "2πr", "slope": "↗",
-    "ratio": "a:b", "coordinates": "(x, y)", "abscissa": "x", "ordinate": "y", "equation": "y = …", "eccentricity": "e", "arc_length": "⌒",
-    "dial": "0 – 10", "angle_dial": "0 – 360°", "length_dial": "0 – 5 m", "motion": "▶ ▶", "words": "Abc", "words_beside": "• Abc", "new_reveal": "◐", "reveal_with": "◐ +", "prediction": "A′ ?",
-}  # fmt: skip
+    "length": "cm",
+    "distance": "d",
+    "area": "m²",
+    "calculation": "½×",
+    "perimeter": "⟲",
+    "radius": "r",
+    "circumference": "2πr",
+    "slope": "↗",
+    "ratio": "a:b",
+    "coordinates": "(x, y)",
+    "abscissa": "x",
+    "ordinate": "y",
+    "equation": "y = …",
+    "eccentricity": "e",
+    "arc_length": "⌒",
+    "dial": "0 – 10",
+    "angle_dial": "0 – 360°",
+    "length_dial": "0 – 5 m",
+    "motion": "▶ ▶",
+    "words": "Abc",
+    "words_beside": "• Abc",
+    "new_reveal": "◐",
+    "reveal_with": "◐ +",
+    "prediction": "A′ ?",
+}
 
 
 def _around(board):

@@ -195,7 +195,14 @@ class BoardPage:
             x, y = px + number * 0.2 * dx / size, py + number * 0.2 * dy / size
             if left + 1 < x < right - 1 and low + 1 < y < high - 1:
                 at = look_under(board, (x, y), 0.6)
-                if at.paths == ((board.find(on),),) and not at.points and all(math.dist(self.pixel(x, y), self.label_pixel(board.name(step.id))) > 40
-                                                                              for step in board.steps if board.value(step.id)):
+                if (
+                    at.paths == ((board.find(on),),)
+                    and not at.points
+                    and all(
+                        math.dist(self.pixel(x, y), self.label_pixel(board.name(step.id))) > 40
+                        for step in board.steps
+                        if board.value(step.id)
+                    )
+                ):
                     return x, y
         raise AssertionError(f"{on} is covered everywhere")

@@ -78,7 +78,7 @@ class BrowserTest(unittest.TestCase):
         cls._folder = tempfile.TemporaryDirectory()
         cls.addClassCleanup(cls._folder.cleanup)
         cls.server = Server(Path(cls._folder.name) / "lessons.sqlite", cls.class_site)
-        cls.addClassCleanup(lambda: cls.server.kill())
+        cls.addClassCleanup(cls.server.kill)
         playwright = sync_playwright().start()
         cls.addClassCleanup(playwright.stop)
         cls.browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
@@ -97,6 +97,15 @@ class BrowserTest(unittest.TestCase):
         page.set_default_timeout(8000)
         problems = []
         page.on("pageerror", lambda error: problems.append(str(error)))
-        page.on("console", lambda message: problems.append(message.text) if message.type == "error" and "ERR_CONNECTION" not in message.text and "WebSocket" not in message.text else None)
-        self.addCleanup(lambda: self.assertEqual([problem for problem in problems if not any(words in problem for words in self.expected)], []))
+        page.on(
+            "console",
+            lambda message: (
+                problems.append(message.text)
+                if message.type == "error" and "ERR_CONNECTION" not in message.text and "WebSocket" not in message.text
+                else None
+            ),
+        )
+        self.addCleanup(
+            lambda: self.assertEqual([problem for problem in problems if not any(words in problem for words in self.expected)], [])
+        )
         return page

@@ -35,6 +35,8 @@ class StudentPage(BoardPage):
     def board(self):
         """The copy as it is kept, or the teacher's board where none is kept yet."""
         with sqlite3.connect(self.data) as connection:
-            rows = connection.execute("SELECT document FROM board WHERE copy_of = ? OR id = ? ORDER BY id DESC", (self.source, self.source)).fetchall()
+            rows = connection.execute(
+                "SELECT document FROM board WHERE copy_of = ? OR id = ? ORDER BY id DESC", (self.source, self.source)
+            ).fetchall()
         connection.close()
         return board_from_data(BoardData.model_validate(json.loads(rows[0][0])))

@@ -126,8 +126,13 @@ class TendingTest(BrowserTest):
 
     def test_sliding_and_degenerate(self):
         b = self.b
-        b.say("P is a point on k at 60", "AB is the segment from A to B", "AC is the segment from A to C", "q is the perpendicular bisector of AB",
-              "D is where q meets AC")  # fmt: skip
+        b.say(
+            "P is a point on k at 60",
+            "AB is the segment from A to B",
+            "AC is the segment from A to C",
+            "q is the perpendicular bisector of AB",
+            "D is where q meets AC",
+        )
         b.escape()
         b.escape()
         b.drag_point("P", (-2, 5.8), (-4, 5.6))
@@ -211,7 +216,9 @@ class NothingLostTest(BrowserTest):
         client.send("Network.enable")
         addresses = {}
         client.on("Network.responseReceived", lambda event: addresses.update({event["requestId"]: event["response"]["url"]}))
-        client.on("Network.loadingFinished", lambda event: sizes.update({addresses.get(event["requestId"], "?"): event["encodedDataLength"]}))
+        client.on(
+            "Network.loadingFinished", lambda event: sizes.update({addresses.get(event["requestId"], "?"): event["encodedDataLength"]})
+        )
         BoardPage(self.page, self.server.address).open("Three taps")
         self.assertGreater(len(sizes), 10)
         self.assertLess(sum(sizes.values()), 400_000, sizes)

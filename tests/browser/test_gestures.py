@@ -108,7 +108,11 @@ class ToolTest(BrowserTest):
         reached = set()
         for _ in range(24):
             keys.press("Tab")
-            reached.add(self.page.evaluate("document.activeElement.id || document.activeElement.dataset.tool || document.activeElement.dataset.group"))
+            reached.add(
+                self.page.evaluate(
+                    "document.activeElement.id || document.activeElement.dataset.tool || document.activeElement.dataset.group"
+                )
+            )
         for stop in ("drawing", "fit", "tab-working", "group-Points", "pin", "typed"):
             self.assertIn(stop, reached)
         # Inside a row of tabs or tools the arrow keys go on.
@@ -130,7 +134,10 @@ class FingerTest(BrowserTest):
         touch = self.page.context.new_cdp_session(self.page)
 
         def fingers(kind, *places):
-            touch.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": x, "y": y, "id": number} for number, (x, y) in enumerate(places)]})
+            touch.send(
+                "Input.dispatchTouchEvent",
+                {"type": kind, "touchPoints": [{"x": x, "y": y, "id": number} for number, (x, y) in enumerate(places)]},
+            )
             self.page.wait_for_timeout(40)
 
         self.page.tap("[data-tool=free_point]")

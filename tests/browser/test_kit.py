@@ -34,8 +34,16 @@ class KitTest(BrowserTest):
             b.click_point(name)
         self.page.keyboard.press("Enter")
         b.settle()
-        self.assertEqual(b.working()[3:], ["C is a free point at (3.4, −2.5)", "D is the mirror image of C in p", "E is a free point at (1.6, 2)",
-                                           "F is the mirror image of E in p", "CEFD is the polygon through C, E, F, D"])
+        self.assertEqual(
+            b.working()[3:],
+            [
+                "C is a free point at (3.4, −2.5)",
+                "D is the mirror image of C in p",
+                "E is a free point at (1.6, 2)",
+                "F is the mirror image of E in p",
+                "CEFD is the polygon through C, E, F, D",
+            ],
+        )
         b.click(0.4, 1)
         b.take_offer("all angles inside CEFD")
         b.escape()
@@ -69,7 +77,7 @@ class KitTest(BrowserTest):
         b.click(6, 2)
         names = {"F": "p", "G": "q"}
         arms = {"F": ("A", "B", "D", "E"), "G": ("C", "H", "D", "E")}
-        for vertex, rail in names.items():
+        for vertex, _rail in names.items():
             low, high = arms[vertex][2:]
             for side in arms[vertex][:2]:
                 for end in (low, high):
@@ -322,7 +330,14 @@ class KitTest(BrowserTest):
         link = self.page.input_value("#share-link")
         self.assertEqual(self.violations(), [], "sharing")
         stranger = self.open_page(sign_in=None)
-        for page, address in ((self.page, "/"), (self.page, "/account"), (stranger, "/"), (stranger, "/sign-in"), (stranger, "/register"), (stranger, "/gallery")):
+        for page, address in (
+            (self.page, "/"),
+            (self.page, "/account"),
+            (stranger, "/"),
+            (stranger, "/sign-in"),
+            (stranger, "/register"),
+            (stranger, "/gallery"),
+        ):
             page.goto(self.server.address + address)
             self.assertEqual(self.violations(page), [], address)
         for address in (link, link.replace("/open/", "/embed/")):

@@ -36,7 +36,7 @@ class MovingTest(BrowserTest):
         for number in range(1, 8):
             turn = math.radians(45 * number)
             near = (3 + 2 * math.cos(turn), 2 * math.sin(turn))
-            line = next(name for name in lines if abs((b.value(name)[2] * math.sin(turn) - b.value(name)[3] * math.cos(turn))) < 1e-6)
+            line = next(name for name in lines if abs(b.value(name)[2] * math.sin(turn) - b.value(name)[3] * math.cos(turn)) < 1e-6)
             self.b.mark_crossing("k", line, near)
         b.tool("sp")
         for name in "BCDEFGHI":
@@ -107,7 +107,11 @@ class MovingTest(BrowserTest):
         b.say(f"the segment from A to {b.board.name(images[2].id)}", "m is the line through O and A", "s is the reflection in m")
         chord = next(b.board.name(step.id) for step in b.board.steps if step.does == "segment")
         b.say(f"the images of {chord} under s", f"f is the family of {chord} under r, 9 times")
-        b.say("t is an angle dial from 0 to 36 in steps of 1 at 12", "w is the rotation about O by t degrees", "g is the family of f under w, 2 times")
+        b.say(
+            "t is an angle dial from 0 to 36 in steps of 1 at 12",
+            "w is the rotation about O by t degrees",
+            "g is the family of f under w, 2 times",
+        )
         b.escape()
         b.escape()
         self.page.click("#tab-working")
@@ -180,7 +184,15 @@ class MovingTest(BrowserTest):
 
     def test_multiples_of_a_vector_and_a_petal_by_an_angle(self):
         b = self.start("Multiples")
-        b.say("P=(-6,3)", "Q=(-4,4)", "u is the vector from P to Q", "A=(-6,-2)", "B=(-5,-2.5)", "C=(-5,-1)", "ABC is the polygon through A, B, C")
+        b.say(
+            "P=(-6,3)",
+            "Q=(-4,4)",
+            "u is the vector from P to Q",
+            "A=(-6,-2)",
+            "B=(-5,-2.5)",
+            "C=(-5,-1)",
+            "ABC is the polygon through A, B, C",
+        )
         b.escape()
         b.tool("tv")
         b.click(-5, 3.5)

@@ -8,8 +8,19 @@ from .student_page import StudentPage
 class TellingTest(BrowserTest):
     def test_a_reflection_told_by_four_reveals(self):
         b = BoardPage(self.page, self.server.address).start("The pond")
-        b.say("P=(0.5,-4.5)", "Q=(-0.5,4.5)", "m is the line through P and Q", "A=(-5,-2)", "B=(-2,-3)", "C=(-2.5,2)", "ABC is the polygon through A, B, C",
-              "r is the reflection in m", "the images of ABC under r", "the workings of A′", "v is the length of A and A′")
+        b.say(
+            "P=(0.5,-4.5)",
+            "Q=(-0.5,4.5)",
+            "m is the line through P and Q",
+            "A=(-5,-2)",
+            "B=(-2,-3)",
+            "C=(-2.5,2)",
+            "ABC is the polygon through A, B, C",
+            "r is the reflection in m",
+            "the images of ABC under r",
+            "the workings of A′",
+            "v is the length of A and A′",
+        )
         b.escape()
         b.escape()
         names = lambda step: {b.board.name(id) for id in step.fills["things"]}
@@ -19,7 +30,10 @@ class TellingTest(BrowserTest):
         self.page.keyboard.press("Escape")
         self.page.click("#tab-working")
         self.page.wait_for_timeout(300)
-        pick = lambda *wanted: [self.page.click(f".working [data-id={b.board.find(name)}]", modifiers=["Shift"] if number else []) for number, name in enumerate(wanted)]
+        pick = lambda *wanted: [
+            self.page.click(f".working [data-id={b.board.find(name)}]", modifiers=["Shift"] if number else [])
+            for number, name in enumerate(wanted)
+        ]
         pick("A′", "B′")
         b.settle()
         b.take_offer("a button that reveals A′ and B′")
@@ -182,7 +196,14 @@ class TellingTest(BrowserTest):
 
     def test_the_working_is_stepped_and_replayed(self):
         b = BoardPage(self.page, self.server.address).start("Steps")
-        b.say("A=(-3,0)", "B=(3,0)", "AB is the segment from A to B", "k is the circle with centre A through B", "c is the circle with centre B through A", "C is where k meets c, first crossing")
+        b.say(
+            "A=(-3,0)",
+            "B=(3,0)",
+            "AB is the segment from A to B",
+            "k is the circle with centre A through B",
+            "c is the circle with centre B through A",
+            "C is where k meets c, first crossing",
+        )
         b.escape()
         b.escape()
         self.page.click("[data-steps='-1']")
@@ -253,8 +274,13 @@ class RecipeTest(BrowserTest):
         for place in ((-3, -2), (3, -2)):
             b.tool("pp")
             b.click(*place)
-        b.say("k is the circle with centre A through B", "c is the circle with centre B through A", "T is where k meets c, first crossing",
-              "p is the arc with centre A from B to T", "q is the arc with centre B from T to A")
+        b.say(
+            "k is the circle with centre A through B",
+            "c is the circle with centre B through A",
+            "T is where k meets c, first crossing",
+            "p is the arc with centre A from B to T",
+            "q is the arc with centre B from T to A",
+        )
         self.keep(b, "pointed arch", b.board.find("p"), b.board.find("q"))
         b.start("Another lesson")
         b.say("P=(-6,-3)", "Q=(-2,-3)")
@@ -276,7 +302,13 @@ class RecipeTest(BrowserTest):
 
     def test_a_rosette_on_three_other_pairs(self):
         b = BoardPage(self.page, self.server.address).start("Rosette")
-        b.say("O=(0,0)", "A=(2,0)", "r is the rotation about O by 60 degrees", "k is the circle with centre A through O", "f is the family of k under r, 5 times")
+        b.say(
+            "O=(0,0)",
+            "A=(2,0)",
+            "r is the rotation about O by 60 degrees",
+            "k is the circle with centre A through O",
+            "f is the family of k under r, 5 times",
+        )
         self.keep(b, "six petals", b.board.find("k"), b.board.find("f"))
         self.page.goto(self.server.address + "/")
         self.assertIn("six petals", self.page.inner_text("#recipes"))
@@ -299,7 +331,11 @@ class HistoryTest(BrowserTest):
     def test_paste_look_back_and_bring_back(self):
         b = BoardPage(self.page, self.server.address).start("History")
         self.page.click("#paste-working")
-        self.page.fill("#pasted", "A is a free point at (-3, -1)\nB is a free point at (3, -1)\nM is the midpoint of A and B\nk is the circle with centre M through A")
+        self.page.fill(
+            "#pasted",
+            "A is a free point at (-3, -1)\nB is a free point at (3, -1)\nM is the midpoint of A and B\n"
+            "k is the circle with centre M through A",
+        )
         self.page.click("#pasting button[value=add]")
         self.page.wait_for_selector("#toast:has-text('Added 4 steps from text')")
         b.settle()

@@ -22,7 +22,10 @@ class ThreeBasesTest(BrowserTest):
             b.tool("sa")
             b.click(*corners[name])
             b.click(*middle(corners[p], corners[q]))
-        self.assertEqual([line.split(" is ")[1] for line in b.working()[4:]], ["the altitude from C to AB", "the altitude from A to BC", "the altitude from B to CA"])
+        self.assertEqual(
+            [line.split(" is ")[1] for line in b.working()[4:]],
+            ["the altitude from C to AB", "the altitude from A to BC", "the altitude from B to CA"],
+        )
         heights = [line.split()[0] for line in b.working()[4:]]
         b.say(*(f"the length of {height}" for height in heights))
         b.say(*(f"{name} = 0.5 * {base} * {height}" for name, base, height in zip("xyz", ("AB", "BC", "CA"), heights)))

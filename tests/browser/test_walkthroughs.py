@@ -293,7 +293,13 @@ class ClumsyTest(BrowserTest):
         # Names.
         b.click_point("B")
         b.open_drawer("look")
-        for name, part in {"": "cannot be empty", "A": "already", "B" * 5000: "at most 24", "3x": "starts with a letter", "<b>": "starts with a letter"}.items():
+        for name, part in {
+            "": "cannot be empty",
+            "A": "already",
+            "B" * 5000: "at most 24",
+            "3x": "starts with a letter",
+            "<b>": "starts with a letter",
+        }.items():
             self.page.fill("[data-rename]", name)
             self.page.press("[data-rename]", "Enter")
             b.settle()

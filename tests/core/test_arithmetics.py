@@ -36,13 +36,41 @@ def exact_numbers(board):
 
 #: Constructions without an exact form: angles in degrees, pi, a cosine kept as a decimal, the roots of degree 4.
 NOT_ALGEBRAIC = {
-    "angle", "angle_between", "interior_angle", "circumference", "arc_length", "segment_of_length", "end", "area of a circle", "all_angles",
-    "regular", "two_sides", "two_angles", "angles in formulas", "reflex", "point on an arc", "rounded", "circle and ellipse", "sectors", "area in a formula",
-}  # fmt: skip
+    "angle",
+    "angle_between",
+    "interior_angle",
+    "circumference",
+    "arc_length",
+    "segment_of_length",
+    "end",
+    "area of a circle",
+    "all_angles",
+    "regular",
+    "two_sides",
+    "two_angles",
+    "angles in formulas",
+    "reflex",
+    "point on an arc",
+    "rounded",
+    "circle and ellipse",
+    "sectors",
+    "area in a formula",
+}
 #: Families and loci are arrays already: there is no array, interval or exact form of them.
 ONE_POSITION_AT_A_TIME = {"family", "locus", "envelope", "conic_of_locus"}
 #: Exact, but with every coordinate a symbol the polynomials grow beyond reason: computed at one exact position.
-AT_ONE_POSITION = {"conic_through", "bent_circle", "bent_conic", "image_conic", "image_arc", "image_sector", "image_chord_region", "circle and ellipse", "point on a conic", "line and parabola"}
+AT_ONE_POSITION = {
+    "conic_through",
+    "bent_circle",
+    "bent_conic",
+    "image_conic",
+    "image_arc",
+    "image_sector",
+    "image_chord_region",
+    "circle and ellipse",
+    "point on a conic",
+    "line and parabola",
+}
 
 
 class FourArithmeticsTest(unittest.TestCase):
@@ -53,20 +81,53 @@ class FourArithmeticsTest(unittest.TestCase):
             yield construction.key, construction.example
         yield "point_on circle", "A=(0,0)\nB=(3,1)\nk is the circle with centre A through B\nP is a point on k at 73"
         yield "point_on ray", "A=(0,0)\nB=(3,1)\nr is the ray from A through B\nP is a point on r at 1.5"
-        yield "line and circle", "A=(0,0)\nB=(3,1)\nC=(-2,1)\nk is the circle with centre A through B\np is the line through B and C\nD is where k meets p, first crossing\nE is where p meets k again, other than B"
-        yield "two circles", "A=(0,0)\nB=(3,1)\nk is the circle with centre A through B\nc is the circle with centre B through A\nD is where k meets c, second crossing\nE is where k meets c again, other than D"
+        yield (
+            "line and circle",
+            "A=(0,0)\nB=(3,1)\nC=(-2,1)\nk is the circle with centre A through B\np is the line through B and C\n"
+            "D is where k meets p, first crossing\nE is where p meets k again, other than B",
+        )
+        yield (
+            "two circles",
+            "A=(0,0)\nB=(3,1)\nk is the circle with centre A through B\nc is the circle with centre B through A\n"
+            "D is where k meets c, second crossing\nE is where k meets c again, other than D",
+        )
         yield "blunt bisector", "A=(-4,1)\nB=(0,0)\nC=(5,0)\np is the bisector of angle ABC\nd is the distance from A to p"
         yield "point on an arc", "A=(0,0)\nB=(3,1)\nC=(1,4)\nk is the arc with centre A from B to C\nP is a point on k at 0.3"
         yield "point on a conic", "A=(0,0)\nB=(3,1)\nC=(1,4)\nk is the ellipse with foci A and B through C\nP is a point on k at 90"
-        yield "line and arc", "A=(0,0)\nB=(3,1)\nC=(-1,3)\nk is the arc with centre A from B to C\nD=(0.5,-1)\nE=(1,5)\np is the line through D and E\nF is where k meets p, second crossing"
-        yield "line and parabola", "A=(0,1)\nB=(-3,0)\nC=(3,0.5)\np is the line through B and C\nk is the parabola with focus A and directrix p\nD=(-4,3)\nE=(3,4)\nq is the line through D and E\nF is where k meets q, first crossing\nG is where k meets q again, other than F"
-        yield "circle and ellipse", "A=(-2,0)\nB=(2,0)\nC=(0,1.5)\nk is the ellipse with foci A and B through C\nD=(0.2,0.3)\nc is the circle with centre D and radius 2\nE is where k meets c, second crossing\nF is where c meets k, third crossing"
-        yield "two ellipses", "A=(-2,0)\nB=(2,0)\nC=(0,1.5)\nk is the ellipse with foci A and B through C\nD=(0.2,-2)\nE=(0.3,2.2)\nc is the ellipse with foci D and E through A"
-        yield "sectors", "A=(0,0)\nB=(3,1)\nC=(-2,-1)\nk is the sector with centre A from B to C\nc is the chord region with centre A from B to C\nS is the area of k\nT is the area of c\nu is the perimeter of c"
+        yield (
+            "line and arc",
+            "A=(0,0)\nB=(3,1)\nC=(-1,3)\nk is the arc with centre A from B to C\nD=(0.5,-1)\nE=(1,5)\n"
+            "p is the line through D and E\nF is where k meets p, second crossing",
+        )
+        yield (
+            "line and parabola",
+            "A=(0,1)\nB=(-3,0)\nC=(3,0.5)\np is the line through B and C\nk is the parabola with focus A and directrix p\n"
+            "D=(-4,3)\nE=(3,4)\nq is the line through D and E\nF is where k meets q, first crossing\n"
+            "G is where k meets q again, other than F",
+        )
+        yield (
+            "circle and ellipse",
+            "A=(-2,0)\nB=(2,0)\nC=(0,1.5)\nk is the ellipse with foci A and B through C\nD=(0.2,0.3)\n"
+            "c is the circle with centre D and radius 2\nE is where k meets c, second crossing\nF is where c meets k, third crossing",
+        )
+        yield (
+            "two ellipses",
+            "A=(-2,0)\nB=(2,0)\nC=(0,1.5)\nk is the ellipse with foci A and B through C\nD=(0.2,-2)\nE=(0.3,2.2)\n"
+            "c is the ellipse with foci D and E through A",
+        )
+        yield (
+            "sectors",
+            "A=(0,0)\nB=(3,1)\nC=(-2,-1)\nk is the sector with centre A from B to C\n"
+            "c is the chord region with centre A from B to C\nS is the area of k\nT is the area of c\nu is the perimeter of c",
+        )
         yield "area in a formula", TRIANGLE + "v is the value of area(ABC) / AB\nw is the value of angle(ABC)"
         yield "rounded", TRIANGLE + "v is the value of round(AB * BC)"
         yield "comparison", TRIANGLE + "v is the value of AB < BC\nw is the value of AB + BC >= CA"
-        yield "calculation", TRIANGLE + "ABC is the polygon through A, B, C\nS is the area of ABC\nv is the value of sqrt(S) / AB + abs((BC - 2 AC) / AB) ^ 3 - 1/3"
+        yield (
+            "calculation",
+            TRIANGLE
+            + "ABC is the polygon through A, B, C\nS is the area of ABC\nv is the value of sqrt(S) / AB + abs((BC - 2 AC) / AB) ^ 3 - 1/3",
+        )
         yield "angles in formulas", TRIANGLE + "α is the angle ABC\nv is the value of sin(α) * cos(30) + tan(α)"
         yield "reflex", TRIANGLE + "α is the reflex angle ABC"
         yield "area of a circle", TRIANGLE + "k is the circle with centre A through B\nS_k is the area of k"
@@ -142,8 +203,10 @@ class IntervalTest(unittest.TestCase):
 
 class ExactTest(unittest.TestCase):
     def test_three_bisectors_meet_in_one_point_for_every_triangle(self):
-        f = figure(TRIANGLE + "p is the perpendicular bisector of AB\nq is the perpendicular bisector of A and C\nO is where p meets q\n"
-                   "u is the distance from O to B\nv is the distance from O to C\nw is the value of u^2 - v^2")
+        f = figure(
+            TRIANGLE + "p is the perpendicular bisector of AB\nq is the perpendicular bisector of A and C\nO is where p meets q\n"
+            "u is the distance from O to B\nv is the distance from O to C\nw is the value of u^2 - v^2"
+        )
         m, numbers = exact_numbers(f.board)
         values = f.board.evaluate(m, numbers)
         self.assertTrue(values[f.board.find("w")].is_zero())
@@ -154,10 +217,12 @@ class ExactTest(unittest.TestCase):
         self.assertFalse(f.board.evaluate(m, numbers)[f.board.find("w")].is_zero())
 
     def test_the_six_steps_of_a_compass_close_the_hexagon(self):
-        f = figure("O=(0,0)\nA=(3,1)\nk is the circle with centre O through A\nc is the circle with centre A through O\n"
-                   "B is where k meets c, first crossing\nF is where k meets c, second crossing\n"
-                   "u is the distance from A to B\nv is the distance from O to A\nw is the value of u^2 - v^2\n"
-                   "M is the midpoint of B and F\nd is the distance from M to A\nx is the value of d^2 - v^2/4")
+        f = figure(
+            "O=(0,0)\nA=(3,1)\nk is the circle with centre O through A\nc is the circle with centre A through O\n"
+            "B is where k meets c, first crossing\nF is where k meets c, second crossing\n"
+            "u is the distance from A to B\nv is the distance from O to A\nw is the value of u^2 - v^2\n"
+            "M is the midpoint of B and F\nd is the distance from M to A\nx is the value of d^2 - v^2/4"
+        )
         m, numbers = exact_numbers(f.board)
         values = f.board.evaluate(m, numbers)
         self.assertTrue(values[f.board.find("w")].is_zero())

@@ -110,8 +110,10 @@ class PropertyTest(unittest.TestCase):
         self.assertLess(distance(p, f.value("R")), 1e-5)
 
     def test_points_on_paths_ride_and_stay_on(self):
-        f = figure("A=(0,0)\nB=(4,0)\nAB is the segment from A to B\nk is the circle with centre A through B\nr is the ray from B through A\n"
-                   "P is a point on AB at 0.25\nQ is a point on k at 90\nR is a point on r at 2")
+        f = figure(
+            "A=(0,0)\nB=(4,0)\nAB is the segment from A to B\nk is the circle with centre A through B\nr is the ray from B through A\n"
+            "P is a point on AB at 0.25\nQ is a point on k at 90\nR is a point on r at 2"
+        )
         self.assertEqual(f.value("P"), (1, 0))
         self.assertAlmostEqual(f.value("Q")[1], 4)
         self.assertEqual(f.value("R"), (-4, 0))
@@ -129,11 +131,15 @@ class TriangleTest(unittest.TestCase):
     def setUp(self):
         names = {"G": "centroid", "O": "circumcentre", "I": "incentre", "H": "orthocentre", "N": "nine-point centre"}
         self.f = figure(
-            TRIANGLE + "".join(f"{name} is the {words} of ABC\n" for name, words in names.items())
-            + "k is the circle through A, B and C\nc is the incircle of ABC\ne is the nine-point circle of ABC\np is the line through A and B\n"
-            "m is the median from C to AB\nh is the altitude from C to p\nF is the foot of the perpendicular from C to p\nD is the centre of k\n"
+            TRIANGLE
+            + "".join(f"{name} is the {words} of ABC\n" for name, words in names.items())
+            + "k is the circle through A, B and C\nc is the incircle of ABC\ne is the nine-point circle of ABC\n"
+            "p is the line through A and B\n"
+            "m is the median from C to AB\nh is the altitude from C to p\nF is the foot of the perpendicular from C to p\n"
+            "D is the centre of k\n"
             "R is the point that divides AB in the ratio 2 : 3\nt is the tangent to k at A\nT is the midpoint of AB\n"
-            "v is the ratio of AB to BC\nw is the slope of p\nABC is the polygon through A, B, C\nu is the perimeter of ABC\nradius_k is the radius of k\n"
+            "v is the ratio of AB to BC\nw is the slope of p\nABC is the polygon through A, B, C\nu is the perimeter of ABC\n"
+            "radius_k is the radius of k\n"
             "α is the directed angle ABC\nβ is the directed angle CBA\nl is the line through C at 30 degrees to p"
         )
 
@@ -216,34 +222,56 @@ class DegenerateTest(unittest.TestCase):
     def test_parallel_lines_have_no_crossing(self):
         self.check_vanishes(
             "A=(0,0)\nB=(4,0)\nC=(0,2)\nD=(4,3)\np is the line through A and B\nq is the line through C and D\nE is where p meets q\n"
-            "M is the midpoint of A and E", "M", ("D", 4, 2), ("D", 4, 3))
+            "M is the midpoint of A and E",
+            "M",
+            ("D", 4, 2),
+            ("D", 4, 3),
+        )
 
     def test_beyond_the_end_of_a_segment(self):
         self.check_vanishes(
             "A=(0,0)\nB=(4,0)\nC=(2,-1)\nD=(2,3)\nAB is the segment from A to B\nCD is the segment from C to D\nE is where AB meets CD",
-            "E", ("D", 2, -0.5), ("D", 2, 3))
+            "E",
+            ("D", 2, -0.5),
+            ("D", 2, 3),
+        )
 
     def test_circle_and_line_apart(self):
         self.check_vanishes(
             "A=(0,0)\nB=(2,0)\nk is the circle with centre A through B\nC=(-3,1)\nD=(3,1)\np is the line through C and D\n"
-            "E is where p meets k, second crossing", "E", ("D", 3, 30), ("D", 3, 1))
+            "E is where p meets k, second crossing",
+            "E",
+            ("D", 3, 30),
+            ("D", 3, 1),
+        )
 
     def test_coincident_points(self):
-        for last in ("line through A and B", "segment from A to B", "ray from A through B", "circle with centre A through B",
-                     "perpendicular bisector of A and B", "bisector of angle ABC", "angle ABC"):
+        for last in (
+            "line through A and B",
+            "segment from A to B",
+            "ray from A through B",
+            "circle with centre A through B",
+            "perpendicular bisector of A and B",
+            "bisector of angle ABC",
+            "angle ABC",
+        ):
             with self.subTest(last):
                 self.check_vanishes(f"A=(0,0)\nB=(2,0)\nC=(3,3)\nx is the {last}", "x", ("B", 0, 0), ("B", 2, 0))
 
     def test_touching_counts_as_meeting(self):
-        f = figure("A=(0,0)\nB=(2,0)\nk is the circle with centre A through B\nC=(-3,2)\nD=(3,2)\np is the line through C and D\n"
-                   "E is where p meets k, first crossing\nF is where p meets k, second crossing")
+        f = figure(
+            "A=(0,0)\nB=(2,0)\nk is the circle with centre A through B\nC=(-3,2)\nD=(3,2)\np is the line through C and D\n"
+            "E is where p meets k, first crossing\nF is where p meets k, second crossing"
+        )
         for name in "EF":
             self.assertAlmostEqual(f.value(name)[0], 0, places=6)
             self.assertAlmostEqual(f.value(name)[1], 2, places=6)
 
     def test_tangent_at_a_far_place_still_touches(self):
-        f = figure("A=(123.456, 789.012)\nB=(124.1, 788.3)\nk is the circle with centre A through B\nl is the line through A and B\n"
-                   "p is the perpendicular to l through B\nE is where p meets k, first crossing")
+        f = figure(
+            "A=(123.456, 789.012)\nB=(124.1, 788.3)\nk is the circle with centre A through B\nl is the line through A and B\n"
+            "p is the perpendicular to l through B\nE is where p meets k, first crossing"
+        )
         self.assertIsNotNone(f.value("E"))
         self.assertLess(distance(f.value("E"), f.value("B")), 1e-4)
 
@@ -253,8 +281,10 @@ class DegenerateTest(unittest.TestCase):
         self.assertAlmostEqual(f.read("α"), 180)
 
     def test_nothing_is_ever_not_a_number(self):
-        f = figure(TRIANGLE + "p is the perpendicular bisector of AB\nq is the perpendicular bisector of A and C\nO is where p meets q\n"
-                   "k is the circle with centre O through A\nP is a point on k at 30\nα is the angle ABC\nv is the value of 1/AB")
+        f = figure(
+            TRIANGLE + "p is the perpendicular bisector of AB\nq is the perpendicular bisector of A and C\nO is where p meets q\n"
+            "k is the circle with centre O through A\nP is a point on k at 30\nα is the angle ABC\nv is the value of 1/AB"
+        )
         spots = [(0, 0), (6, 1), (2, 5), (1e6, 1e6), (-1e6, 3), (1e-9, 0), (0.1, 0.1 / 6)]
         for spot in spots:
             for name in "ABC":
@@ -268,11 +298,13 @@ class BranchTest(unittest.TestCase):
     """A crossing keeps to its branch while the figure moves."""
 
     def test_hexagon_stays_regular_round_and_round(self):
-        f = figure("O=(0,0)\nA=(3,0)\nk is the circle with centre O through A\nc is the circle with centre A through O\n"
-                   "B is where k meets c, first crossing\ne is the circle with centre B through O\nC is where k meets e, first crossing\n"
-                   "f is the circle with centre C through O\nD is where k meets f, first crossing\n"
-                   "g is the circle with centre D through O\nE is where k meets g, first crossing\n"
-                   "h is the circle with centre E through O\nF is where k meets h, first crossing")
+        f = figure(
+            "O=(0,0)\nA=(3,0)\nk is the circle with centre O through A\nc is the circle with centre A through O\n"
+            "B is where k meets c, first crossing\ne is the circle with centre B through O\nC is where k meets e, first crossing\n"
+            "f is the circle with centre C through O\nD is where k meets f, first crossing\n"
+            "g is the circle with centre D through O\nE is where k meets g, first crossing\n"
+            "h is the circle with centre E through O\nF is where k meets h, first crossing"
+        )
         before = None
         for turn in range(0, 1081, 3):
             angle = math.radians(turn)
@@ -289,9 +321,11 @@ class BranchTest(unittest.TestCase):
     @settings(max_examples=40, deadline=None)
     @given(st.lists(st.tuples(st.floats(-2, 2), st.floats(-2, 2)), min_size=1, max_size=6))
     def test_coming_back_the_same_way_gives_the_same_figure(self, stops):
-        f = figure("A=(0,0)\nB=(3,0)\nC=(1,1)\nD=(5,2)\nk is the circle with centre A through B\np is the line through C and D\n"
-                   "E is where p meets k, second crossing\nF is where p meets k again, other than E\nc is the circle with centre E through C\n"
-                   "G is where k meets c, first crossing")
+        f = figure(
+            "A=(0,0)\nB=(3,0)\nC=(1,1)\nD=(5,2)\nk is the circle with centre A through B\np is the line through C and D\n"
+            "E is where p meets k, second crossing\nF is where p meets k again, other than E\nc is the circle with centre E through C\n"
+            "G is where k meets c, first crossing"
+        )
         path, at = [], (1.0, 1.0)
         for stop in stops:
             path += [(at[0] + (stop[0] - at[0]) * share / 60, at[1] + (stop[1] - at[1]) * share / 60) for share in range(1, 61)]
@@ -312,8 +346,10 @@ class MisfitTest(unittest.TestCase):
     """What does not fit is refused in words, and nothing changes."""
 
     def test_refusals(self):
-        f = figure(TRIANGLE + "k is the circle with centre A through B\np is the line through A and B\nq is the line through A and C\n"
-                   "E is where p meets k, second crossing\nα is the angle ABC")
+        f = figure(
+            TRIANGLE + "k is the circle with centre A through B\np is the line through A and B\nq is the line through A and C\n"
+            "E is where p meets k, second crossing\nα is the angle ABC"
+        )
         before = f.working()
         for sentence, part in {
             "the line through A and A": "twice",

@@ -24,7 +24,10 @@ def items_of(f, extent=EXTENT):
 
 class ItemsTest(unittest.TestCase):
     def test_lines_are_cut_outside_the_view_and_named_inside(self):
-        f = figure("A=(0,0)\nB=(1,0.25)\np is the line through A and B\nr is the ray from A through B\nC=(0,900)\nD=(1,900)\nq is the line through C and D")
+        f = figure(
+            "A=(0,0)\nB=(1,0.25)\np is the line through A and B\nr is the ray from A through B\nC=(0,900)\nD=(1,900)\n"
+            "q is the line through C and D"
+        )
         items = items_of(f)
         for name in "pr":
             x1, y1, x2, y2 = items[name]["shape"]["points"]
@@ -47,7 +50,10 @@ class ItemsTest(unittest.TestCase):
             self.assertGreater(push[0] * x + push[1] * y, 0, "the tag stands inside its angle")
 
     def test_pegs_show_how_they_move(self):
-        f = figure(TRIANGLE + "k is the circle with centre A through B\nP is a point on k at 90\nAB is the segment from A to B\nQ is a point on AB at 0.5\nM is the midpoint of AB")
+        f = figure(
+            TRIANGLE + "k is the circle with centre A through B\nP is a point on k at 90\nAB is the segment from A to B\n"
+            "Q is a point on AB at 0.5\nM is the midpoint of AB"
+        )
         items = items_of(f)
         self.assertEqual([items[name]["style"]["peg"] for name in "APQM"], ["free", "sliding", "sliding", "fixed"])
         self.assertAlmostEqual(items["P"]["shape"]["turn"] % 180, 0, msg="along the circle")
@@ -61,8 +67,11 @@ class ItemsTest(unittest.TestCase):
             self.assertLess(push[0] * inwards[0] + push[1] * inwards[1], 0)
 
     def test_what_is_not_there_says_why(self):
-        f = figure("A=(0,0)\nB=(1,0)\nC=(5,5)\nk is the circle with centre A through B\np is the line through C and B\nD is where k meets p again, other than B\n"
-                   "c is the circle with centre C through B\nE is where k meets c, first crossing\nM is the midpoint of E and A")
+        f = figure(
+            "A=(0,0)\nB=(1,0)\nC=(5,5)\nk is the circle with centre A through B\np is the line through C and B\n"
+            "D is where k meets p again, other than B\n"
+            "c is the circle with centre C through B\nE is where k meets c, first crossing\nM is the midpoint of E and A"
+        )
         perform(f.board, Arrange(decimals=3))
         f.drag("B", 0, 0)
         items = items_of(f)
@@ -71,7 +80,11 @@ class ItemsTest(unittest.TestCase):
         self.assertEqual(why_absent(f.board, f.board.find("M")), "E is not there")
 
     def test_values_in_words(self):
-        f = figure(TRIANGLE + "AB is the length of AB\nα is the angle ABC\nABC is the polygon through A, B, C\nS is the area of ABC\nv = AB / AB\nw = AB^3", unit="m")
+        f = figure(
+            TRIANGLE
+            + "AB is the length of AB\nα is the angle ABC\nABC is the polygon through A, B, C\nS is the area of ABC\nv = AB / AB\nw = AB^3",
+            unit="m",
+        )
         texts = {f.board.name(step.id): value_text(f.board, step.id) for step in f.board.steps if step.is_reading}
         self.assertEqual(texts, {"AB": "6.08 m", "α": "54.5°", "S": "14.00 m²", "v": "1.00", "w": "225.06 m³"})
         perform(f.board, Restyle(ids=[f.board.find("S")], look={"decimals": 0}))
@@ -83,7 +96,9 @@ class ItemsTest(unittest.TestCase):
 
 class SvgTest(unittest.TestCase):
     def test_the_picture_shows_the_list_to_scale(self):
-        f = figure("A=(0,0)\nB=(4,0)\nk is the circle with centre A through B\nAB is the length of AB\nC=(0,2)\np is the line through A and C")
+        f = figure(
+            "A=(0,0)\nB=(4,0)\nk is the circle with centre A through B\nAB is the length of AB\nC=(0,2)\np is the line through A and C"
+        )
         perform(f.board, Restyle(ids=[f.board.find("p")], look={"hidden": True}))
         picture = ElementTree.fromstring(svg(display(f.board, EXTENT), EXTENT, 400, 240, ground="#fff"))
         tag = lambda name: picture.findall("{http://www.w3.org/2000/svg}" + name)

@@ -17,7 +17,8 @@ from ruddy_trellis.demo import demo_lessons
 from .figures import TRIANGLE, figure
 
 SENTENCES = TRIANGLE + (
-    "ABC is the polygon through A, B, C\np is the perpendicular bisector of AB\nq is the perpendicular bisector of A and C\nO is where p meets q\n"
+    "ABC is the polygon through A, B, C\np is the perpendicular bisector of AB\n"
+    "q is the perpendicular bisector of A and C\nO is where p meets q\n"
     "k is the circle with centre O through A\nP is a point on k at 30\nα is the angle ABC\nh = AB * 2 + BC"
 )
 
@@ -26,17 +27,29 @@ class UndoTest(unittest.TestCase):
     def random_edit(self, board, chance):
         ids = [step.id for step in board.steps]
         pick = lambda: chance.choice(ids)
-        return chance.choice([
-            lambda: {"kind": "move", "numbers": {"s1": [chance.uniform(-9, 9), chance.uniform(-9, 9)]}},
-            lambda: {"kind": "rename", "id": pick(), "name": chance.choice(["X", "Y_1", "Zed", "k", "A"])},
-            lambda: {"kind": "restyle", "ids": [pick()], "look": {"pen": chance.choice(["sky", "plum"]), "hidden": chance.random() < 0.5}},
-            lambda: {"kind": "restyle", "ids": list({pick(), pick()}), "look": {"width": 3.0, "label_offset": [4, 5]}},
-            lambda: {"kind": "delete", "ids": [pick()]},
-            lambda: {"kind": "add", "steps": [{"does": "midpoint", "fills": {"span": [pick(), pick()]}}]},
-            lambda: {"kind": "add", "steps": [{"does": "free_point", "fills": {"at": [1, 2]}}, {"does": "line", "fills": {"from": ["new:0"], "to": [pick()]}}]},
-            lambda: {"kind": "arrange", "ground": chance.choice(["blank", "grid"]), "decimals": 3},
-            lambda: {"kind": "choose", "id": pick(), "gap": "turn", "word": "reflex"},
-        ])()  # fmt: skip
+        return chance.choice(
+            [
+                lambda: {"kind": "move", "numbers": {"s1": [chance.uniform(-9, 9), chance.uniform(-9, 9)]}},
+                lambda: {"kind": "rename", "id": pick(), "name": chance.choice(["X", "Y_1", "Zed", "k", "A"])},
+                lambda: {
+                    "kind": "restyle",
+                    "ids": [pick()],
+                    "look": {"pen": chance.choice(["sky", "plum"]), "hidden": chance.random() < 0.5},
+                },
+                lambda: {"kind": "restyle", "ids": list({pick(), pick()}), "look": {"width": 3.0, "label_offset": [4, 5]}},
+                lambda: {"kind": "delete", "ids": [pick()]},
+                lambda: {"kind": "add", "steps": [{"does": "midpoint", "fills": {"span": [pick(), pick()]}}]},
+                lambda: {
+                    "kind": "add",
+                    "steps": [
+                        {"does": "free_point", "fills": {"at": [1, 2]}},
+                        {"does": "line", "fills": {"from": ["new:0"], "to": [pick()]}},
+                    ],
+                },
+                lambda: {"kind": "arrange", "ground": chance.choice(["blank", "grid"]), "decimals": 3},
+                lambda: {"kind": "choose", "id": pick(), "gap": "turn", "word": "reflex"},
+            ]
+        )()
 
     def test_any_run_of_edits_is_taken_back_and_made_again(self):
         for seed in range(25):
@@ -79,7 +92,10 @@ class UndoTest(unittest.TestCase):
             ({"kind": "add", "steps": [{"does": "line", "fills": {"from": ["new:5"], "to": ["s1"]}}]}, "does not add"),
             ({"kind": "add", "steps": [{"does": "free_point", "fills": {"at": [True, 1]}}]}, "gap is filled"),
             ({"kind": "add", "steps": [{"does": "midpoint", "fills": {"span": ["s1", "s2"], "more": 1}}]}, "no gap called more"),
-            ({"kind": "add", "steps": [{"does": "calculation", "fills": {"formula": {"formula": "{0} + {1}", "of": [["s10"]]}}}]}, "kept formula"),
+            (
+                {"kind": "add", "steps": [{"does": "calculation", "fills": {"formula": {"formula": "{0} + {1}", "of": [["s10"]]}}}]},
+                "kept formula",
+            ),
         ):
             with self.subTest(data), self.assertRaises(Refusal) as caught:
                 prepare(board, read_edit(data))
@@ -131,7 +147,9 @@ class RecomputeTest(unittest.TestCase):
 class LessonFileTest(unittest.TestCase):
     def test_round_trip(self):
         board = figure(SENTENCES, unit="m").board
-        perform(board, read_edit({"kind": "restyle", "ids": ["s1", "s5"], "look": {"hidden": True, "pen": "plum", "label_offset": [3, -4.5]}}))
+        perform(
+            board, read_edit({"kind": "restyle", "ids": ["s1", "s5"], "look": {"hidden": True, "pen": "plum", "label_offset": [3, -4.5]}})
+        )
         title, (again,) = lesson_from_json(json.loads(json.dumps(lesson_to_json("A title", [board]))))
         self.assertEqual((title, again.steps, again.settings, again.values), ("A title", board.steps, board.settings, board.values))
 
@@ -142,11 +160,14 @@ class LessonFileTest(unittest.TestCase):
         for data in lessons:
             with self.subTest(data["title"]):
                 self.assertEqual([error.message for error in validator.iter_errors(data)], [])
-                title, boards = lesson_from_json(data)
+                _title, boards = lesson_from_json(data)
                 for board in boards:
                     self.assertNotIn(None, board.values)
                     again = figure(working_text(board), unit=board.settings.unit).board
-                    self.assertEqual([(step.does, step.fills, step.name) for step in again.steps], [(step.does, step.fills, step.name) for step in board.steps])
+                    self.assertEqual(
+                        [(step.does, step.fills, step.name) for step in again.steps],
+                        [(step.does, step.fills, step.name) for step in board.steps],
+                    )
         broken = json.loads(json.dumps(lessons[0]))
         broken["boards"][0]["steps"][3]["with"] = {"corners": 5}
         self.assertTrue(list(validator.iter_errors(broken)))
@@ -181,4 +202,3 @@ class LessonFileTest(unittest.TestCase):
         for nonsense in (None, 3, [], "text", {}):
             with self.assertRaises(Refusal):
                 lesson_from_json(nonsense)
-

@@ -32,18 +32,38 @@ PATHS = {
 
 
 #: Pairs of one sort.
-SAME = [(("line", PATHS["line"]), ("another line", "A=(-3,2)\nB=(4,1)\np is the line through A and B")),
-        (("circle", PATHS["circle"]), ("another circle", "A=(2,1)\nB=(2,4)\np is the circle with centre A through B")),
-        (("arc", PATHS["arc"]), ("another arc", "A=(1,-1)\nB=(4,0)\nC=(-3,2)\np is the arc with centre A from B to C")),
-        (("ellipse", PATHS["ellipse"]), ("another ellipse", "A=(0.2,-2)\nB=(-0.1,2.4)\nC=(1.4,0)\np is the ellipse with foci A and B through C")),
-        (("hyperbola", PATHS["hyperbola"]), ("another hyperbola", "A=(0,-2)\nB=(0.5,2)\nC=(1,-1.2)\np is the hyperbola with foci A and B through C")),
-        (("parabola", PATHS["parabola"]), ("another parabola", "A=(1,0)\nB=(-2,-3)\nC=(-2.5,3)\nq is the line through B and C\np is the parabola with focus A and directrix q"))]
+SAME = [
+    (("line", PATHS["line"]), ("another line", "A=(-3,2)\nB=(4,1)\np is the line through A and B")),
+    (("circle", PATHS["circle"]), ("another circle", "A=(2,1)\nB=(2,4)\np is the circle with centre A through B")),
+    (("arc", PATHS["arc"]), ("another arc", "A=(1,-1)\nB=(4,0)\nC=(-3,2)\np is the arc with centre A from B to C")),
+    (
+        ("ellipse", PATHS["ellipse"]),
+        ("another ellipse", "A=(0.2,-2)\nB=(-0.1,2.4)\nC=(1.4,0)\np is the ellipse with foci A and B through C"),
+    ),
+    (
+        ("hyperbola", PATHS["hyperbola"]),
+        ("another hyperbola", "A=(0,-2)\nB=(0.5,2)\nC=(1,-1.2)\np is the hyperbola with foci A and B through C"),
+    ),
+    (
+        ("parabola", PATHS["parabola"]),
+        (
+            "another parabola",
+            "A=(1,0)\nB=(-2,-3)\nC=(-2.5,3)\nq is the line through B and C\np is the parabola with focus A and directrix q",
+        ),
+    ),
+]
 
 
 def renamed(text, letters):
     """The sentences of a path with its names changed, so that two stand on one board."""
-    return "".join(letters.get(letter, letter) if letter in "ABCpq" and (text[max(place - 1, 0)] in "\n (" or place == 0 or text[place - 1] == "\n") and
-                   (place + 1 == len(text) or text[place + 1] in "\n =,)") else letter for place, letter in enumerate(text))
+    return "".join(
+        letters.get(letter, letter)
+        if letter in "ABCpq"
+        and (text[max(place - 1, 0)] in "\n (" or place == 0 or text[place - 1] == "\n")
+        and (place + 1 == len(text) or text[place + 1] in "\n =,)")
+        else letter
+        for place, letter in enumerate(text)
+    )
 
 
 def pairs():
@@ -122,7 +142,7 @@ class CrossingTest(unittest.TestCase):
                 f.drag("E", at[0] + (stop[0] - at[0]) * share / 80, at[1] + (stop[1] - at[1]) * share / 80)
                 seen.append((f.value("E"), [f.board.value(id) for id in ids], list(f.board.values)))
             at = stop
-        for (_, before, _), (_, after, _) in zip(seen, seen[1:]):
+        for (_, before, _), (_, after, _) in itertools.pairwise(seen):
             if None in before or None in after or len(before) < 2:
                 continue
             swapped = distance(before[0], after[1]) + distance(before[1], after[0])
@@ -135,9 +155,24 @@ class CrossingTest(unittest.TestCase):
 
     def test_a_crossing_with_an_arc_or_a_conic_vanishes_and_comes_back(self):
         for text, peg, away, name in (
-            (PATHS["arc"] + "\nD=(-1,-4)\nE=(-1,5)\nr is the line through D and E\nG is where p meets r, second crossing", "C", (3, 3), "G"),
-            (PATHS["ellipse"] + "\nD=(-4,1)\nE=(4,1)\nr is the line through D and E\nG is where r meets p, first crossing", "C", (0, 0.4), "G"),
-            (PATHS["ellipse"] + "\nD=(0,0)\nr is the circle with centre D and radius 2.2\nG is where r meets p, second crossing", "D", (9, 9), "G"),
+            (
+                PATHS["arc"] + "\nD=(-1,-4)\nE=(-1,5)\nr is the line through D and E\nG is where p meets r, second crossing",
+                "C",
+                (3, 3),
+                "G",
+            ),
+            (
+                PATHS["ellipse"] + "\nD=(-4,1)\nE=(4,1)\nr is the line through D and E\nG is where r meets p, first crossing",
+                "C",
+                (0, 0.4),
+                "G",
+            ),
+            (
+                PATHS["ellipse"] + "\nD=(0,0)\nr is the circle with centre D and radius 2.2\nG is where r meets p, second crossing",
+                "D",
+                (9, 9),
+                "G",
+            ),
         ):
             f = figure(text)
             before, home = f.value(name), f.value(peg)
@@ -154,9 +189,12 @@ class ArcTest(unittest.TestCase):
     def test_arcs(self, a, b, c, share):
         assume(min(distance(a, b), distance(b, c), distance(a, c)) > 0.3)
         assume(abs((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])) > 0.3)
-        f = figure("A=(0,0)\nB=(3,1)\nC=(1,4)\nk is the arc with centre A from B to C\nP is a point on k at 0.5\nc is the arc through A, B and C\n"
-                   "u is the arc length of k\ns is the sector with centre A from B to C\nt is the chord region with centre A from B to C\n"
-                   "S is the area of s\nT is the area of t\nα is the directed angle BAC\nh is the semicircle on the diameter from A to B\nQ is a point on h at 0.3\nβ is the angle AQB")
+        f = figure(
+            "A=(0,0)\nB=(3,1)\nC=(1,4)\nk is the arc with centre A from B to C\nP is a point on k at 0.5\nc is the arc through A, B and C\n"
+            "u is the arc length of k\ns is the sector with centre A from B to C\nt is the chord region with centre A from B to C\n"
+            "S is the area of s\nT is the area of t\nα is the directed angle BAC\nh is the semicircle on the diameter from A to B\n"
+            "Q is a point on h at 0.3\nβ is the angle AQB"
+        )
         for name, at in zip("ABC", (a, b, c)):
             f.drag(name, *at)
         f.drag("P", share)
@@ -181,9 +219,13 @@ class ConicTest(unittest.TestCase):
     def test_sums_differences_and_distances(self, a, b, c, angle):
         apart, sides = distance(a, b), (distance(a, c), distance(b, c))
         assume(apart > 0.4 and sum(sides) > 1.02 * apart and 0.03 < abs(sides[0] - sides[1]) / apart < 0.97)
-        f = figure("A=(0,0)\nB=(4,0)\nC=(1,3)\nk is the ellipse with foci A and B through C\nh is the hyperbola with foci A and B through C\n"
-                   "p is the line through A and B\nd is the parabola with focus C and directrix p\nP is a point on k at 0\nQ is a point on h at 0\nR is a point on d at 0\n"
-                   "e_k is the eccentricity of k\ne_h is the eccentricity of h\nboth foci of h\nw is the distance from R to p\nc is the conic through PQRAB")
+        f = figure(
+            "A=(0,0)\nB=(4,0)\nC=(1,3)\nk is the ellipse with foci A and B through C\nh is the hyperbola with foci A and B through C\n"
+            "p is the line through A and B\nd is the parabola with focus C and directrix p\nP is a point on k at 0\n"
+            "Q is a point on h at 0\nR is a point on d at 0\n"
+            "e_k is the eccentricity of k\ne_h is the eccentricity of h\nboth foci of h\nw is the distance from R to p\n"
+            "c is the conic through PQRAB"
+        )
         f.drag("A", *a), f.drag("B", *b), f.drag("C", *c)
         for name in "PQR":
             f.drag(name, angle)
@@ -199,7 +241,11 @@ class ConicTest(unittest.TestCase):
     def test_five_points_find_the_conic_they_were_taken_from(self):
         for sort in ("ellipse", "hyperbola", "parabola", "circle"):
             with self.subTest(sort):
-                f = figure(PATHS[sort] + "\n" + "\n".join(f"{name} is a point on p at {angle}" for name, angle in zip("GHIJK", (20, 95, 150, 215, 300))))
+                f = figure(
+                    PATHS[sort]
+                    + "\n"
+                    + "\n".join(f"{name} is a point on p at {angle}" for name, angle in zip("GHIJK", (20, 95, 150, 215, 300)))
+                )
                 f.say("n is the conic through GHIJK\ne_n is the eccentricity of n")
                 for angle in range(5, 360, 35):
                     at = point_on_path(f.board, (f.board.find("p"),), (5 * math.cos(angle), 5 * math.sin(angle))).at
@@ -209,8 +255,11 @@ class ConicTest(unittest.TestCase):
                     self.assertAlmostEqual(f.read("e_n"), wanted, places=6)
 
     def test_degenerate_conics_vanish(self):
-        f = figure("A=(-2,0)\nB=(2,0)\nC=(0,1)\nk is the ellipse with foci A and B through C\np is the line through A and B\nd is the parabola with focus C and directrix p\n"
-                   "h is the hyperbola with foci A and B through C\nD=(1,2)\nE=(3,-1)\nn is the conic through ABCDE")
+        f = figure(
+            "A=(-2,0)\nB=(2,0)\nC=(0,1)\nk is the ellipse with foci A and B through C\np is the line through A and B\n"
+            "d is the parabola with focus C and directrix p\n"
+            "h is the hyperbola with foci A and B through C\nD=(1,2)\nE=(3,-1)\nn is the conic through ABCDE"
+        )
         self.assertIsNone(f.value("h"), "its point is as far from one as from the other")
         f.drag("C", 0.5, 0)
         self.assertEqual([f.value(name) for name in "kd"], [None, None])
@@ -225,7 +274,15 @@ class ShapeTest(unittest.TestCase):
     @settings(max_examples=30, deadline=None)
     @given(st.lists(st.tuples(st.sampled_from("ABC"), point), min_size=1, max_size=5), st.floats(-3, 3))
     def test_kinds_are_kept(self, moves, place):
-        for key, free in (("square", 2), ("rectangle", 2), ("rhombus", 2), ("kite", 3), ("parallelogram", 3), ("trapezium", 3), ("isosceles_trapezium", 3)):
+        for key, free in (
+            ("square", 2),
+            ("rectangle", 2),
+            ("rhombus", 2),
+            ("kite", 3),
+            ("parallelogram", 3),
+            ("trapezium", 3),
+            ("isosceles_trapezium", 3),
+        ):
             f = figure("A=(0,0)\nB=(4,0.5)\nC=(3,3)\n")
             f.make(key, corners=("A", "B", "C")) if free == 3 else f.make(key, from_="A", to="B")
             for name, to in moves:
@@ -259,7 +316,10 @@ class ShapeTest(unittest.TestCase):
 
     def test_regular_polygons_and_triangles(self):
         for count in (3, 5, 8, 17):
-            for sentence in (f"the regular polygon with {count} corners on the side from A to B", f"the regular polygon with {count} corners about A through B"):
+            for sentence in (
+                f"the regular polygon with {count} corners on the side from A to B",
+                f"the regular polygon with {count} corners about A through B",
+            ):
                 f = figure(f"A=(0,0)\nB=(2,1)\n{sentence}")
                 polygon = f.board.values[-1]
                 self.assertEqual(len(polygon), count)
@@ -276,8 +336,11 @@ class ShapeTest(unittest.TestCase):
         f = figure("A=(1,1)\nthe triangle at A with the side 4 and the angles 40 and 65\nα is the angle CBA")
         self.assertAlmostEqual(f.read("α"), 65)
         f = figure("A=(1,1)\nB=(3,1)")
-        for sentence, part in {"the regular polygon with 2 corners about A through B": "3 to 40", "the regular polygon with 4.5 corners about A through B": "whole",
-                               "the triangle at A with the side 4 and the angles 140 and 65": "below 180"}.items():
+        for sentence, part in {
+            "the regular polygon with 2 corners about A through B": "3 to 40",
+            "the regular polygon with 4.5 corners about A through B": "whole",
+            "the triangle at A with the side 4 and the angles 140 and 65": "below 180",
+        }.items():
             with self.assertRaises(Refusal) as caught:
                 f.say(sentence)
             self.assertIn(part, caught.exception.sentence)
@@ -310,7 +373,10 @@ class TangentTest(unittest.TestCase):
 
 class EquationTest(unittest.TestCase):
     def test_lines_circles_and_conics(self):
-        f = figure("x = 4\na: y = 3x - 1\n5x + 2y = 10\ny = ±2\nk: x^2 + y^2 = 25\nc is the circle (x - 1)^2 + (y + 2)² = 9\nn: y = x^2 / 4\nm is the line 2(x - y) = x + 3")
+        f = figure(
+            "x = 4\na: y = 3x - 1\n5x + 2y = 10\ny = ±2\nk: x^2 + y^2 = 25\nc is the circle (x - 1)^2 + (y + 2)² = 9\n"
+            "n: y = x^2 / 4\nm is the line 2(x - y) = x + 3"
+        )
         sentences = f.working().splitlines()
         self.assertEqual(len(sentences), 9)
         on = lambda name, x, y: abs(f.value(name)[2] * (y - f.value(name)[1]) - f.value(name)[3] * (x - f.value(name)[0])) < 1e-9
@@ -324,13 +390,20 @@ class EquationTest(unittest.TestCase):
         for name in "akcn":
             f.say(f"equation_{name} is the equation of {name}")
             readings[name] = value_text(f.board, next(id for id in f.board.ids_named(f"equation_{name}")))
-        self.assertEqual(readings, {"a": "y = 3.00x − 1.00", "k": "x² + y² = 25.00", "c": "(x − 1.00)² + (y + 2.00)² = 9.00", "n": "x² − 4.00y = 0.00"})
+        self.assertEqual(
+            readings, {"a": "y = 3.00x − 1.00", "k": "x² + y² = 25.00", "c": "(x − 1.00)² + (y + 2.00)² = 9.00", "n": "x² − 4.00y = 0.00"}
+        )
 
     def test_what_is_no_equation_is_refused_in_words(self):
         f = figure("A=(0,0)")
         for sentence, part in {
-            "the line y = z + 1": "neither x nor y", "the line y = x^2": "not the equation of a line", "the circle x^2 + y^2 = -4": "No points",
-            "the conic x*y = 0": "No points", "the line x = x": "Neither x nor y is left", "the line y = x^3": "squares", "the line y = 1 / x": "plain numbers",
+            "the line y = z + 1": "neither x nor y",
+            "the line y = x^2": "not the equation of a line",
+            "the circle x^2 + y^2 = -4": "No points",
+            "the conic x*y = 0": "No points",
+            "the line x = x": "Neither x nor y is left",
+            "the line y = x^3": "squares",
+            "the line y = 1 / x": "plain numbers",
         }.items():
             with self.subTest(sentence), self.assertRaises(Refusal) as caught:
                 f.say(sentence)
@@ -340,8 +413,12 @@ class EquationTest(unittest.TestCase):
 
 class MarkTest(unittest.TestCase):
     def test_a_mark_forces_nothing_and_says_when_the_figure_disagrees(self):
-        f = figure("A=(0,0)\nB=(4,0)\nC=(0,4)\nD=(4,4)\nm is the equal-length mark on AB drawn twice\nn is the equal-length mark on AC drawn twice\n"
-                   "o is the right-angle mark at BAC\np is the parallel mark on AB\nq is the parallel mark on CD\nr is the equal-angle mark at ABC\ns is the equal-angle mark at ACB")
+        f = figure(
+            "A=(0,0)\nB=(4,0)\nC=(0,4)\nD=(4,4)\nm is the equal-length mark on AB drawn twice\n"
+            "n is the equal-length mark on AC drawn twice\n"
+            "o is the right-angle mark at BAC\np is the parallel mark on AB\nq is the parallel mark on CD\n"
+            "r is the equal-angle mark at ABC\ns is the equal-angle mark at ACB"
+        )
         ask = lambda name: agrees(f.board, groups(f.board)[group_of(f.board.step(f.board.find(name)))])
         self.assertEqual([ask(name) for name in "mopr"], [True] * 4)
         f.drag("C", 0.3, 5)

@@ -33,16 +33,26 @@ class RoundTripTest(unittest.TestCase):
                 self.assertEqual(plain(again), plain(f))
 
     def test_names_of_many_letters(self):
-        f = figure("Tap1 is a free point at (0, 0)\nTap2 is a free point at (1.25, -3)\nm' is the line through Tap1 and Tap2\n"
-                   "M_2 is the midpoint of Tap1-Tap2\nTap1-Tap2 is the segment from Tap1 to Tap2\nQ is a point on m′ at 0.123456789012345")
+        f = figure(
+            "Tap1 is a free point at (0, 0)\nTap2 is a free point at (1.25, -3)\nm' is the line through Tap1 and Tap2\n"
+            "M_2 is the midpoint of Tap1-Tap2\nTap1-Tap2 is the segment from Tap1 to Tap2\nQ is a point on m′ at 0.123456789012345"
+        )
         again = figure(f.working())
         self.assertEqual(plain(again), plain(f))
         self.assertEqual(f.sentence("M_2"), "M_2 is the midpoint of Tap1-Tap2")
 
     def test_other_ways_to_say_it(self):
         ways = {
-            "M is the midpoint of AB": ["M = midpoint of A and B", "m' is the midpoint of A, B", "The Midpoint of AB.", "  midpoint   of  AB "],
-            "k is the circle with centre A and radius 2.5": ["circle with centre A and radius 250 cm", "the circle with centre A and radius 0.0025 km"],
+            "M is the midpoint of AB": [
+                "M = midpoint of A and B",
+                "m' is the midpoint of A, B",
+                "The Midpoint of AB.",
+                "  midpoint   of  AB ",
+            ],
+            "k is the circle with centre A and radius 2.5": [
+                "circle with centre A and radius 250 cm",
+                "the circle with centre A and radius 0.0025 km",
+            ],
             "D is a free point at (−1.5, 2)": ["D = (-1.5, 2)", "the point at (−1.5; 2)", "a free point at (-1.5,2)"],
         }
         for wanted, others in ways.items():
@@ -56,7 +66,9 @@ class RoundTripTest(unittest.TestCase):
                     self.assertEqual(g.board.steps[-1].does, f.board.steps[-1].does)
 
     def test_all_crossings_make_two_points(self):
-        f = figure("A=(0,0)\nB=(2,0)\nk is the circle with centre A through B\nC=(-3,1)\np is the line through C and B\nall crossings of p and k")
+        f = figure(
+            "A=(0,0)\nB=(2,0)\nk is the circle with centre A through B\nC=(-3,1)\np is the line through C and B\nall crossings of p and k"
+        )
         self.assertEqual([step.fills["which"] for step in f.board.steps[-2:]], ["first", "second"])
         with self.assertRaises(Refusal):
             f.say("X is both crossings of p and k")
@@ -90,9 +102,25 @@ class FormulaTest(unittest.TestCase):
 
     def test_values(self):
         for text, value in {
-            "1 + 2 * 3": 7, "(1 + 2) * 3": 9, "2 ^ 3 ^ 1": None, "-2^2": -4, "2(3 + 1)": 8, "½ × 8 ÷ 2": 2, "3²": 9, "10 - 4 - 3": 3, "12/3/2": 2,
-            "sqrt(16)": 4, "abs(-3.5)": 3.5, "sin(30)": 0.5, "cos 60": None, "tan(45)": 1, "2^-2": 0.25, "--3": 3, "pi": 3.141592653589793, ".5+1.": 1.5,
-        }.items():  # fmt: skip
+            "1 + 2 * 3": 7,
+            "(1 + 2) * 3": 9,
+            "2 ^ 3 ^ 1": None,
+            "-2^2": -4,
+            "2(3 + 1)": 8,
+            "½ × 8 ÷ 2": 2,
+            "3²": 9,
+            "10 - 4 - 3": 3,
+            "12/3/2": 2,
+            "sqrt(16)": 4,
+            "abs(-3.5)": 3.5,
+            "sin(30)": 0.5,
+            "cos 60": None,
+            "tan(45)": 1,
+            "2^-2": 0.25,
+            "--3": 3,
+            "pi": 3.141592653589793,
+            ".5+1.": 1.5,
+        }.items():
             with self.subTest(text):
                 if value is None:
                     with self.assertRaises((Refusal, AssertionError)):
@@ -113,10 +141,24 @@ class FormulaTest(unittest.TestCase):
 
     def test_units_are_kept_straight(self):
         base = TRIANGLE + "ABC is the polygon through A, B, C\nS is the area of ABC\nα is the angle ABC\n"
-        for text, dimension in {"AB * BC": 2, "S / AB": 1, "S / S": 0, "sqrt(S)": 1, "AB + 1": 1, "2 * 3": 0, "sin(α)": 0, "α / 2": "angle", "AB^3": 3}.items():
+        for text, dimension in {
+            "AB * BC": 2,
+            "S / AB": 1,
+            "S / S": 0,
+            "sqrt(S)": 1,
+            "AB + 1": 1,
+            "2 * 3": 0,
+            "sin(α)": 0,
+            "α / 2": "angle",
+            "AB^3": 3,
+        }.items():
             f = figure(base + f"v = {text}")
             self.assertEqual(f.board.dimension(f.board.find("v")), dimension, text)
-        for text, part in {"S + AB": "An area cannot be added to a length", "AB - α": "cannot be subtracted", "sin(AB)": "takes an angle"}.items():
+        for text, part in {
+            "S + AB": "An area cannot be added to a length",
+            "AB - α": "cannot be subtracted",
+            "sin(AB)": "takes an angle",
+        }.items():
             with self.subTest(text), self.assertRaises(Refusal) as caught:
                 figure(base + f"v = {text}")
             self.assertIn(part, caught.exception.sentence)
@@ -140,10 +182,16 @@ class OneDefinitionTest(unittest.TestCase):
 
     def test_a_throwaway_construction(self):
         third = Construction(
-            key="third", sentence="the near third of {span:span}", makes="point", group="Points", tool="near third", keys="pz",
-            formula=lambda m, a, b: midpoint(m, a, midpoint(m, a, midpoint(m, a, b))), likely=1,
+            key="third",
+            sentence="the near third of {span:span}",
+            makes="point",
+            group="Points",
+            tool="near third",
+            keys="pz",
+            formula=lambda m, a, b: midpoint(m, a, midpoint(m, a, midpoint(m, a, b))),
+            likely=1,
             example="A is a free point at (0, 0)\nB is a free point at (8, 0)\nT is the near third of AB",
-        )  # fmt: skip
+        )
         CATALOGUE.use_own({"third": third})
         self.addCleanup(CATALOGUE.use_own, {})
         f = Figure()

@@ -1,5 +1,6 @@
 """Dials, motions, loci and envelopes."""
 
+import itertools
 import math
 import unittest
 
@@ -15,13 +16,20 @@ from ruddy_trellis.core.sampling.motions import course, pictures
 from .figures import distance, figure
 
 EXTENT = Extent(-10, -6, 10, 6)
-FOLDS = ("O=(0,0)\nk is the circle with centre O and radius 5\nF=(2,1)\nT is a point on k at 30\nf is the perpendicular bisector of F and T\np is the line through O and T\n"
-         "X is where f meets p\nl is the locus of X as T runs\nv is the envelope of f as T runs\nc is the conic that l is\nd is the conic that v is\ne_c is the eccentricity of c\ne_d is the eccentricity of d\nboth foci of d")
+FOLDS = (
+    "O=(0,0)\nk is the circle with centre O and radius 5\nF=(2,1)\nT is a point on k at 30\n"
+    "f is the perpendicular bisector of F and T\np is the line through O and T\n"
+    "X is where f meets p\nl is the locus of X as T runs\nv is the envelope of f as T runs\nc is the conic that l is\n"
+    "d is the conic that v is\ne_c is the eccentricity of c\ne_d is the eccentricity of d\nboth foci of d"
+)
 
 
 class DialTest(unittest.TestCase):
     def test_a_dial_keeps_to_its_range_and_steps(self):
-        f = figure("v is a dial from -2 to 3 in steps of 0.25 at 1\nα is an angle dial from 0 to 360 in steps of 1 at 45\nO=(0,0)\nA=(2,0)\nB is the point A turned about O by α degrees\nw is the value of 2 * v + 1")
+        f = figure(
+            "v is a dial from -2 to 3 in steps of 0.25 at 1\nα is an angle dial from 0 to 360 in steps of 1 at 45\nO=(0,0)\n"
+            "A=(2,0)\nB is the point A turned about O by α degrees\nw is the value of 2 * v + 1"
+        )
         for asked, got in ((2.6, 2.5), (9, 3), (-7, -2), (0.1, 0), (1.124, 1)):
             perform(f.board, Move(numbers={f.board.find("v"): [asked]}))
             self.assertEqual((f.read("v"), f.read("w")), (got, 2 * got + 1))
@@ -58,7 +66,7 @@ class LocusTest(unittest.TestCase):
                     continue
                 for run in item["shape"]["curves"]:
                     places = np.array(run).reshape(-1, 2)
-                    for start, end in zip(places, places[1:]):
+                    for start, end in itertools.pairwise(places):
                         xs, ys = (start + np.linspace(0, 1, 25)[:, None] * (end - start)).T
                         seen = (np.abs(xs) < 10) & (np.abs(ys) < 6)
                         from_centre, from_focus = np.hypot(xs, ys), np.hypot(xs - x, ys)
@@ -66,8 +74,11 @@ class LocusTest(unittest.TestCase):
                         self.assertLess(away[seen].max(initial=0), 0.05, f"F at {x}")
 
     def test_it_breaks_where_it_is_undefined(self):
-        f = figure("O=(0,0)\nA=(6,0)\nk is the circle with centre O and radius 2\nP is a point on k at 10\nc is the circle with centre P and radius 5\nq is the line through O and A\n"
-                   "B=(6,3)\nr is the segment from A to B\nX is where c meets r, first crossing\nl is the locus of X as P runs")
+        f = figure(
+            "O=(0,0)\nA=(6,0)\nk is the circle with centre O and radius 2\nP is a point on k at 10\n"
+            "c is the circle with centre P and radius 5\nq is the line through O and A\n"
+            "B=(6,3)\nr is the segment from A to B\nX is where c meets r, first crossing\nl is the locus of X as P runs"
+        )
         (item,) = display(f.board, EXTENT, [f.board.find("l")])
         self.assertTrue(item["shape"]["curves"])
         for run in item["shape"]["curves"]:
@@ -79,14 +90,21 @@ class LocusTest(unittest.TestCase):
         f = figure(FOLDS)
         f.say("R is a point on l at 77")
         self.assertAlmostEqual(distance(f.value("R"), (0, 0)) + distance(f.value("R"), (2, 1)), 5, places=6)
-        g = figure("A=(-4,0)\nB=(4,0)\nAB is the segment from A to B\nP is a point on AB at 0.5\nk is the circle with centre P and radius 1.5\nv is the envelope of k as P runs")
+        g = figure(
+            "A=(-4,0)\nB=(4,0)\nAB is the segment from A to B\nP is a point on AB at 0.5\n"
+            "k is the circle with centre P and radius 1.5\nv is the envelope of k as P runs"
+        )
         (item,) = display(g.board, EXTENT, [g.board.find("v")])
         heights = {round(y, 3) for run in item["shape"]["curves"] for y in run[1::2]}
         self.assertEqual(heights, {1.5, -1.5})
 
     def test_a_dial_drives_and_a_locus_is_no_conic_unless_it_is(self):
-        f = figure("O=(0,0)\nt is an angle dial from 0 to 360 in steps of 1 at 20\nw is the value of 1 + 2 * sin(2 t)\nA=(1,0)\nB is the point A turned about O by t degrees\n"
-                   "r is the enlargement from O by the factor w\nC is the image of B under r\nl is the locus of C as t runs\nc is the conic that l is")
+        f = figure(
+            "O=(0,0)\nt is an angle dial from 0 to 360 in steps of 1 at 20\nw is the value of 1 + 2 * sin(2 t)\nA=(1,0)\n"
+            "B is the point A turned about O by t degrees\n"
+            "r is the enlargement from O by the factor w\nC is the image of B under r\nl is the locus of C as t runs\n"
+            "c is the conic that l is"
+        )
         self.assertIsNone(f.value("c"))
         self.assertIsNotNone(f.value("l"))
         with self.assertRaises(Refusal) as caught:
@@ -98,10 +116,15 @@ class LocusTest(unittest.TestCase):
 
 class MotionTest(unittest.TestCase):
     def test_ways_of_running(self):
-        f = figure("A=(0,0)\nB=(4,0)\nAB is the segment from A to B\nP is a point on AB at 0.25\na is the motion of P, once, in 2 seconds\nb is the motion of P, to and fro, in 2 seconds\n"
-                   "c is the motion of P, round and round, in 2 seconds")
+        f = figure(
+            "A=(0,0)\nB=(4,0)\nAB is the segment from A to B\nP is a point on AB at 0.25\n"
+            "a is the motion of P, once, in 2 seconds\nb is the motion of P, to and fro, in 2 seconds\n"
+            "c is the motion of P, round and round, in 2 seconds"
+        )
         places = {name: [round(course(f.board, f.board.find(name)).place(time), 6) for time in (0, 1, 1.5, 2, 3, 4)] for name in "abc"}
-        self.assertEqual(places, {"a": [0.25, 0.75, 1, 1, 1, 1], "b": [0.25, 0.75, 1, 0.75, 0.25, 0.25], "c": [0.25, 0.75, 0, 0.25, 0.75, 0.25]})
+        self.assertEqual(
+            places, {"a": [0.25, 0.75, 1, 1, 1, 1], "b": [0.25, 0.75, 1, 0.75, 0.25, 0.25], "c": [0.25, 0.75, 0, 0.25, 0.75, 0.25]}
+        )
         self.assertTrue(course(f.board, f.board.find("a")).is_over(1.6))
         self.assertEqual(course(f.board, f.board.find("a"), from_start=True).place(0), 0)
 
@@ -126,7 +149,7 @@ class SpecialPositionTest(unittest.TestCase):
         c = f.board.find("C")
         self.assertEqual(nicely(f.board, {c: (0.1, 3)}), {c: (0.1, 3)}, "a mark forces nothing by itself")
         perform(f.board, Restyle(ids=[f.board.find("m")], look=LookChanges(snap=True)))
-        ((x, y),) = nicely(f.board, {c: (0.1, 3)}).values()
+        ((x, _y),) = nicely(f.board, {c: (0.1, 3)}).values()
         self.assertAlmostEqual(x, 0, places=8)
         self.assertEqual(nicely(f.board, {c: (1, 3)}), {c: (1, 3)}, "it is too far away")
 

@@ -35,7 +35,11 @@ class PasteTest(unittest.TestCase):
 class HistoryTest(unittest.TestCase):
     def test_an_earlier_state_is_looked_at_and_brought_back(self):
         f = figure("A=(0,0)\nB=(4,0)")
-        patches = [perform(f.board, Paste(text="M is the midpoint of A and B")), perform(f.board, Move(numbers={"s2": [8, 2]})), perform(f.board, Paste(text="C=(1,1)"))]
+        patches = [
+            perform(f.board, Paste(text="M is the midpoint of A and B")),
+            perform(f.board, Move(numbers={"s2": [8, 2]})),
+            perform(f.board, Paste(text="C=(1,1)")),
+        ]
         now = list(f.board.steps)
         earlier = state_before(f.board, list(reversed(patches[1:])))
         self.assertEqual((len(earlier), earlier.value("s3"), f.board.steps), (3, (2, 0), now))

@@ -72,8 +72,10 @@ class PromptTest(unittest.TestCase):
         self.assertEqual(self.made("perpendicular", (0, 0), (2, 4), (6, 0)), ["q is the perpendicular to CB through A"])
 
     def test_new_points_come_with_the_sentence(self):
-        self.assertEqual(self.made("segment", (8, 4), (5, 1)), [
-            "D is a free point at (8, 4)", "E is a point on p at 0.25", "DE is the segment from D to E"])
+        self.assertEqual(
+            self.made("segment", (8, 4), (5, 1)),
+            ["D is a free point at (8, 4)", "E is a point on p at 0.25", "DE is the segment from D to E"],
+        )
 
     def test_the_point_tools(self):
         self.assertEqual(self.made("free_point", (8, 4)), ["D is a free point at (8, 4)"])
@@ -109,7 +111,6 @@ class PromptTest(unittest.TestCase):
         prompt.type("AC", f.board)
         perform(f.board, prompt.edit(f.board))
         self.assertEqual(f.working().splitlines()[-1], "c is the circle with centre B and radius AC")
-
 
     def test_a_typed_text_goes_where_it_fits(self):
         f = figure(FIGURE)
@@ -186,8 +187,12 @@ class OffersTest(unittest.TestCase):
 
 class CurveTest(unittest.TestCase):
     def test_loci_arcs_conics_and_sectors_are_found_under_the_pointer(self):
-        f = figure("O=(0,0)\nA=(4,0)\nk is the circle with centre O through A\nP is a point on k at 30\nM is the midpoint of O and P\nl is the locus of M as P runs\n"
-                   "B=(0,3.5)\nc is the arc with centre A from O to B\ns is the sector with centre B from O to A\ne is the ellipse with foci O and A through B")
+        f = figure(
+            "O=(0,0)\nA=(4,0)\nk is the circle with centre O through A\nP is a point on k at 30\nM is the midpoint of O and P\n"
+            "l is the locus of M as P runs\n"
+            "B=(0,3.5)\nc is the arc with centre A from O to B\ns is the sector with centre B from O to A\n"
+            "e is the ellipse with foci O and A through B"
+        )
         board = f.board
         under = look_under(board, (-2.02, 0), 0.1)
         self.assertEqual(under.paths[0], (board.find("l"),))

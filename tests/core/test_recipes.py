@@ -10,8 +10,12 @@ from ruddy_trellis.core.lesson.recipes import keep, likely_givens, recipe_from_j
 
 from .figures import distance, figure
 
-ARCH = ("A=(-3,-2)\nB=(3,-2)\nk is the circle with centre A through B\nc is the circle with centre B through A\nT is where k meets c, first crossing\n"
-        "p is the arc with centre A from B to T\nq is the arc with centre B from T to A\nAB is the segment from A to B\nw is the value of 2 * AB")
+ARCH = (
+    "A=(-3,-2)\nB=(3,-2)\nk is the circle with centre A through B\nc is the circle with centre B through A\n"
+    "T is where k meets c, first crossing\n"
+    "p is the arc with centre A from B to T\nq is the arc with centre B from T to A\nAB is the segment from A to B\n"
+    "w is the value of 2 * AB"
+)
 
 
 class RecipeTest(unittest.TestCase):
@@ -55,7 +59,10 @@ class RecipeTest(unittest.TestCase):
         self.assertNotIn(None, h.board.values)
 
     def test_a_line_or_a_transformation_can_be_given(self):
-        f = figure("A=(0,0)\nB=(4,1)\np is the line through A and B\nC=(1,3)\nr is the reflection in p\nC′ is the image of C under r\ns is the segment from C to C′\nq is the perpendicular to p through C")
+        f = figure(
+            "A=(0,0)\nB=(4,1)\np is the line through A and B\nC=(1,3)\nr is the reflection in p\nC′ is the image of C under r\n"
+            "s is the segment from C to C′\nq is the perpendicular to p through C"
+        )
         self.known(keep(f.board, "mirror path", [f.board.find("s")], [f.board.find("p"), f.board.find("C")]), "recipe_t3")
         g = figure("A=(0,0)\nB=(0,4)\nm is the line through A and B\nD=(3,2)\nthe mirror path on m and D")
         self.assertEqual(g.board.values[-1][2:4], (-6, 0))
@@ -66,9 +73,15 @@ class RecipeTest(unittest.TestCase):
         again = recipe_from_json(json.loads(json.dumps(recipe.to_json())))
         self.assertEqual(again, recipe)
         good = recipe.to_json()
-        for change, part in (({"format": "x"}, "not a Ruddy Trellis recipe"), ({"version": 9}, "version 9"), ({"name": "{x}"}, "name starts with a letter"),
-                             ({"steps": [{"does": "magic", "with": {}, "hidden": False}]}, "not known here"), ({"givens": []}, "cannot be read"),
-                             ({"example": "A=(0,0)"}, "own example"), ({"steps": good["steps"] + [{"does": "midpoint", "with": {"span": ["given:7"]}, "hidden": False}]}, "own example")):
+        for change, part in (
+            ({"format": "x"}, "not a Ruddy Trellis recipe"),
+            ({"version": 9}, "version 9"),
+            ({"name": "{x}"}, "name starts with a letter"),
+            ({"steps": [{"does": "magic", "with": {}, "hidden": False}]}, "not known here"),
+            ({"givens": []}, "cannot be read"),
+            ({"example": "A=(0,0)"}, "own example"),
+            ({"steps": good["steps"] + [{"does": "midpoint", "with": {"span": ["given:7"]}, "hidden": False}]}, "own example"),
+        ):
             with self.subTest(part), self.assertRaises(Refusal) as caught:
                 recipe_from_json({**good, **change})
             self.assertIn(part, caught.exception.sentence)
@@ -76,8 +89,13 @@ class RecipeTest(unittest.TestCase):
     def test_what_makes_no_recipe(self):
         f = figure(ARCH)
         a, b, p = (f.board.find(name) for name in "ABp")
-        for name, results, givens, part in (("1st", [p], [a, b], "starts with a letter"), ("arch", [], [a], "Select"), ("arch", [p], [], "from 1 to 12"),
-                                            ("arch", [p], [a], "B is needed as well"), ("arch", [a], [a], "not made by the recipe")):
+        for name, results, givens, part in (
+            ("1st", [p], [a, b], "starts with a letter"),
+            ("arch", [], [a], "Select"),
+            ("arch", [p], [], "from 1 to 12"),
+            ("arch", [p], [a], "B is needed as well"),
+            ("arch", [a], [a], "not made by the recipe"),
+        ):
             with self.subTest(part), self.assertRaises(Refusal) as caught:
                 keep(f.board, name, results, givens)
             self.assertIn(part, caught.exception.sentence)

@@ -15,7 +15,10 @@ from ruddy_trellis.drawings.svg import svg
 
 from .figures import distance, figure
 
-BED = "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C\nS is the area of ABC\nAB is the length of A and B\nm is the right-angle mark at BAC\n"
+BED = (
+    "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C\nS is the area of ABC\nAB is the length of A and B\n"
+    "m is the right-angle mark at BAC\n"
+)
 
 
 def shapes(f):
@@ -43,7 +46,12 @@ class WordsTest(unittest.TestCase):
 
     def test_what_does_not_fit(self):
         f = figure(BED)
-        for sentence, part in {"the words “{Z}”": "no reading called Z", "the words “{S”": "both braces", "the words “”": "from 1 to 400", f"the words “{'a' * 401}”": "from 1 to 400"}.items():
+        for sentence, part in {
+            "the words “{Z}”": "no reading called Z",
+            "the words “{S”": "both braces",
+            "the words “”": "from 1 to 400",
+            f"the words “{'a' * 401}”": "from 1 to 400",
+        }.items():
             with self.subTest(sentence), self.assertRaises(Refusal) as caught:
                 f.say(sentence)
             self.assertIn(part, caught.exception.sentence)
@@ -52,7 +60,6 @@ class WordsTest(unittest.TestCase):
         f = figure(BED + "w is the words “{S}” at (2, 3)")
         perform(f.board, Delete(ids=[f.board.find("C")]))
         self.assertNotIn("w", [f.board.name(step.id) for step in f.board.steps])
-
 
     def test_formulas_of_readings_stand_in_words(self):
         f = figure(BED + "w is the words “half: {S / 2}; {S} to {AB}²: {S / AB^2}; wide: {AB > 3}; {2AB - AB}” at (0, -3)", unit="m")
@@ -70,13 +77,20 @@ class WordsTest(unittest.TestCase):
             data["with"]["text"]["words"] = text
             with self.subTest(text), self.assertRaises(Refusal):
                 step_from_json(data)
-        for sentence, part in {"the words “{bed + AB}”": "cannot be added", "the words “{bed / }”": "stops too soon", "the words “{bed / Z}”": "no reading called Z"}.items():
+        for sentence, part in {
+            "the words “{bed + AB}”": "cannot be added",
+            "the words “{bed / }”": "stops too soon",
+            "the words “{bed / Z}”": "no reading called Z",
+        }.items():
             with self.subTest(sentence), self.assertRaises(Refusal) as caught:
                 f.say(sentence)
             self.assertIn(part, caught.exception.sentence)
 
     def test_words_hang_on_a_thing_and_are_dragged_off_it(self):
-        f = figure(BED + "k is the circle with centre A through B\nu is the words “the bed of {S}” beside ABC\nw is the words “beside C” beside C off by (1, 0)\nv is the words “ring” beside k")
+        f = figure(
+            BED + "k is the circle with centre A through B\nu is the words “the bed of {S}” beside ABC\n"
+            "w is the words “beside C” beside C off by (1, 0)\nv is the words “ring” beside k"
+        )
         middle = (5 / 3, 1.0)
         self.assertAlmostEqual(distance(f.value("u"), (middle[0] + 0.5, middle[1])), 0)
         self.assertEqual((f.value("w"), f.value("v")), ((2, 3), (0.5, 0)))
@@ -118,7 +132,9 @@ class RevealTest(unittest.TestCase):
         self.assertIn("a button that reveals ABC", found)
 
     def test_it_stays_where_a_thing_of_it_is_nowhere_now(self):
-        f = figure(BED + "p is the line through A and B\nq is the line through A and C\nX is where p meets q\na button that reveals X and p")
+        f = figure(
+            BED + "p is the line through A and B\nq is the line through A and C\nX is where p meets q\na button that reveals X and p"
+        )
         f.drag("C", 2, 0)
         self.assertIsNone(f.value("X"))
         self.assertIsNotNone(f.board.values[-1])
@@ -132,8 +148,10 @@ class RevealTest(unittest.TestCase):
         perform(f.board, Restyle(ids=[r], look=LookChanges(caption="The bed")))
         f.drag("r", -5, 4)
         shape = shapes(f)["r"]
-        self.assertEqual((shape["reveals"], shape["shown"], shape["says"], tuple(shape["at"])), ((f.board.find("ABC"), c), False, "The bed", (-5, 4)))
-        title, (again,) = lesson_from_json(lesson_to_json("Told", [f.board]))
+        self.assertEqual(
+            (shape["reveals"], shape["shown"], shape["says"], tuple(shape["at"])), ((f.board.find("ABC"), c), False, "The bed", (-5, 4))
+        )
+        _title, (again,) = lesson_from_json(lesson_to_json("Told", [f.board]))
         self.assertEqual((again.steps, again.values), (f.board.steps, f.board.values))
         self.assertEqual(figure(f.working()).working(), f.working())
 

@@ -17,8 +17,10 @@ from ruddy_trellis.core.truth.loose_ends import loose_ends
 
 from .figures import distance, figure
 
-BED = ("A=(-4,-2)\nB=(4,-2)\nAB is the segment from A to B\nC=(1,-1.96)\nD=(1.04,3)\nCD is the segment from C to D\nM is the midpoint of CD\n"
-       "k is the circle with centre M through C\nE=(-3.97,-2.03)\nw is the length of C and D")
+BED = (
+    "A=(-4,-2)\nB=(4,-2)\nAB is the segment from A to B\nC=(1,-1.96)\nD=(1.04,3)\nCD is the segment from C to D\nM is the midpoint of CD\n"
+    "k is the circle with centre M through C\nE=(-3.97,-2.03)\nw is the length of C and D"
+)
 
 
 class RetieTest(unittest.TestCase):
@@ -45,13 +47,13 @@ class RetieTest(unittest.TestCase):
         perform(f.board, Retie(id=f.board.find("P"), does="point_on", fills={"path": [f.board.find("p")], "place": "nearest"}))
         self.assertLess(abs(f.value("P")[1] - (1 + 4 / 6 * 0.5)), 0.2)
         self.assertEqual(f.working().splitlines()[-1].split()[0], "PO", "what hangs on it stands after it")
-        title, (again,) = lesson_from_json(lesson_to_json("Bed", [f.board]))
+        _title, (again,) = lesson_from_json(lesson_to_json("Bed", [f.board]))
         self.assertEqual(again.values, f.board.values)
 
     def test_loops_and_misfits_are_refused_in_words(self):
         f = figure(BED)
         before = f.working()
-        a, c, m, k, d, w = self.ids(f, "A", "C", "M", "k", "D", "w")
+        a, c, m, k, d, _w = self.ids(f, "A", "C", "M", "k", "D", "w")
         for edit, part in (
             (Retie(id=c, does="midpoint", fills={"span": [d, m]}), "loop: M is made from C"),
             (Retie(id=c, does="point_on", fills={"path": [k]}), "loop"),
@@ -97,8 +99,14 @@ class LooseEndTest(unittest.TestCase):
     def test_what_only_looks_tied_is_found_tied_and_then_not_found_again(self):
         f = figure(BED)
         words = [end.words for end in loose_ends(f.board, 0.15)]
-        self.assertEqual(words, ["C looks to be on segment AB, and is not tied to it.", "E and A look like one point, and are two.",
-                                 "CD looks perpendicular to AB, and is not tied so."])
+        self.assertEqual(
+            words,
+            [
+                "C looks to be on segment AB, and is not tied to it.",
+                "E and A look like one point, and are two.",
+                "CD looks perpendicular to AB, and is not tied so.",
+            ],
+        )
         before = len(f.board)
         for _ in words:
             (end, *_) = loose_ends(f.board, 0.15)
@@ -112,15 +120,23 @@ class LooseEndTest(unittest.TestCase):
         self.assertEqual(f.value("E"), a)
 
     def test_what_is_tied_in_some_way_is_no_loose_end(self):
-        f = figure("A=(0,0)\nB=(6,1)\nC=(2.5,4.9)\nAB is the segment from A to B\nM is the midpoint of AB\nN is the midpoint of A and C\nO is the midpoint of B and C\n"
-                   "p is the perpendicular bisector of AB\nq is the perpendicular bisector of B and C\nr is the perpendicular bisector of C and A\nP is where p meets q\n"
-                   "MN is the segment from M to N\nBC is the segment from B to C\nD is the foot of the perpendicular from C to AB\nCD is the segment from C to D")
+        f = figure(
+            "A=(0,0)\nB=(6,1)\nC=(2.5,4.9)\nAB is the segment from A to B\nM is the midpoint of AB\nN is the midpoint of A and C\n"
+            "O is the midpoint of B and C\n"
+            "p is the perpendicular bisector of AB\nq is the perpendicular bisector of B and C\n"
+            "r is the perpendicular bisector of C and A\nP is where p meets q\n"
+            "MN is the segment from M to N\nBC is the segment from B to C\nD is the foot of the perpendicular from C to AB\n"
+            "CD is the segment from C to D"
+        )
         self.assertEqual(loose_ends(f.board, 0.2), [])
 
 
 class NiceTest(unittest.TestCase):
     def test_a_drag_keeps_a_reading_to_whole_steps(self):
-        f = figure("A=(0,0)\nB=(4,0)\nC=(1,3)\nv is the length of A and C\nα is the angle BAC\nk is the circle with centre A through B\nP is a point on k at 40\nu is the length of B and P")
+        f = figure(
+            "A=(0,0)\nB=(4,0)\nC=(1,3)\nv is the length of A and C\nα is the angle BAC\nk is the circle with centre A through B\n"
+            "P is a point on k at 40\nu is the length of B and P"
+        )
         for name, step, peg, to in (("v", 0.5, "C", (1.234, 2.87)), ("α", 5, "C", (2.2, 1.9)), ("u", 0.1, "P", (63.7,))):
             with self.subTest(name):
                 id = next(id for id in f.board.ids_named(name))
@@ -157,7 +173,7 @@ class LogTest(unittest.TestCase):
         f.drag("B", 5, 0)
         patch = perform(f.board, Record())
         self.assertEqual(f.board.settings.rows, ((4, 16), (5, 25)))
-        title, (again,) = lesson_from_json(lesson_to_json("Log", [f.board]))
+        _title, (again,) = lesson_from_json(lesson_to_json("Log", [f.board]))
         self.assertEqual(again.settings, f.board.settings)
         gone = perform(f.board, Delete(ids=[w]))
         self.assertEqual((f.board.settings.log, f.board.settings.rows), ((v,), ((4,), (5,))))
@@ -175,7 +191,10 @@ class LogTest(unittest.TestCase):
 
 class LabelTest(unittest.TestCase):
     def test_labels_keep_out_of_one_anothers_way(self):
-        f = figure("A=(0,0)\nB=(0.3,0)\nC=(0.15,0.2)\nD=(0.2,-0.2)\nv is the length of A and B\nw is the length of A and C\nu is the length of B and C\nα is the angle ABC")
+        f = figure(
+            "A=(0,0)\nB=(0.3,0)\nC=(0.15,0.2)\nD=(0.2,-0.2)\nv is the length of A and B\nw is the length of A and C\n"
+            "u is the length of B and C\nα is the angle ABC"
+        )
         boxes = []
         for item in display(f.board, Extent(-10, -6, 10, 6)):
             label = item["label"]

@@ -69,7 +69,9 @@ class StoreTest(StoreCase):
         board = lessons.boards(one.id)[0]
         self.assertEqual([lesson.title for lesson, _ in lessons.of_teacher(None)], ["Two", "One"])
         lessons.save_step(board.id, 0, "a")
-        self.assertEqual([(lesson.title, id) for lesson, id in lessons.of_teacher(None)], [("One", board.id), ("Two", lessons.boards(two.id)[0].id)])
+        self.assertEqual(
+            [(lesson.title, id) for lesson, id in lessons.of_teacher(None)], [("One", board.id), ("Two", lessons.boards(two.id)[0].id)]
+        )
         self.assertTrue(lessons.rename(one.slug, "Renamed"))
         self.assertFalse(lessons.rename("nothing", "x"))
         self.assertEqual(lessons.find(one.slug).title, "Renamed")
@@ -119,7 +121,9 @@ class TeachersTest(StoreCase):
             config.attributes["connection"] = connection
             command.upgrade(config, "0003")
             for number in (1, 2):
-                connection.exec_driver_sql(f"INSERT INTO lesson VALUES ({number}, 'slug{number}', 'Old {number}', '2026-01-01', '2026-01-01', 0)")
+                connection.exec_driver_sql(
+                    f"INSERT INTO lesson VALUES ({number}, 'slug{number}', 'Old {number}', '2026-01-01', '2026-01-01', 0)"
+                )
                 connection.exec_driver_sql(f"INSERT INTO board VALUES ({number}, {number}, 0, '{{}}', 1, 0)")
                 connection.exec_driver_sql(f"INSERT INTO edit VALUES ({number}, 1, 'patch', '2026-01-01')")
             connection.exec_driver_sql("INSERT INTO recipe VALUES (1, '{}', '2026-01-01')")

@@ -34,17 +34,24 @@ class AccountTest(WebTest):
         wrong = client.post("/sign-in", data={"sign_in": "robin.alder", "password": "a gate of elm"})
         self.assertEqual(wrong.status_code, 422)
         self.assertIn("do not go together", wrong.text)
-        right = client.post("/sign-in", data={"sign_in": "Robin.Alder", "password": GOOD["password"], "onward": "/account"}, follow_redirects=False)
+        right = client.post(
+            "/sign-in", data={"sign_in": "Robin.Alder", "password": GOOD["password"], "onward": "/account"}, follow_redirects=False
+        )
         self.assertEqual((right.status_code, right.headers["location"]), (303, "/account"))
         self.assertIn("robin.alder", client.get("/account").text)
-        self.assertIn("Secure", self.new_client().post("https://testserver/sign-in", data=GOOD, follow_redirects=False).headers["set-cookie"])
+        self.assertIn(
+            "Secure", self.new_client().post("https://testserver/sign-in", data=GOOD, follow_redirects=False).headers["set-cookie"]
+        )
 
     def test_what_does_not_do_is_refused_in_words(self):
         self.register()
         for changes, words in (
-            ({"sign_in": "robin.alder"}, "taken"), ({"sign_in": "two words"}, "A sign-in is"), ({"sign_in": "x", "name": ""}, "Your name"),
-            ({"sign_in": "other", "password": "short"}, "from 10 to 200"), ({"sign_in": "other", "password": "aaaaaaaaaaaa"}, "five different"),
-        ):  # fmt: skip
+            ({"sign_in": "robin.alder"}, "taken"),
+            ({"sign_in": "two words"}, "A sign-in is"),
+            ({"sign_in": "x", "name": ""}, "Your name"),
+            ({"sign_in": "other", "password": "short"}, "from 10 to 200"),
+            ({"sign_in": "other", "password": "aaaaaaaaaaaa"}, "five different"),
+        ):
             _, answer = self.register(**changes)
             self.assertEqual(answer.status_code, 422)
             self.assertIn(words, answer.text)
@@ -65,13 +72,20 @@ class AccountTest(WebTest):
     def test_trying_passwords_is_limited_and_the_right_one_waits_as_well(self):
         client, _ = self.register()
         stranger = self.new_client()
-        answers = [stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"}).status_code for number in range(7)]
+        answers = [
+            stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"}).status_code
+            for number in range(7)
+        ]
         self.assertEqual(answers, [422] * 6 + [429])
         late = stranger.post("/sign-in", data=GOOD)
         self.assertEqual(late.status_code, 429)
         self.assertIn("ten minutes", late.text)
         self.register(sign_in="other.one")
-        self.assertEqual(stranger.post("/sign-in", data={**GOOD, "sign_in": "other.one"}, follow_redirects=False).status_code, 303, "another name may still")
+        self.assertEqual(
+            stranger.post("/sign-in", data={**GOOD, "sign_in": "other.one"}, follow_redirects=False).status_code,
+            303,
+            "another name may still",
+        )
         self.assertEqual(client.get("/account").status_code, 200, "who is signed in stays so")
 
     def test_many_attempts_at_once_do_not_slip_through_and_a_right_one_clears(self):
@@ -124,7 +138,9 @@ class DemoSchoolTest(WebTest):
         stranger.post("/register", data=GOOD)
         other = self.new_client()
         self.assertEqual(other.post("/sign-in/demo", data={"sign_in": "robin.alder"}).status_code, 422)
-        self.assertEqual(other.post("/sign-in", data={"sign_in": "maud.alder", "password": "walled-garden"}, follow_redirects=False).status_code, 303)
+        self.assertEqual(
+            other.post("/sign-in", data={"sign_in": "maud.alder", "password": "walled-garden"}, follow_redirects=False).status_code, 303
+        )
 
     def test_lessons_and_recipes_are_their_teachers_own(self):
         board = self.new_board()
@@ -178,5 +194,3 @@ class DemoSchoolTest(WebTest):
                 self.assertEqual(connection.exec_driver_sql(f"SELECT count(*) FROM {table}").scalar(), 0, table)
             self.assertEqual(connection.exec_driver_sql("SELECT count(*) FROM teacher WHERE sign_in = 'maud.alder'").scalar(), 0)
             self.assertEqual(connection.exec_driver_sql("PRAGMA foreign_key_check").all(), [])
-
-

@@ -17,7 +17,16 @@ from ruddy_trellis.web.live.lines import Pace
 from ruddy_trellis.web.live.live_board import LiveBoard
 from ruddy_trellis.web.live.live_boards import LiveBoards
 
-DOCUMENT = json.dumps({"title": "B", "unit": "m", "ground": "grid", "decimals": 2, "view": [-9, -6, 9, 6], "steps": [{"id": "s1", "does": "free_point", "with": {"at": [0, 0]}, "name": "A"}]})
+DOCUMENT = json.dumps(
+    {
+        "title": "B",
+        "unit": "m",
+        "ground": "grid",
+        "decimals": 2,
+        "view": [-9, -6, 9, 6],
+        "steps": [{"id": "s1", "does": "free_point", "with": {"at": [0, 0]}, "name": "A"}],
+    }
+)
 
 
 class Store:

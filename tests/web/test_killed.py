@@ -23,7 +23,7 @@ class KilledTest(unittest.TestCase):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.server = Server(Path(folder.name) / "lessons.sqlite")
-        self.addCleanup(lambda: self.server.kill())
+        self.addCleanup(self.server.kill)
         jar = urllib.request.HTTPCookieProcessor()
         self.browser = urllib.request.build_opener(jar)
         self.post("/sign-in/demo", sign_in="maud.alder")
@@ -36,7 +36,11 @@ class KilledTest(unittest.TestCase):
         return self.browser.open(self.server.address + path, urllib.parse.urlencode(fields).encode())
 
     def test_every_edit_that_was_told_as_kept_is_there(self):
-        line = connect(f"{self.server.address.replace('http', 'ws')}/boards/{self.board}/live", additional_headers={"Cookie": self.cookie}, max_size=None)
+        line = connect(
+            f"{self.server.address.replace('http', 'ws')}/boards/{self.board}/live",
+            additional_headers={"Cookie": self.cookie},
+            max_size=None,
+        )
         line.send(json.dumps({"t": "say", "text": "A = (0, 0)"}))
         told = []
 

@@ -17,7 +17,7 @@ class PagesTest(WebTest):
         self.assertIn("<path", picture.text)
 
     def test_every_page_carries_a_strict_policy(self):
-        for address in ("/", "/nothing", "/boards/1/panels/look", "/static/scripts/main.js", "/lesson.schema.json"):
+        for address in ("/", "/nothing", "/boards/1/panels/look", "/static/scripts/page/teacher.js", "/lesson.schema.json"):
             policy = self.client.get(address).headers["content-security-policy"]
             self.assertIn("script-src 'self'", policy)
             self.assertIn("frame-ancestors 'none'", policy)
@@ -68,7 +68,15 @@ class PagesTest(WebTest):
         self.assertEqual(len(self.own_lessons()), count)
 
     def test_what_is_not_there_is_not_found(self):
-        for address in ("/lessons/nothing", "/boards/999/picture.svg", "/boards/999/panels/working", "/lessons/nothing/lesson.json", "/x", f"/boards/{10**25}/picture.svg", f"/recipes/{10**25}.json"):
+        for address in (
+            "/lessons/nothing",
+            "/boards/999/picture.svg",
+            "/boards/999/panels/working",
+            "/lessons/nothing/lesson.json",
+            "/x",
+            f"/boards/{10**25}/picture.svg",
+            f"/recipes/{10**25}.json",
+        ):
             answer = self.client.get(address)
             self.assertEqual(answer.status_code, 404)
             self.assertIn("Nothing that is open to you", answer.text)
@@ -130,7 +138,7 @@ class BoardsOfALessonTest(WebTest):
         answer = self.post(f"/boards/{copy}/away")
         self.assertIn(f"gone={copy}", answer.headers["location"])
         self.assertEqual(self.ids(), order[1:])
-        self.assertNotIn(copy, [row for row in self.ids()])
+        self.assertNotIn(copy, list(self.ids()))
         self.post(f"/boards/{copy}/away", away="false")
         self.assertEqual(self.ids(), order)
         self.assertEqual(self.post("/boards", copy_of=999999).status_code, 404)
@@ -169,7 +177,10 @@ class RecipePagesTest(WebTest):
         self.assertIn("starts with a letter", refused)
         kept = self.client.post(f"/boards/{board}/recipes", data={"name": "ring on a way", "results": "s4", "given": ["s1", "s2"]}).text
         self.assertIn("ring on a way", kept)
-        self.assertIn("already", self.client.post(f"/boards/{board}/recipes", data={"name": "ring on a way", "results": "s4", "given": ["s1", "s2"]}).text)
+        self.assertIn(
+            "already",
+            self.client.post(f"/boards/{board}/recipes", data={"name": "ring on a way", "results": "s4", "given": ["s1", "s2"]}).text,
+        )
         row = self.lessons.recipes(self.teacher.id)[0]
         file = self.client.get(f"/recipes/{row.id}.json")
         self.assertEqual(file.json()["format"], "ruddy-trellis recipe")

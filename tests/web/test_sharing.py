@@ -56,16 +56,32 @@ class SharingTest(WebTest):
     def test_a_private_lesson_is_not_found_by_anyone_else(self):
         key, slug, board = self.lesson.share_key, self.lesson.slug, self.board
         pages = [
-            f"/open/{key}", f"/embed/{key}", f"/open/{key}/{board}/picture.svg", f"/open/{key}?board={board}", f"/oembed?url=http://testserver/open/{key}",
-            f"/lessons/{slug}", f"/lessons/{slug}?board={board}", f"/lessons/{slug}/lesson.json", f"/lessons/{slug}/share", f"/lessons/{slug}/link.svg",
-            f"/boards/{board}/picture.svg", f"/boards/{board}/working.txt", f"/boards/{board}/log.csv",
-        ]  # fmt: skip
+            f"/open/{key}",
+            f"/embed/{key}",
+            f"/open/{key}/{board}/picture.svg",
+            f"/open/{key}?board={board}",
+            f"/oembed?url=http://testserver/open/{key}",
+            f"/lessons/{slug}",
+            f"/lessons/{slug}?board={board}",
+            f"/lessons/{slug}/lesson.json",
+            f"/lessons/{slug}/share",
+            f"/lessons/{slug}/link.svg",
+            f"/boards/{board}/picture.svg",
+            f"/boards/{board}/working.txt",
+            f"/boards/{board}/log.csv",
+        ]
         panels = ("working", "readings", "log", "motions", "look", "loose", "history", "recipe")
         pages += [f"/boards/{board}/panels/{panel}" for panel in panels]
         writes = [
-            f"/lessons/{slug}/title", f"/lessons/{slug}/away", f"/lessons/{slug}/copy", f"/lessons/{slug}/boards", f"/lessons/{slug}/boards/{board}/away",
-            f"/lessons/{slug}/share/new-link", f"/open/{key}/copy", f"/boards/{board}/recipes",
-        ]  # fmt: skip
+            f"/lessons/{slug}/title",
+            f"/lessons/{slug}/away",
+            f"/lessons/{slug}/copy",
+            f"/lessons/{slug}/boards",
+            f"/lessons/{slug}/boards/{board}/away",
+            f"/lessons/{slug}/share/new-link",
+            f"/open/{key}/copy",
+            f"/boards/{board}/recipes",
+        ]
         for client in (self.stranger, self.new_client("tobias.quince")):
             for address in pages:
                 self.assertEqual(client.get(address).status_code, 404, address)
@@ -94,7 +110,11 @@ class SharingTest(WebTest):
         self.assertEqual(self.stranger.get(f"/boards/{self.board}/working.txt").status_code, 404)
         other = self.new_board()
         self.assertEqual(self.stranger.get(f"/open/{key}?board={other}").status_code, 404)
-        for address in (f"/open/{key}/{other}/live?copy={TOKEN}", f"/open/{key}/{self.board}/live?copy=short", f"/open/{key}/{self.board}/live"):
+        for address in (
+            f"/open/{key}/{other}/live?copy={TOKEN}",
+            f"/open/{key}/{self.board}/live?copy=short",
+            f"/open/{key}/{self.board}/live",
+        ):
             with self.assertRaises(WebSocketDisconnect), self.stranger.websocket_connect(address):
                 self.fail("the line opened")
         self.assertNotIn(key, self.stranger.get("/gallery").text)
@@ -181,9 +201,14 @@ class SharingTest(WebTest):
         student.send("grab", ids=["s4"], at=[1, 3])
         self.assertIn("not to be moved", student.until("stuck")["words"])
         for kind, content in (
-            ("edit", {"edit": {"kind": "delete", "ids": ["s1"]}}), ("say", {"text": "C = (1, 1)"}), ("tool", {"key": "midpoint"}), ("put", {"id": "s1", "text": "1, 1"}),
-            ("edit", {"edit": {"kind": "restyle", "ids": ["s2"], "look": {"locked": False}}}), ("range", {"view": [0, 0, 1, 1]}), ("look_back", {"number": 0}),
-        ):  # fmt: skip
+            ("edit", {"edit": {"kind": "delete", "ids": ["s1"]}}),
+            ("say", {"text": "C = (1, 1)"}),
+            ("tool", {"key": "midpoint"}),
+            ("put", {"id": "s1", "text": "1, 1"}),
+            ("edit", {"edit": {"kind": "restyle", "ids": ["s2"], "look": {"locked": False}}}),
+            ("range", {"view": [0, 0, 1, 1]}),
+            ("look_back", {"number": 0}),
+        ):
             student.send(kind, **content)
             self.assertIn("construction is your teacher’s", student.until("says")["words"], kind)
         student.send("nudge", ids=["s2"], by=[1, 0])
@@ -259,7 +284,12 @@ class SharingTest(WebTest):
         key = self.share()
         framed = self.stranger.get(f"/embed/{key}")
         self.assertIn("frame-ancestors *", framed.headers["content-security-policy"])
-        for client, address in ((self.stranger, f"/open/{key}"), (self.stranger, "/"), (self.client, f"/lessons/{self.lesson.slug}"), (self.stranger, "/embed")):
+        for client, address in (
+            (self.stranger, f"/open/{key}"),
+            (self.stranger, "/"),
+            (self.client, f"/lessons/{self.lesson.slug}"),
+            (self.stranger, "/embed"),
+        ):
             self.assertIn("frame-ancestors 'none'", client.get(address).headers["content-security-policy"], address)
         self.assertNotIn("unsafe", framed.headers["content-security-policy"])
 
@@ -272,7 +302,12 @@ class SharingTest(WebTest):
         self.assertIn(f'src="http://testserver/embed/{key}"', told["html"])
         low = self.stranger.get("/oembed", params={"url": f"http://testserver/open/{key}", "maxheight": 260}).json()
         self.assertEqual((low["width"], low["height"]), (400, 260))
-        for params, status in (({"url": f"http://testserver/open/{key}", "format": "xml"}, 501), ({"url": f"http://elsewhere.test/open/{key}"}, 404), ({"url": "nothing"}, 404), ({"url": "http://["}, 404)):
+        for params, status in (
+            ({"url": f"http://testserver/open/{key}", "format": "xml"}, 501),
+            ({"url": f"http://elsewhere.test/open/{key}"}, 404),
+            ({"url": "nothing"}, 404),
+            ({"url": "http://["}, 404),
+        ):
             self.assertEqual(self.stranger.get("/oembed", params=params).status_code, status)
         self.client.post(f"/lessons/{self.lesson.slug}/title", data={"title": 'A "sharp" <b> & more'})
         html = self.stranger.get("/oembed", params={"url": f"http://testserver/open/{key}"}).json()["html"]

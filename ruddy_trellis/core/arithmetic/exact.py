@@ -19,7 +19,7 @@ from .undefined import END_SLACK, NotAlgebraic, Undefined
 class ExactNumber:
     """A fraction of two polynomials, reduced by the rules of the roots. Made by :class:`Exact` only."""
 
-    __slots__ = ("field", "top", "bottom")
+    __slots__ = ("bottom", "field", "top")
 
     def __init__(self, field, top, bottom):
         self.field, self.top, self.bottom = field, top, bottom

@@ -82,7 +82,7 @@ class Floats:
 
     @staticmethod
     def whole(p):
-        return int(round(p))
+        return round(p)
 
     @staticmethod
     def pi():

@@ -11,10 +11,6 @@ from .step import PLAIN, Look, Step
 _PLAIN = asdict(PLAIN)
 
 
-
-
-
-
 def look_to_json(look):
     """Only what differs from the look that every thing has at first."""
     if look == PLAIN:

@@ -14,8 +14,9 @@ class Look:
     """How a thing is drawn. ``None`` means "as its kind is drawn at first" (see ``display.palette``).
 
     ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
-    points only, and a circle as short arcs about them; ``trail`` is for how many
-    seconds it leaves a trail (0: for good); ``teacher_only`` lets students not move it; ``snap`` makes a drag keep to what a mark states where it nearly is; ``cover`` hides a value or words until a person clicks there.
+    points only, and a circle as short arcs about them; ``trail`` is for how many seconds it leaves a trail (0: for good);
+    ``teacher_only`` lets students not move it; ``snap`` makes a drag keep to what a mark states where it nearly is;
+    ``cover`` hides a value or words until a person clicks there.
     """
 
     pen: str | None = None
@@ -89,5 +90,3 @@ class Step:
 
     def with_(self, **changes):
         return replace(self, **changes)
-
-

@@ -59,7 +59,8 @@ class Construction:
             the formula or None where the kinds do not fit one another.
         through: gaps whose points lie on what is made. ``on``: gaps on which the point made lies.
         tied: the gap of a point that must lie, by construction, on what fills other gaps; then those gaps.
-        moves: how what is made this way can be moved: "free", "sliding" along a path, "turning" as a dial is, "hanging" off a thing, or "" (fixed).
+        moves: how what is made this way can be moved: "free", "sliding" along a path, "turning" as a dial is, "hanging" off
+            a thing, or "" (fixed).
         dimension: for a reading: the power of length (0 plain, 1 length, 2 area) or "angle".
         named_after: the gap that its automatic name is spelt from, or "" for the next free letter.
         name_prefix, name_suffix: what that automatic name begins and ends with.

@@ -4,7 +4,10 @@ from ..kinds import MARK
 from .construction import Construction
 
 _TWO = "A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\n"
-_CORNER = "A is a free point at (4, 0)\nB is a free point at (0, 0)\nC is a free point at (0, 3)\nBA is the segment from B to A\nBC is the segment from B to C\n"
+_CORNER = (
+    "A is a free point at (4, 0)\nB is a free point at (0, 0)\nC is a free point at (0, 3)\nBA is the segment from B to A\n"
+    "BC is the segment from B to C\n"
+)
 
 
 def _points(m, *points):
@@ -21,22 +24,54 @@ def _one(kinds):
 
 MARKS = (
     Construction(
-        key="equal_length", sentence="the equal-length mark on {span:span}[ drawn {strokes:strokes}]", makes=MARK, formula=_points, group="Mark",
-        tool="equal lengths", keys="kl", likely=44, defaults=_one, undefined="an end is not there",
+        key="equal_length",
+        sentence="the equal-length mark on {span:span}[ drawn {strokes:strokes}]",
+        makes=MARK,
+        formula=_points,
+        group="Mark",
+        tool="equal lengths",
+        keys="kl",
+        likely=44,
+        defaults=_one,
+        undefined="an end is not there",
         example=_TWO + "m is the equal-length mark on AB drawn twice",
     ),
     Construction(
-        key="equal_angle", sentence="the equal-angle mark at {corner:corner}[ drawn {strokes:strokes}]", makes=MARK, formula=_points, group="Mark",
-        tool="equal angles", keys="ka", likely=44.5, defaults=_one, undefined="an arm is not there",
+        key="equal_angle",
+        sentence="the equal-angle mark at {corner:corner}[ drawn {strokes:strokes}]",
+        makes=MARK,
+        formula=_points,
+        group="Mark",
+        tool="equal angles",
+        keys="ka",
+        likely=44.5,
+        defaults=_one,
+        undefined="an arm is not there",
         example=_CORNER.replace("(0, 3)", "(2.4, 3)") + "m is the equal-angle mark at ABC drawn twice",
     ),
     Construction(
-        key="parallel_mark", sentence="the parallel mark on {straight:straight}[ drawn {strokes:strokes}]", makes=MARK, formula=_straight,
-        group="Mark", tool="parallel", keys="kp", likely=44.2, defaults=_one, undefined="its line is not there",
+        key="parallel_mark",
+        sentence="the parallel mark on {straight:straight}[ drawn {strokes:strokes}]",
+        makes=MARK,
+        formula=_straight,
+        group="Mark",
+        tool="parallel",
+        keys="kp",
+        likely=44.2,
+        defaults=_one,
+        undefined="its line is not there",
         example=_TWO + "m is the parallel mark on AB",
     ),
     Construction(
-        key="right_angle_mark", sentence="the right-angle mark at {corner:corner}", makes=MARK, formula=_points, group="Mark", tool="right angle",
-        keys="kr", likely=44.7, undefined="an arm is not there", example=_CORNER + "m is the right-angle mark at ABC",
+        key="right_angle_mark",
+        sentence="the right-angle mark at {corner:corner}",
+        makes=MARK,
+        formula=_points,
+        group="Mark",
+        tool="right angle",
+        keys="kr",
+        likely=44.7,
+        undefined="an arm is not there",
+        example=_CORNER + "m is the right-angle mark at ABC",
     ),
 )

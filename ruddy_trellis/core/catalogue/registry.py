@@ -1,12 +1,17 @@
 """The catalogue: the constructions by key, by shelf group and by two-letter key."""
 
 from contextvars import ContextVar
+from types import MappingProxyType
 
 from . import circles, conics, marks, measures, moving, points, shapes, straights, telling, transformations
 from .construction import Construction
 
 #: The rows of the shelf, in order.
 GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark", "Tell", "Recipes")
+
+
+#: What a person has on their own shelf who has nothing there.
+_NONE = MappingProxyType({})
 
 
 class Catalogue:
@@ -18,7 +23,7 @@ class Catalogue:
 
     def __init__(self, constructions=()):
         self._by_key = {}
-        self._own = ContextVar("own", default={})
+        self._own = ContextVar("own")
         for construction in constructions:
             self.add(construction)
 
@@ -44,16 +49,16 @@ class Catalogue:
         self._own.set(constructions)
 
     def __iter__(self):
-        return iter((*self._by_key.values(), *self._own.get().values()))
+        return iter((*self._by_key.values(), *self._own.get(_NONE).values()))
 
     def __contains__(self, key):
-        return key in self._by_key or key in self._own.get()
+        return key in self._by_key or key in self._own.get(_NONE)
 
     def __getitem__(self, key) -> Construction:
         try:
             return self._by_key[key]
         except KeyError:
-            return self._own.get()[key]
+            return self._own.get(_NONE)[key]
 
     def group(self, name):
         """The constructions of one shelf row, in order."""
@@ -62,7 +67,15 @@ class Catalogue:
 
 CATALOGUE = Catalogue(
     (
-        *points.POINTS, *straights.STRAIGHT_THINGS, *circles.CIRCLES, *shapes.SHAPES, *conics.CONICS, *transformations.TRANSFORMATIONS, *moving.MOVING,
-        *measures.READINGS, *marks.MARKS, *telling.TELLING,
+        *points.POINTS,
+        *straights.STRAIGHT_THINGS,
+        *circles.CIRCLES,
+        *shapes.SHAPES,
+        *conics.CONICS,
+        *transformations.TRANSFORMATIONS,
+        *moving.MOVING,
+        *measures.READINGS,
+        *marks.MARKS,
+        *telling.TELLING,
     )
-)  # fmt: skip
+)

@@ -39,7 +39,24 @@ from .text import formula_text, shown_name, thing_value_text, unit_text, value_t
 from .tracing import trace
 
 #: In which order kinds are drawn, lowest first.
-LAYERS = {**dict.fromkeys(MAPS, 0), MOTION: 0, REVEAL: 0, FAMILY: 0, LOCUS: 1, POLYGON: 0, SECTOR: 0, CHORD_REGION: 0, CIRCLE: 1, ARC: 1, CONIC: 1, **dict.fromkeys(STRAIGHTS, 2), MARK: 3, NUMBER: 3, WORDS_ON_BOARD: 3, POINT: 4}
+LAYERS = {
+    **dict.fromkeys(MAPS, 0),
+    MOTION: 0,
+    REVEAL: 0,
+    FAMILY: 0,
+    LOCUS: 1,
+    POLYGON: 0,
+    SECTOR: 0,
+    CHORD_REGION: 0,
+    CIRCLE: 1,
+    ARC: 1,
+    CONIC: 1,
+    **dict.fromkeys(STRAIGHTS, 2),
+    MARK: 3,
+    NUMBER: 3,
+    WORDS_ON_BOARD: 3,
+    POINT: 4,
+}
 #: How many places of a locus are looked at first; more are added where it bends.
 _SAMPLES = 181
 #: Where a curve's first samples are taken, in degrees round its focus.
@@ -249,7 +266,9 @@ class _Shapes:
         if kind in (CIRCLE, ARC):
             return degrees(atan2(at[1] - value[1], at[0] - value[0])) + 90
         if kind == POLYGON:
-            (ax, ay), (bx, by) = ((value * 2)[number] for number in (int(step.fills["place"]) % len(value), int(step.fills["place"]) % len(value) + 1))
+            (ax, ay), (bx, by) = (
+                (value * 2)[number] for number in (int(step.fills["place"]) % len(value), int(step.fills["place"]) % len(value) + 1)
+            )
             return degrees(atan2(by - ay, bx - ax))
         if kind == LOCUS:
             small = 1e-4 * (value.high - value.low)
@@ -315,7 +334,10 @@ class _Shapes:
         middle = radians(start + turn / 2)
         out = (cos(middle), sin(middle))
         share = 1.0 if known.step.makes == ARC else 0.6
-        return {"shape": shape, "label": self._label(known, (x + share * radius * out[0], y + share * radius * out[1]), out if share == 1 else (0, 0))}
+        return {
+            "shape": shape,
+            "label": self._label(known, (x + share * radius * out[0], y + share * radius * out[1]), out if share == 1 else (0, 0)),
+        }
 
     def _conic(self, known, value):
         numbers = tuple(map(ARRAYS.number, value))
@@ -342,8 +364,14 @@ class _Shapes:
 
     def _reveal(self, known, value):
         step = known.step
-        says = step.look.caption or f"Show {join(map(self.names.get, step.fills['things'][:3]))}{' …' if len(step.fills['things']) > 3 else ''}"
-        return {"shape": {"at": value, "reveals": step.fills["things"], "says": says, "shown": step.fills.get("start") == "shown"}, "label": None}
+        says = (
+            step.look.caption
+            or f"Show {join(map(self.names.get, step.fills['things'][:3]))}{' …' if len(step.fills['things']) > 3 else ''}"
+        )
+        return {
+            "shape": {"at": value, "reveals": step.fills["things"], "says": says, "shown": step.fills.get("start") == "shown"},
+            "label": None,
+        }
 
     def _family(self, known, value):
         """A family is drawn as copies: each thing once, with its look, and a map for every member."""

@@ -93,7 +93,7 @@ class _Boxes:
             for row in range(first_row, int(high // _CELL) + 1):
                 for other_left, other_low, other_right, other_high, other_column, other_row in self._cells.get((column, row), ()):
                     # Of all cells that both boxes touch, the first one counts.
-                    if column > first_column and column > other_column or row > first_row and row > other_row:
+                    if (column > first_column and column > other_column) or (row > first_row and row > other_row):
                         continue
                     width = (right if right < other_right else other_right) - (left if left > other_left else other_left)
                     height = (high if high < other_high else other_high) - (low if low > other_low else other_low)

@@ -82,4 +82,9 @@ def shape(board, step, points):
     # Arrows stand a little off the middle, so that strokes for equal lengths can stand there as well.
     share = 0.5 if step.does == "equal_length" or hypot(bx - ax, by - ay) == 0 else 0.62
     at = (ax + share * (bx - ax), ay + share * (by - ay))
-    return {"mark": "strokes" if step.does == "equal_length" else "arrows", "at": at, "turn": degrees(atan2(by - ay, bx - ax)), "count": count}
+    return {
+        "mark": "strokes" if step.does == "equal_length" else "arrows",
+        "at": at,
+        "turn": degrees(atan2(by - ay, bx - ax)),
+        "count": count,
+    }

@@ -86,11 +86,11 @@ def style_of(step, looks=()):
         if not construction.moves:
             pen, size = "ink", 5.0
     chosen = {"pen": pen, "width": width, "pattern": pattern, "fill": fill, "size": size, "label": label, "tag": True}
-    board_look = looks[step.makes] if step.makes in looks else {}
-    for part in chosen:
+    board_look = looks.get(step.makes, {})
+    for part, plain in chosen.items():
         own = getattr(look, part)
         own = board_look.get(part) if own is None else own
-        style[part] = chosen[part] if own is None else own
+        style[part] = plain if own is None else own
     style["fill_pen"] = look.pen or board_look.get("pen") or ("straw" if step.makes in (POLYGON, SECTOR, CHORD_REGION) else pen)
     style["hidden"] = look.hidden
     if look.cover:

@@ -84,6 +84,7 @@ def _new_step(board, construction, fills, name):
 
 def new_step_ids(fill, new_ids, prefix="new:"):
     """A fill with the ids of steps made just before in the places of "new:0", "new:1" …"""
+
     def real(id):
         if not id.startswith(prefix):
             return id

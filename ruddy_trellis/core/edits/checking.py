@@ -34,8 +34,6 @@ def check_fills(construction, fills, board):
     _check_own_rules(construction, fills, board)
 
 
-
-
 def fits_alone(gap_kind, kind):
     """Whether one thing of this kind fills the gap by itself."""
     return kind in gap_kind.single
@@ -88,9 +86,9 @@ def _check_typed(construction, gap, fill, board):
     elif literal == "coordinates" and isinstance(fill, tuple) and len(fill) == 2:
         for part in fill:
             check_number(part)
-    elif literal == "word" and fill in gap.kind.options:
-        return
-    elif literal in ("equation", "values") and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH:
+    elif (literal == "word" and fill in gap.kind.options) or (
+        literal in ("equation", "values") and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH
+    ):
         return
     elif literal == "text" and isinstance(fill, Words):
         _check_words(fill, board)
@@ -101,7 +99,7 @@ def _check_typed(construction, gap, fill, board):
 
 
 def _check_words(words, board):
-    for (id, *more) in words.operands:
+    for id, *more in words.operands:
         if more or id not in board or board.kind_of(id) != NUMBER:
             raise Refusal("In braces stands the name of a reading, or a formula of readings.")
     dimensions = [board.dimension(id) for (id,) in words.operands]
@@ -116,12 +114,18 @@ def _check_formula(formula, board):
                 raise Refusal("The formula uses a reading that is not on this board.")
         kinds = [board.kind_of(id) for id in operand]
         if function := measured.get(place):
-            corners = set(kinds) == {POINT} and (len(kinds) == 3 if function == "angle" else len(kinds) >= 3 and "polygon" in MEASURES[function][0])
+            corners = set(kinds) == {POINT} and (
+                len(kinds) == 3 if function == "angle" else len(kinds) >= 3 and "polygon" in MEASURES[function][0]
+            )
             if not corners and not (len(kinds) == 1 and kinds[0] in MEASURES[function][0]):
                 raise Refusal(f"In {function}(…) stands {MEASURES[function][2]}, not {board.name(operand[0])}.")
         elif kinds not in ([NUMBER], [POINT, POINT]):
             raise Refusal(f"{board.name(operand[0])} is {with_article(word(kinds[0]))}; a formula uses readings.")
-        elif kinds == [NUMBER] and board.dimension(operand[0]) not in PLAIN_DIMENSIONS and not isinstance(board.dimension(operand[0]), Fraction):
+        elif (
+            kinds == [NUMBER]
+            and board.dimension(operand[0]) not in PLAIN_DIMENSIONS
+            and not isinstance(board.dimension(operand[0]), Fraction)
+        ):
             raise Refusal(f"{board.name(operand[0])} is not a number that a formula can use.")
     formula.dimension([board.operand_dimension(operand) for operand in formula.operands])
     if not formula.operands:
@@ -144,7 +148,10 @@ def _check_own_rules(construction, fills, board):
     if not (construction.expands or construction.planner) and chosen_formula(construction, fills, board.kind_of) is None:
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
-        raise Refusal(f"“{construction.tool}” cannot be made from {words}: two straight things meet only once, and what meets in four places has no “other” one.")
+        raise Refusal(
+            f"“{construction.tool}” cannot be made from {words}: two straight things meet only once, and what meets in four places "
+            f"has no “other” one."
+        )
     if construction.tied:
         _check_tied(construction, fills, board)
 
@@ -156,7 +163,4 @@ def _check_tied(construction, fills, board):
         fill = fills[gap]
         on = set(fill) if len(fill) > 1 else board.incidence.get(fill[0], ())
         if known not in on:
-            raise Refusal(f"{board.name(known)} is not tied to {join(board.name(id) for id in fill)}; "
-                          "pick a point that was made on it.")
-
-
+            raise Refusal(f"{board.name(known)} is not tied to {join(board.name(id) for id in fill)}; pick a point that was made on it.")

@@ -143,8 +143,11 @@ class Arrange(_Edit):
     looks: dict[Annotated[str, Field(max_length=20)], LookChanges] | None = None
     nice: tuple[Id, Annotated[float, Field(gt=0, le=1e6)]] | None = None
     log: list[Id] | None = Field(default=None, max_length=limits.LOG_READINGS)
-    rows: list[Annotated[list[float | None], Field(max_length=limits.LOG_READINGS)]] | None = Field(default=None, max_length=limits.LOG_ROWS)
+    rows: list[Annotated[list[float | None], Field(max_length=limits.LOG_READINGS)]] | None = Field(
+        default=None, max_length=limits.LOG_ROWS
+    )
     logging: bool | None = None
+
 
 Edit = Annotated[Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange, Field(discriminator="kind")]
 _EDIT = TypeAdapter(Edit)

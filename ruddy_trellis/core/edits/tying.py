@@ -4,6 +4,7 @@ from dataclasses import replace
 
 from ..board.board import Board
 from ..board.naming import check_names
+from ..board.nearest import nearest_place
 from ..catalogue import CATALOGUE
 from ..kinds import POINT, join
 from ..language.fills import fill_from_json
@@ -59,13 +60,16 @@ def _remade(board, old, construction, fills, helper_ids):
         name = board.name(old.id)
         if looping == [name]:
             raise Refusal(f"{name} cannot be made from itself.")
-        raise Refusal(f"That would make a loop: {join(part for part in looping if part != name)} {'is' if len(looping) == 1 else 'are'} made from {name}.")
+        raise Refusal(
+            f"That would make a loop: {join(part for part in looping if part != name)} {'is' if len(looping) == 1 else 'are'} made "
+            f"from {name}."
+        )
     check_fills(construction, read, board)
     if "nearest" in fills.values():
-        from ..pointing.picking import point_on_path
-
-        read["place"] = point_on_path(board, read["path"], board.value(old.id)).fills["place"]
-    return old.with_(does=construction.key, fills=with_defaults(construction, read, board), name=board.name(old.id) if old.name is None else old.name)
+        read["place"] = nearest_place(board, read["path"], board.value(old.id))
+    return old.with_(
+        does=construction.key, fills=with_defaults(construction, read, board), name=board.name(old.id) if old.name is None else old.name
+    )
 
 
 def _in_order(steps):

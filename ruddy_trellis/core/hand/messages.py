@@ -179,8 +179,35 @@ class Reset(_Message):
 
 
 Message = Annotated[
-    Grab | Drag | Drop | Hover | Click | Tool | Back | Finish | Say | Put | Complete | Select | Offer | DoEdit | Nudge | View
-    | Gather | Loosen | Ahead | BoardLook | Shake | Play | Pause | LookBack | BringBack | Range | Undo | Redo | Reset,
+    Grab
+    | Drag
+    | Drop
+    | Hover
+    | Click
+    | Tool
+    | Back
+    | Finish
+    | Say
+    | Put
+    | Complete
+    | Select
+    | Offer
+    | DoEdit
+    | Nudge
+    | View
+    | Gather
+    | Loosen
+    | Ahead
+    | BoardLook
+    | Shake
+    | Play
+    | Pause
+    | LookBack
+    | BringBack
+    | Range
+    | Undo
+    | Redo
+    | Reset,
     Field(discriminator="t"),
 ]
 MESSAGE = TypeAdapter(Message)

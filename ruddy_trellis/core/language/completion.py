@@ -26,7 +26,7 @@ class Completion:
 
 def complete(text, board, sentences):
     """The ways to go on from a typed text, at most ``MOST``; none for a text that fits no sentence."""
-    name, verb, rest = split_subject(text)
+    _name, verb, rest = split_subject(text)
     if verb == "=":
         return []
     start = text[: len(text) - len(rest)]

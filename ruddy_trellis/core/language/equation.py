@@ -67,7 +67,9 @@ def check_equation(wanted):
     def check(fills, board):
         text = fills["equation"]
         if (wanted == "lines") != ("±" in text):
-            raise Refusal("“±” stands in an equation of both lines, such as y = ±2." if wanted != "lines" else "Both lines need “±”: y = ±2.")
+            raise Refusal(
+                "“±” stands in an equation of both lines, such as y = ±2." if wanted != "lines" else "Both lines need “±”: y = ±2."
+            )
         for each in with_each_sign(text) if wanted == "lines" else (text,):
             known = coefficients(each)
             fits = {"line": _is_line, "lines": _is_line, "circle": _is_circle, "conic": lambda part: not _is_line(part)}[wanted]

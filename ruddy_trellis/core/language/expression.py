@@ -27,13 +27,29 @@ FUNCTIONS = {
 }
 #: Each function of things: what it measures of the kind it is given, the dimension, and what it takes, in words.
 MEASURES = {
-    "area": ({"polygon": measures.polygon_area, "circle": measures.circle_area, "sector": arcs.sector_area, "chord_region": arcs.chord_region_area}, 2,
-             "corners, a polygon, a circle or a sector"),
-    "perimeter": ({"polygon": measures.perimeter, "circle": measures.circumference, "sector": arcs.sector_perimeter,
-                   "chord_region": arcs.chord_region_perimeter}, 1, "corners, a polygon, a circle or a sector"),
+    "area": (
+        {
+            "polygon": measures.polygon_area,
+            "circle": measures.circle_area,
+            "sector": arcs.sector_area,
+            "chord_region": arcs.chord_region_area,
+        },
+        2,
+        "corners, a polygon, a circle or a sector",
+    ),
+    "perimeter": (
+        {
+            "polygon": measures.perimeter,
+            "circle": measures.circumference,
+            "sector": arcs.sector_perimeter,
+            "chord_region": arcs.chord_region_perimeter,
+        },
+        1,
+        "corners, a polygon, a circle or a sector",
+    ),
     "radius": ({"circle": measures.radius, "arc": measures.radius, "sector": measures.radius}, 1, "a circle or an arc"),
     "angle": ({"corner": lambda m, corner: measures.angle(m, *corner)}, ANGLE, "three points"),
-}  # fmt: skip
+}
 _COMPARISONS = ("<", ">", "≤", "≥")
 #: The dimension of what is true or false.
 TRUTH = "truth"
@@ -42,7 +58,9 @@ _TOKEN = re.compile(
     rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>(?:{NAME.pattern})+)|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
 )
 _SAME = {"−": "-", "×": "*", "·": "*", "÷": "/", "<=": "≤", ">=": "≥"}
-_WHAT_FITS = "Use numbers, names of readings, + − × ÷ ^, brackets, < and >, sqrt, abs, round, sin, cos, tan, area, perimeter, radius, angle and pi."
+_WHAT_FITS = (
+    "Use numbers, names of readings, + − × ÷ ^, brackets, < and >, sqrt, abs, round, sin, cos, tan, area, perimeter, radius, angle and pi."
+)
 
 
 @dataclass(frozen=True)
@@ -260,7 +278,6 @@ class _Parser:
             return ("pi",)
         self.names.append((value, place))
         return ("operand", len(self.names) - 1)
-
 
     def _thing(self, function):
         """The place of the operand that stands in a function of things."""

@@ -98,8 +98,7 @@ def _short_form(rest, name, verb, board, sentences):
         construction, gap = sentences["calculation"], "formula"
     else:
         raise Refusal(
-            f"No sentence begins “{rest[:40]}”. Try “the midpoint of AB”, “the circle with centre A through B”, "
-            "or pick a tool above."
+            f"No sentence begins “{rest[:40]}”. Try “the midpoint of AB”, “the circle with centre A through B”, or pick a tool above."
         )
     fills = {gap: read_fill(construction.gap_by_name[gap], rest, board)}
     return ReadStep(construction, fills, name)

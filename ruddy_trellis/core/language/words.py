@@ -7,7 +7,7 @@ from .. import limits
 from ..refusal import Refusal
 from .expression import Formula, read_formula
 
-_OPENING, _CLOSING = tuple("“„\""), tuple("”“\"")
+_OPENING, _CLOSING = tuple('“„"'), tuple('”“"')
 #: What a person types between braces; what is kept there: the number of a reading, or a formula with such in braces.
 _TYPED = re.compile(r"\{([^{}]*)\}")
 _KEPT = re.compile(r"\{(\d+|(?:[^{}]|\{\d+\})*)\}")
@@ -33,13 +33,17 @@ class Words(Formula):
             places.update(map(int, used))
             if not inner.isdigit():
                 in_order = list(dict.fromkeys(used))
-                Formula(_renumbered(inner, {number: place for place, number in enumerate(in_order)}), tuple(() for _ in in_order)).check_places()
+                Formula(
+                    _renumbered(inner, {number: place for place, number in enumerate(in_order)}), tuple(() for _ in in_order)
+                ).check_places()
         if places != set(range(len(self.operands))) or re.search(r"[{}]", _KEPT.sub("", self.text)):
             raise Refusal("Kept words name their readings by {0}, {1} …, one for each in their list.")
 
     def written(self, names):
         """The text as a person types it: with names of readings in braces."""
-        return _KEPT.sub(lambda found: f"{{{names[int(found[1])]}}}" if found[1].isdigit() else f"{{{Formula(found[1], ()).written(names)}}}", self.text)
+        return _KEPT.sub(
+            lambda found: f"{{{names[int(found[1])]}}}" if found[1].isdigit() else f"{{{Formula(found[1], ()).written(names)}}}", self.text
+        )
 
     def filled(self, reading, formula):
         """The text with values in its places.
@@ -48,7 +52,9 @@ class Words(Formula):
             reading: a function from the place of a reading among the operands to its text.
             formula: a function from a Formula of the operands to the text of its value.
         """
-        return _KEPT.sub(lambda found: reading(int(found[1])) if found[1].isdigit() else formula(Formula(found[1], self.operands)), self.text)
+        return _KEPT.sub(
+            lambda found: reading(int(found[1])) if found[1].isdigit() else formula(Formula(found[1], self.operands)), self.text
+        )
 
 
 def _renumbered(text, numbers):

@@ -7,11 +7,13 @@ from functools import lru_cache
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from .. import limits
+from ..board import Board
 from ..catalogue import CATALOGUE
 from ..catalogue.construction import Construction, Part
 from ..edits.adding import new_step_ids, tried
 from ..edits.checking import check_fills
 from ..edits.models import Add, NewStep
+from ..edits.pasting import grow
 from ..kinds import MAPS, NUMBER, THINGS, join, with_article, word
 from ..language.fills import fill_from_json, fill_to_json
 from ..language.printing import sentence
@@ -67,18 +69,32 @@ class Recipe:
     def to_json(self):
         """The recipe as a file holds it."""
         return {
-            "format": FORMAT, "version": VERSION, "name": self.name, "givens": [{"name": name, "kind": kind} for name, kind in self.givens],
-            "steps": [{"does": does, "with": {gap: fill_to_json(fill) for gap, fill in fills.items()}, "hidden": hidden} for does, fills, hidden in self.steps],
+            "format": FORMAT,
+            "version": VERSION,
+            "name": self.name,
+            "givens": [{"name": name, "kind": kind} for name, kind in self.givens],
+            "steps": [
+                {"does": does, "with": {gap: fill_to_json(fill) for gap, fill in fills.items()}, "hidden": hidden}
+                for does, fills, hidden in self.steps
+            ],
             "example": self.example,
-        }  # fmt: skip
+        }
 
     def construction(self, key):
         """The recipe as a sentence of the catalogue, under a key of its own."""
         gaps = [f"{{given{number}:{'point' if kind == 'point' else _gap_kind(kind)}}}" for number, (_, kind) in enumerate(self.givens)]
         return Construction(
-            key=key, sentence=f"the {self.name} on {join(gaps)}", makes=CATALOGUE[self.steps[-1][0]].makes, formula=None, expands=self._parts, group="Recipes",
-            tool=self.name, keys=key, likely=40, example=f"{self.example}\nthe {self.name} on {join(name for name, _ in self.givens)}",
-        )  # fmt: skip
+            key=key,
+            sentence=f"the {self.name} on {join(gaps)}",
+            makes=CATALOGUE[self.steps[-1][0]].makes,
+            formula=None,
+            expands=self._parts,
+            group="Recipes",
+            tool=self.name,
+            keys=key,
+            likely=40,
+            example=f"{self.example}\nthe {self.name} on {join(name for name, _ in self.givens)}",
+        )
 
     def _parts(self, kinds, fills, board):
         given = [fills[f"given{number}"][0] for number in range(len(self.givens))]
@@ -97,17 +113,15 @@ def steps_of(construction):
 
 @lru_cache(maxsize=512)
 def _steps_of(example):
-    from ..figure import Figure
-
-    figure = Figure()
+    board = Board()
     *givens, own = example.splitlines()
     try:
-        figure.say("\n".join(givens))
-        before = len(figure.board)
-        figure.say(own)
+        grow(board, "\n".join(givens))
+        before = len(board)
+        grow(board, own)
     except Refusal:
         return []  # it can no longer be made; all else about it still can be seen
-    return [sentence(figure.board, step.id) for step in figure.board.steps[before:]]
+    return [sentence(board, step.id) for step in board.steps[before:]]
 
 
 def _gap_kind(kind):
@@ -210,22 +224,20 @@ def recipe_from_json(data):
 
 def _try(recipe):
     """Make the recipe once on its own example. Raises Refusal where that fails."""
-    from ..figure import Figure
-
-    figure = Figure()
+    board = Board()
     try:
-        figure.say(recipe.example)
-        given = [figure.board.find(name) for name, _ in recipe.givens]
+        grow(board, recipe.example)
+        given = [board.find(name) for name, _ in recipe.givens]
         construction = recipe.construction("recipe_tried")
         fills = {f"given{number}": (id,) for number, id in enumerate(given)}
-        check_fills(construction, fills, figure.board)
-        parts = list(recipe._parts({}, fills, figure.board))
+        check_fills(construction, fills, board)
+        parts = list(recipe._parts({}, fills, board))
         made = []
         for part in parts:
             fills = {gap: fill_to_json(new_step_ids(fill, made, "made:")) for gap, fill in part.fills.items()}
-            with tried(figure.board, Add(steps=[NewStep(does=part.key, fills=fills)])) as (step,):
+            with tried(board, Add(steps=[NewStep(does=part.key, fills=fills)])) as (step,):
                 pass
-            figure.board.append(step)
+            board.append(step)
             made.append(step.id)
     except Refusal as refusal:
         raise Refusal(f"The recipe does not work on its own example: {refusal.sentence}") from None

@@ -45,7 +45,7 @@ class Drag:
             return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
         dx, dy = x - self.start[0], y - self.start[1]
         if len(self.free) == 1:
-            (id, at), = self.free.items()
+            ((id, at),) = self.free.items()
             to = (_bounded(at[0] + dx), _bounded(at[1] + dy))
             if board.step(id).moves == "hanging":
                 return {id: tuple(round(part, 9) for part in to)}
@@ -83,7 +83,11 @@ def grab(board, ids, at):
             free[mover] = numbers_of(board.step(mover))
     if not free:
         raise Refusal(why_fixed(board, ids[0]))
-    carried = [id for id in free if board.step(id).moves == "hanging" and any(set(movers(board, thing)) & set(free) for thing in board.step(id).fills["thing"])]
+    carried = [
+        id
+        for id in free
+        if board.step(id).moves == "hanging" and any(set(movers(board, thing)) & set(free) for thing in board.step(id).fills["thing"])
+    ]
     return Drag(at, {id: numbers for id, numbers in free.items() if id not in carried}, None)
 
 

@@ -99,16 +99,6 @@ def _path_name(board, ids):
     return spelling.spell(board.name(id) for id in ids)
 
 
-
-
-
-
-
-
-
-
-
-
 def _inside_arc(kind, value, at, tolerance):
     """Whether a position is in a sector or a chord region, or on its edge."""
     cx, cy, square, ax, ay, bx, by = value
@@ -118,8 +108,6 @@ def _inside_arc(kind, value, at, tolerance):
         return (at[0] - ax) * (by - ay) - (at[1] - ay) * (bx - ax) >= -tolerance * hypot(bx - ax, by - ay)
     turned = (degrees(atan2(at[1] - cy, at[0] - cx)) - degrees(atan2(ay - cy, ax - cx))) % 360
     return turned <= arcs.sweep(FLOATS, value)
-
-
 
 
 def _sides(corners, value):

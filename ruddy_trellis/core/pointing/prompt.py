@@ -179,7 +179,9 @@ class Prompt:
         own = self.construction.key
         if self.retie is not None:
             if new.does == "free_point":
-                raise Refusal(f"There is nothing here to tie {board.name(self.retie)} to. Point at a line, a circle, a curve or a crossing.")
+                raise Refusal(
+                    f"There is nothing here to tie {board.name(self.retie)} to. Point at a line, a circle, a curve or a crossing."
+                )
             return Taking(gap.name, (new,), new.words)
         if own == "free_point":
             if under.points:
@@ -275,7 +277,9 @@ class Prompt:
         for gap in self.open_gaps(board):
             if is_list(gap):
                 if len(self.filled.get(gap.name, [])) < (1 if gap.kind.several else 3):
-                    raise Refusal("Pick at least one thing first." if gap.kind.several else "A polygon needs at least three corners; pick more.")
+                    raise Refusal(
+                        "Pick at least one thing first." if gap.kind.several else "A polygon needs at least three corners; pick more."
+                    )
                 self.closed = True
 
     def type(self, text, board):
@@ -286,7 +290,12 @@ class Prompt:
         """
         numbers = text.replace(",", " ").split()
         typed = [gap for gap in self.open_gaps(board) if gap.kind.literal == "number"]
-        if len(numbers) > 1 and len(typed) >= len(numbers) and typed == self.open_gaps(board)[: len(typed)] and all(map(_is_number, numbers)):
+        if (
+            len(numbers) > 1
+            and len(typed) >= len(numbers)
+            and typed == self.open_gaps(board)[: len(typed)]
+            and all(map(_is_number, numbers))
+        ):
             # Several numbers at once, for several gaps in a row: "0 360 1".
             for gap, number in zip(typed, numbers):
                 self.take(Taking(gap.name, (read_fill(gap, number, board),), ""))
@@ -346,7 +355,14 @@ class Prompt:
 
     def with_taking(self, taking, at):
         """A copy in which the taking is taken: to look ahead."""
-        copy = Prompt(self.construction, {gap: list(items) for gap, items in self.filled.items()}, self.last_at, self.closed, list(self.order), self.retie)
+        copy = Prompt(
+            self.construction,
+            {gap: list(items) for gap, items in self.filled.items()},
+            self.last_at,
+            self.closed,
+            list(self.order),
+            self.retie,
+        )
         copy.take(taking, at)
         if self._asked and self._asked[0].kind.points < 0 and not taking.closes and len(copy.filled[taking.gap]) >= 3:
             copy.closed = True
@@ -383,7 +399,11 @@ class Prompt:
                 readings = [step for step in board.steps if step.makes == NUMBER and board.dimension(step.id) in PLAIN_DIMENSIONS]
                 return [board.name(step.id) for step in sorted(readings, key=lambda step: step.construction.moves != "turning")][:6]
             if set(gap.kind.single) & set(MAPS) or gap.kind_name == "driver":
-                return [board.name(step.id) for step in reversed(board.steps) if step.makes in gap.kind.single and (step.makes in MAPS or step.construction.moves == "turning")][:8]
+                return [
+                    board.name(step.id)
+                    for step in reversed(board.steps)
+                    if step.makes in gap.kind.single and (step.makes in MAPS or step.construction.moves == "turning")
+                ][:8]
         return []
 
     def _shown(self, items, board, gap):

@@ -57,7 +57,7 @@ class Locus:
         low, high: the range of the places.
     """
 
-    __slots__ = ("low", "high", "_run", "_inputs", "_endless")
+    __slots__ = ("_endless", "_inputs", "_run", "high", "low")
 
     def __init__(self, run, inputs, low, high, endless):
         self._run, self._inputs, self.low, self.high, self._endless = run, inputs, low, high, endless
@@ -144,9 +144,15 @@ def envelope_plan(step, step_of, place_of, make_plan):
     small = _SMALL * (high - low)
     if step_of(step.fills["curve"][0]).makes == CIRCLE:
         seam = high
-        sides = lambda places, inputs: _circle_envelope(run, np.where(places > seam, places - (seam - low), places), inputs, small, places > seam, places == seam)
+        sides = lambda places, inputs: _circle_envelope(
+            run, np.where(places > seam, places - (seam - low), places), inputs, small, places > seam, places == seam
+        )
         return _floats_only(lambda inputs: Locus(sides, inputs, low, 2 * high - low, endless)), outside, ()
-    return _floats_only(lambda inputs: Locus(lambda places, given: _line_envelope(run, places, given, small), inputs, low, high, endless)), outside, ()
+    return (
+        _floats_only(lambda inputs: Locus(lambda places, given: _line_envelope(run, places, given, small), inputs, low, high, endless)),
+        outside,
+        (),
+    )
 
 
 def _prepared(step, gap, step_of, place_of, make_plan):

@@ -41,7 +41,11 @@ def loose_ends(board, reach):
 
 def _seen(board, copies, kinds):
     """The visible things of these kinds that are there now, and in shaken copies."""
-    return [step for step in board.steps if step.makes in kinds and not step.look.hidden and board.value(step.id) is not None and copies[step.id] is not None]
+    return [
+        step
+        for step in board.steps
+        if step.makes in kinds and not step.look.hidden and board.value(step.id) is not None and copies[step.id] is not None
+    ]
 
 
 def _points(board, copies, reach, tolerance):
@@ -70,7 +74,11 @@ def _twin(board, copies, step, points, reach, tolerance, below):
     """The point that another point seems to be."""
     (x, y), (sx, sy) = board.value(step.id), copies[step.id]
     for other in points:
-        if other.id in below or other.id == step.id or (other.moves == "free" == step.moves and board.place(other.id) > board.place(step.id)):
+        if (
+            other.id in below
+            or other.id == step.id
+            or (other.moves == "free" == step.moves and board.place(other.id) > board.place(step.id))
+        ):
             continue
         ox, oy = board.value(other.id)
         if hypot(ox - x, oy - y) <= reach and not always(np.hypot(copies[other.id][0] - sx, copies[other.id][1] - sy), tolerance):

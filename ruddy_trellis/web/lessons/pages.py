@@ -34,7 +34,16 @@ def lesson_list_page(request, problem="", find="", status=200):
     """The list of lessons, with a problem to tell where there is one."""
     store, teacher = request.app.state.lessons, signed_in(request)
     lessons = [pair for pair in store.of_teacher(teacher.id) if find.strip().lower() in pair[0].title.lower()]
-    answer = page(request, "lessons.html", lessons=lessons, away=store.of_teacher(teacher.id, put_away=True), recipes=CATALOGUE.group("Recipes"), steps_of=steps_of, problem=problem, find=find)
+    answer = page(
+        request,
+        "lessons.html",
+        lessons=lessons,
+        away=store.of_teacher(teacher.id, put_away=True),
+        recipes=CATALOGUE.group("Recipes"),
+        steps_of=steps_of,
+        problem=problem,
+        find=find,
+    )
     answer.status_code = status
     return answer
 
@@ -97,7 +106,9 @@ def lesson_file(request: Request, slug: str):
     lesson = own_lesson(request, slug)
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
-    return Response(content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{file_name(lesson.title)}.json"'})
+    return Response(
+        content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{file_name(lesson.title)}.json"'}
+    )
 
 
 @router.post("/lessons/{slug}/away")

@@ -78,9 +78,17 @@ def log_panel(request: Request, board_id: int, across: int = 0, up: int = 1):
     across, up = min(max(across, 0), max(most, 0)), min(max(up, 0), max(most, 0))
     drawn = plot(board.settings.rows, across, up, columns) if len(columns) > 1 and len(board.settings.rows) > 1 else ""
     return page(
-        request, "panels/log.html", board=board, board_id=board_id, readings=readings, columns=columns, across=across, up=up, plot=Markup(drawn),
+        request,
+        "panels/log.html",
+        board=board,
+        board_id=board_id,
+        readings=readings,
+        columns=columns,
+        across=across,
+        up=up,
+        plot=Markup(drawn),
         number=lambda value: "–" if value is None else rounded_text(value, board.settings.decimals),
-    )  # fmt: skip
+    )
 
 
 @router.get("/boards/{board_id}/log.csv")
@@ -92,7 +100,9 @@ def log_file(request: Request, board_id: int):
     units = [unit_text(board.dimension(id), board.settings.unit).strip() for id in board.settings.log]
     writer.writerow([f"{board.name(id)} ({unit})" if unit else board.name(id) for id, unit in zip(board.settings.log, units)])
     writer.writerows(["" if value is None else repr(value) for value in row] for row in board.settings.rows)
-    return Response(text.getvalue(), media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'})
+    return Response(
+        text.getvalue(), media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'}
+    )
 
 
 @router.get("/boards/{board_id}/panels/motions")
@@ -100,10 +110,14 @@ def motions_panel(request: Request, board_id: int):
     """The motions, the dials, and what leaves a trail."""
     board = live_board(request, board_id).board
     return page(
-        request, "panels/motions.html", board=board, motions=[step for step in board.steps if step.makes == MOTION],
-        dials=[step for step in board.steps if step.construction.moves == "turning"], trails=[step for step in board.steps if step.look.trail is not None],
+        request,
+        "panels/motions.html",
+        board=board,
+        motions=[step for step in board.steps if step.makes == MOTION],
+        dials=[step for step in board.steps if step.construction.moves == "turning"],
+        trails=[step for step in board.steps if step.look.trail is not None],
         ways=GAP_KINDS["way"].options,
-    )  # fmt: skip
+    )
 
 
 @router.get("/boards/{board_id}/panels/history")
@@ -131,9 +145,13 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     steps = [board.step(id) for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
     if not steps:
         hidden = [step for step in board.steps if step.look.hidden]
-        return page(request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS)
+        return page(
+            request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS
+        )
     styles = [style_of(step, board.settings.looks) for step in steps]
-    common = {part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")}
+    common = {
+        part: _shared(style[part] for style in styles) for part in ("pen", "width", "pattern", "fill", "size", "label", "tag", "hidden")
+    }
     common["part"] = _shared(bool(step.look.part) for step in steps)
     common["caption"] = _shared(step.look.caption for step in steps)
     common["cover"] = _shared(step.look.cover for step in steps)
@@ -149,13 +167,37 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
         place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
     kinds = {step.makes for step in steps}
     reveals = [step for step in board.steps if step.makes == REVEAL]
-    putting_in = [(reveal, _with_things(reveal, [*reveal.fills["things"], *more])) for reveal in reveals
-                  if REVEAL not in kinds and (more := [step.id for step in steps if step.id not in reveal.fills["things"]])]
+    putting_in = [
+        (reveal, _with_things(reveal, [*reveal.fills["things"], *more]))
+        for reveal in reveals
+        if REVEAL not in kinds and (more := [step.id for step in steps if step.id not in reveal.fills["things"]])
+    ]
     return page(
-        request, "panels/look.html", copied=look_of(one, board.settings.looks) if one else None, putting_in=putting_in, coverable=kinds <= {NUMBER, MARK, WORDS_ON_BOARD}, only_words=kinds == {WORDS_ON_BOARD}, only_reveals=kinds == {REVEAL}, without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]), board=board, steps=steps, common=common, one=one, place=place, pegs=pegs, pens=list(PENS), patterns=PATTERNS,
-        kinds=kinds, has_lines=any(step.makes != POINT for step in steps), point=POINT, filled=bool(kinds & set(REGIONS)),
-        shortened=kinds & {LINE, RAY, CIRCLE}, marks=kinds == {MARK}, strokes=GAP_KINDS["strokes"].options, relations=RELATIONS,
-    )  # fmt: skip
+        request,
+        "panels/look.html",
+        copied=look_of(one, board.settings.looks) if one else None,
+        putting_in=putting_in,
+        coverable=kinds <= {NUMBER, MARK, WORDS_ON_BOARD},
+        only_words=kinds == {WORDS_ON_BOARD},
+        only_reveals=kinds == {REVEAL},
+        without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]),
+        board=board,
+        steps=steps,
+        common=common,
+        one=one,
+        place=place,
+        pegs=pegs,
+        pens=list(PENS),
+        patterns=PATTERNS,
+        kinds=kinds,
+        has_lines=any(step.makes != POINT for step in steps),
+        point=POINT,
+        filled=bool(kinds & set(REGIONS)),
+        shortened=kinds & {LINE, RAY, CIRCLE},
+        marks=kinds == {MARK},
+        strokes=GAP_KINDS["strokes"].options,
+        relations=RELATIONS,
+    )
 
 
 def _with_things(reveal, ids):

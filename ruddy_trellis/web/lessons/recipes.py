@@ -66,11 +66,26 @@ def recipe_panel(request: Request, board_id: int, ids: str = "", problem: str = 
     board = live_board(request, board_id).board
     results = [id for id in ids.split(",") if id in board]
     choices = [board.step(id) for id in needed(board, results) if id not in results]
-    return page(request, "panels/recipe.html", board=board, board_id=board_id, results=results, choices=choices, givens=likely_givens(board, results), problem=problem)
+    return page(
+        request,
+        "panels/recipe.html",
+        board=board,
+        board_id=board_id,
+        results=results,
+        choices=choices,
+        givens=likely_givens(board, results),
+        problem=problem,
+    )
 
 
 @router.post("/boards/{board_id}/recipes")
-def keep_recipe(request: Request, board_id: int, name: Annotated[str, Form()] = "", results: Annotated[str, Form()] = "", given: Annotated[list[str] | None, Form()] = None):
+def keep_recipe(
+    request: Request,
+    board_id: int,
+    name: Annotated[str, Form()] = "",
+    results: Annotated[str, Form()] = "",
+    given: Annotated[list[str] | None, Form()] = None,
+):
     """Keep a recipe from a board. Answers with its panel, which says what is wrong where something is."""
     board = live_board(request, board_id).board
     ids = [id for id in results.split(",") if id in board]

@@ -40,7 +40,12 @@ def _panel(request, lesson, board_id):
 
 
 @router.post("/lessons/{slug}/share")
-def share(request: Request, slug: str, shared: Annotated[Literal["private", "link", "gallery"], Form()], board: Annotated[int | None, Form()] = None):
+def share(
+    request: Request,
+    slug: str,
+    shared: Annotated[Literal["private", "link", "gallery"], Form()],
+    board: Annotated[int | None, Form()] = None,
+):
     """Say who may open a lesson. Who has it open and may no longer is let go."""
     before = own_lesson(request, slug)
     lesson = request.app.state.lessons.share(slug, shared)

@@ -96,7 +96,10 @@ def embed_code(request, lesson, size=None):
     # Pages that allow no styles in their code fall back on the width and height.
     style = "" if size else f' style="height:auto;aspect-ratio:{_FRAME[0]}/{_FRAME[1]};border:0"'
     address = escape(link_of(request, lesson, "embed"), quote=True)
-    return f'<iframe src="{address}" title="{escape(lesson.title, quote=True)}" width="{width}" height="{height}"{style} loading="lazy" allow="fullscreen"></iframe>'
+    return (
+        f'<iframe src="{address}" title="{escape(lesson.title, quote=True)}" width="{width}" height="{height}"{style} '
+        f'loading="lazy" allow="fullscreen"></iframe>'
+    )
 
 
 @router.get("/oembed")
@@ -113,6 +116,14 @@ def oembed(request: Request, url: str, maxwidth: int = 800, maxheight: int = 10_
     height = round(width * high / wide)
     teacher = request.app.state.teachers.get(lesson.teacher_id)
     return {
-        "version": "1.0", "type": "rich", "title": lesson.title, "author_name": teacher.name if teacher else "", "provider_name": "Ruddy Trellis",
-        "provider_url": str(request.base_url), "width": width, "height": height, "html": embed_code(request, lesson, (width, height)), "cache_age": 300,
-    }  # fmt: skip
+        "version": "1.0",
+        "type": "rich",
+        "title": lesson.title,
+        "author_name": teacher.name if teacher else "",
+        "provider_name": "Ruddy Trellis",
+        "provider_url": str(request.base_url),
+        "width": width,
+        "height": height,
+        "html": embed_code(request, lesson, (width, height)),
+        "cache_age": 300,
+    }

@@ -1,6 +1,7 @@
 """One browser at a live board: its tool, its selection, and the answers to its messages."""
 
 import asyncio
+import itertools
 from dataclasses import replace
 
 import numpy as np
@@ -227,7 +228,14 @@ class Connection:
         self._forget_lost_things()
         only = message.id if message.id in self.board else None
         if only is None and (choice := self._prompt.alternatives(self.board, message.at, message.reach)):
-            self.send({"t": "which", "at": message.at, "reach": message.reach, "ways": [{"id": id, "words": sentence(self.board, id)} for id in choice]})
+            self.send(
+                {
+                    "t": "which",
+                    "at": message.at,
+                    "reach": message.reach,
+                    "ways": [{"id": id, "words": sentence(self.board, id)} for id in choice],
+                }
+            )
             return
         self._prompt.take(self._prompt.what_at(self.board, message.at, message.reach, only), message.at)
         await self._finish_if_complete()
@@ -350,10 +358,14 @@ class Connection:
         pegs = {step.id: numbers for step in copy.steps if (numbers := numbers_of(step))}
         random, reach = np.random.default_rng(), 0.09 * span(copy)
         stops = [pegs, *(shaken_numbers(copy, random, reach) for _ in range(4)), pegs]
-        for start, stop in zip(stops, stops[1:]):
+        for start, stop in itertools.pairwise(stops):
             for frame in range(1, _SHAKE_FRAMES + 1):
                 share = frame / _SHAKE_FRAMES
-                at = {id: tuple(a + share * share * (3 - 2 * share) * (b - a) for a, b in zip(start[id], to)) for id, to in stop.items() if id in start}
+                at = {
+                    id: tuple(a + share * share * (3 - 2 * share) * (b - a) for a, b in zip(start[id], to))
+                    for id, to in stop.items()
+                    if id in start
+                }
                 if at:
                     self.send_items(refreshed(copy, self.live.extent, copy.move(at)))
                 await asyncio.sleep(1 / 30)
@@ -449,13 +461,32 @@ class Connection:
 
 
 _HANDLERS = {
-    messages.Grab: Connection._grab, messages.Drag: Connection._drag, messages.Drop: Connection._drop,
-    messages.Nudge: Connection._nudge, messages.Tool: Connection._tool, messages.Hover: Connection._hover,
-    messages.Click: Connection._click, messages.Back: Connection._back, messages.Finish: Connection._finish,
-    messages.Say: Connection._say, messages.Put: Connection._put, messages.Complete: Connection._complete, messages.Select: Connection._select,
-    messages.Offer: Connection._offer, messages.DoEdit: Connection._edit, messages.Undo: Connection._undo,
-    messages.Redo: Connection._redo, messages.View: Connection._view, messages.Gather: Connection._gather,
-    messages.Loosen: Connection._loosen, messages.Ahead: Connection._ahead, messages.BoardLook: Connection._board_look, messages.Shake: Connection._shake,
-    messages.Range: Connection._range, messages.Play: Connection._play, messages.Pause: Connection._pause,
-    messages.LookBack: Connection._look_back, messages.BringBack: Connection._bring_back,
-}  # fmt: skip
+    messages.Grab: Connection._grab,
+    messages.Drag: Connection._drag,
+    messages.Drop: Connection._drop,
+    messages.Nudge: Connection._nudge,
+    messages.Tool: Connection._tool,
+    messages.Hover: Connection._hover,
+    messages.Click: Connection._click,
+    messages.Back: Connection._back,
+    messages.Finish: Connection._finish,
+    messages.Say: Connection._say,
+    messages.Put: Connection._put,
+    messages.Complete: Connection._complete,
+    messages.Select: Connection._select,
+    messages.Offer: Connection._offer,
+    messages.DoEdit: Connection._edit,
+    messages.Undo: Connection._undo,
+    messages.Redo: Connection._redo,
+    messages.View: Connection._view,
+    messages.Gather: Connection._gather,
+    messages.Loosen: Connection._loosen,
+    messages.Ahead: Connection._ahead,
+    messages.BoardLook: Connection._board_look,
+    messages.Shake: Connection._shake,
+    messages.Range: Connection._range,
+    messages.Play: Connection._play,
+    messages.Pause: Connection._pause,
+    messages.LookBack: Connection._look_back,
+    messages.BringBack: Connection._bring_back,
+}

@@ -48,7 +48,9 @@ class Running:
                 return
             times = [number / RATE for number in range(self._next, self._next + _BATCH)]
             frames = pictures(self._copy, self._courses, self._view(), times)
-            self._send({"t": "frames", "from": self._next, "rate": RATE, "now": round((time.monotonic() - self._begun) * RATE), "frames": frames})
+            self._send(
+                {"t": "frames", "from": self._next, "rate": RATE, "now": round((time.monotonic() - self._begun) * RATE), "frames": frames}
+            )
             self._next += _BATCH
             over = all(one.is_over(times[-1]) for one in self._courses)
             wait = self._begun + self._next / RATE - _AHEAD - time.monotonic()

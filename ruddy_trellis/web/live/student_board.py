@@ -59,9 +59,18 @@ class StudentConnection(Connection):
     """A student's browser at their copy: what it may ask for is to move, to look, to run motions and to start again."""
 
     _ALLOWED = (
-        messages.Grab, messages.Drag, messages.Drop, messages.Nudge, messages.Select, messages.View, messages.Undo, messages.Redo, messages.Play,
-        messages.Pause, messages.Reset,
-    )  # fmt: skip
+        messages.Grab,
+        messages.Drag,
+        messages.Drop,
+        messages.Nudge,
+        messages.Select,
+        messages.View,
+        messages.Undo,
+        messages.Redo,
+        messages.Play,
+        messages.Pause,
+        messages.Reset,
+    )
 
     async def answer(self, message):
         if not isinstance(message, self._ALLOWED):

@@ -142,7 +142,10 @@ def own_data(request: Request):
     teacher, state = signed_in(request), request.app.state
     packed = io.BytesIO()
     with zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as archive:
-        archive.writestr("account.json", orjson.dumps({"name": teacher.name, "sign_in": teacher.sign_in, "made_at": teacher.made_at}, option=orjson.OPT_INDENT_2))
+        archive.writestr(
+            "account.json",
+            orjson.dumps({"name": teacher.name, "sign_in": teacher.sign_in, "made_at": teacher.made_at}, option=orjson.OPT_INDENT_2),
+        )
         for away in (False, True):
             for lesson, _ in state.lessons.of_teacher(teacher.id, away):
                 boards = [state.live.get(row.id).board for row in state.lessons.boards(lesson.id)]
@@ -150,7 +153,9 @@ def own_data(request: Request):
                 archive.writestr(name, orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2))
         for row in state.lessons.recipes(teacher.id):
             archive.writestr(f"recipes/{row.id} {file_name(orjson.loads(row.document)['name'])}.json", row.document)
-    return Response(packed.getvalue(), media_type="application/zip", headers={"content-disposition": 'attachment; filename="my-lessons.zip"'})
+    return Response(
+        packed.getvalue(), media_type="application/zip", headers={"content-disposition": 'attachment; filename="my-lessons.zip"'}
+    )
 
 
 @router.post("/account/delete")

@@ -1,13 +1,13 @@
 // A board page: puts the parts together.
 import { boardActs } from "./boards.js";
-import { hideChoices, showChoices } from "./choices.js";
-import { ARROWS, BoardView } from "./board_view.js";
-import { Drawer } from "./drawer.js";
-import { Gestures } from "./gestures.js";
-import { labelOffset } from "./labels.js";
-import { Latest } from "./line.js";
-import { SentenceBar } from "./sentence_bar.js";
-import { Shelf } from "./shelf.js";
+import { hideChoices, showChoices } from "../bar/choices.js";
+import { ARROWS, BoardView } from "../board/board_view.js";
+import { Drawer } from "../drawer/drawer.js";
+import { Gestures } from "../board/gestures.js";
+import { labelOffset } from "../drawing/labels.js";
+import { Latest } from "../board/line.js";
+import { SentenceBar } from "../bar/sentence_bar.js";
+import { Shelf } from "../bar/shelf.js";
 import { Present } from "./present.js";
 import { Replay } from "./replay.js";
 import { hideToast, toast } from "./toast.js";
@@ -173,7 +173,8 @@ function menu(id, place) {
     { words: style.hidden ? "Show" : "Hide", act: () => restyle({ hidden: !style.hidden }) },
     { words: "Delete", act: remove },
   ];
-  if (kind !== "number") ways.splice(1, 0, { words: style.label ? "Take its label away" : "Show its label", act: () => restyle({ label: !style.label }) });
+  if (kind !== "number")
+    ways.splice(1, 0, { words: style.label ? "Take its label away" : "Show its label", act: () => restyle({ label: !style.label }) });
   showChoices(place, selected.length > 1 ? `${selected.length} things` : says, ways);
 }
 
@@ -350,7 +351,7 @@ document.addEventListener("keydown", (event) => {
   const command = event.ctrlKey || event.metaKey;
   if (command && !writing && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
   else if (command && !writing && event.key.toLowerCase() === "y") line.send("redo");
-  else if (command || writing || event.altKey && !ARROWS[event.key]) return;
+  else if (command || writing || (event.altKey && !ARROWS[event.key])) return;
   else if (event.key === "Escape") stop();
   else if ((event.key === "Delete" || event.key === "Backspace") && !tool) remove();
   else if (event.key === "Backspace") line.send("back");

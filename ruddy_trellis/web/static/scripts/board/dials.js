@@ -55,15 +55,19 @@ export class Dials {
       row.held = false;
     };
     input.addEventListener("change", drop);
-    input.addEventListener("wheel", (event) => {
-      event.preventDefault();
-      if (input.disabled) return;
-      input.value = Number(input.value) + (event.deltaY < 0 ? 1 : -1) * Number(input.step);
-      held();
-      this.acts.turn(Number(input.value));
-      clearTimeout(row.resting);
-      row.resting = setTimeout(drop, 300);
-    }, { passive: false });
+    input.addEventListener(
+      "wheel",
+      (event) => {
+        event.preventDefault();
+        if (input.disabled) return;
+        input.value = Number(input.value) + (event.deltaY < 0 ? 1 : -1) * Number(input.step);
+        held();
+        this.acts.turn(Number(input.value));
+        clearTimeout(row.resting);
+        row.resting = setTimeout(drop, 300);
+      },
+      { passive: false },
+    );
     row.append(name, input, document.createElement("output"));
   }
 

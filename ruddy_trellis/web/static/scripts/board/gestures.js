@@ -144,8 +144,7 @@ export class Gestures {
     else if (doing.kind === "click") {
       const label = this.drawing.labelUnder(event.clientX - this.port.left, event.clientY - this.port.top);
       this.acts.click(this.port.at(event), this.reach(event), label);
-    }
-    else {
+    } else {
       const here = this.drawing.under(event.clientX - this.port.left, event.clientY - this.port.top);
       this.acts.choose(doing.kind === "box" ? null : doing.id, event.shiftKey, here);
     }

@@ -2,7 +2,7 @@
 
 export class Reveals {
   /**
-   * @param {import("./viewport.js").Viewport} port
+   * @param {import("../drawing/viewport.js").Viewport} port
    * @param {object} acts changed, grab, drag, drop
    */
   constructor(port, acts) {
@@ -58,10 +58,14 @@ export class Reveals {
     this.acts.grab(id, this.port.at(event));
     const move = (moved) => this.acts.drag(this.port.at(moved));
     handle.addEventListener("pointermove", move);
-    handle.addEventListener("lostpointercapture", () => {
-      handle.removeEventListener("pointermove", move);
-      this.acts.drop();
-    }, { once: true });
+    handle.addEventListener(
+      "lostpointercapture",
+      () => {
+        handle.removeEventListener("pointermove", move);
+        this.acts.drop();
+      },
+      { once: true },
+    );
   }
 
   press(id) {

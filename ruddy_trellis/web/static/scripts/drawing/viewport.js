@@ -79,6 +79,4 @@ export class Viewport extends Port {
     this.x = x - (x - this.x) / real;
     this.y = y - (y - this.y) / real;
   }
-
-
 }

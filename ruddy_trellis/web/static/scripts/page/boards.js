@@ -1,5 +1,5 @@
 // The boards of a lesson: add, duplicate, rename, move, delete.
-import { showChoices } from "./choices.js";
+import { showChoices } from "../bar/choices.js";
 import { toast } from "./toast.js";
 
 const form = /** @type {HTMLFormElement} */ (document.getElementById("board-form"));

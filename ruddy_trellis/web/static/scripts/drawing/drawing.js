@@ -196,7 +196,13 @@ export class Drawing {
     const { port } = this;
     const inside = (x, y) => port.px(x) >= left && port.px(x) <= right && port.py(y) >= top && port.py(y) <= bottom;
     return [...this.things.values()]
-      .filter((item) => this.visible(item) && item.kind !== "number" && extremes(item.shape).length && extremes(item.shape).every(([x, y]) => inside(x, y)))
+      .filter(
+        (item) =>
+          this.visible(item) &&
+          item.kind !== "number" &&
+          extremes(item.shape).length &&
+          extremes(item.shape).every(([x, y]) => inside(x, y)),
+      )
       .map((item) => item.id);
   }
 
@@ -222,11 +228,14 @@ export class Drawing {
         const line = document.createElement("li");
         line.dataset.id = item.id;
         line.dataset.kind = item.kind;
-        line.className = Object.keys(this.marks).filter((name) => this.marks[name].has(item.id)).join(" ");
+        line.className = Object.keys(this.marks)
+          .filter((name) => this.marks[name].has(item.id))
+          .join(" ");
         if (tagged(item)) line.dataset.label = covered(item) ? "?" : item.label.text;
         if (item.shape.doubt) line.dataset.doubt = "";
         const doubt = item.shape.doubt ? ": the figure does not agree now" : "";
-        const says = item.kind === "number" ? (item.label?.text ?? item.sentence) : item.kind === "words" ? item.shape.words : item.sentence;
+        const says =
+          item.kind === "number" ? (item.label?.text ?? item.sentence) : item.kind === "words" ? item.shape.words : item.sentence;
         line.textContent = covered(item) ? `A covered ${item.kind === "mark" ? "mark" : "value"}: press it to see` : says + doubt;
         return line;
       }),
@@ -247,6 +256,7 @@ function extremes({ at, radius = 0, points = [], curves = [], parts, maps }) {
 /** Where the copies of a place are. */
 function mapped([x, y], maps) {
   const all = [];
-  for (let i = 0; i < maps.length; i += 6) all.push([maps[i] * x + maps[i + 1] * y + maps[i + 4], maps[i + 2] * x + maps[i + 3] * y + maps[i + 5]]);
+  for (let i = 0; i < maps.length; i += 6)
+    all.push([maps[i] * x + maps[i + 1] * y + maps[i + 4], maps[i + 2] * x + maps[i + 3] * y + maps[i + 5]]);
   return all;
 }

@@ -1,6 +1,6 @@
 // The drawer: panels made by the server, put in by htmx, and what is pressed in them.
 
-import { rove } from "./roving.js";
+import { rove } from "../page/roving.js";
 
 export class Drawer {
   /**
@@ -122,9 +122,15 @@ export class Drawer {
     else if (dataset.remake) this.acts.send({ t: "tool", key: dataset.does, retie: dataset.remake });
     else if (dataset.log) this.toggleLog(dataset.log);
     else if (dataset.show) this.acts.edit({ kind: "restyle", ids: dataset.show.split(" "), look: { hidden: false } });
-    else if (dataset.look) this.acts.edit({ kind: "restyle", ids: this.targets(element), look: { [dataset.look]: JSON.parse(dataset.value) } });
-    else if (dataset.choose) for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
-    else if (dataset.arrange) this.acts.edit({ kind: "arrange", [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value });
+    else if (dataset.look)
+      this.acts.edit({ kind: "restyle", ids: this.targets(element), look: { [dataset.look]: JSON.parse(dataset.value) } });
+    else if (dataset.choose)
+      for (const id of this.targets(element)) this.acts.edit({ kind: "choose", id, gap: dataset.choose, word: dataset.word || null });
+    else if (dataset.arrange)
+      this.acts.edit({
+        kind: "arrange",
+        [dataset.arrange]: ["decimals", "size"].includes(dataset.arrange) ? Number(dataset.value) : dataset.value,
+      });
     else if (element.id === "snap") this.acts.snap(element.getAttribute("aria-pressed") !== "true");
     else if ("back" in dataset) this.lookBack(element);
     else if (element.id === "paste-working") this.acts.paste();
@@ -185,7 +191,8 @@ export class Drawer {
     else if (dataset.nice) this.acts.edit({ kind: "arrange", nice: value ? [dataset.nice, Number(value)] : null });
     else if (dataset.arrangeNumber) this.typedNumber(dataset.arrangeNumber, value);
     else if ("range" in dataset) this.typedRange(value);
-    else if (dataset.look) this.acts.edit({ kind: "restyle", ids: this.targets(event.target), look: { [dataset.look]: value === "" ? null : Number(value) } });
+    else if (dataset.look)
+      this.acts.edit({ kind: "restyle", ids: this.targets(event.target), look: { [dataset.look]: value === "" ? null : Number(value) } });
     else if (dataset.rename) this.acts.edit({ kind: "rename", id: dataset.rename, name: value });
     else if (dataset.place) this.acts.place(dataset.place, value);
     else return;
@@ -200,7 +207,11 @@ export class Drawer {
   }
 
   typedRange(text) {
-    const view = text.replaceAll("−", "-").split(/[,;]\s*|\s+/).filter(Boolean).map(Number);
+    const view = text
+      .replaceAll("−", "-")
+      .split(/[,;]\s*|\s+/)
+      .filter(Boolean)
+      .map(Number);
     if (view.length === 4 && view.every(Number.isFinite)) this.acts.send({ t: "range", view });
     else this.acts.refuse("Type four numbers: left, foot, right, top, such as −10, −6, 10, 6.");
   }

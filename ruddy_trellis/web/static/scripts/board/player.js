@@ -24,7 +24,7 @@ export class Player {
     // The clock of the pictures runs a little behind, so that there is always one to show.
     this.start ??= performance.now() - (now / rate) * 1000 + 40;
     for (const number of this.frames.keys()) if (number >= from) this.frames.delete(number);
-    frames.forEach((items, place) => this.frames.set(from + place, items));
+    for (const [place, items] of frames.entries()) this.frames.set(from + place, items);
   }
 
   ask() {

@@ -1,11 +1,11 @@
 // A live board on the page: what a teacher's page and a student's have in common.
 import { Dials } from "./dials.js";
-import { Drawing } from "./drawing.js";
+import { Drawing } from "../drawing/drawing.js";
 import { Latest, Line } from "./line.js";
 import { Player } from "./player.js";
 import { Reveals } from "./reveals.js";
-import { toast } from "./toast.js";
-import { Viewport } from "./viewport.js";
+import { toast } from "../page/toast.js";
+import { Viewport } from "../drawing/viewport.js";
 
 /** How large a board is on a teacher's page at 1280 × 800, in pixels: what a lesson is set up for. */
 const USUAL = { width: 964, height: 604 };

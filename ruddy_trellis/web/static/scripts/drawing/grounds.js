@@ -83,7 +83,8 @@ function axes(context, port, step, colour) {
   for (const i of steps(left, right, every)) if (i) context.fillText(text(i * every), port.px(i * every), inside(y0 + 5, port.height - 22));
   context.textAlign = "right";
   context.textBaseline = "middle";
-  for (const i of steps(low, high, every)) if (i) context.fillText(text(i * every), Math.max(inside(x0 - 6, port.width - 8), 34), port.py(i * every));
+  for (const i of steps(low, high, every))
+    if (i) context.fillText(text(i * every), Math.max(inside(x0 - 6, port.width - 8), 34), port.py(i * every));
 }
 
 /** The whole numbers whose multiples of a step lie between two places. */

@@ -1,6 +1,6 @@
 // A student's page: their own copy of a board, to drag, turn, reveal and start again.
-import { BoardView, isPeg } from "./board_view.js";
-import { Gestures } from "./gestures.js";
+import { BoardView, isPeg } from "../board/board_view.js";
+import { Gestures } from "../board/gestures.js";
 import { hideToast } from "./toast.js";
 
 const page = document.getElementById("board");

@@ -66,9 +66,7 @@ export class SentenceBar {
   /** The sentence of a tool. */
   prompt(chips, ways = []) {
     const parts = chips.map((chip) =>
-      "words" in chip
-        ? word(chip.words.trim())
-        : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
+      "words" in chip ? word(chip.words.trim()) : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
     );
     parts.push(...ways.map((way) => button(way, () => this.acts.say(way), "go way")));
     if (chips.some((chip) => chip.shown?.includes("when they are all"))) parts.push(button("These are all (Enter)", this.acts.finish));
@@ -92,7 +90,13 @@ export class SentenceBar {
     for (const kind of ["pointerenter", "focus"]) remove.addEventListener(kind, () => this.acts.warn(warning));
     for (const kind of ["pointerleave", "blur"]) remove.addEventListener(kind, () => this.acts.warn(""));
     const others = (this.others ?? []).map(({ words: other, act }) => button(`or ${other}`, act, "go or"));
-    this.show(what, ...others, row, button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)), remove);
+    this.show(
+      what,
+      ...others,
+      row,
+      button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)),
+      remove,
+    );
     this.foldOffers(row, offers);
   }
 

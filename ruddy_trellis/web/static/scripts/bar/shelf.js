@@ -1,6 +1,6 @@
 // The shelf: rows of tools, and their two-letter keys.
 
-import { rove } from "./roving.js";
+import { rove } from "../page/roving.js";
 
 export class Shelf {
   /** @param {(key: string | null) => void} onTool */

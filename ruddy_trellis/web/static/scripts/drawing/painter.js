@@ -1,12 +1,29 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
 import { paintGround } from "./grounds.js";
 import { paintDrawn } from "./instruments.js";
-import { FONT, covered, labelHalf, labelPlace, markPlace, nameFont, sizes, tagged, useClosed, useSizes, useUncovered, visible, wordsBox } from "./labels.js";
+import {
+  FONT,
+  covered,
+  labelHalf,
+  labelPlace,
+  markPlace,
+  nameFont,
+  sizes,
+  tagged,
+  useClosed,
+  useSizes,
+  useUncovered,
+  visible,
+  wordsBox,
+} from "./labels.js";
 import { copiesOf, outlineOf, ring } from "./outlines.js";
 import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
 
-const FONT_FILES = { 400: "../fonts/atkinson-hyperlegible-latin-400-normal.woff2", 700: "../fonts/atkinson-hyperlegible-latin-700-normal.woff2" };
+const FONT_FILES = {
+  400: "../../fonts/atkinson-hyperlegible-latin-400-normal.woff2",
+  700: "../../fonts/atkinson-hyperlegible-latin-700-normal.woff2",
+};
 
 /** Holds a copy of what is on the board, told by the page, and paints it when it has changed. */
 class Painter {
@@ -132,7 +149,7 @@ class Painter {
     context.textAlign = covered(item) ? "center" : "left";
     context.fillStyle = covered(item) ? "#2B2A33" : this.pen(item.style.pen);
     if (covered(item)) context.fillText("?", x + width / 2, y + height / 2 - size / 2);
-    else lines.forEach((line, row) => context.fillText(line, x + size / 2, y + size * (0.35 + 1.3 * row)));
+    else for (const [row, line] of lines.entries()) context.fillText(line, x + size / 2, y + size * (0.35 + 1.3 * row));
     context.globalAlpha = before;
   }
 
