@@ -11,6 +11,7 @@ from ruddy_trellis.core.pointing.offers import offers
 from ruddy_trellis.core.pointing.picking import look_under
 from ruddy_trellis.core.pointing.preview import preview
 from ruddy_trellis.core.pointing.prompt import Prompt
+from ruddy_trellis.core.pointing.taking import what_at
 from ruddy_trellis.core.truth.loose_ends import loose_ends
 
 from .figures import distance, figure
@@ -55,7 +56,7 @@ class PromptTest(unittest.TestCase):
     def fill(self, board, key, *places):
         prompt = Prompt.of(key)
         for at in places:
-            prompt.take(prompt.what_at(board, at, NEAR), at)
+            prompt.take(what_at(prompt, board, at, NEAR), at)
         return prompt
 
     def made(self, key, *places):
@@ -91,8 +92,8 @@ class PromptTest(unittest.TestCase):
         prompt = self.fill(f.board, "polygon", (8, 4), (9, 1), (6, 0))
         self.assertFalse(prompt.is_complete(f.board))
         with self.assertRaises(Refusal):
-            prompt.what_at(f.board, (9, 1), NEAR)
-        taking = prompt.what_at(f.board, (8.05, 4), NEAR)
+            what_at(prompt, f.board, (9, 1), NEAR)
+        taking = what_at(prompt, f.board, (8.05, 4), NEAR)
         self.assertTrue(taking.closes)
         self.assertEqual([item["kind"] for item in preview(prompt, f.board, taking, (8, 4), EXTENT)], ["point", "point", "polygon"])
         self.assertEqual(len(f.board), 7, "looking ahead changes nothing")
@@ -198,7 +199,7 @@ class CurveTest(unittest.TestCase):
         self.assertEqual(under.paths[0], (board.find("l"),))
         self.assertEqual(under.new_point.does, "point_on")
         prompt = Prompt.of("point_on")
-        prompt.take(prompt.what_at(board, (0, 2.02), 0.1), (0, 2.02))
+        prompt.take(what_at(prompt, board, (0, 2.02), 0.1), (0, 2.02))
         perform(board, prompt.edit(board))
         self.assertAlmostEqual(math.hypot(*board.values[-1]), 2, places=4)
         self.assertIn((board.find("e"),), look_under(board, (0.02, 3.5), 0.1).paths)

@@ -13,6 +13,7 @@ from ruddy_trellis.core.pointing.gathering import gather
 from ruddy_trellis.core.pointing.nice import nicely
 from ruddy_trellis.core.pointing.preview import changed_by
 from ruddy_trellis.core.pointing.prompt import Prompt
+from ruddy_trellis.core.pointing.taking import what_at
 from ruddy_trellis.core.truth.loose_ends import loose_ends
 
 from .figures import distance, figure
@@ -86,12 +87,12 @@ class RetieTest(unittest.TestCase):
     def test_tying_by_pointing(self):
         f = figure(BED)
         prompt = Prompt.of("intersection", retie=f.board.find("C"))
-        prompt.take(prompt.what_at(f.board, (2, -2.02), 0.2), (2, -2.02))
+        prompt.take(what_at(prompt, f.board, (2, -2.02), 0.2), (2, -2.02))
         self.assertTrue(prompt.is_complete(f.board))
         perform(f.board, prompt.edit(f.board))
         self.assertEqual(f.sentence("C"), "C is a point on AB")
         with self.assertRaises(Refusal) as caught:
-            Prompt.of("intersection", retie=f.board.find("C")).what_at(f.board, (-8, 5), 0.2)
+            what_at(Prompt.of("intersection", retie=f.board.find("C")), f.board, (-8, 5), 0.2)
         self.assertIn("nothing here to tie C to", caught.exception.sentence)
 
 

@@ -10,7 +10,6 @@ from unittest import mock
 
 from ruddy_trellis.core import Refusal
 from ruddy_trellis.core.edits import read_edit
-from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.store.tables import BoardRow
 from ruddy_trellis.web.live.connection import Connection
 from ruddy_trellis.web.live.lines import Pace
@@ -79,8 +78,8 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
 
     async def test_a_drag_that_cannot_be_kept_goes_back(self):
         hand = object()
-        self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
-        self.live.drag_to(hand, (3, 4))
+        self.live.hold(hand, ["s1"])
+        self.live.shift(hand, {"s1": (3, 4)})
         self.assertEqual(self.live.board.value("s1"), (3, 4))
         self.store.fails = True
         with self.assertRaises(OSError):
@@ -89,9 +88,9 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
 
     async def test_an_undo_goes_to_what_was_before_the_whole_drag(self):
         hand = object()
-        self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
+        self.live.hold(hand, ["s1"])
         for x in range(1, 6):
-            self.live.drag_to(hand, (x, 0))
+            self.live.shift(hand, {"s1": (x, 0)})
         await self.live.drop(hand)
         self.assertEqual(self.live.edits_done, 1)
         self.assertEqual(await self.live.undo(), "Moved A")
@@ -103,7 +102,7 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
 
     async def test_grabbing_without_moving_is_no_edit(self):
         hand = object()
-        self.live.start_drag(hand, grab(self.live.board, ["s1"], (0, 0)))
+        self.live.hold(hand, ["s1"])
         self.assertFalse(await self.live.drop(hand))
         self.assertEqual(self.store.saved, [])
 
@@ -116,11 +115,11 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         change = asyncio.create_task(self.live.change(self.add))
         while len(self.live.board) < 2:
             await asyncio.sleep(0.01)
-        self.assertEqual(watcher._waiting, [], "nothing is told before it is kept")
+        self.assertEqual(watcher.outgoing.waiting, [], "nothing is told before it is kept")
         await watcher.receive(json.dumps({"t": "view", "view": [-8, -5, 8, 5], "keep": False}))
         may_save.set()
         await change
-        told = [message for message in watcher._waiting if message["t"] == "changed"]
+        told = [message for message in watcher.outgoing.waiting if message["t"] == "changed"]
         self.assertEqual([[item["id"] for item in message["items"] if item["kind"] == "point"] for message in told], [["s2"]])
 
     async def test_a_browser_that_does_not_read_is_let_go_and_memory_stays_flat(self):
@@ -129,12 +128,12 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         self.live.connections.add(slow)
         for number in range(50_000):
             slow.send_items([{"id": "s1", "shape": {"at": (number, 0)}, "label": None}])
-        self.assertEqual(len(slow._items), 1, "only the newest position waits")
+        self.assertEqual(len(slow.outgoing.items), 1, "only the newest position waits")
         for _ in range(2_500):
             slow.send({"t": "says"})
         await asyncio.sleep(0)
         self.assertEqual(socket.closed, 1013)
-        self.assertLess(len(slow._waiting), 2_001)
+        self.assertLess(len(slow.outgoing.waiting), 2_001)
         await self.live.change(self.add)
         self.assertEqual(len(self.live.board), 2)
 

@@ -1,10 +1,11 @@
-"""The messages that a browser may send over a live board."""
+"""The messages that a browser may send to a hand."""
 
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, TypeAdapter
+from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from .. import limits
+from ..refusal import Refusal
 
 Coordinate = Annotated[float, Field(ge=-1e7, le=1e7, allow_inf_nan=False)]
 Place = tuple[Coordinate, Coordinate]
@@ -210,4 +211,14 @@ Message = Annotated[
     | Reset,
     Field(discriminator="t"),
 ]
-MESSAGE = TypeAdapter(Message)
+_MESSAGE: TypeAdapter[Message] = TypeAdapter(Message)
+
+
+def read_message(data: str | bytes | dict) -> Message:
+    """A message from its JSON, or from what that holds. Raises Refusal where it is none."""
+    try:
+        return _MESSAGE.validate_python(data) if isinstance(data, dict) else _MESSAGE.validate_json(data)
+    except ValidationError as error:
+        problem = error.errors()[0]
+        where = ".".join(str(part) for part in problem["loc"][1:])
+        raise Refusal(f"That cannot be read ({where}: {problem['msg'].lower()}).") from None

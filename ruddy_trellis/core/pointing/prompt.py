@@ -2,24 +2,20 @@
 
 import re
 from dataclasses import dataclass, field
-from math import dist
 
-from ..board.nearest import distance_to_path
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE, Construction
-from ..edits.checking import PLAIN_DIMENSIONS, misfit
 from ..edits.models import Add, NewStep, Retie
-from ..kinds import ARC, MAPS, NUMBER, POINT, REGIONS, SEGMENT
-from ..language import names as spelling
-from ..language.fills import fill_to_json
-from ..language.printing import fill_text, noun, number_text
+from ..kinds import POINT
+from ..language.fills import fill_to_json, is_ids
 from ..language.reading import read_fill
 from ..refusal import Refusal
-from .picking import NewPoint, crossing_near, look_under, path_words, point_on_path
+from .picking import NewPoint, crossing_near
 
 #: What is typed as words and kept so.
-_TEXTS = ("word", "equation", "values")
-_POINT_MAKERS = ("free_point", "point_on", "intersection")
+TEXTS = ("word", "equation", "values")
+#: The tools that make a point by pointing at its place.
+POINT_MAKERS = ("free_point", "point_on", "intersection")
 
 
 @dataclass(frozen=True)
@@ -68,29 +64,25 @@ class Prompt:
         items = self.filled.get(gap.name, [])
         if not items:
             return False
-        if not isinstance(items[0], (str, NewPoint)) or gap.kind.literal in _TEXTS:
+        if not isinstance(items[0], (str, NewPoint)) or gap.kind.literal in TEXTS:
             return True
         if is_list(gap):
             return self.closed
-        if len(items) == 1 and self._kind(items[0], board) in gap.kind.single:
+        if len(items) == 1 and kind_of_item(items[0], board) in gap.kind.single:
             return True
         return len(items) == gap.kind.points
 
     def open_gaps(self, board):
         """The gaps that a person is still asked for, in the order of the sentence."""
-        return [gap for gap in self._asked if not self.is_full(gap, board)]
+        return [gap for gap in self.asked if not self.is_full(gap, board)]
 
     @property
-    def _asked(self):
+    def asked(self):
         # A free point has only the gap that may be left out of its sentence: where it is.
         return self.construction.asked_gaps or self.construction.gaps
 
     def is_complete(self, board):
         return self._is_pointed() or not self.open_gaps(board)
-
-    @staticmethod
-    def _kind(item, board):
-        return POINT if isinstance(item, NewPoint) else board.kind_of(item)
 
     def new_points(self):
         """The new points picked so far, in order."""
@@ -100,158 +92,16 @@ class Prompt:
         """The steps that make the new points."""
         return [NewStep(does=point.does, fills=_json(point.fills)) for point in self.new_points()]
 
+    def is_there(self, board):
+        """Whether everything that was picked is still on the board, and so is what is made anew."""
+        for name, items in self.filled.items():
+            typed = self.construction.gap_by_name[name].kind.literal in TEXTS
+            if not typed and any(isinstance(item, str) and item not in board for item in items):
+                return False
+        points = (id for point in self.new_points() for fill in point.fills.values() if is_ids(fill) for id in fill)
+        return all(id in board for id in points) and (self.retie is None or self.retie in board)
+
     # Clicking -----------------------------------------------------------------------------------------------
-
-    def what_at(self, board, at, tolerance, only=None):
-        """What a click at a position would take.
-
-        Args:
-            only: the id of the one thing that is meant, where several lie there.
-
-        Raises:
-            Refusal: where nothing there fits, saying what would.
-        """
-        gaps = self.open_gaps(board)
-        if not gaps:
-            raise Refusal("The sentence is complete.")
-        pending = self._pending_at(at, tolerance * 1.5)
-        if pending is not None:
-            return self._take_pending(gaps, pending)
-        if only is not None:
-            return self.what_of(board, only)
-        under = look_under(board, at, tolerance)
-        if self.construction.key in _POINT_MAKERS and not self.filled:
-            if taking := self._point_itself(board, under, gaps[0]):
-                return taking
-        taking = self._existing(board, gaps, under) or self._created(board, gaps, under)
-        if taking:
-            return taking
-        if under.points or under.paths:
-            ids = under.points[:1] or under.paths[0]
-            raise misfit(gaps[0], ids, board)
-        raise Refusal(f"Nothing is under the pointer. Here goes {gaps[0].kind.wants}.")
-
-    def what_of(self, board, id):
-        """What picking this one thing would take. Raises Refusal where it fits no gap."""
-        gaps = self.open_gaps(board)
-        if board.kind_of(id) == POINT:
-            taking = self._take_point(gaps, id, noun(board, id))
-        else:
-            fitting = (gap for gap in gaps if not self.filled.get(gap.name) and board.kind_of(id) in gap.kind.single)
-            taking = next((Taking(gap.name, self._spelt_out(board, gap, (id,)), noun(board, id)) for gap in fitting), None)
-        if taking is None:
-            raise misfit(gaps[0], (id,), board)
-        return taking
-
-    def alternatives(self, board, at, tolerance):
-        """The ids of things that lie on top of one another under a click and would each fit: more than one, or none."""
-        if self.construction.key in _POINT_MAKERS:
-            return []
-        under = look_under(board, at, tolerance)
-        points = [id for id in under.points if _apart(board, id, under.points[0]) < 0.35 * tolerance and not self._used(id)]
-        single = [ids[0] for ids in under.paths if len(ids) == 1]
-        if points:
-            found = points
-        else:
-            near = [distance_to_path(board.kind_of(id), board.value(id), at) for id in single]
-            found = [id for id, distance in zip(single, near) if distance - min(near) < 0.2 * tolerance]
-        fitting = [id for id in found if self._fits(board, id)]
-        return fitting if len(fitting) > 1 else []
-
-    def _fits(self, board, id):
-        try:
-            return bool(self.what_of(board, id))
-        except Refusal:
-            return False
-
-    def _pending_at(self, at, reach):
-        for item in self.new_points():
-            if (item.at[0] - at[0]) ** 2 + (item.at[1] - at[1]) ** 2 <= reach * reach:
-                return item
-        return None
-
-    def _take_pending(self, gaps, item):
-        return self._take_point(gaps, item, "the new point") or self._twice("That new point")
-
-    def _point_itself(self, board, under, gap):
-        """For the tools that make a point by pointing: the point that the click makes."""
-        new = under.new_point
-        own = self.construction.key
-        if self.retie is not None:
-            if new.does == "free_point":
-                raise Refusal(
-                    f"There is nothing here to tie {board.name(self.retie)} to. Point at a line, a circle, a curve or a crossing."
-                )
-            return Taking(gap.name, (new,), new.words)
-        if own == "free_point":
-            if under.points:
-                raise Refusal(f"{noun(board, under.points[0]).capitalize()} is here already. Click elsewhere for a new point.")
-            return Taking(gap.name, (new,), new.words)
-        if own == "point_on" and under.paths:
-            new = point_on_path(board, under.paths[0], under.at)
-        return Taking(gap.name, (new,), new.words) if _makes(new, own) else None
-
-    def _existing(self, board, gaps, under):
-        for id in under.points:
-            if taking := self._take_point(gaps, id, noun(board, id)):
-                return taking
-        if under.points and all(self._used(id) for id in under.points):
-            return self._twice(board.name(under.points[0]))
-        for gap in gaps:
-            if self.filled.get(gap.name) and not gap.kind.several:
-                continue
-            for ids in under.paths:
-                if self._path_fits(board, gap, ids) and not set(ids) & set(self.filled.get(gap.name, ())):
-                    return Taking(gap.name, self._spelt_out(board, gap, ids), path_words(board, ids))
-            if gap.kind.several or (gap.kind.single and set(gap.kind.single) <= {*REGIONS, ARC}):
-                for id in under.shapes:
-                    if board.kind_of(id) in gap.kind.single and id not in self.filled.get(gap.name, ()):
-                        return Taking(gap.name, (id,), noun(board, id))
-        return None
-
-    def _created(self, board, gaps, under):
-        gaps = [gap for gap in gaps if not gap.kind.several and gap.kind_name not in ("driver", "tracer")]
-        if any(POINT in gap.kind.single or gap.kind.points for gap in gaps):
-            return self._take_point(gaps, under.new_point, under.new_point.words)
-        return None
-
-    def _used(self, item):
-        return any(item in items for items in self.filled.values())
-
-    def _take_point(self, gaps, item, words):
-        """A point for the first gap that takes it alone, or else for the first that needs several."""
-        corners = next((gap for gap in gaps if gap.kind.points < 0), None)
-        if corners and self._used(item):
-            items = self.filled[corners.name]
-            if item == items[0] and len(items) >= 3:
-                return Taking(corners.name, (), "the first corner again: close the polygon", closes=True)
-            return None
-        if self._used(item) and self.construction.distinct:
-            return None
-        for gap in gaps:
-            if POINT in gap.kind.single and (not self.filled.get(gap.name) or gap.kind.several):
-                return Taking(gap.name, (item,), words)
-        for gap in gaps:
-            if gap.kind.points and item not in self.filled.get(gap.name, []):
-                return Taking(gap.name, (item,), words)
-        return None
-
-    def _twice(self, name):
-        raise Refusal(f"{name} is picked already. Pick a different point.")
-
-    @staticmethod
-    def _path_fits(board, gap, ids):
-        if len(ids) == 1:
-            return board.kind_of(ids[0]) in gap.kind.single
-        return SEGMENT in gap.kind.single and gap.kind.points == 2
-
-    @staticmethod
-    def _spelt_out(board, gap, ids):
-        """A segment as its two ends, where the gap is after two points: so it stays when the segment goes."""
-        if gap.kind_name == "span" and len(ids) == 1 and board.step(ids[0]).does == "segment":
-            step = board.step(ids[0])
-            return (*step.fills["from"], *step.fills["to"])
-        return ids
 
     def take(self, taking, at=None):
         """Fill a gap with what a click takes."""
@@ -337,7 +187,7 @@ class Prompt:
         for gap in self.construction.gaps:
             if items := self.filled.get(gap.name):
                 ids = tuple(f"new:{new_points.index(item)}" if isinstance(item, NewPoint) else item for item in items)
-                things = isinstance(ids[0], str) and gap.kind.literal not in _TEXTS
+                things = isinstance(ids[0], str) and gap.kind.literal not in TEXTS
                 fills[gap.name] = ids if things else items[0]
         does = self.construction.key
         if does == "intersection" and not new_points and self.last_at:
@@ -351,7 +201,7 @@ class Prompt:
 
     def _is_pointed(self):
         """Whether the one click of a tool that makes a point by pointing has been made."""
-        return self.construction.key in _POINT_MAKERS and len(self.order) == 1 and len(self.new_points()) == 1
+        return self.construction.key in POINT_MAKERS and len(self.order) == 1 and len(self.new_points()) == 1
 
     def with_taking(self, taking, at):
         """A copy in which the taking is taken: to look ahead."""
@@ -364,71 +214,9 @@ class Prompt:
             self.retie,
         )
         copy.take(taking, at)
-        if self._asked and self._asked[0].kind.points < 0 and not taking.closes and len(copy.filled[taking.gap]) >= 3:
+        if self.asked and self.asked[0].kind.points < 0 and not taking.closes and len(copy.filled[taking.gap]) >= 3:
             copy.closed = True
         return copy
-
-    def chips(self, board):
-        """The sentence in pieces for the sentence bar: words, filled chips, open chips.
-
-        Each is ``{"words": …}`` or ``{"gap": name, "shown": text, "filled": bool, "next": bool}``.
-        """
-        open_gaps = self.open_gaps(board)
-        shown = []
-        for piece in self.construction.pieces:
-            if piece.group and piece.gap not in self._asked:
-                continue
-            if piece.gap is None:
-                if not piece.group or self._asked is self.construction.gaps:
-                    shown.append({"words": piece.text})
-                continue
-            items = self.filled.get(piece.gap.name, [])
-            full = piece.gap not in open_gaps
-            text = self._shown(items, board, piece.gap)
-            if not full:
-                text = f"{text} + {_more(piece.gap, len(items))}" if text else piece.gap.kind.asks
-            shown.append({"gap": piece.gap.name, "shown": text, "filled": full, "next": bool(open_gaps) and piece.gap == open_gaps[0]})
-        return shown
-
-    def ways(self, board):
-        """What could be said into the next gap where it cannot be pointed at on the board: names or words."""
-        for gap in self.open_gaps(board)[:1]:
-            if gap.kind.literal == "word":
-                return list(gap.kind.options)
-            if gap.kind.literal == "number" and NUMBER in gap.kind.single:
-                readings = [step for step in board.steps if step.makes == NUMBER and board.dimension(step.id) in PLAIN_DIMENSIONS]
-                return [board.name(step.id) for step in sorted(readings, key=lambda step: step.construction.moves != "turning")][:6]
-            if set(gap.kind.single) & set(MAPS) or gap.kind_name == "driver":
-                return [
-                    board.name(step.id)
-                    for step in reversed(board.steps)
-                    if step.makes in gap.kind.single and (step.makes in MAPS or step.construction.moves == "turning")
-                ][:8]
-        return []
-
-    def _shown(self, items, board, gap):
-        parts = []
-        for item in items:
-            if isinstance(item, NewPoint):
-                parts.append("new point")
-            elif isinstance(item, str) and item in board:
-                parts.append(board.name(item))
-            elif isinstance(item, float):
-                parts.append(number_text(item))
-            elif gap.kind.literal in _TEXTS:
-                parts.append(item)
-            else:
-                parts.append(fill_text(gap, item, board.names))
-        together = gap.kind.hands != "many" and "new point" not in parts
-        return spelling.spell(parts) if together else ", ".join(parts)
-
-
-def _apart(board, a, b):
-    return dist(board.value(a), board.value(b))
-
-
-def _makes(new, key):
-    return new.does == key or (key == "intersection" and new.does == "other_intersection")
 
 
 def _json(fills):
@@ -444,9 +232,6 @@ def _is_number(text):
     return bool(re.fullmatch(r"[-−+]?(\d+\.?\d*|\.\d+)", text))
 
 
-def _more(gap, had):
-    if gap.kind.several:
-        return "another; Enter when they are all"
-    if gap.kind.points < 0:
-        return "another corner" if had < 3 else "another corner, or the first to close"
-    return "the corner" if gap.kind_name == "corner" and had == 1 else "another point"
+def kind_of_item(item, board):
+    """The kind of a thing that was picked, one that is there or a new point."""
+    return POINT if isinstance(item, NewPoint) else board.kind_of(item)

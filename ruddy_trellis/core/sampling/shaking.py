@@ -6,6 +6,11 @@ from ..formulas import measures
 from ..kinds import CONIC, STRAIGHTS
 
 
+def random_numbers():
+    """A source of random numbers for :func:`shaken_numbers`."""
+    return np.random.default_rng()
+
+
 def span(board):
     """How far the figure reaches, in board units: the wider side of the box round its points, or of the view."""
     places = [value for step, value in zip(board.steps, board.values) if step.makes == "point" and value is not None]
@@ -31,12 +36,12 @@ def shaken_numbers(board, random, reach, copies=None):
     for step in board.steps:
         if step.moves == "free":
             x, y = step.fills["at"]
-            dx, dy = random.normal(0, reach, (2, copies) if copies else 2)
+            dx, dy = random.normal(0, reach, (2, copies)) if copies else random.normal(0, reach, 2).tolist()
             numbers[step.id] = (x + dx, y + dy)
         elif step.moves == "sliding":
             kind = board.kind_of(step.fills["path"][0])
             room = 40.0 if kind in ("circle", CONIC) else 0.2
-            numbers[step.id] = (step.fills["place"] + random.normal(0, room, copies),)
+            numbers[step.id] = (step.fills["place"] + (random.normal(0, room, copies) if copies else float(random.normal(0, room))),)
     return numbers
 
 

@@ -8,9 +8,9 @@ from fastapi import APIRouter, HTTPException, Request, WebSocket
 from fastapi.responses import JSONResponse
 from starlette.concurrency import run_in_threadpool
 
+from ...core.hand import StudentHand
 from ...store.teachers import hashed
 from ..live.lines import carry
-from ..live.student_board import StudentConnection
 from ..people.who import is_theirs
 from ..rendering import drawing_look, page, picture_of
 from ..security import same_origin
@@ -75,7 +75,7 @@ def shared_picture(request: Request, share_key: str, board_id: int):
 async def student_line(socket: WebSocket, share_key: str, board_id: int, copy: str = ""):
     """The line of a student's browser to their own copy; ``copy`` is the secret that the browser keeps for it."""
     live = await run_in_threadpool(_copy, socket, share_key, board_id, copy)
-    await carry(socket, live if same_origin(socket.headers) else None, StudentConnection)
+    await carry(socket, live if same_origin(socket.headers) else None, StudentHand)
 
 
 def _copy(socket, share_key, board_id, token):

@@ -7,6 +7,7 @@ from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.responses import PlainTextResponse
 from starlette.concurrency import run_in_threadpool
 
+from ...core.hand import Hand
 from ..people.who import own_board
 from ..security import same_origin
 from .connection import Connection
@@ -37,20 +38,20 @@ class Pace:
 async def live_board(socket: WebSocket, board_id: int):
     """Carry drags and edits from one browser, and changes to it, until either goes."""
     live = await run_in_threadpool(own_board, socket, board_id)
-    await carry(socket, live if same_origin(socket.headers) else None, Connection)
+    await carry(socket, live if same_origin(socket.headers) else None, Hand)
 
 
 async def carry(socket, live, kind):
     """Carry the messages of one browser at a live board; with None for the board, send the browser away.
 
     Args:
-        kind: the Connection that answers them.
+        kind: the hand that answers them.
     """
     if live is None:
         await socket.send_denial_response(PlainTextResponse("Not found", 404))
         return
     await socket.accept()
-    connection = kind(live, socket)
+    connection = Connection(live, socket, kind)
     live.connections.add(connection)
     writer = asyncio.create_task(connection.write())
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())

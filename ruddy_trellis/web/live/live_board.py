@@ -5,14 +5,12 @@ import asyncio
 import orjson
 from starlette.concurrency import run_in_threadpool
 
-from ...core import limits
 from ...core.board import Board
-from ...core.display import Extent, display, refreshed
+from ...core.display import Extent, display
 from ...core.edits import Patch, prepare
 from ...core.edits.history import brought_back, state_before
-from ...core.edits.log import logged_row, with_rows
+from ...core.hand import Drags
 from ...core.lesson.file import BoardData, board_from_data, board_to_text
-from ...core.pointing.nice import nicely
 from ...core.refusal import Refusal
 
 
@@ -31,7 +29,7 @@ class LiveBoard:
         self.connections = set()
         self._lessons = lessons
         self._lock = asyncio.Lock()
-        self._drags = {}
+        self._drags = Drags()
         self._told = None
         self._moved = set()
 
@@ -167,27 +165,18 @@ class LiveBoard:
 
     # Dragging -----------------------------------------------------------------------------------------------
 
-    def start_drag(self, connection, drag):
-        """Take hold for a connection. The steps as they are now are what an undo will bring back."""
-        self._drags[connection] = (drag, {id: self.board.step(id) for id in drag.ids}, [])
+    def hold(self, connection, ids):
+        """Take hold of pegs for a connection."""
+        self._drags.start(connection, self.board, ids)
 
-    def drag_to(self, connection, to):
+    def shift(self, connection, numbers):
         """Move what a connection holds. Returns the refreshed items, or None where it holds nothing any more."""
-        if connection not in self._drags:
-            return None
-        drag, _, rows = self._drags[connection]
-        numbers = drag.numbers(self.board, to)
-        if not numbers:
-            return []
-        items = refreshed(self.board, self.extent, self.board.move(nicely(self.board, numbers)))
-        if self.board.settings.logging and self.board.settings.log:
-            row = logged_row(self.board)
-            if len(rows) < limits.LOG_ROWS and (not rows or rows[-1] != row):
-                rows.append(row)
-        self._moved.update(item["id"] for item in items)
-        for other in self.connections:
-            if other is not connection:
-                other.send_items(items)
+        items = self._drags.move(connection, self.board, self.extent, numbers)
+        if items:
+            self._moved.update(item["id"] for item in items)
+            for other in self.connections:
+                if other is not connection:
+                    other.send_items(items)
         return items
 
     async def drop(self, connection):
@@ -196,30 +185,15 @@ class LiveBoard:
             return await self._drop(connection)
 
     async def _drop(self, connection):
-        _, before, rows = self._drags.pop(connection, (None, {}, ()))
-        moved = [id for id, step in before.items() if id in self.board and self.board.step(id) != step]
-        if not moved:
+        patch = self._drags.let_go(connection, self.board)
+        if patch is None:
             return False
-        place = self.board.place
-        names = ", ".join(self.board.name(id) for id in moved[:6])
-        patch = Patch(
-            f"Moved {names}",
-            tuple((place(id), before[id]) for id in moved),
-            tuple((place(id), self.board.step(id)) for id in moved),
-            *self._logged(rows),
-        )
         if patch.settings_after:
             self.board.settings = patch.settings_after
         await self._keep(patch, applied=True)
         return True
 
-    def _logged(self, rows):
-        """The settings before and after these rows are in the log; as many rows as it still holds."""
-        settings = self.board.settings
-        rows = rows[: limits.LOG_ROWS - len(settings.rows)]
-        return (settings, with_rows(settings, rows)) if rows else ()
-
     async def _drop_all(self):
         """Before any other change: what is in anyone's hand is let go where it is."""
-        for connection in list(self._drags):
+        for connection in self._drags.owners:
             await self._drop(connection)

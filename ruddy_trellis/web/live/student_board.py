@@ -2,11 +2,9 @@
 
 from starlette.concurrency import run_in_threadpool
 
-from ...core.hand import messages
 from ...core.lesson.student_copy import student_copy
 from ...core.refusal import Refusal
 from ...store.tables import BoardRow
-from .connection import Connection
 from .live_board import LiveBoard
 
 
@@ -53,30 +51,3 @@ class StudentBoard(LiveBoard):
                 self.follow(source)
                 self.tell(self.whole())
             return "This is the beginning", False
-
-
-class StudentConnection(Connection):
-    """A student's browser at their copy: what it may ask for is to move, to look, to run motions and to start again."""
-
-    _ALLOWED = (
-        messages.Grab,
-        messages.Drag,
-        messages.Drop,
-        messages.Nudge,
-        messages.Select,
-        messages.View,
-        messages.Undo,
-        messages.Redo,
-        messages.Play,
-        messages.Pause,
-        messages.Reset,
-    )
-
-    async def answer(self, message):
-        if not isinstance(message, self._ALLOWED):
-            raise Refusal("Here you can drag, turn dials, press buttons and start again; the construction is your teacher’s.")
-        if isinstance(message, messages.Reset):
-            words, is_edit = await self.live.reset()
-            self.send({"t": "says", "kind": "done", "words": f"{words}.", "undo": is_edit})
-        else:
-            await super().answer(message)

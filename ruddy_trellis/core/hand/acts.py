@@ -1,0 +1,116 @@
+"""What a hand asks for that it cannot do itself: to change the board, to go through its history, to show what takes time.
+
+A handler of the hand is a generator. It yields answers, which are dicts for the browser, and acts; what an act gives comes
+back as the value of its ``yield``, and a Refusal is raised there where the act is refused.
+"""
+
+from collections.abc import Generator, Iterator
+from dataclasses import dataclass
+from typing import Any, TypeAlias
+
+#: A message for the browser.
+Answer: TypeAlias = dict[str, Any]
+#: Items of a display list, as they are sent.
+Items: TypeAlias = list[dict[str, Any]]
+
+
+@dataclass(frozen=True)
+class Change:
+    """Make an edit. Gives its Patch."""
+
+    edit: Any
+
+
+@dataclass(frozen=True)
+class Hold:
+    """Take hold of pegs: what they do from now on until ``LetGo`` is one edit."""
+
+    ids: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class Shift:
+    """Move the pegs that are held. Gives the refreshed items, or None where nothing is held any more."""
+
+    numbers: dict[str, tuple[float, ...]]
+
+
+@dataclass(frozen=True)
+class LetGo:
+    """Let go of what is held and keep where it is. Gives whether anything had moved."""
+
+
+@dataclass(frozen=True)
+class Undo:
+    """Take the last edit back. Gives its words."""
+
+
+@dataclass(frozen=True)
+class Redo:
+    """Make the edit again that was last taken back. Gives its words."""
+
+
+@dataclass(frozen=True)
+class LookBack:
+    """Gives the board as it was when so many edits were in it."""
+
+    number: int
+
+
+@dataclass(frozen=True)
+class BringBack:
+    """Make the board what it was when so many edits were in it. Gives the words for it."""
+
+    number: int
+
+
+@dataclass(frozen=True)
+class StartAgain:
+    """Make a student's copy again what the teacher's board is. Gives the words for it, and whether it is an edit."""
+
+
+@dataclass(frozen=True)
+class ShowView:
+    """This part of the plane is what the person sees from now on.
+
+    Attributes:
+        keep: whether the board opens there next time.
+    """
+
+    view: tuple[float, float, float, float]
+    keep: bool
+
+
+@dataclass(frozen=True)
+class TellAll:
+    """Send an answer to everyone at the board."""
+
+    answer: Answer
+
+
+@dataclass(frozen=True)
+class ShowFrames:
+    """Show pictures one after another, each so many seconds after the one before, then the board as it is."""
+
+    frames: Iterator[Items]
+    pause: float
+
+
+@dataclass(frozen=True)
+class Run:
+    """Run motions, along with those that run already."""
+
+    ids: tuple[str, ...]
+    from_start: bool
+
+
+@dataclass(frozen=True)
+class Stop:
+    """Stop the motions that run, where they are."""
+
+
+Act: TypeAlias = (
+    Change | Hold | Shift | LetGo | Undo | Redo | LookBack | BringBack | StartAgain | ShowView | TellAll | ShowFrames | Run | Stop
+)
+#: What a handler is: answers and acts out, what the acts gave in.
+Doing: TypeAlias = Generator[Answer | Act, Any, None]

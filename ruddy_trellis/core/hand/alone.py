@@ -1,0 +1,123 @@
+"""One hand at a board with nobody else and nothing stored: how the hand is tested, and how it runs away from a server."""
+
+from typing import Any
+
+from ..board import Board
+from ..display import Extent, display
+from ..edits import Patch, prepare
+from ..edits.history import brought_back, state_before
+from ..refusal import Refusal
+from . import acts
+from .acts import Answer
+from .drags import Drags
+from .hand import Hand
+from .messages import read_message
+
+
+class Alone:
+    """A board in memory with its history, and the hand at it.
+
+    Attributes:
+        hand: the hand; of another kind where one is given.
+        told: every answer so far.
+    """
+
+    def __init__(self, board: Board, kind: type[Hand] = Hand) -> None:
+        self.board = board
+        self.view = board.settings.view
+        self.told: list[Answer] = []
+        self._done: list[Patch] = []
+        self._undone: list[Patch] = []
+        self._drags = Drags()
+        self.hand = kind(self)
+
+    @property
+    def extent(self) -> Extent:
+        return Extent(*self.view)
+
+    def whole(self) -> Answer:
+        return {"t": "board", "items": display(self.board, self.extent), "state": self.state()}
+
+    def state(self) -> dict[str, Any]:
+        return {"steps": len(self.board), "undo": bool(self._done), "redo": bool(self._undone)}
+
+    def do(self, **message: Any) -> list[Answer]:
+        """Give the hand a message, as ``do(t="say", text="A = (1, 2)")``. Returns the answers; a refusal is one of them."""
+        already = len(self.told)
+        try:
+            self._run(self.hand.take(read_message(message)))
+        except Refusal as refusal:
+            self.told.append({"t": "says", "kind": "refusal", "words": refusal.sentence, "place": refusal.place})
+        return self.told[already:]
+
+    def _run(self, doing: acts.Doing) -> None:
+        given, refused = None, None
+        while True:
+            try:
+                act = doing.throw(refused) if refused else doing.send(given)
+            except StopIteration:
+                return
+            given, refused = None, None
+            if isinstance(act, dict):
+                self.told.append(act)
+                continue
+            try:
+                given = self._perform(act)
+            except Refusal as refusal:
+                refused = refusal
+
+    def _perform(self, act: acts.Act) -> Any:
+        match act:
+            case acts.Change(edit):
+                self._keep()
+                return self._applied(prepare(self.board, edit))
+            case acts.Hold(ids):
+                self._drags.start(self, self.board, ids)
+            case acts.Shift(numbers):
+                return self._drags.move(self, self.board, self.extent, numbers)
+            case acts.LetGo():
+                return self._keep()
+            case acts.Undo():
+                return self._step(self._done, self._undone, "There is nothing to undo.", lambda patch: patch.reversed())
+            case acts.Redo():
+                return self._step(self._undone, self._done, "There is nothing to redo.", lambda patch: patch)
+            case acts.LookBack(number) | acts.BringBack(number):
+                earlier = state_before(self.board, self._done[: number - len(self._done) - 1 : -1] if number < len(self._done) else [])
+                if isinstance(act, acts.LookBack):
+                    return earlier
+                return self._applied(brought_back(self.board, earlier, "Brought back an earlier state")).words
+            case acts.ShowView(view, _):
+                self.view = view
+            case acts.TellAll(answer):
+                self.told.append(answer)
+            case acts.ShowFrames(frames, _):
+                self.told += [{"t": "moved", "items": items} for items in frames]
+                self.told.append(self.whole())
+            case acts.StartAgain() | acts.Run() | acts.Stop():
+                raise Refusal("Alone at a board nothing runs, and there is no teacher’s board.")
+        return None
+
+    def _keep(self) -> bool:
+        patch = self._drags.let_go(self, self.board)
+        if patch is None:
+            return False
+        if patch.settings_after:
+            self.board.settings = patch.settings_after
+        self._done.append(patch)
+        self._undone.clear()
+        return True
+
+    def _applied(self, patch: Patch) -> Patch:
+        patch.apply(self.board)
+        self._done.append(patch)
+        self._undone.clear()
+        return patch
+
+    def _step(self, taken: list[Patch], put: list[Patch], nothing: str, way) -> str:
+        self._keep()
+        if not taken:
+            raise Refusal(nothing)
+        patch = taken[-1]
+        way(patch).apply(self.board)
+        put.append(taken.pop())
+        return patch.words

@@ -1,0 +1,74 @@
+"""Edits that are asked for as such: looks, names, deleting, tying, undo and redo."""
+
+from dataclasses import replace
+
+from ..display.palette import look_of
+from ..edits import Arrange, Delete, Paste, Record, Retie, read_edit
+from ..edits.tying import loosened
+from ..kinds import word
+from ..pointing.preview import changed_by
+from ..refusal import Refusal
+from . import messages
+from .acts import Answer, Change, Doing, Redo, TellAll, Undo
+
+
+def done(words: str, undo: bool = True) -> Answer:
+    """The answer that says what was done, with a way to undo it or without."""
+    return {"t": "says", "kind": "done", "words": words, "undo": undo}
+
+
+def edit(hand, message: messages.DoEdit) -> Doing:
+    asked = read_edit(message.edit)
+    patch = yield Change(asked)
+    if isinstance(asked, (Delete, Paste, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
+        yield done(patch.words)
+
+
+def loosen(hand, message: messages.Loosen) -> Doing:
+    patch = yield Change(loosened(hand.board, _known(hand, message.id)))
+    yield done(patch.words)
+
+
+def ahead(hand, message: messages.Ahead) -> Doing:
+    """What an edit would move, without making it."""
+    yield {"t": "ahead", "items": changed_by(hand.board, read_edit(message.edit), hand.table.extent) if message.edit else []}
+
+
+def board_look(hand, message: messages.BoardLook) -> Doing:
+    """The look of one thing becomes the board's own look of its kind."""
+    step, settings = hand.board.step(_known(hand, message.id)), hand.board.settings
+    patch = yield Change(Arrange(looks={**settings.looks, step.makes: look_of(step, settings.looks)}))
+    words = f"Every {word(step.makes)} of this board now looks so, where it was given no look of its own."
+    yield done(replace(patch, words=words).words)
+
+
+def show_range(hand, message: messages.Range) -> Doing:
+    yield Change(Arrange(view=message.view))
+    yield TellAll({"t": "show", "view": hand.board.settings.view})
+
+
+def undo(hand, message: messages.Undo) -> Doing:
+    words = yield Undo()
+    yield done(f"Undone: {words}", undo=False)
+
+
+def redo(hand, message: messages.Redo) -> Doing:
+    words = yield Redo()
+    yield done(f"Redone: {words}", undo=False)
+
+
+def _known(hand, id: str) -> str:
+    if id not in hand.board:
+        raise Refusal("That thing is no longer on the board.")
+    return id
+
+
+HANDLERS = {
+    messages.DoEdit: edit,
+    messages.Loosen: loosen,
+    messages.Ahead: ahead,
+    messages.BoardLook: board_look,
+    messages.Range: show_range,
+    messages.Undo: undo,
+    messages.Redo: redo,
+}

@@ -1,0 +1,71 @@
+"""The hand of one person at one board."""
+
+from typing import Any, Protocol
+
+from ..board import Board
+from ..display import Extent
+from ..pointing.dragging import Drag
+from ..pointing.offers import Offer
+from ..pointing.prompt import Prompt
+from ..refusal import Refusal
+from . import changing, messages, moving, prompting, selecting, showing
+from .acts import Answer, Doing
+
+
+class Table(Protocol):
+    """The board as a hand finds it. Others may be at it too, so it is asked anew each time."""
+
+    @property
+    def board(self) -> Board: ...
+
+    @property
+    def extent(self) -> Extent:
+        """The part of the plane that anyone at the board sees."""
+
+    def whole(self) -> Answer:
+        """The message that shows the whole board."""
+
+    def state(self) -> dict[str, Any]:
+        """What a page needs besides the display list."""
+
+
+#: What answers each kind of message.
+_HANDLERS = {**moving.HANDLERS, **prompting.HANDLERS, **selecting.HANDLERS, **changing.HANDLERS, **showing.HANDLERS}
+
+
+class Hand:
+    """What one person does at a board: which tool, what has been picked, what is selected, what is held.
+
+    Messages in, answers and acts out (see ``acts``): nothing is awaited, sent or stored here.
+
+    Attributes:
+        table: the board, and who else is at it.
+        prompt: the sentence that is being filled, or None in the hand's resting state.
+        pinned: whether the tool stays after its sentence is complete.
+        selected: the ids of what is selected, in order.
+        offers: what the selection could become.
+        drag: what is held, or None.
+    """
+
+    def __init__(self, table: Table) -> None:
+        self.table = table
+        self.prompt: Prompt | None = None
+        self.pinned = False
+        self.selected: list[str] = []
+        self.offers: list[Offer] = []
+        self.drag: Drag | None = None
+
+    @property
+    def board(self) -> Board:
+        return self.table.board
+
+    def welcome(self) -> list[Answer]:
+        """What a browser is told first: the whole board, and the sentence bar."""
+        return [self.table.whole(), prompting.prompt_answer(self)]
+
+    def take(self, message: messages.Message) -> Doing:
+        """Do what a message asks for: answers and acts, one after another. Raises Refusal where that cannot be."""
+        handler = _HANDLERS.get(type(message))
+        if handler is None:
+            raise Refusal("Only a student’s copy can be started again.")
+        return handler(self, message)

@@ -1,0 +1,139 @@
+"""The sentence bar: a tool taken, gaps filled by clicking and typing, whole sentences said."""
+
+from ..edits import Add, said
+from ..edits.saying import completions
+from ..language.printing import sentence
+from ..limits import SENTENCE_LENGTH
+from ..pointing import chips
+from ..pointing.preview import pending, preview
+from ..pointing.prompt import Prompt
+from ..pointing.taking import alternatives, what_at
+from ..refusal import Refusal
+from . import messages
+from .acts import Answer, Change, Doing
+
+
+def prompt_answer(hand) -> Answer:
+    """What the sentence bar shows now."""
+    prompt, board = hand.prompt, hand.board
+    return {
+        "t": "prompt",
+        "tool": prompt and prompt.construction.key,
+        "chips": chips.chips(prompt, board) if prompt else [],
+        "ways": chips.ways(prompt, board) if prompt else [],
+        "pinned": hand.pinned,
+        "pending": pending(prompt, board, hand.table.extent) if prompt else [],
+    }
+
+
+def take_tool(hand, message: messages.Tool) -> Doing:
+    if message.retie is not None and message.retie not in hand.board:
+        raise Refusal("That thing is no longer on the board.")
+    hand.prompt = Prompt.of(message.key, message.retie) if message.key else None
+    hand.pinned = message.pinned
+    yield prompt_answer(hand)
+
+
+def hover(hand, message: messages.Hover) -> Doing:
+    if not hand.prompt:
+        return
+    yield from _forget_lost_things(hand)
+    board = hand.board
+    try:
+        taking = what_at(hand.prompt, board, message.at, message.reach)
+    except Refusal as refusal:
+        yield {"t": "under", "words": refusal.sentence, "fits": False, "lights": [], "items": []}
+        return
+    items = preview(hand.prompt, board, taking, message.at, hand.table.extent)
+    lights = [item for item in taking.items if isinstance(item, str)]
+    for item in taking.items:
+        fills = getattr(item, "fills", {}).values()
+        lights += [id for fill in fills if isinstance(fill, tuple) for id in fill if isinstance(id, str)]
+    yield {"t": "under", "words": taking.words, "fits": True, "lights": lights, "items": items}
+
+
+def click(hand, message: messages.Click) -> Doing:
+    if not hand.prompt:
+        return
+    yield from _forget_lost_things(hand)
+    board = hand.board
+    only = message.id if message.id in board else None
+    if only is None and (choice := alternatives(hand.prompt, board, message.at, message.reach)):
+        ways = [{"id": id, "words": sentence(board, id)} for id in choice]
+        yield {"t": "which", "at": message.at, "reach": message.reach, "ways": ways}
+        return
+    hand.prompt.take(what_at(hand.prompt, board, message.at, message.reach, only), message.at)
+    yield from _finish_if_complete(hand)
+
+
+def _finish_if_complete(hand) -> Doing:
+    prompt = hand.prompt
+    if not prompt.is_complete(hand.board):
+        yield prompt_answer(hand)
+        return
+    hand.prompt = Prompt.of(prompt.construction.key) if hand.pinned and prompt.retie is None else None
+    try:
+        yield Change(prompt.edit(hand.board))
+    except Refusal:
+        prompt.drop_last()
+        hand.prompt = prompt
+        yield prompt_answer(hand)
+        raise
+    yield prompt_answer(hand)
+
+
+def _forget_lost_things(hand) -> Doing:
+    """Someone else may have deleted what is in the sentence: then it starts again."""
+    if not hand.prompt.is_there(hand.board):
+        hand.prompt = Prompt.of(hand.prompt.construction.key)
+        yield prompt_answer(hand)
+
+
+def back(hand, message: messages.Back) -> Doing:
+    if hand.prompt and not hand.prompt.drop_last():
+        hand.prompt = None
+    yield prompt_answer(hand)
+
+
+def finish(hand, message: messages.Finish) -> Doing:
+    if hand.prompt:
+        hand.prompt.finish(hand.board)
+        yield from _finish_if_complete(hand)
+
+
+def say(hand, message: messages.Say) -> Doing:
+    if hand.prompt:
+        yield from _forget_lost_things(hand)
+        try:
+            hand.prompt.type(message.text, hand.board)
+        except Refusal as refusal:
+            try:
+                new = said(message.text, hand.board)
+            except Refusal:
+                raise refusal from None
+        else:
+            yield {"t": "said"}
+            yield from _finish_if_complete(hand)
+            return
+    else:
+        new = said(message.text, hand.board)
+    patch = yield Change(Add(steps=[new]))
+    hand.prompt = None
+    yield {"t": "said", "words": patch.words}
+    yield prompt_answer(hand)
+
+
+def complete(hand, message: messages.Complete) -> Doing:
+    found = completions(message.text, hand.board) if len(message.text) <= SENTENCE_LENGTH else []
+    yield {"t": "completions", "for": message.text, "ways": [{"text": way.text, "shown": way.shown} for way in found]}
+
+
+HANDLERS = {
+    messages.Tool: take_tool,
+    messages.Hover: hover,
+    messages.Click: click,
+    messages.Back: back,
+    messages.Finish: finish,
+    messages.Say: say,
+    messages.Complete: complete,
+}

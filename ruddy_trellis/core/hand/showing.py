@@ -1,0 +1,82 @@
+"""What is only looked at: another part of the plane, an earlier state, the figure shaken, motions."""
+
+from collections.abc import Iterator
+
+from ..board import Board, numbers_of
+from ..display import display, refreshed
+from ..kinds import MOTION
+from ..refusal import Refusal
+from ..sampling.shaking import random_numbers, shaken_numbers, span
+from . import messages
+from .acts import BringBack, Doing, Items, LookBack, Run, ShowFrames, ShowView, Stop
+from .changing import done
+
+#: How many pictures show a shake from one stop to the next, how many stops there are, and for how long each picture is seen.
+_SHAKE_FRAMES, _SHAKE_STOPS, _SHAKE_PAUSE = 14, 4, 1 / 30
+#: How far a shaken peg goes, as a share of the figure's reach.
+_SHAKE_REACH = 0.09
+
+
+def view(hand, message: messages.View) -> Doing:
+    left, low, right, high = message.view
+    if right - left <= 1e-6 or high - low <= 1e-6:
+        raise Refusal("The view needs a width and a height above zero.")
+    yield ShowView(message.view, message.keep)
+    items = display(hand.board, hand.table.extent)
+    yield {"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in items]}
+
+
+def look_back(hand, message: messages.LookBack) -> Doing:
+    if message.number is None:
+        yield {**hand.table.whole(), "back": None}
+        return
+    earlier = yield LookBack(message.number)
+    state = {**hand.table.state(), "steps": len(earlier), "undo": False, "redo": False, "paper": earlier.settings.paper}
+    yield {"t": "board", "items": display(earlier, hand.table.extent), "state": state, "back": message.number}
+
+
+def bring_back(hand, message: messages.BringBack) -> Doing:
+    words = yield BringBack(message.number)
+    yield {**hand.table.whole(), "back": None}
+    yield done(words)
+
+
+def shake(hand, message: messages.Shake) -> Doing:
+    """The figure shaken a few times and back again, for this person only; the board itself stays as it is."""
+    board, extent = hand.board, hand.table.extent
+    yield ShowFrames(shake_frames(Board(board.settings, board.steps), extent), _SHAKE_PAUSE)
+
+
+def shake_frames(copy: Board, extent) -> Iterator[Items]:
+    """The pictures of a shake, each the items that differ; the board given is moved along."""
+    pegs = {step.id: numbers for step in copy.steps if (numbers := numbers_of(step))}
+    random, reach = random_numbers(), _SHAKE_REACH * span(copy)
+    stops = [pegs, *(shaken_numbers(copy, random, reach) for _ in range(_SHAKE_STOPS)), pegs]
+    for start, stop in zip(stops, stops[1:]):
+        for frame in range(1, _SHAKE_FRAMES + 1):
+            share = frame / _SHAKE_FRAMES
+            share *= share * (3 - 2 * share)
+            at = {id: tuple(a + share * (b - a) for a, b in zip(start[id], to)) for id, to in stop.items() if id in start}
+            yield refreshed(copy, extent, copy.move(at)) if at else []
+
+
+def play(hand, message: messages.Play) -> Doing:
+    motions = [step.id for step in hand.board.steps if step.makes == MOTION]
+    ids = [id for id in message.ids if id in motions] or motions
+    if not ids:
+        raise Refusal("There is no motion yet. Make one: “the motion of P, to and fro, in 4 seconds”.")
+    yield Run(tuple(ids), message.from_start)
+
+
+def pause(hand, message: messages.Pause) -> Doing:
+    yield Stop()
+
+
+HANDLERS = {
+    messages.View: view,
+    messages.LookBack: look_back,
+    messages.BringBack: bring_back,
+    messages.Shake: shake,
+    messages.Play: play,
+    messages.Pause: pause,
+}
