@@ -17,7 +17,8 @@ from ruddy_trellis.core.board import Board
 from ruddy_trellis.core.hand import Alone
 alone = Alone(Board())
 for text in (
-    "A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "AB is the segment from A to B", "k is the circle with centre A through B", "P is a point on k at 40",
+    "A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "AB is the segment from A to B", "k is the circle with centre A through B",
+    "P is a point on k at 40",
     "u is the arc with centre A from B to C", "ABC is the polygon through A, B, C", "M is the midpoint of AB", "α is the angle ABC",
     "p is the perpendicular to AB through C", "D is where k meets p", "S is the area of ABC", "h = S / 2", "the words “{h}” beside ABC",
 ):

@@ -46,12 +46,13 @@ class Arrays:
     def sqrt(p):
         return np.sqrt(np.where(p < 0, np.nan, p))
 
-    absolute = staticmethod(np.abs)
+    @staticmethod
+    def absolute(p):
+        return np.abs(p)
 
     @staticmethod
     def choose(sign, p, q):
-        # NaN in the sign is not "at least zero", and the value is then NaN through p or q as well.
-        return np.where(sign >= 0, p, q)
+        return np.where(np.isnan(sign), np.nan, np.where(sign >= 0, p, q))
 
     @staticmethod
     def inside(value, t, low, high):

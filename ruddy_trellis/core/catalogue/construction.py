@@ -53,7 +53,7 @@ class Construction:
         makes: the kind of thing it makes.
         formula: the function that makes it. It gets the arithmetic, then what the gaps were filled with in their
             order, things first and typed numbers last.
-        group, tool, keys: its row on the shelf, its short name there, and its two-letter key.
+        tool: its short name. ``group``, ``keys``: its row on the shelf and its two-letter key there, "" for what has no tool.
         example: sentences, one a line, whose last is this construction: its icon and its picture in the help.
         choose: instead of ``formula``, a function of the kinds that fill the gaps and of the typed words, which gives
             the formula or None where the kinds do not fit one another.
@@ -81,10 +81,10 @@ class Construction:
     sentence: str
     makes: str
     formula: Callable | None
-    group: str
     tool: str
-    keys: str
     example: str
+    group: str = ""
+    keys: str = ""
     choose: Callable | None = None
     through: tuple = ()
     on: tuple = ()

@@ -3,7 +3,7 @@
 from contextvars import ContextVar
 from types import MappingProxyType
 
-from . import circles, conics, marks, measures, moving, points, shapes, straights, telling, transformations
+from . import circles, conics, images, marks, measures, moving, points, shapes, straights, telling, transformations
 from .construction import Construction
 
 #: The rows of the shelf, in order.
@@ -31,7 +31,7 @@ class Catalogue:
         """Make a construction known. Raises ValueError if its key or its two-letter key is taken."""
         if construction.key in self._by_key:
             raise ValueError(f"there is a construction called {construction.key} already")
-        taken = [other.key for other in self if other.keys == construction.keys]
+        taken = [other.key for other in self if construction.keys and other.keys == construction.keys]
         if taken:
             raise ValueError(f"the keys {construction.keys} belong to {taken[0]} already")
         self._by_key[construction.key] = construction
@@ -73,6 +73,7 @@ CATALOGUE = Catalogue(
         *shapes.SHAPES,
         *conics.CONICS,
         *transformations.TRANSFORMATIONS,
+        *images.IMAGES,
         *moving.MOVING,
         *measures.READINGS,
         *marks.MARKS,

@@ -3,26 +3,17 @@
 from ..formulas import transformations as formulas
 from ..kinds import (
     AFFINITY,
-    ARC,
-    CHORD_REGION,
-    CIRCLE,
-    CONIC,
     FAMILY,
     INVERSION,
-    LINE,
-    MAPS,
     POINT,
-    POLYGON,
-    RAY,
-    SECTOR,
     SEGMENT,
     SIMILARITY,
-    VECTOR,
     word,
 )
 from ..refusal import Refusal
 from ..sampling.families import check_values, family_plan
 from .construction import Construction, Part
+from .images import image_key
 from .telling import free_corner
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (1.6, 0)\nC is a free point at (1.2, 1)\nABC is the polygon through A, B, C\n"
@@ -47,6 +38,15 @@ def _map(key, sentence, makes, formula, tool, keys, likely, example, undefined="
         example=example,
         **more,
     )
+
+
+def _check_corners(fills, board):
+    polygon, image = (fills[gap][0] for gap in ("polygon", "image"))
+    counts = [len(board.value(id) or ()) for id in (polygon, image)]
+    if all(counts) and counts[0] != counts[1]:
+        raise Refusal(
+            f"{board.name(polygon)} has {counts[0]} corners and {board.name(image)} has {counts[1]}, so no transformation takes one to the other."
+        )
 
 
 _MAKERS = (
@@ -189,11 +189,10 @@ _MAKERS = (
         AFFINITY,
         formulas.composition,
         "one after another, any",
-        "t1",
+        "",
         6,
         _BED + "p is the line through A and B\nr is the shear along p with the factor 0.5\nt is the composition of r and then r",
         distinct=False,
-        group="",
     ),
     _map(
         "inverse",
@@ -212,11 +211,10 @@ _MAKERS = (
         AFFINITY,
         formulas.inverse,
         "undone, any",
-        "t2",
+        "",
         8,
         _BED + "p is the line through A and B\nr is the shear along p with the factor 0.5\nt is the inverse of r",
         undefined="it cannot be undone",
-        group="",
     ),
     _map(
         "repeated",
@@ -241,89 +239,9 @@ _MAKERS = (
         + "D is a free point at (3, 0)\nE is a free point at (3, 1.6)\nF is a free point at (2, 1.2)\nDEF is the polygon through D, E, F\n"
         "t is the transformation that takes ABC to DEF",
         undefined="no similarity takes the one to the other, corner by corner",
+        check=_check_corners,
     ),
 )
-
-
-def _image(makes, of, by, formula, key=None, choose=None, undefined="what it is the image of is not there"):
-    """The image of one thing. All share one sentence; which is meant follows from what fills its gaps."""
-    key = key or f"image_{of}"
-    examples = {
-        "segment": "AB is the segment from A to B\n",
-        "vector": "u is the vector from A to B\n",
-        "ray": "u is the ray from A through B\n",
-        "line": "u is the line through A and B\n",
-        "circle": "u is the circle with centre A through B\n",
-        "arc": "u is the arc with centre A from B to C\n",
-        "sector": "u is the sector with centre A from B to C\n",
-        "chord_region": "u is the chord region with centre A from B to C\n",
-        "conic": "u is the ellipse with foci A and B through C\n",
-        "straight": "u is the line through A and B\n",
-    }
-    names = {"segment": "AB", "point": "A", "polygon": "ABC"}
-    map_text = {
-        "similarity": "t is the rotation about D by 60 degrees\n",
-        "map": "t is the rotation about D by 60 degrees\n",
-        "anymap": "t is the rotation about D by 60 degrees\n",
-        "affinity": "p is the line through A and B\nt is the shear along p with the factor 0.6\n",
-        "inversion": "c is the circle with centre D and radius 1.4\nt is the reflection in the circle c\n",
-    }[by]
-    return Construction(
-        key=key,
-        sentence=f"the image of {{of:only_{of}}} under {{by:{by}}}",
-        makes=makes,
-        formula=formula,
-        choose=choose,
-        group="",
-        tool=f"image of a {word(of)}",
-        keys=f"i{key}",
-        named_after="of",
-        name_suffix="′",
-        likely=2,
-        undefined=undefined,
-        example=_BED + "D is a free point at (2.4, 0.9)\n" + examples.get(of, "") + map_text + f"the image of {names.get(of, 'u')} under t",
-    )
-
-
-def _point_image(kinds, words):
-    return formulas.inverted_point if kinds["by"] == INVERSION else formulas.image_of_point
-
-
-_GONE = "its image goes through the centre of that circle, or it is not there"
-IMAGES = (
-    _image(POINT, "point", "anymap", None, choose=_point_image),
-    _image(SEGMENT, "segment", "map", formulas.image_of_straight),
-    _image(VECTOR, "vector", "map", formulas.image_of_straight),
-    _image(RAY, "ray", "map", formulas.image_of_straight),
-    _image(LINE, "line", "map", formulas.image_of_straight),
-    _image(POLYGON, "polygon", "map", formulas.image_of_polygon),
-    _image(CIRCLE, "circle", "similarity", formulas.image_of_circle),
-    _image(ARC, "arc", "similarity", formulas.image_of_arc),
-    _image(SECTOR, "sector", "similarity", formulas.image_of_arc),
-    _image(CHORD_REGION, "chord_region", "similarity", formulas.image_of_arc),
-    _image(CONIC, "conic", "similarity", formulas.image_of_conic),
-    _image(CONIC, "circle", "affinity", formulas.bent_circle, key="bent_circle"),
-    _image(CONIC, "conic", "affinity", formulas.bent_conic, key="bent_conic"),
-    _image(CIRCLE, "straight", "inversion", formulas.inverted_line, key="inverted_line", undefined=_GONE),
-    _image(CIRCLE, "circle", "inversion", formulas.inverted_circle, key="inverted_circle", undefined=_GONE),
-)
-
-
-def _image_key(kind, by):
-    """The construction for the image of a thing of a kind, or None where that transformation has none for it."""
-    keys = {
-        SIMILARITY: f"image_{kind}",
-        AFFINITY: {CIRCLE: "bent_circle", CONIC: "bent_conic"}.get(kind, f"image_{kind}"),
-        INVERSION: {
-            POINT: "image_point",
-            LINE: "inverted_line",
-            SEGMENT: "inverted_line",
-            RAY: "inverted_line",
-            CIRCLE: "inverted_circle",
-        }.get(kind),
-    }
-    found = next((image for image in IMAGES if image.key == keys[by]), None)
-    return found.key if found and by in found.gap_by_name["by"].kind.single else None
 
 
 #: Made from points alone: the image is the same thing made from their images.
@@ -350,7 +268,7 @@ def _images(kinds, fills, board):
         elif step.does in _FROM_POINTS and by_kind != INVERSION:
             made = {gap: sum((image_point(point) for point in step.fills[gap]), ()) for gap in _FROM_POINTS[step.does]}
             parts.append(Part(step.does, made))
-        elif key := _image_key(step.makes, by_kind):
+        elif key := image_key(step.makes, by_kind):
             parts.append(Part(key, {"of": (id,), "by": (by,)}))
         else:
             raise Refusal(f"{board.name(id)} is a {word(step.makes)}, and {board.name(by)} makes no image of such a thing here.")
@@ -459,6 +377,4 @@ TRANSFORMATIONS = (
         likely=26,
         example=_MIRROR + "t is the reflection in p\nA′ is the image of A under t\na prediction of A′",
     ),
-    *IMAGES,
 )
-assert all(image.gap_by_name["by"].kind.single and set(image.gap_by_name["by"].kind.single) <= set(MAPS) for image in IMAGES)

@@ -4,6 +4,9 @@ A transformation is ``(a, b, c, d, e, f)``: the point (x, y) goes to (a x + b y 
 shapes; a shear or a stretch does not. A reflection in a circle (inversion) is that circle, ``(cx, cy, rr)``.
 """
 
+from math import inf
+
+from ..arithmetic.undefined import Undefined
 from .conics import from_coefficients
 
 
@@ -207,6 +210,19 @@ def inverted_line(m, straight, circle):
     return circle[0] + x, circle[1] + y, x * x + y * y
 
 
+def inverted_straight(m, straight, circle):
+    """The image of a segment or a ray whose line misses the centre: the arc of the line's image between the images of its
+    ends, on the side away from the centre, which is the image of what is infinitely far."""
+    cx, cy, square = inverted_line(m, straight, circle)
+    px, py, dx, dy, low, high = straight
+    start = inverted_point(m, (px + low * dx, py + low * dy), circle)
+    end = (circle[0], circle[1]) if high == inf else inverted_point(m, (px + high * dx, py + high * dy), circle)
+    # Anticlockwise from one end to the other; seen from the centre, the line runs the other way round than its image.
+    turns = dx * (py - circle[1]) - dy * (px - circle[0])
+    first, last = (tuple(m.choose(turns, p, q) for p, q in zip(*pair)) for pair in ((end, start), (start, end)))
+    return cx, cy, square, first[0], first[1], last[0], last[1]
+
+
 def inverted_circle(m, round, circle):
     """The image of a circle that misses the centre: another circle."""
     dx, dy = round[0] - circle[0], round[1] - circle[1]
@@ -220,6 +236,8 @@ def inverted_circle(m, round, circle):
 def between(m, polygon, image):
     """The similarity that takes one polygon to another, corner by corner: one that keeps the way round, or else one that
     turns it over. Undefined where there is none."""
+    if len(polygon) != len(image):
+        raise Undefined("they have not as many corners")
     found = _from_two(m, polygon, image)
     wanted, made = image[2], image_of_point(m, polygon[2], found)
     size = (image[1][0] - image[0][0]) * (image[1][0] - image[0][0]) + (image[1][1] - image[0][1]) * (image[1][1] - image[0][1])

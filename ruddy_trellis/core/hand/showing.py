@@ -1,6 +1,7 @@
 """What is only looked at: another part of the plane, an earlier state, the figure shaken, motions."""
 
 from collections.abc import Iterator
+from itertools import pairwise
 
 from ..board import Board, numbers_of
 from ..display import display, refreshed
@@ -52,7 +53,7 @@ def shake_frames(copy: Board, extent) -> Iterator[Items]:
     pegs = {step.id: numbers for step in copy.steps if (numbers := numbers_of(step))}
     random, reach = random_numbers(), _SHAKE_REACH * span(copy)
     stops = [pegs, *(shaken_numbers(copy, random, reach) for _ in range(_SHAKE_STOPS)), pegs]
-    for start, stop in zip(stops, stops[1:]):
+    for start, stop in pairwise(stops):
         for frame in range(1, _SHAKE_FRAMES + 1):
             share = frame / _SHAKE_FRAMES
             share *= share * (3 - 2 * share)

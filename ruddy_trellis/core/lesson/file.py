@@ -13,6 +13,8 @@ from ..catalogue import CATALOGUE
 from ..edits.checking import check_fills
 from ..edits.models import Arrange, LookChanges
 from ..edits.prepare import prepare
+from ..kinds import RAY, SEGMENT, VECTOR
+from ..language.fills import is_ids
 from ..language.names import check_name
 from ..refusal import Refusal
 
@@ -122,7 +124,7 @@ def board_from_data(data):
     for number, step_data in enumerate(data.steps, 1):
         try:
             raw = step_data.model_dump(by_alias=True, exclude_unset=True)
-            step = step_from_json(raw)
+            step = _as_now_made(step_from_json(raw), board)
             if step.id in board:
                 raise Refusal(f"The id {step.id} is used twice.")
             if step.construction.expands:
@@ -139,6 +141,14 @@ def board_from_data(data):
     except Refusal as refusal:
         raise Refusal(f"On the board “{data.title}”: {refusal.sentence}") from None
     return board
+
+
+def _as_now_made(step, board):
+    """A step of an older file as it is made now: the image of a segment in a circle was once the whole circle of its arc."""
+    of = step.fills.get("of")
+    if step.does == "inverted_line" and is_ids(of) and of[0] in board and board.kind_of(of[0]) in (SEGMENT, VECTOR, RAY):
+        return step.with_(does=f"inverted_{board.kind_of(of[0])}")
+    return step
 
 
 _ID_LIST = {"type": "array", "items": {"type": "string"}, "minItems": 1, "maxItems": limits.POLYGON_CORNERS}

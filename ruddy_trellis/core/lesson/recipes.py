@@ -91,7 +91,6 @@ class Recipe:
             expands=self._parts,
             group="Recipes",
             tool=self.name,
-            keys=key,
             likely=40,
             example=f"{self.example}\nthe {self.name} on {join(name for name, _ in self.givens)}",
         )
