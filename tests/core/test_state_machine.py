@@ -17,13 +17,20 @@ KEYS = sayable()
 GARDENS = (
     "A=(0,0)\nB=(5,0)\nk is the circle with centre A and radius 3\nP is a point on k at 50\nM is the midpoint of B and P\n"
     "c is the locus of M as P runs\nZ=(4,4)",
-    "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C\np is the line through A and C\nt is the reflection in p\nα is the angle inside ABC at A",
+    "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C\np is the line through A and C\nt is the reflection in p\n"
+    "α is the angle inside ABC at A",
     "A=(0,0)\nB=(4,0)\nC=(4,3)\nAB is the segment from A to B\nBC is the segment from B to C\nm is the equal-length mark on AB\n"
     "n is the equal-length mark on BC\nb is the parallel mark on AB",
-    "A=(0,0)\nB=(4,1)\nC=(2,3)\nf is a dial from -2 to 3 in steps of 0.5 at 1\nt is the enlargement from A by the factor f\np is the line through B and C\n"
+    "A=(0,0)\nB=(4,1)\nC=(2,3)\nf is a dial from -2 to 3 in steps of 0.5 at 1\n"
+    "t is the enlargement from A by the factor f\np is the line through B and C\n"
     "the image of p under t\nu is the family of p under t, for 0.5, 1, 2\nd is the length of BC\nh is the value of d * 2",
     "A=(-2,0)\nB=(2,0)\nC=(0,1.5)\nk is the ellipse with foci A and B through C\nD=(1,1)\nl is the circle with centre D and radius 1.2\n"
     "all crossings of k and l\nP is a point on k at 30\nw is the words “here” beside k",
+)  # fmt: skip
+
+LOOKS = (
+    {"hidden": True}, {"part": True}, {"snap": True}, {"cover": True}, {"locked": True}, {"caption": "{name} {value}"}, {"decimals": 7},
+    {"trail": 0}, {"label": True}, {"label_offset": [9, 9]},
 )  # fmt: skip
 
 
@@ -103,8 +110,7 @@ class BoardMachine(RuleBasedStateMachine):
         if ids := self.choose(data).ids(None, 1):
             self.edit(kind="rename", id=ids[0], name=name)
 
-    @rule(data=st.data(), look=st.sampled_from([{"hidden": True}, {"part": True}, {"snap": True}, {"cover": True}, {"locked": True}, {"caption": "{name} {value}"},
-                                                {"decimals": 7}, {"trail": 0}, {"label": True}, {"label_offset": [9, 9]}]))  # fmt: skip
+    @rule(data=st.data(), look=st.sampled_from(LOOKS))
     def restyle(self, data, look):
         if ids := self.choose(data).ids(None, 3):
             self.edit(kind="restyle", ids=ids, look=look)

@@ -29,9 +29,10 @@ from .arrays import Arrays
 from .exact import Exact
 from .floats import Floats
 from .intervals import Intervals
+from .protocol import Arithmetic, Number
 from .undefined import NotAlgebraic, Undefined
 
 FLOATS = Floats()
 ARRAYS = Arrays()
 
-__all__ = ["ARRAYS", "FLOATS", "Arrays", "Exact", "Floats", "Intervals", "NotAlgebraic", "Undefined"]
+__all__ = ["ARRAYS", "FLOATS", "Arithmetic", "Arrays", "Exact", "Floats", "Intervals", "NotAlgebraic", "Number", "Undefined"]

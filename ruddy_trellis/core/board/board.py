@@ -1,129 +1,216 @@
 """The board: a graph of steps with their values, recomputed only where something changed."""
 
-from contextlib import contextmanager
-from dataclasses import replace
-from functools import cached_property
+from __future__ import annotations
 
-from ..arithmetic import FLOATS, Undefined
+import logging
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from contextlib import contextmanager
+from functools import cached_property
+from typing import Any
+
+from ..arithmetic import FLOATS, Arithmetic, Undefined
 from ..catalogue.moving import settled
 from ..kinds import NUMBER
 from ..language.expression import Formula
 from ..language.fills import is_ids
 from ..refusal import Refusal
 from . import naming
-from .plan import kinds_of_fills, make_plan
+from .plan import Plan, kinds_of_fills, make_plan
 from .settings import Settings
 from .step import Step
+
+_LOG = logging.getLogger(__name__)
+#: How many sets of pegs are remembered with all that hangs on them; a drag asks for the same set again and again.
+_REMEMBERED = 64
 
 
 class Board:
     """A construction: its steps in order, and the value of each, ``None`` where a step has none now.
 
-    The steps are changed through ``edits`` only, which checks an edit whole before anything changes here.
+    The steps are changed through ``edits`` only, which checks an edit whole before anything changes here. Whatever is
+    raised while they change, the board stays as it was.
+
+    Attributes:
+        settings: what belongs to the board as a whole.
+        steps, values: the steps in order, and their values (see ``formulas``).
     """
 
-    def __init__(self, settings=Settings(), steps=()):
-        self.settings = settings
-        self.replace_steps(steps)
+    def __init__(self, settings: Settings | None = None, steps: Iterable[Step] = ()) -> None:
+        self.settings = settings or Settings()
+        self.steps: list[Step] = []
+        self.values: list[Any] = []
+        self._place: dict[str, int] = {}
+        self._plans: list[Plan] = []
+        self._children: list[list[int]] = []
+        self._below: dict[tuple[int, ...], list[int]] = {}
+        self.become(steps)
 
-    def replace_steps(self, steps):
-        """Make these the steps of the board and compute every value."""
-        self.steps, self.values = [], []
-        self._place, self._plans, self._children = {}, [], []
+    def become(self, steps: Iterable[Step]) -> None:
+        """Make these the steps of the board. What is made as before, from what is as before, keeps its value.
+
+        Everything is made on the side and put in place at the end: whatever is raised, the board stays as it was.
+        """
+        steps = list(steps)
+        place = {step.id: number for number, step in enumerate(steps)}
+        moved = [place.get(step.id, -1) for step in self.steps]
+        same_places = all(new == old for old, new in enumerate(moved))
+        plans: list[Plan] = []
+        values: list[Any] = []
+        stale: set[str] = set()
         for step in steps:
-            self.append(step)
+            old = self._place.get(step.id)
+            before = None if old is None else self.steps[old]
+            as_before = (
+                before is not None
+                and (before is step or (before.does == step.does and before.fills == step.fills))
+                and not any(id in stale for id in step.inputs)
+            )
+            if as_before and old is not None:
+                plan = self._plans[old]
+                if not same_places:
+                    plan = plan.moved(moved) or self._plan(step, steps, place)
+                plans.append(plan)
+                values.append(self.values[old])
+            else:
+                plan = self._plan(step, steps, place)
+                plans.append(plan)
+                values.append(_value(step, plan, values, plans))
+                stale.add(step.id)
+        self.steps, self.values, self._place, self._plans = steps, values, place, plans
+        self._children = [[] for _ in steps]
+        for number, plan in enumerate(plans):
+            for parent in plan.parents:
+                self._children[parent].append(number)
+        self._forget()
 
-    def append(self, step):
-        """Put one more step at the end and compute its value."""
-        place = self._place[step.id] = len(self.steps)
+    @staticmethod
+    def _plan(step: Step, steps: Sequence[Step], place: Mapping[str, int]) -> Plan:
+        return make_plan(step, lambda id: steps[place[id]].makes, place.__getitem__, lambda id: steps[place[id]])
+
+    def _forget(self) -> None:
+        """What was derived from the steps is derived anew."""
+        self._below = {}
+        for derived in ("names", "incidence", "_made_with", "_shapes"):
+            self.__dict__.pop(derived, None)
+
+    def append(self, step: Step) -> None:
+        """Put one more step at the end and compute its value. Whatever is raised, the board stays as it was."""
+        plan = self._plan(step, self.steps, self._place)
+        value = _value(step, plan, self.values, self._plans)
+        number = self._place[step.id] = len(self.steps)
         self.steps.append(step)
-        plan = make_plan(step, self.kind_of, self._place.__getitem__, self.step)
+        self.values.append(value)
         self._plans.append(plan)
         self._children.append([])
-        for parent in dict.fromkeys(plan.inputs):
-            self._children[parent].append(place)
-        self._below = {}
-        self.__dict__.pop("names", None)
-        self.__dict__.pop("incidence", None)
-        self.values.append(None)
-        self._compute((place,))
+        for parent in plan.parents:
+            self._children[parent].append(number)
+        self._forget()
+
+    def _drop_last(self) -> None:
+        step, plan = self.steps.pop(), self._plans.pop()
+        del self._place[step.id]
+        self._children.pop()
+        self.values.pop()
+        for parent in plan.parents:
+            self._children[parent].pop()
+
+    def copy(self) -> Board:
+        """The same board apart: what is done to the one is not done to the other. Nothing is computed for it."""
+        other = Board.__new__(Board)
+        other.settings = self.settings
+        other.steps, other.values = list(self.steps), list(self.values)
+        other._place, other._plans = dict(self._place), list(self._plans)
+        other._children = [list(children) for children in self._children]
+        other._below = {}
+        return other
 
     @contextmanager
-    def trial(self):
+    def trial(self) -> Iterator[Board]:
         """In a ``with`` statement: the board, on which steps may be appended that are taken off again at the end."""
-        count, kept = len(self.steps), {name: self.__dict__.get(name) for name in ("names", "incidence", "_below")}
+        count = len(self.steps)
+        kept = {name: self.__dict__.get(name) for name in ("names", "incidence", "_made_with", "_shapes", "_below")}
         try:
             yield self
         finally:
             while len(self.steps) > count:
-                step, plan = self.steps.pop(), self._plans.pop()
-                del self._place[step.id]
-                self._children.pop()
-                self.values.pop()
-                for parent in dict.fromkeys(plan.inputs):
-                    self._children[parent].pop()
-            for name, value in kept.items():
-                self.__dict__.pop(name, None)
-                if value is not None:
-                    self.__dict__[name] = value
+                self._drop_last()
+            self._forget()
+            self.__dict__.update({name: value for name, value in kept.items() if value is not None})
 
     # What is on it -----------------------------------------------------------------------------------------
 
-    def __contains__(self, id):
+    def __contains__(self, id: object) -> bool:
         return id in self._place
 
-    def __len__(self):
+    def __len__(self) -> int:
         return len(self.steps)
 
-    def step(self, id) -> Step:
+    def step(self, id: str) -> Step:
         return self.steps[self._place[id]]
 
-    def place(self, id):
+    def place(self, id: str) -> int:
         """The place of a step in the order, from 0."""
         return self._place[id]
 
-    def kind_of(self, id):
+    def kind_of(self, id: str) -> str:
         return self.step(id).makes
 
-    def value(self, id):
+    def value(self, id: str) -> Any:
         """The value of a step in floats (see ``formulas``), or None where it has none now."""
         return self.values[self._place[id]]
 
     @cached_property
-    def names(self):
+    def names(self) -> dict[str, str]:
         """The name of every step by its id."""
         return naming.all_names(self.steps)
 
-    def name(self, id):
+    def name(self, id: str) -> str:
         return self.names[id]
 
-    def ids_named(self, name):
+    def ids_named(self, name: str) -> list[str]:
         """The ids of the things and readings of that name: none, one, or a thing and a reading."""
         return [id for id, other in self.names.items() if other == name]
 
-    def find(self, name):
+    def find(self, name: str) -> str:
         """The id of the thing of that name, or else of the reading. Raises Refusal where there is none."""
         found = sorted(self.ids_named(name), key=lambda id: self.step(id).is_reading)
         if not found:
             raise Refusal(f"Nothing here is called {name}.")
         return found[0]
 
-    def dependants(self, ids):
-        """The ids of every step made from these, directly or not, in order; without these."""
-        given = {self._place[id] for id in ids}
-        return [self.steps[place].id for place in self._below_of(tuple(sorted(given))) if place not in given]
+    @cached_property
+    def _made_with(self) -> dict[str, list[str]]:
+        """For every step, those that are made from it directly."""
+        found: dict[str, list[str]] = {step.id: [] for step in self.steps}
+        for step in self.steps:
+            for parent in step.inputs:
+                found[parent].append(step.id)
+        return found
 
-    def ancestors(self, ids):
+    def dependants(self, ids: Iterable[str]) -> list[str]:
+        """The ids of every step made from these, directly or not, in order; without these."""
+        given = set(ids)
+        reached, waiting = set(given), list(given)
+        while waiting:
+            for child in self._made_with[waiting.pop()]:
+                if child not in reached:
+                    reached.add(child)
+                    waiting.append(child)
+        return sorted(reached - given, key=self._place.__getitem__)
+
+    def ancestors(self, ids: Iterable[str]) -> list[str]:
         """The ids of everything that these steps are made from, directly or not, in order; without these."""
-        reached, waiting = set(), list(ids)
+        given = set(ids)
+        reached: set[str] = set()
+        waiting = list(given)
         while waiting:
             for parent in self.step(waiting.pop()).inputs:
                 if parent not in reached:
                     reached.add(parent)
                     waiting.append(parent)
-        return sorted(reached.difference(ids), key=self.place)
+        return sorted(reached - given, key=self.place)
 
-    def dimension(self, id):
+    def dimension(self, id: str) -> Any:
         """The power of length of a reading (0 plain, 1 length, 2 area …) or "angle"."""
         step = self.step(id)
         formula = step.fills.get("formula")
@@ -131,17 +218,17 @@ class Board:
             return formula.dimension([self.operand_dimension(operand) for operand in formula.operands])
         return step.construction.dimension
 
-    def operand_dimension(self, operand):
+    def operand_dimension(self, operand: Sequence[str]) -> Any:
         """The dimension of what stands in a formula: that of the reading, or a length between two points."""
         return self.dimension(operand[0]) if self.kind_of(operand[0]) == NUMBER else 1
 
-    def kinds_of_fills(self, step):
+    def kinds_of_fills(self, step: Step) -> dict[str, str]:
         return kinds_of_fills(step.construction, step.fills, self.kind_of)
 
     @cached_property
-    def incidence(self):
+    def incidence(self) -> dict[str, set[str]]:
         """For every path, the ids of the points that lie on it by construction."""
-        on = {}
+        on: dict[str, set[str]] = {}
         for step in self.steps:
             for spec in step.construction.through:
                 gap, _, which = spec.partition(":")
@@ -155,7 +242,7 @@ class Board:
 
     # Computing ---------------------------------------------------------------------------------------------
 
-    def _compute(self, places):
+    def _compute(self, places: Iterable[int]) -> None:
         values, plans = self.values, self._plans
         for place in places:
             plan = plans[place]
@@ -164,11 +251,16 @@ class Board:
                 values[place] = None
                 continue
             try:
-                values[place] = plan.formula(FLOATS, *things, *plan.numbers)
-            except (Undefined, OverflowError, ZeroDivisionError):
+                if plan.settings:
+                    things.append(plan.settings_of(plans))
+                value = plan.formula(FLOATS, *things, *plan.numbers)
+                values[place] = value if plan.is_finite(value) else None
+            except ArithmeticError:
                 values[place] = None
+            except Exception:
+                values[place] = _broken(self.steps[place])
 
-    def _below_of(self, places):
+    def _below_of(self, places: tuple[int, ...]) -> list[int]:
         """These places and all below them, in order; remembered, since a drag asks again and again."""
         below = self._below.get(places)
         if below is None:
@@ -178,12 +270,12 @@ class Board:
                     if child not in reached:
                         reached.add(child)
                         waiting.append(child)
-            if len(self._below) > 64:
+            if len(self._below) > _REMEMBERED:
                 self._below.clear()
             below = self._below[places] = sorted(reached)
         return below
 
-    def move(self, numbers_by_id):
+    def move(self, numbers_by_id: Mapping[str, Sequence[float]]) -> list[str]:
         """Give steps other typed numbers (a free point its coordinates) and recompute what hangs on them.
 
         Returns the ids that were recomputed, in order. The steps themselves change too, so that the board and
@@ -195,16 +287,16 @@ class Board:
             plan = self._plans[place]
             # A dial's value is the last of its numbers; the others say its range.
             fixed = plan.numbers[:-1] if step.construction.moves == "turning" else ()
-            self._plans[place] = replace(plan, numbers=(*fixed, *numbers_of(step)))
+            self._plans[place] = plan.with_numbers((*fixed, *numbers_of(step)))
         below = self._below_of(tuple(sorted(self._place[id] for id in numbers_by_id)))
         self._compute(below)
         return [self.steps[place].id for place in below]
 
-    def recompute(self):
+    def recompute(self) -> None:
         """Compute every value again."""
         self._compute(range(len(self.steps)))
 
-    def evaluate(self, m, numbers_by_id=None):
+    def evaluate(self, m: Arithmetic, numbers_by_id: Mapping[str, Sequence[Any]] | None = None) -> dict[str, Any]:
         """Every value in another arithmetic.
 
         Args:
@@ -215,23 +307,46 @@ class Board:
             The values by id; None where a step is undefined (in arrays: NaN in that place).
         """
         given = numbers_by_id or {}
-        values = []
+        values: list[Any] = []
         for step, plan in zip(self.steps, self._plans):
             things = [values[parent] for parent in plan.inputs]
             value = None
             if not (plan.needs_all and any(thing is None for thing in things)):
+                numbers = plan.numbers
+                if step.id in given:
+                    numbers = (*(numbers[:-1] if step.construction.moves == "turning" else ()), *given[step.id])
                 try:
-                    numbers = plan.numbers
-                    if step.id in given:
-                        numbers = (*(numbers[:-1] if step.construction.moves == "turning" else ()), *given[step.id])
+                    if plan.settings:
+                        things.append(plan.settings_of(self._plans))
                     value = plan.formula(m, *things, *map(m.number, numbers))
-                except Undefined:
+                except (Undefined, OverflowError, ZeroDivisionError):
                     value = None
             values.append(value)
         return {step.id: value for step, value in zip(self.steps, values)}
 
 
-def with_numbers(step, numbers):
+def _value(step: Step, plan: Plan, values: Sequence[Any], plans: Sequence[Plan]) -> Any:
+    """The value of a step in floats, given those of all before it."""
+    things = [values[parent] for parent in plan.inputs]
+    if plan.needs_all and None in things:
+        return None
+    try:
+        if plan.settings:
+            things.append(plan.settings_of(plans))
+        value = plan.formula(FLOATS, *things, *plan.numbers)
+    except ArithmeticError:
+        return None
+    except Exception:
+        return _broken(step)
+    return value if plan.is_finite(value) else None
+
+
+def _broken(step: Step) -> None:
+    """A formula that raises what it should not costs its own step, never the board; it is a fault of ours, so it is logged."""
+    _LOG.exception("The step %s (%s) could not be computed", step.id, step.does)
+
+
+def with_numbers(step: Step, numbers: Sequence[float]) -> Step:
     """The step moved to other typed numbers: coordinates of a free point, the place of a sliding one, a dial's value, how
     far off something hangs."""
     gap = step.construction.moved_gap
@@ -240,7 +355,7 @@ def with_numbers(step, numbers):
     return step.with_(fills={**step.fills, gap: tuple(numbers) if isinstance(step.fills[gap], tuple) else numbers[0]})
 
 
-def numbers_of(step):
+def numbers_of(step: Step) -> tuple[float, ...]:
     """The typed numbers that place a peg, in the form that :meth:`Board.move` takes; () for what is no peg."""
     gap = step.construction.moved_gap
     if gap is None:

@@ -2,6 +2,7 @@
 
 from math import atan2, degrees, hypot
 
+from .. import limits
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..arithmetic.late import np
 from ..formulas import arcs, conics, straights
@@ -83,6 +84,10 @@ def nearest_place(board, ids, at):
         ids: of one path, or of the two ends of a side.
         at: a position, board units.
     """
+    return min(max(_nearest_place(board, ids, at), -limits.COORDINATE), limits.COORDINATE)
+
+
+def _nearest_place(board, ids, at):
     kind, value = board.kind_of(ids[0]), board.value(ids[0])
     if len(ids) == 1 and kind in (CIRCLE, ARC, CONIC, POLYGON, LOCUS):
         return place_on(kind, value, at)

@@ -1,23 +1,92 @@
 """From a step to what the arithmetic runs: the formula, the places of its inputs, and its typed numbers."""
 
-from dataclasses import dataclass
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
+from typing import Any
 
 from ..catalogue import Construction
 from ..formulas import measures, straights
-from ..kinds import ARC, NUMBER, POLYGON, REVEAL, SEGMENT, SPANS
+from ..kinds import ARC, FAMILY, LOCUS, MARK, NUMBER, POINT, POLYGON, REVEAL, SEGMENT, SPANS, STRAIGHTS, WORDS_ON_BOARD
 from ..language.expression import Formula
 from ..language.fills import is_ids
 
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """How one step is computed: ``formula(m, *values at inputs, *numbers)``; undefined where an input is, if it
-    ``needs_all`` of them."""
+    """How one step is computed: ``formula(m, *values at inputs, *numbers)``.
 
-    formula: object
-    inputs: tuple
-    numbers: tuple
+    Attributes:
+        formula: it raises ArithmeticError where there is no value.
+        inputs: the places of the values it gets.
+        numbers: the typed numbers it gets after them.
+        needs_all: whether it is undefined where one of its inputs is.
+        is_finite: whether what it gives are numbers that can be gone on with.
+        settings: places of steps whose typed numbers it gets as well, as one tuple after its inputs: of what rides on
+            something inside the chain that a locus runs.
+        is_bound: whether the formula holds places itself, so that the plan is made anew when those change.
+    """
+
+    formula: Callable[..., Any]
+    inputs: tuple[int, ...]
+    numbers: tuple[float, ...]
     needs_all: bool = True
+    is_finite: Callable[[Any], bool] = bool
+    settings: tuple[int, ...] = ()
+    is_bound: bool = False
+
+    @property
+    def parents(self) -> tuple[int, ...]:
+        """The places of all steps whose change changes its value, each once."""
+        return tuple(dict.fromkeys((*self.inputs, *self.settings)))
+
+    def settings_of(self, plans: Sequence["Plan"]) -> tuple[tuple[float, ...], ...]:
+        """The typed numbers of the steps in ``settings``."""
+        return tuple(plans[place].numbers for place in self.settings)
+
+    def with_numbers(self, numbers: tuple[float, ...]) -> "Plan":
+        """The plan with other typed numbers."""
+        return replace(self, numbers=numbers)
+
+    def moved(self, places: Sequence[int]) -> "Plan | None":
+        """The plan after every step went to another place, ``places`` by old place; None where it must be made anew."""
+        if self.is_bound:
+            return None
+        return replace(self, inputs=tuple(places[place] for place in self.inputs))
+
+
+#: Beyond this a number is as good as infinite: its square is no number any more.
+_FAR = 1e100
+
+
+def _is_point(value: Any) -> bool:
+    return -_FAR < value[0] < _FAR and -_FAR < value[1] < _FAR
+
+
+def _are_points(value: Any) -> bool:
+    return all(map(_is_point, value))
+
+
+def _are_numbers(value: Any) -> bool:
+    return all(-_FAR < part < _FAR for part in value)
+
+
+def _is_straight(value: Any) -> bool:
+    return -_FAR < value[0] < _FAR and -_FAR < value[1] < _FAR and -_FAR < value[2] < _FAR and -_FAR < value[3] < _FAR
+
+
+def _is_number(value: Any) -> bool:
+    # Readings of coordinates and of equations are the values of what they read, which were looked at already.
+    return isinstance(value, tuple) or -_FAR < value < _FAR
+
+
+#: For each kind of thing, whether a value of it is finite. Families and loci look after themselves.
+_FINITE: dict[str, Callable[[Any], bool]] = {
+    **dict.fromkeys((POINT, REVEAL, WORDS_ON_BOARD), _is_point),
+    **dict.fromkeys((POLYGON, MARK), _are_points),
+    **dict.fromkeys(STRAIGHTS, _is_straight),
+    NUMBER: _is_number,
+    **dict.fromkeys((FAMILY, LOCUS), lambda value: True),
+}
 
 
 def kinds_of_fills(construction: Construction, fills, kind_of):
@@ -52,8 +121,12 @@ def make_plan(step, kind_of, place_of, step_of=None):
         step_of: a function from an id to its step, which constructions with a planner need.
     """
     construction = step.construction
+    is_finite = _FINITE.get(construction.makes, _are_numbers)
     if construction.planner:
-        return Plan(*construction.planner(step, step_of, place_of, lambda other: make_plan(other, kind_of, place_of, step_of)))
+        formula, inputs, settings = construction.planner(
+            step, step_of, place_of, lambda other: make_plan(other, kind_of, place_of, step_of)
+        )
+        return Plan(formula, inputs, (), True, is_finite, settings, True)
     formula = chosen_formula(construction, step.fills, kind_of)
     inputs, numbers, bundles, order = [], [], [], []
     # Gaps for numbers come last; the sort keeps the order otherwise.
@@ -78,7 +151,7 @@ def make_plan(step, kind_of, place_of, step_of=None):
         formula = _reordered(formula, order)
     if any(bundler for bundler, _ in bundles):
         formula = _bundled(formula, bundles, len(inputs))
-    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL)
+    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL, is_finite)
 
 
 def _reordered(formula, order):

@@ -1,6 +1,6 @@
 """Constructions that make points."""
 
-from ..arithmetic import FLOATS, Undefined
+from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..formulas import arcs, conics, intersections
 from ..formulas import points as formulas
 from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, ROUNDS, STRAIGHTS
@@ -23,9 +23,11 @@ def _on_path(kinds, words):
 
 
 def _on_locus(m, locus, place):
-    if m is not FLOATS:
-        raise Undefined("a locus is computed for one position of the figure at a time")
-    return locus.point(place)
+    if m is FLOATS:
+        return locus.point(place)
+    if m is ARRAYS:
+        return locus.at(place)
+    raise Undefined("a locus is computed for one position of the figure at a time")
 
 
 def _family(kind):

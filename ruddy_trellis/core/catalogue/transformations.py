@@ -44,9 +44,8 @@ def _check_corners(fills, board):
     polygon, image = (fills[gap][0] for gap in ("polygon", "image"))
     counts = [len(board.value(id) or ()) for id in (polygon, image)]
     if all(counts) and counts[0] != counts[1]:
-        raise Refusal(
-            f"{board.name(polygon)} has {counts[0]} corners and {board.name(image)} has {counts[1]}, so no transformation takes one to the other."
-        )
+        here, there = (f"{board.name(id)} has {count} corners" for id, count in zip((polygon, image), counts))
+        raise Refusal(f"{here} and {there}, so no transformation takes one to the other.")
 
 
 _MAKERS = (

@@ -1,6 +1,7 @@
 """The log: the readings that are recorded, row by row."""
 
 from .. import limits
+from ..kinds import NUMBER
 from ..refusal import Refusal
 from .patch import Patch
 
@@ -32,3 +33,10 @@ def settings_without(settings, ids):
         return ()
     rows = tuple(tuple(row[number] for number in kept) for row in settings.rows) if kept else ()
     return settings, settings.with_(nice=nice, log=tuple(settings.log[number] for number in kept), rows=rows)
+
+
+def check_logged(board, ids):
+    """Raise Refusal unless these are readings that are single numbers: those can be logged, and kept to whole steps."""
+    for id in ids:
+        if not (board.kind_of(id) == NUMBER and board.dimension(id) not in ("coordinates", "equation")):
+            raise Refusal(f"{board.name(id)} is not a number that can be logged.")

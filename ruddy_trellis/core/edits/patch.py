@@ -25,15 +25,15 @@ class Patch:
         return Patch(self.words, self.after, self.before, self.settings_after, self.settings_before)
 
     def apply(self, board):
-        """Make the change on a board that is in the state the patch was made for."""
-        if self.settings_after:
-            board.settings = self.settings_after
+        """Make the change on a board that is in the state the patch was made for. Whatever is raised, nothing has changed."""
         if self.before or self.after:
             gone = {step.id for _, step in self.before}
             steps = [step for step in board.steps if step.id not in gone]
             for place, step in sorted(self.after, key=lambda pair: pair[0]):
                 steps.insert(place, step)
-            board.replace_steps(steps)
+            board.become(steps)
+        if self.settings_after:
+            board.settings = self.settings_after
 
     def ids(self):
         """The ids of all steps that it touches."""

@@ -2,6 +2,7 @@
 
 from ..limits import check_number
 from ..refusal import Refusal
+from .log import check_logged
 from .patch import Patch, known
 
 
@@ -17,9 +18,7 @@ def arranged(board, edit):
         if not (right - left > 1e-6 and high - low > 1e-6):
             raise Refusal("The view needs a width and a height above zero.")
         changes["view"] = (left, low, right, high)
-    for id in known(board, (*changes.get("log", ()), *(changes.get("nice") or ())[:1])):
-        if not (board.kind_of(id) == "number" and isinstance(board.value(id), (float, int, type(None)))):
-            raise Refusal(f"{board.name(id)} is not a number that can be logged.")
+    check_logged(board, known(board, (*changes.get("log", ()), *(changes.get("nice") or ())[:1])))
     if "log" in changes:
         changes["log"] = tuple(changes["log"])
         changes.setdefault("rows", ())

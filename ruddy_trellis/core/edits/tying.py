@@ -3,8 +3,9 @@
 from dataclasses import replace
 
 from ..board.board import Board
-from ..board.naming import check_names
+from ..board.naming import automatic_name, check_names
 from ..board.nearest import nearest_place
+from ..board.step import Step
 from ..catalogue import CATALOGUE
 from ..kinds import POINT, join
 from ..language.fills import fill_from_json
@@ -12,6 +13,7 @@ from ..language.printing import noun, sentence
 from ..refusal import Refusal
 from .adding import new_step_ids, tried, with_defaults
 from .checking import check_fills
+from .log import check_logged
 from .models import Add, Retie
 from .patch import Patch, known, replacing
 
@@ -40,22 +42,25 @@ def retied(board, edit):
         added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers] if edit.helper else []
         step = _remade(board, old, construction, edit.fills, [helper.id for helper in added])
         steps = [step if other.id == old.id else other for other in board.steps if other.id not in {helper.id for helper in added}]
-    ordered = _in_order([*steps, *added])
-    _check(Board(board.settings, ordered), old.id)
+    ordered = _in_order([*steps, *added], board.name)
+    ahead = _renamed(Board(board.settings, ordered), old.id)
+    _check(ahead, old.id)
     before = {other.id: (place, other) for place, other in enumerate(board.steps)}
-    after = {other.id: (place, other) for place, other in enumerate(ordered)}
+    after = {other.id: (place, other) for place, other in enumerate(ahead.steps)}
     changed = [id for id in after if before.get(id) != after[id]]
-    words = f"Made anew: {sentence(Board(board.settings, ordered), old.id)}"
-    return Patch(words, tuple(sorted((before[id] for id in changed if id in before), key=lambda pair: pair[0])),
-                 tuple(sorted((after[id] for id in changed), key=lambda pair: pair[0])))  # fmt: skip
+    return Patch(
+        f"Made anew: {sentence(ahead, old.id)}",
+        tuple(sorted((before[id] for id in changed if id in before), key=lambda pair: pair[0])),
+        tuple(sorted((after[id] for id in changed), key=lambda pair: pair[0])),
+    )
 
 
 def _remade(board, old, construction, fills, helper_ids):
     given = {name: fill for name, fill in fills.items() if fill is not None and fill != "nearest"}
     read = {name: new_step_ids(fill_from_json(fill), helper_ids) for name, fill in given.items()}
-    used = [id for fill in read.values() if isinstance(fill, tuple) for id in fill if isinstance(id, str)]
+    used = Step("", construction.key, {name: fill for name, fill in read.items() if name in construction.gap_by_name}).inputs
     below = {old.id, *board.dependants([old.id])}
-    looping = [board.name(id) for id in dict.fromkeys(used) if id in below]
+    looping = [board.name(id) for id in used if id in below]
     if looping:
         name = board.name(old.id)
         if looping == [name]:
@@ -66,24 +71,39 @@ def _remade(board, old, construction, fills, helper_ids):
         )
     check_fills(construction, read, board)
     if "nearest" in fills.values():
-        read["place"] = nearest_place(board, read["path"], board.value(old.id))
-    return old.with_(
-        does=construction.key, fills=with_defaults(construction, read, board), name=board.name(old.id) if old.name is None else old.name
-    )
+        path = read.get("path", ())
+        if board.value(old.id) is None or old.makes != POINT or not path or any(board.value(id) is None for id in path):
+            raise Refusal("The nearest place on a path is known only of a point that is there, on a path that is there.")
+        read["place"] = nearest_place(board, path, board.value(old.id))
+    return old.with_(does=construction.key, fills=with_defaults(construction, read, board))
 
 
-def _in_order(steps):
-    """The steps with what each is made from before it, and otherwise in the order they had."""
-    by_id, done = {step.id: step for step in steps}, {}
+def _renamed(board, id):
+    """The board in which a step that was named after what it was made from is named after what it is made from now."""
+    step = board.step(id)
+    if step.name is not None:
+        return board
+    names = {other.id: board.names[other.id] for other in board.steps if other.id != id}
+    taken = {names[other.id] for other in board.steps if other.id != id and other.is_reading == step.is_reading}
+    named = step.with_(name=automatic_name(step, names, taken))
+    return board if named == step else Board(board.settings, [named if other.id == id else other for other in board.steps])
 
-    def put(step):
-        if step.id not in done:
-            for parent in step.inputs:
-                put(by_id[parent])
-            done[step.id] = step
 
-    for step in steps:
-        put(step)
+def _in_order(steps, name):
+    """The steps with what each is made from before it, and otherwise in the order they had. Raises Refusal at a loop."""
+    by_id, done, begun = {step.id: step for step in steps}, {}, set()
+    for first in steps:
+        waiting = [first]
+        while waiting:
+            step = waiting[-1]
+            missing = [by_id[parent] for parent in step.inputs if parent not in done]
+            if step.id in done or not missing:
+                done[step.id] = waiting.pop()
+                continue
+            if step.id in begun:
+                raise Refusal(f"That would make a loop: {name(step.id)} would be made from itself.")
+            begun.add(step.id)
+            waiting += missing
     return list(done.values())
 
 
@@ -96,6 +116,7 @@ def _check(board, id):
             check_fills(step.construction, step.fills, board)
         except Refusal as refusal:
             raise Refusal(f"Then {board.name(below)} could not be made any more: {refusal.sentence}") from None
+    check_logged(board, (*board.settings.log, *(board.settings.nice or ())[:1]))
 
 
 def chosen(board, edit):

@@ -13,8 +13,8 @@ def arc(m, centre, start, towards):
     rr = ux * ux + uy * uy
     scale = m.sqrt(rr / (vx * vx + vy * vy))
     end = centre[0] + scale * vx, centre[1] + scale * vy
-    m.separate(start, end)
-    return (centre[0], centre[1], rr, start[0], start[1], *end)
+    wx, wy = m.separate(start, end)
+    return (centre[0], centre[1], rr, start[0], start[1], *m.inside(end, wx * wx + wy * wy, 0, inf))
 
 
 def arc_through(m, a, b, c):

@@ -11,5 +11,4 @@ def circle_through(m, centre, point):
 
 def circle_with_radius(m, centre, radius):
     """The circle about a centre with a given radius; undefined unless the radius is above zero."""
-    m.divide(radius, radius)
-    return m.inside((centre[0], centre[1], radius * radius), radius, 0, inf)
+    return m.inside((centre[0], centre[1], radius * m.divide(radius * radius, radius)), radius, 0, inf)

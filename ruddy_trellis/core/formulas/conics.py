@@ -24,10 +24,9 @@ def _at_least(m, value, share, least):
 def parabola(m, focus, directrix):
     """The points as far from the focus as from the directrix; undefined when the focus lies on it."""
     px, py, dx, dy = directrix[:4]
-    m.cross((dx, dy), (focus[0] - px, focus[1] - py))
+    cross = m.cross((dx, dy), (focus[0] - px, focus[1] - py))
     size = m.sqrt(dx * dx + dy * dy)
-    ux, uy = -dy / size, dx / size
-    return focus[0], focus[1], ux, uy, ux * (focus[0] - px) + uy * (focus[1] - py)
+    return focus[0], focus[1], -dy / size, dx / size, cross / size
 
 
 def with_sum(m, first, second, total):
@@ -76,8 +75,8 @@ def from_coefficients(m, a, b, c, d, e, f):
     a, b, c, d, e, f = (sign * part for part in (a, b, c, d, e, f))
     spread = m.sqrt((a - c) * (a - c) + b * b)
     largest = (a + c + spread) / 2
-    _at_least(m, (a,), m.divide(m.absolute(determinant), weight), 1e-11)
-    _at_least(m, (a,), m.divide(largest, scale), 1e-11)
+    (a,) = _at_least(m, (a,), m.divide(m.absolute(determinant), weight), 1e-11)
+    (a,) = _at_least(m, (a,), m.divide(largest, scale), 1e-11)
     a, b, c, d, e, f = (part / largest for part in (a, b, c, d, e, f))
     # u is ± the root of (1 - a, 1 - c); the larger part first, the smaller from b, so that nothing is lost.
     wide = c - a
@@ -119,7 +118,7 @@ def second_focus(m, conic):
     """The other focus; a parabola has none."""
     fx, fy, ux, uy, latus = conic
     twice = 2 * m.divide(latus, 1 - ux * ux - uy * uy)
-    _at_least(m, (fx,), m.absolute(1 - ux * ux - uy * uy), 1e-10)
+    (fx,) = _at_least(m, (fx,), m.absolute(1 - ux * ux - uy * uy), 1e-10)
     return fx + twice * ux, fy + twice * uy
 
 
@@ -138,7 +137,7 @@ def directrix(m, conic):
     """The directrix that goes with the first focus; a circle has none."""
     fx, fy, ux, uy, latus = conic
     size = ux * ux + uy * uy
-    _at_least(m, (fx,), size, _ROUND)
+    (fx,) = _at_least(m, (fx,), size, _ROUND)
     share = m.divide(latus, size)
     return fx - share * ux, fy - share * uy, -uy, ux, -inf, inf
 
@@ -146,7 +145,7 @@ def directrix(m, conic):
 def axis(m, conic):
     """The line of symmetry through the foci; a circle has none of its own."""
     fx, fy, ux, uy, _ = conic
-    _at_least(m, (fx,), ux * ux + uy * uy, _ROUND)
+    (fx,) = _at_least(m, (fx,), ux * ux + uy * uy, _ROUND)
     return fx, fy, ux, uy, -inf, inf
 
 

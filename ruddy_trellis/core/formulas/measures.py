@@ -67,8 +67,8 @@ def perimeter(m, polygon):
 
 def slope(m, straight):
     """How far a straight thing rises for every unit to the right; undefined where it is upright."""
-    m.cross((straight[2], straight[3]), (m.number(0), m.number(1)))
-    return straight[3] / straight[2]
+    across = m.cross((straight[2], straight[3]), (m.number(0), m.number(1)))
+    return straight[3] / across
 
 
 def ratio_of_lengths(m, a, b, c, d):

@@ -150,7 +150,7 @@ def euler_line(m, a, b, c):
 def at_distance(m, a, length, angle):
     """The segment of a given length from a point in a direction, in degrees anticlockwise from the right."""
     cosine, sine = m.cos_sin(angle)
-    m.inside((length,), length, 1e-9, inf)
+    (length,) = m.inside((length,), length, 1e-9, inf)
     return a[0], a[1], length * cosine, length * sine, 0, 1
 
 

@@ -133,10 +133,12 @@ def image_of_point(m, point, map):
 
 
 def image_of_straight(m, straight, map):
-    """The image of a straight thing, with the same ends."""
+    """The image of a straight thing, with the same ends; undefined where everything goes to one point."""
     a, b, c, d = map[:4]
     px, py, dx, dy, low, high = straight
-    return (*image_of_point(m, (px, py), map), a * dx + b * dy, c * dx + d * dy, low, high)
+    zero = m.number(0)
+    direction = m.separate((zero, zero), (a * dx + b * dy, c * dx + d * dy))
+    return (*image_of_point(m, (px, py), map), *direction, low, high)
 
 
 def image_of_polygon(m, polygon, map):

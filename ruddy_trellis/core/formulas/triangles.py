@@ -1,11 +1,13 @@
 """The centres and circles of a triangle. All are undefined where its corners stand in one line."""
 
+from math import inf
+
 from .measures import distance
 
 
 def centroid(m, a, b, c):
     """Where the medians meet."""
-    _check_not_flat(m, a, b, c)
+    a = _standing(m, a, b, c)
     return (a[0] + b[0] + c[0]) / 3, (a[1] + b[1] + c[1]) / 3
 
 
@@ -19,7 +21,7 @@ def circumcentre(m, a, b, c):
 
 def incentre(m, a, b, c):
     """The point equally far from the three sides: the corners weighted by the sides that face them."""
-    _check_not_flat(m, a, b, c)
+    a = _standing(m, a, b, c)
     weights = distance(m, b, c), distance(m, c, a), distance(m, a, b)
     total = weights[0] + weights[1] + weights[2]
     return tuple((weights[0] * a[i] + weights[1] * b[i] + weights[2] * c[i]) / total for i in (0, 1))
@@ -53,7 +55,7 @@ def incircle(m, a, b, c):
 
 def excircle(m, a, b, c):
     """The circle that touches the side facing a from outside, and the lines of the other two."""
-    _check_not_flat(m, a, b, c)
+    a = _standing(m, a, b, c)
     weights = -distance(m, b, c), distance(m, c, a), distance(m, a, b)
     total = weights[0] + weights[1] + weights[2]
     x, y = (sum(w * p[i] for w, p in zip(weights, (a, b, c))) / total for i in (0, 1))
@@ -67,5 +69,7 @@ def nine_point_circle(m, a, b, c):
     return x, y, circumcircle(m, a, b, c)[2] / 4
 
 
-def _check_not_flat(m, a, b, c):
-    m.cross(m.separate(a, b), m.separate(a, c))
+def _standing(m, a, b, c):
+    """The first corner of a triangle; undefined where the triangle is flat."""
+    cross = m.cross(m.separate(a, b), m.separate(a, c))
+    return m.inside(a, cross * cross, 0, inf)

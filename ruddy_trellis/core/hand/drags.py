@@ -35,7 +35,7 @@ class Drags:
         if not numbers:
             return []
         before, rows = self._held[owner]
-        items = refreshed(board, extent, board.move({id: at for id, at in numbers.items() if id in before}))
+        items = refreshed(board, extent, board.move({id: tuple(map(_bounded, at)) for id, at in numbers.items() if id in before}))
         if board.settings.logging and board.settings.log:
             row = logged_row(board)
             if len(rows) < limits.LOG_ROWS and (not rows or rows[-1] != row):
@@ -57,3 +57,8 @@ class Drags:
             tuple((place(id), board.step(id)) for id in moved),
             *((settings, with_rows(settings, rows)) if rows else ()),
         )
+
+
+def _bounded(number: float) -> float:
+    """A number that may be kept: whatever a pointer says, a peg stays where it can be saved and read again."""
+    return min(max(float(number), -limits.COORDINATE), limits.COORDINATE) if number == number else 0.0

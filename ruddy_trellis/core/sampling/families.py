@@ -42,8 +42,19 @@ def read_values(text):
 
 
 def check_values(fills, board):
-    """The check of a family's own typed words."""
-    read_values(fills["values"])
+    """The check of a family's own typed words. Raises Refusal where they do not go with its transformation."""
+    _driven_gap(board.step(fills["by"][0]), read_values(fills["values"]))
+
+
+def _driven_gap(map_step, values):
+    """The gap of a transformation that goes through the values; None for so many times, and for a translation, which is
+    taken in parts of it. Raises Refusal where it has no number to go through them."""
+    if isinstance(values, int):
+        return None
+    gap = next((gap for gap in reversed(map_step.construction.gaps) if gap.kind.literal == "number"), None)
+    if gap is None and not map_step.does.startswith("translation"):
+        raise Refusal(f"That transformation has no number to go through values. {_WANTED}")
+    return gap
 
 
 def family_plan(step, step_of, place_of, make_plan):
@@ -56,23 +67,32 @@ def family_plan(step, step_of, place_of, make_plan):
         make_plan: a function from a step to its plan.
 
     Returns:
-        A formula, the places of its inputs, its typed numbers.
+        A formula, the places of its inputs, the places of steps whose typed numbers it gets besides.
     """
     things = tuple(map(place_of, step.fills["of"]))
-    by = step.fills["by"][0]
+    map_step = step_of(step.fills["by"][0])
     values = read_values(step.fills["values"])
+    gap = _driven_gap(map_step, values)
     if isinstance(values, int):
-        return _skipping(len(things), lambda m, map: _powers(map, values)), (*things, place_of(by)), ()
-    map_step = step_of(by)
-    gap = next((gap for gap in reversed(map_step.construction.gaps) if gap.kind.literal == "number"), None)
+        return _skipping(len(things), lambda map: _powers(map, values)), (*things, place_of(map_step.id)), ()
     array = np.asarray(values)
     if gap is None:
-        if not map_step.does.startswith("translation"):
-            raise Refusal(f"That transformation has no number to go through values. {_WANTED}")
-        return _skipping(len(things), lambda m, map: (1.0, 0.0, 0.0, 1.0, map[4] * array, map[5] * array)), (*things, place_of(by)), ()
+        return (
+            _skipping(len(things), lambda map: (1.0, 0.0, 0.0, 1.0, map[4] * array, map[5] * array)),
+            (*things, place_of(map_step.id)),
+            (),
+        )
     plan = make_plan(map_step.with_(fills={**map_step.fills, gap.name: 0.0}))
     before = plan.numbers[:-1]
-    run = lambda m, *inputs: plan.formula(ARRAYS, *inputs, *before, array)
+    if gap.kind_name == "number" and map_step.does == "repeated":
+        # How often something is done decides how many steps it takes, so that each value is computed by itself.
+        def run(*inputs):
+            return np.asarray([plan.formula(FLOATS, *inputs, *before, value) for value in values], dtype=float).T
+    else:
+
+        def run(*inputs):
+            return plan.formula(ARRAYS, *inputs, *before, array)
+
     return _skipping(len(things), run), (*things, *plan.inputs), ()
 
 
@@ -83,7 +103,7 @@ def _skipping(count, formula):
         if m is not FLOATS:
             raise Undefined("a family is computed for one position of the figure at a time")
         with np.errstate(all="ignore"):
-            parts = np.broadcast_arrays(*map(np.asarray, formula(m, *arguments[count:])))
+            parts = np.broadcast_arrays(*map(np.asarray, formula(*arguments[count:])))
         found = np.stack(parts, axis=-1).astype(float).reshape(-1, 6)
         if not np.isfinite(found).all():
             raise Undefined("a member of the family is nowhere")

@@ -35,8 +35,10 @@ def driver_range(step, step_of):
     if kind in (LINE, RAY):
         return (-1.0 if kind == LINE else 0.0), 1.0, False
     if kind == LOCUS:
-        driver = step_of(path_step.fills["driver"][0])
-        return driver_range(driver, step_of)
+        low, high, _ = driver_range(step_of(path_step.fills["driver"][0]), step_of)
+        # The envelope of a circle has two sides, the other one after the first.
+        two_sided = "curve" in path_step.fills and step_of(path_step.fills["curve"][0]).makes == CIRCLE
+        return low, 2 * high - low if two_sided else high, False
     return 0.0, 1.0, False
 
 
@@ -57,10 +59,10 @@ class Locus:
         low, high: the range of the places.
     """
 
-    __slots__ = ("_endless", "_inputs", "_run", "high", "low")
+    __slots__ = ("_inputs", "_run", "high", "low")
 
-    def __init__(self, run, inputs, low, high, endless):
-        self._run, self._inputs, self.low, self.high, self._endless = run, inputs, low, high, endless
+    def __init__(self, run, inputs, low, high):
+        self._run, self._inputs, self.low, self.high = run, inputs, low, high
 
     def __eq__(self, other):
         return isinstance(other, Locus) and (self._inputs, self.low, self.high) == (other._inputs, other.low, other.high)
@@ -68,8 +70,11 @@ class Locus:
     def at(self, places):
         """The coordinates for an array of places, NaN where the curve is undefined there."""
         places = np.asarray(places, dtype=float)
-        with np.errstate(all="ignore"):
-            x, y = self._run(unsqueezed(places) if self._endless else places, self._inputs)
+        try:
+            with np.errstate(all="ignore"):
+                x, y = self._run(places, self._inputs)
+        except ArithmeticError:
+            x = y = np.nan
         return np.broadcast_to(x, places.shape), np.broadcast_to(y, places.shape)
 
     def point(self, place):
@@ -94,11 +99,7 @@ class Locus:
 
 
 def _chain(target, driver, step_of, place_of, make_plan):
-    """The steps between a driver and what it moves, in order, and how each is computed.
-
-    Returns:
-        Triples of a place, a plan and its inputs; the places of everything else that they need.
-    """
+    """The steps between a driver and what it moves, in order: pairs of a step and how it is computed, the driver first."""
     reached, waiting = {}, [target]
     while waiting:
         id = waiting.pop()
@@ -111,57 +112,61 @@ def _chain(target, driver, step_of, place_of, make_plan):
             moved.add(id)
     if target not in moved or target == driver:
         raise Refusal("That does not hang on what runs, so it would stay where it is.")
-    chain = [(place_of(id), make_plan(reached[id])) for id in sorted(moved, key=place_of)]
-    inside = {place for place, _ in chain}
+    return [(reached[id], make_plan(reached[id])) for id in sorted(moved, key=place_of)]
+
+
+def _prepared(step, gap, step_of, place_of, make_plan):
+    """What a locus is run with.
+
+    Returns:
+        A function of places of the driver, and of the values from outside, that gives the values of the target; the places of
+        those values; the places of the steps inside that ride somewhere and whose typed numbers come after them; the range.
+    """
+    target, driver = step.fills[gap][0], step_of(step.fills["driver"][0])
+    chain = _chain(target, driver.id, step_of, place_of, make_plan)
+    inside = {place_of(one.id) for one, _ in chain}
     outside = tuple(dict.fromkeys(place for _, plan in chain for place in plan.inputs if place not in inside))
-    return chain, outside
-
-
-def _runner(chain, outside, target):
-    """A function that runs the chain for an array of the driver's places, given the values outside it."""
-    driver_place, driver_plan = chain[0]
+    riding = tuple(place_of(one.id) for one, _ in chain[1:] if one.construction.moved_gap)
+    (_, driver_plan), rest = chain[0], [(place_of(one.id), plan) for one, plan in chain[1:]]
+    driver_place, target_place = place_of(driver.id), place_of(target)
+    endless = is_endless(driver, step_of)
 
     def run(places, inputs):
         values = dict(zip(outside, inputs))
-        numbers = (*driver_plan.numbers[:-1], places)
+        typed = dict(zip(riding, inputs[-1])) if riding else {}
+        numbers = (*driver_plan.numbers[:-1], unsqueezed(places) if endless else places)
         values[driver_place] = driver_plan.formula(ARRAYS, *(values[place] for place in driver_plan.inputs), *numbers)
-        for place, plan in chain[1:]:
-            values[place] = plan.formula(ARRAYS, *(values[one] for one in plan.inputs), *plan.numbers)
-        return values[target]
+        for place, plan in rest:
+            values[place] = plan.formula(ARRAYS, *(values[one] for one in plan.inputs), *typed.get(place, plan.numbers))
+        return values[target_place]
 
-    return run
+    low, high, _ = driver_range(driver, step_of)
+    return run, outside, riding, (low, high)
 
 
 def locus_plan(step, step_of, place_of, make_plan):
     """How a locus of a point is computed; see ``plan.make_plan``."""
-    run, outside, (low, high, endless) = _prepared(step, "tracer", step_of, place_of, make_plan)
-    return _floats_only(lambda inputs: Locus(run, inputs, low, high, endless)), outside, ()
+    run, outside, riding, (low, high) = _prepared(step, "tracer", step_of, place_of, make_plan)
+    return _floats_only(lambda inputs: Locus(run, inputs, low, high)), outside, riding
 
 
 def envelope_plan(step, step_of, place_of, make_plan):
     """How the envelope of a line or a circle is computed: where it meets its neighbour, as that comes ever nearer."""
-    run, outside, (low, high, endless) = _prepared(step, "curve", step_of, place_of, make_plan)
+    run, outside, riding, (low, high) = _prepared(step, "curve", step_of, place_of, make_plan)
     small = _SMALL * (high - low)
-    if step_of(step.fills["curve"][0]).makes == CIRCLE:
-        seam = high
-        sides = lambda places, inputs: _circle_envelope(
-            run, np.where(places > seam, places - (seam - low), places), inputs, small, places > seam, places == seam
+    if step_of(step.fills["curve"][0]).makes != CIRCLE:
+        return (
+            _floats_only(lambda inputs: Locus(lambda places, given: _line_envelope(run, places, given, small), inputs, low, high)),
+            outside,
+            riding,
         )
-        return _floats_only(lambda inputs: Locus(sides, inputs, low, 2 * high - low, endless)), outside, ()
-    return (
-        _floats_only(lambda inputs: Locus(lambda places, given: _line_envelope(run, places, given, small), inputs, low, high, endless)),
-        outside,
-        (),
-    )
 
+    def sides(places, inputs):
+        # One side of the envelope comes after the other, as if the driver ran its range twice.
+        other = places > high
+        return _circle_envelope(run, np.where(other, places - (high - low), places), inputs, small, other, places == high)
 
-def _prepared(step, gap, step_of, place_of, make_plan):
-    target, driver = step.fills[gap][0], step.fills["driver"][0]
-    chain, outside = _chain(target, driver, step_of, place_of, make_plan)
-    driver_step = step_of(driver)
-    low, high, _ = driver_range(driver_step, step_of)
-    endless = is_endless(driver_step, step_of)
-    return _runner(chain, outside, place_of(target)), outside, (low, high, endless)
+    return _floats_only(lambda inputs: Locus(sides, inputs, low, 2 * high - low)), outside, riding
 
 
 def _floats_only(make):
