@@ -7,7 +7,10 @@ from .refusal import Refusal
 STEPS = 2_000
 NAME_LENGTH = 24
 TITLE_LENGTH = 80
-SENTENCE_LENGTH = 500
+SENTENCE_LENGTH = 4_000
+COMPLETION_LENGTH = 500
+#: How many ways of taking a sentence apart are tried.
+READINGS = 20_000
 FORMULA_LENGTH = 200
 FORMULA_NESTING = 40
 COORDINATE = 1e6

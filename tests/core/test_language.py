@@ -166,7 +166,7 @@ class FormulaTest(unittest.TestCase):
     def test_a_formula_follows_renaming_and_dragging(self):
         f = figure(TRIANGLE + "AB is the length of AB\nh = 0.5 * AB * BC")
         perform(f.board, Rename(id=f.board.find("B"), name="Gate"))
-        self.assertEqual(f.sentence("h"), "h is the value of 0.5 * A-Gate * Gate-C")
+        self.assertEqual(f.sentence("h"), "h is the value of 0.5 * A‐Gate * Gate‐C")
         f.drag("Gate", 3, 0)
         self.assertAlmostEqual(f.read("h"), 0.5 * 3 * 26**0.5)
 

@@ -22,6 +22,8 @@ from .step import Step
 _LOG = logging.getLogger(__name__)
 #: How many sets of pegs are remembered with all that hangs on them; a drag asks for the same set again and again.
 _REMEMBERED = 64
+#: What is derived from the steps when it is asked for.
+_DERIVED = ("names", "incidence", "_ids_by_name", "_made_with", "_shapes")
 
 
 class Board:
@@ -90,7 +92,7 @@ class Board:
     def _forget(self) -> None:
         """What was derived from the steps is derived anew."""
         self._below = {}
-        for derived in ("names", "incidence", "_made_with", "_shapes"):
+        for derived in _DERIVED:
             self.__dict__.pop(derived, None)
 
     def append(self, step: Step) -> None:
@@ -128,7 +130,7 @@ class Board:
     def trial(self) -> Iterator[Board]:
         """In a ``with`` statement: the board, on which steps may be appended that are taken off again at the end."""
         count = len(self.steps)
-        kept = {name: self.__dict__.get(name) for name in ("names", "incidence", "_made_with", "_shapes", "_below")}
+        kept = {name: self.__dict__.get(name) for name in (*_DERIVED, "_below")}
         try:
             yield self
         finally:
@@ -169,7 +171,14 @@ class Board:
 
     def ids_named(self, name: str) -> list[str]:
         """The ids of the things and readings of that name: none, one, or a thing and a reading."""
-        return [id for id, other in self.names.items() if other == name]
+        return self._ids_by_name.get(name, [])
+
+    @cached_property
+    def _ids_by_name(self) -> dict[str, list[str]]:
+        found: dict[str, list[str]] = {}
+        for id, name in self.names.items():
+            found.setdefault(name, []).append(id)
+        return found
 
     def find(self, name: str) -> str:
         """The id of the thing of that name, or else of the reading. Raises Refusal where there is none."""

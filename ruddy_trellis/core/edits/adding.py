@@ -77,7 +77,7 @@ def _new_step(board, construction, fills, name):
     step = Step(f"s{last + 1}", construction.key, fills)
     names = board.names
     if name is not None:
-        return step if spelt(step, names) == spelling.tidy(name) else step.with_(name=spelling.check_name(name))
+        return step if spelt(step, names) == spelling.tidy(name) else step.with_(name=spelling.check_new_name(name))
     taken = {names[other.id] for other in board.steps if other.is_reading == step.is_reading}
     return step.with_(name=automatic_name(step, names, taken))
 

@@ -14,7 +14,7 @@ from .patch import known, replacing
 def renamed(board, edit):
     known(board, [edit.id])
     renamed, old, name = board.step(edit.id), board.name(edit.id), spelling.tidy(edit.name)
-    own_name = None if spelt(renamed, board.names) == name else spelling.check_name(name)
+    own_name = None if spelt(renamed, board.names) == name else spelling.check_new_name(name)
     renamed = renamed.with_(name=own_name)
     check_names([renamed if step.id == edit.id else step for step in board.steps])
     return replacing(board, f"Renamed {old} to {name}", [renamed])

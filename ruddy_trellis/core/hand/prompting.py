@@ -3,7 +3,7 @@
 from ..edits import Add, said
 from ..edits.saying import completions
 from ..language.printing import sentence
-from ..limits import SENTENCE_LENGTH
+from ..limits import COMPLETION_LENGTH
 from ..pointing import chips
 from ..pointing.preview import pending, preview
 from ..pointing.prompt import Prompt
@@ -124,7 +124,7 @@ def say(hand, message: messages.Say) -> Doing:
 
 
 def complete(hand, message: messages.Complete) -> Doing:
-    found = completions(message.text, hand.board) if len(message.text) <= SENTENCE_LENGTH else []
+    found = completions(message.text, hand.board) if len(message.text) <= COMPLETION_LENGTH else []
     yield {"t": "completions", "for": message.text, "ways": [{"text": way.text, "shown": way.shown} for way in found]}
 
 

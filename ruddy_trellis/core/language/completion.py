@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from ..kinds import POINT
 from .filling import fitting_names, names_of_kinds
-from .reading import ends_of_gap, split_subject, variants, without_article
+from .reading import ends_of_gap, lower, split_subject, variants, without_article
 
 MOST = 12
 
@@ -47,13 +47,13 @@ def _go_on(parts, text, at, board):
     part, rest = parts[0], parts[1:]
     typed = text[at:]
     if isinstance(part, str):
-        if part.lower().startswith(typed.lower()):
+        if lower(part).startswith(lower(typed)):
             if len(typed) < len(part):
                 more = part[len(typed) :]
                 yield more, (typed + more + _ahead(rest)).strip()
             else:
                 yield from _go_on(rest, text, at + len(part), board)
-        elif typed.lower().startswith(part.lower()):
+        elif lower(typed).startswith(lower(part)):
             yield from _go_on(rest, text, at + len(part), board)
         return
     for end in ends_of_gap(rest, text, at) if rest else ():

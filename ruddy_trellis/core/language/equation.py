@@ -125,20 +125,32 @@ def _sum(p, q, sign=1):
     total = dict(p)
     for powers, part in q.items():
         total[powers] = total.get(powers, 0) + sign * part
-    return {powers: part for powers, part in total.items() if part}
+    return {powers: _kept(part) for powers, part in total.items() if part}
+
+
+#: Higher powers than this do not cancel in an equation that a person types, nor do longer numbers stand in it.
+_DEGREE, _DIGITS = 6, 400
 
 
 def _product(p, q):
     total = {}
     for (i, j), part in p.items():
         for (k, l), other in q.items():
-            total[i + k, j + l] = total.get((i + k, j + l), 0) + part * other
+            if i + k + j + l > _DEGREE:
+                raise Refusal(f"Only lines, circles and conics are made from equations: no power above 2. {_WANTED}")
+            total[i + k, j + l] = _kept(total.get((i + k, j + l), 0) + part * other)
     return {powers: part for powers, part in total.items() if part}
+
+
+def _kept(number):
+    if number.numerator.bit_length() + number.denominator.bit_length() > 4 * _DIGITS:
+        raise Refusal(f"The numbers of that equation are too long. {_WANTED}")
+    return number
 
 
 def _polynomial(tree, names):
     kind = tree[0]
-    if kind == "operand":
+    if kind == "operand" and tree[1] < len(names):
         return {(1, 0) if names[tree[1]] == "x" else (0, 1): Fraction(1)}
     if kind == "number":
         return {(0, 0): tree[1]} if tree[1] else {}
@@ -152,7 +164,7 @@ def _polynomial(tree, names):
         above, below = _polynomial(tree[1], names), _polynomial(tree[2], names)
         if set(below) != {(0, 0)}:
             raise Refusal(f"An equation is divided by plain numbers only. {_WANTED}")
-        return {powers: part / below[0, 0] for powers, part in above.items()}
+        return {powers: _kept(part / below[0, 0]) for powers, part in above.items()}
     if kind == "^" and 0 <= tree[2] <= 2:
         base, power = _polynomial(tree[1], names), {(0, 0): Fraction(1)}
         for _ in range(tree[2]):

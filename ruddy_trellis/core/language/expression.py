@@ -12,7 +12,7 @@ from functools import lru_cache
 from .. import limits
 from ..formulas import arcs, measures
 from ..refusal import Refusal
-from .names import NAME
+from .names import WRITTEN
 
 ANGLE = "angle"
 
@@ -55,7 +55,7 @@ _COMPARISONS = ("<", ">", "≤", "≥")
 TRUTH = "truth"
 
 _TOKEN = re.compile(
-    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>(?:{NAME.pattern})+)|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
+    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{WRITTEN.pattern})|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
 )
 _SAME = {"−": "-", "×": "*", "·": "*", "÷": "/", "<=": "≤", ">=": "≥"}
 _WHAT_FITS = (
@@ -274,7 +274,7 @@ class _Parser:
             if value in MEASURES:
                 return ("measure", value, self._thing(value))
             raise Refusal(f"There is no function called {value}. There are {', '.join((*FUNCTIONS, *MEASURES))}.", place)
-        if value == "pi" or value == "π":
+        if value in {"pi", "π"}:
             return ("pi",)
         self.names.append((value, place))
         return ("operand", len(self.names) - 1)

@@ -41,7 +41,7 @@ def read_fill(gap, text, board):
         return check_number(_number(found[1]) * _unit_factor(found[2], board))
     if kind.literal == "number" and not kind.single:
         raise Refusal(f"“{text[:30]}” is not a number.")
-    return _read_things(gap, text.replace("'", "′"), board)
+    return _read_things(gap, spelling.tidy(text), board)
 
 
 def _number(text):
@@ -58,7 +58,7 @@ def _unit_factor(unit, board):
 
 
 def _reading_named(name, board):
-    for id in board.ids_named(name.replace("'", "′")):
+    for id in board.ids_named(spelling.tidy(name)):
         if board.kind_of(id) == NUMBER:
             return (id,)
     raise Refusal(f"There is no reading called {name[:30]}. In braces stands the name of a reading, such as {{v}}.")
@@ -74,15 +74,14 @@ def _equation_text(text):
 def _operand(name, function, board):
     """What a name in a formula stands for: a reading, or the distance between two points; in area(…) and its like a
     thing, or the corners of a polygon."""
-    name = name.replace("'", "′")
+    name = spelling.tidy(name)
     if function:
         for id in board.ids_named(name):
             if board.kind_of(id) in MEASURES[function][0]:
                 return (id,)
         points = _points(board)
-        for count in range(3, min(len(name), limits.POLYGON_CORNERS) + 1):
-            for way in spelling.unspell(name, points, count):
-                return tuple(points[part] for part in way)
+        for way in spelling.unspelt(name, points, range(3, limits.POLYGON_CORNERS + 1)):
+            return tuple(points[part] for part in way)
         raise Refusal(f"{name[:30]} is not {MEASURES[function][2]}.")
     readings = [id for id in board.ids_named(name) if board.kind_of(id) == NUMBER]
     if readings:
@@ -117,20 +116,19 @@ def _read_things(gap, text, board):
     kind = gap.kind
     if kind.several:
         return _read_several(kind, text, board)
-    for id in board.ids_named(text):
-        if board.kind_of(id) in kind.single:
+    only_reading = text.removeprefix("reading ")
+    for id in sorted(board.ids_named(only_reading), key=lambda id: board.kind_of(id) == NUMBER):
+        if board.kind_of(id) in kind.single and (only_reading == text or board.kind_of(id) == NUMBER):
             return (id,)
     points = _points(board)
     if kind.points:
         parts = [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+(?:and|to)\s+", text) if part]
         if len(parts) > 1 and all(part in points for part in parts):
             return tuple(points[part] for part in parts)
-        counts = range(3, limits.POLYGON_CORNERS) if kind.points < 0 else (kind.points,)
-        for count in counts if len(parts) == 1 else ():
-            for way in spelling.unspell(text, points, count):
+        counts = range(3, limits.POLYGON_CORNERS + 1) if kind.points < 0 else (kind.points,)
+        if len(parts) == 1:
+            for way in spelling.unspelt(text, points, counts):
                 return tuple(points[part] for part in way)
-            if count > len(text):
-                break
     found = board.ids_named(text)
     if found:
         raise Refusal(f"{text} is {with_article(word(board.kind_of(found[0])))}. Here goes {kind.wants}.")

@@ -42,7 +42,8 @@ def fill_from_json(data):
             raise Refusal(f"That {name} is too long.")
         operands = data["of"]
         if isinstance(operands, list) and all(isinstance(ids, list) and all(isinstance(i, str) for i in ids) for ids in operands):
-            kept = make(data[name], tuple(map(tuple, operands)))
+            text = " ".join(data[name].split()) if name == "words" else data[name]
+            kept = make(text, tuple(map(tuple, operands)))
             kept.check_places()
             return kept
     raise Refusal("A gap is filled with a list of ids, a list of two numbers, a number, a word or a formula.")

@@ -9,8 +9,36 @@ from ..refusal import Refusal
 
 _LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
 NAME = re.compile(rf"[{_LETTER}][{_LETTER}0-9]*(?:_[{_LETTER}0-9]+)?['′]*")
-#: A name short enough to be written right after another: one letter with a subscript or primes.
-_SHORT = re.compile(rf"[{_LETTER}](?:_[{_LETTER}0-9]+|[0-9]+)?['′]*")
+#: A name short enough to be written right after another: one letter with a number or primes.
+_SHORT = re.compile(rf"[{_LETTER}](?:_?[0-9]+)?['′]*")
+
+#: What joins names that are too long to be written right after one another. It is no minus.
+JOINT = "‐"
+#: A name as it stands in a formula, be it spelt from others: letters, digits, subscripts, primes, joints.
+WRITTEN = re.compile(rf"[{_LETTER}](?:[{_LETTER}0-9_'′]|{JOINT}(?=[{_LETTER}]))*")
+#: Names that would be taken for something else where they stand in a sentence or a formula.
+RESERVED = {
+    "pi",
+    "π",
+    "is",
+    "the",
+    "an",
+    "and",
+    "to",
+    "at",
+    "of",
+    "sqrt",
+    "abs",
+    "round",
+    "sin",
+    "cos",
+    "tan",
+    "area",
+    "perimeter",
+    "radius",
+    "angle",
+    "reading",
+}
 
 _LETTERS = {
     POINT: "ABCDEFGHIJKLMNOPQRSTUVWXYZ",
@@ -23,8 +51,16 @@ _LETTERS = {
 
 
 def tidy(name):
-    """A name as it is kept: without space around it, its primes as primes."""
-    return name.strip().replace("'", "′")
+    """A name as it is kept: without space around it, its primes as primes, the joints of spelt names as joints."""
+    return name.strip().replace("'", "′").replace("-", JOINT)
+
+
+def check_new_name(name):
+    """A name that a person gives, tidied. Raises Refusal unless it is one, and says nothing else in a sentence."""
+    name = check_name(name)
+    if name in RESERVED:
+        raise Refusal(f"“{name}” is a word of sentences and formulas. Choose another name.")
+    return name
 
 
 def check_name(name):
@@ -44,23 +80,50 @@ def spell(names):
     names = list(names)
     if all(_SHORT.fullmatch(name) for name in names):
         return "".join(names)
-    return "-".join(names)
+    return JOINT.join(names)
+
+
+#: How many ways of taking a text apart are looked for; a text of names such as A, B and AB has no end of them.
+_MOST_WAYS = 16
+
+
+def _spelt_counts(text, known):
+    """For how many of the known names together a text can stand, as a whole number with that bit set.
+
+    Each place is looked at once, from the end, whatever the names are.
+    """
+    longest = max(map(len, known), default=0)
+    reach = [0] * len(text) + [1]
+    for at in range(len(text) - 1, -1, -1):
+        for end in range(at + 1, min(at + longest, len(text)) + 1):
+            if reach[end] and text[at:end] in known:
+                reach[at] |= reach[end] << 1
+    return reach
 
 
 def unspell(text, known, how_many):
-    """The ways in which a text spells ``how_many`` of the known names, each a list of names."""
-    if "-" in text:
-        parts = text.split("-")
-        return [parts] if len(parts) == how_many and all(part in known for part in parts) else []
-    ways = []
+    """The ways in which a text spells ``how_many`` of the known names, each a list of names; of very many only the first."""
+    return unspelt(text, known, (how_many,))
+
+
+def unspelt(text, known, counts):
+    """The same for the first of several counts in which the text spells names at all."""
+    if JOINT in text:
+        parts = text.split(JOINT)
+        return [parts] if len(parts) in counts and all(part in known for part in parts) else []
+    reach = _spelt_counts(text, known)
+    how_many = next((count for count in counts if reach[0] >> count & 1), None)
+    if how_many is None:
+        return []
+    ways: list[list[str]] = []
 
     def go_on(at, found):
-        if len(found) == how_many:
-            if at == len(text):
-                ways.append(found)
+        left = how_many - len(found)
+        if not left:
+            ways.append(found)
             return
         for end in range(at + 1, len(text) + 1):
-            if text[at:end] in known:
+            if len(ways) < _MOST_WAYS and reach[end] >> (left - 1) & 1 and text[at:end] in known:
                 go_on(end, [*found, text[at:end]])
 
     go_on(0, [])

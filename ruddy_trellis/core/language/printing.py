@@ -1,6 +1,6 @@
 """Sentences from steps."""
 
-from ..kinds import join, word
+from ..kinds import NUMBER, join, word
 from . import names as spelling
 from .expression import Formula
 from .fills import is_ids
@@ -22,14 +22,26 @@ def rounded_text(value, decimals):
     return text.replace("-", "−")
 
 
-def fill_text(gap, fill, names, number=number_text):
-    """What fills a gap, in words."""
+def fill_text(gap, fill, names, number=number_text, board=None):
+    """What fills a gap, in words.
+
+    Args:
+        board: where it is given, whatever could be taken for something else there is written so that it cannot.
+    """
     if isinstance(fill, Words):
         return f"“{fill.written([names[id] for (id,) in fill.operands])}”"
     if isinstance(fill, Formula):
-        return fill.written([spelling.spell(names[id] for id in operand) for operand in fill.operands])
+        return fill.written([_operand_text(operand, names, board) for operand in fill.operands])
     if is_ids(fill):
         parts = [names[id] for id in fill]
+        if (
+            board
+            and len(parts) == 1
+            and NUMBER in gap.kind.single
+            and board.step(fill[0]).is_reading
+            and len(board.ids_named(parts[0])) > 1
+        ):
+            return f"reading {parts[0]}"
         if gap.kind.several:
             return join(parts)
         return ", ".join(parts) if gap.kind.hands == "many" else spelling.spell(parts)
@@ -40,7 +52,14 @@ def fill_text(gap, fill, names, number=number_text):
     return fill
 
 
-def phrase(construction, fills, names, full=False, number=number_text):
+def _operand_text(operand, names, board):
+    """What stands in a formula: a name, or the points between which a length is meant, or the corners of a shape."""
+    parts = [names[id] for id in operand]
+    text = spelling.spell(parts)
+    return spelling.JOINT.join(parts) if board and len(parts) > 1 and board.ids_named(text) else text
+
+
+def phrase(construction, fills, names, full=False, number=number_text, board=None):
     """The sentence of a construction without its subject: "the midpoint of AB".
 
     Args:
@@ -49,6 +68,7 @@ def phrase(construction, fills, names, full=False, number=number_text):
         full: with the typed places that are left out where a person reads (where a free point is), so that the
             text reads back to the same step.
         number: how a number is written.
+        board: see :func:`fill_text`.
     """
     words = []
     groups = {}
@@ -61,14 +81,14 @@ def phrase(construction, fills, names, full=False, number=number_text):
             fill = fills.get(gap.name)
             if fill is None or (not full and not isinstance(fill, str)):
                 continue
-        words.append(fill_text(piece.gap, fills[piece.gap.name], names, number) if piece.gap else piece.text)
+        words.append(fill_text(piece.gap, fills[piece.gap.name], names, number, board) if piece.gap else piece.text)
     return "".join(words)
 
 
 def sentence(board, id, full=False):
     """The sentence of a step: "M is the midpoint of AB". With ``full``, one that reads back to the same step."""
     step = board.step(id)
-    return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full)}"
+    return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full, board=board if full else None)}"
 
 
 def working_text(board):

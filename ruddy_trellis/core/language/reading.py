@@ -49,15 +49,17 @@ def read_sentence(text, board, sentences, check):
     rest = " ".join(rest.split()).rstrip(".")
     if not rest:
         raise Refusal("Type a sentence, such as “M is the midpoint of AB” or “A is a free point at (2, 3)”.")
-    refusals = []
+    refusals, tries = [], _Tries()
     for construction in sentences:
         for pieces in construction.sentences:
             try:
-                for fills in _matches(pieces, rest, board):
+                for fills in _matches(pieces, rest, board, tries):
                     check(construction, fills, board)
                     return ReadStep(construction, fills, name)
             except _Misread as misread:
                 refusals.append((misread.matched, misread.refusal))
+            except TooManyWays:
+                raise
             except Refusal as refusal:
                 refusals.append((len(rest), refusal))
     if verb == "=" or not refusals:
@@ -139,12 +141,12 @@ def variants(pieces):
         yield flattened(pieces, {group for number, group in enumerate(groups) if choice >> number & 1})
 
 
-def _matches(pieces, text, board):
+def _matches(pieces, text, board, tries):
     worst = None
     text = without_article(text)
     for parts in variants(pieces):
         try:
-            yield _match(parts, text, 0, board)
+            yield _match(parts, text, 0, board, tries)
         except _Misread as misread:
             if worst is None or misread.matched > worst.matched:
                 worst = misread
@@ -154,24 +156,49 @@ def _matches(pieces, text, board):
         raise worst
 
 
-def _match(parts, text, at, board):
+#: Capitals read as small letters, but only those whose small letter is as long: places in the text stay what they are.
+_LOWER = str.maketrans("ABCDEFGHIJKLMNOPQRSTUVWXYZ", "abcdefghijklmnopqrstuvwxyz")
+
+
+def lower(text):
+    return text.translate(_LOWER)
+
+
+class _Tries:
+    """Counts how many ways of taking a sentence apart are tried. Raises Refusal when they are too many."""
+
+    def __init__(self):
+        self._left = limits.READINGS
+
+    def count(self):
+        self._left -= 1
+        if self._left < 0:
+            raise TooManyWays("That sentence can be taken apart in too many ways. Say it in shorter ones.")
+
+
+class TooManyWays(Refusal):
+    """A sentence that nobody could take apart, so that nothing else about it is tried."""
+
+
+def _match(parts, text, at, board, tries):
     """The fills of a sentence whose parts match the text from ``at``. Raises LookupError where its words do not,
     _Misread where they do and a gap does not."""
+    tries.count()
     if not parts:
         if text[at:].strip():
             raise LookupError
         return {}
     part, rest = parts[0], parts[1:]
     if isinstance(part, str):
-        if rest and text[at:].lower() == part.rstrip().lower():
-            return _match(rest, text, len(text), board)
-        if not text[at:].lower().startswith(part.lower()):
+        if rest and lower(text[at:]) == lower(part.rstrip()):
+            return _match(rest, text, len(text), board, tries)
+        if not lower(text[at : at + len(part)]) == lower(part):
             raise LookupError
-        return _match(rest, text, at + len(part), board)
+        return _match(rest, text, at + len(part), board, tries)
     refusal = further = None
     for end in ends_of_gap(rest, text, at):
         try:
-            fills = _match(rest, text, end, board)
+            fills = _match(rest, text, end, board, tries)
         except LookupError:
             continue
         except _Misread as misread:
@@ -190,8 +217,8 @@ def ends_of_gap(rest, text, at):
     """Where a gap that starts at ``at`` may end: before each place where the words after it stand."""
     if not rest:
         return [len(text)]
-    words = rest[0].lower()
-    lowered = text.lower()
+    words = lower(rest[0])
+    lowered = lower(text)
     if at == len(text):
         return [at]
     ends, found = [], lowered.find(words, at + 1)

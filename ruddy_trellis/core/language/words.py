@@ -71,7 +71,7 @@ def read_words(text, resolve):
     Raises:
         Refusal: where a brace is left open, or names no reading.
     """
-    text = text.strip()
+    text = " ".join(text.split())
     if text[:1] in _OPENING:
         if len(text) < 2 or text[-1] not in _CLOSING:
             raise Refusal("Words in quotation marks end with one: “turned by {t}”.")

@@ -15,7 +15,7 @@ from ..edits.models import Arrange, LookChanges
 from ..edits.prepare import prepare
 from ..kinds import RAY, SEGMENT, VECTOR
 from ..language.fills import is_ids
-from ..language.names import check_name
+from ..language.names import RESERVED, check_name
 from ..refusal import Refusal
 
 FORMAT, VERSION = "ruddy-trellis lesson", 1
@@ -132,6 +132,8 @@ def board_from_data(data):
             check_fills(step.construction, step.fills, board)
             if step.name is not None and check_name(step.name) != step.name:
                 raise Refusal(f"The name “{step.name}” is not written as names are.")
+            if step.name is None and not step.construction.named_after:
+                raise Refusal(f"“{step.does}” makes what is not named after anything, so it needs a name.")
             board.append(step)
         except Refusal as refusal:
             raise Refusal(f"Step {number} of the board “{data.title}”: {refusal.sentence}") from None
@@ -144,7 +146,10 @@ def board_from_data(data):
 
 
 def _as_now_made(step, board):
-    """A step of an older file as it is made now: the image of a segment in a circle was once the whole circle of its arc."""
+    """A step of an older file as it is made now: names that are words of sentences have a number, and the image of a segment
+    in a circle, once the whole circle, is an arc."""
+    if step.name in RESERVED:
+        step = step.with_(name=f"{step.name}_1")
     of = step.fills.get("of")
     if step.does == "inverted_line" and is_ids(of) and of[0] in board and board.kind_of(of[0]) in (SEGMENT, VECTOR, RAY):
         return step.with_(does=f"inverted_{board.kind_of(of[0])}")
