@@ -90,7 +90,7 @@ class ItemsTest(unittest.TestCase):
         perform(f.board, Restyle(ids=[f.board.find("S")], look={"decimals": 0}))
         perform(f.board, Arrange(unit=""))
         self.assertEqual(value_text(f.board, f.board.find("S")), "14")
-        self.assertEqual([rounded_text(number, 1) for number in (-0.04, -1.25, 2.0)], ["0.0", "−1.2", "2.0"])
+        self.assertEqual([rounded_text(number, 1) for number in (-0.04, -1.25, 2.0)], ["0.0", "−1.3", "2.0"])
         self.assertEqual([shown_name(name) for name in ("A_12", "area_ABC", "B′")], ["A₁₂", "area ABC", "B′"])
 
 

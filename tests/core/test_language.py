@@ -35,11 +35,11 @@ class RoundTripTest(unittest.TestCase):
     def test_names_of_many_letters(self):
         f = figure(
             "Tap1 is a free point at (0, 0)\nTap2 is a free point at (1.25, -3)\nm' is the line through Tap1 and Tap2\n"
-            "M_2 is the midpoint of Tap1-Tap2\nTap1-Tap2 is the segment from Tap1 to Tap2\nQ is a point on m′ at 0.123456789012345"
+            "M_2 is the midpoint of Tap1‐Tap2\nTap1-Tap2 is the segment from Tap1 to Tap2\nQ is a point on m′ at 0.123456789012345"
         )
         again = figure(f.working())
         self.assertEqual(plain(again), plain(f))
-        self.assertEqual(f.sentence("M_2"), "M_2 is the midpoint of Tap1-Tap2")
+        self.assertEqual(f.sentence("M_2"), "M_2 is the midpoint of Tap1‐Tap2")
 
     def test_other_ways_to_say_it(self):
         ways = {

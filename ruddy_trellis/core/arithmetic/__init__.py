@@ -12,9 +12,11 @@ A formula is a plain function whose first argument ``m`` is one of these arithme
 ``m.sqrt(p)``           the square root of p
 ``m.absolute(p)``       p without its sign
 ``m.choose(s, p, q)``   p where s is at least zero, otherwise q
+``m.surer(other, q)``    two ways to one number: ``other()`` gives a sign and p, which is taken where the sign is at least zero
+                        and fewer digits are lost so; otherwise, and where no digits are lost at all, it is q
 ``m.inside(v, t, lo, hi)``  the tuple v where lo <= t <= hi, otherwise undefined
 ``m.cos_sin(angle)``    cosine and sine of an angle in degrees
-``m.rounded(p)``         the whole number nearest to p, halves upwards
+``m.rounded(p)``         the whole number nearest to p, halves away from zero
 ``m.whole(p)``           a number that counts something, as a Python integer
 ``m.pi()``              the ratio of a circle's circumference to its diameter
 ``m.real_root(p, k)``   real root number k, in order, of a polynomial of degree 4 (its coefficients, lowest first)

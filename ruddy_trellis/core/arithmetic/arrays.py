@@ -55,6 +55,11 @@ class Arrays:
         return np.where(np.isnan(sign), np.nan, np.where(sign >= 0, p, q))
 
     @staticmethod
+    def surer(other, plain):
+        sign, value = other()
+        return np.where(sign >= 0, value, plain)
+
+    @staticmethod
     def inside(value, t, low, high):
         ok = (t >= low - END_SLACK) & (t <= high + END_SLACK)
         return tuple(np.where(ok, part, np.nan) for part in value)
@@ -65,7 +70,7 @@ class Arrays:
 
     @staticmethod
     def rounded(p):
-        return np.floor(p + 0.5)
+        return np.copysign(np.floor(np.abs(p) + 0.5), p)
 
     @staticmethod
     def whole(p):
@@ -77,8 +82,9 @@ class Arrays:
 
     @staticmethod
     def cos_sin(angle):
-        radians = np.radians(angle)
-        return np.cos(radians), np.sin(radians)
+        radians, square = np.radians(angle), np.mod(angle, 90) == 0
+        cosine, sine = np.cos(radians), np.sin(radians)
+        return np.where(square, np.rint(cosine), cosine), np.where(square, np.rint(sine), sine)
 
     @staticmethod
     def angle(x, y):

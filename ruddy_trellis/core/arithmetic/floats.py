@@ -7,6 +7,9 @@ from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
 
 _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
 
+#: Cosine and sine of whole quarter turns.
+_QUARTERS = ((1.0, 0.0), (0.0, 1.0), (-1.0, 0.0), (0.0, -1.0))
+
 
 class Floats:
     """See the package docstring for what each operation does."""
@@ -64,6 +67,11 @@ class Floats:
         return p if sign >= 0 else q
 
     @staticmethod
+    def surer(other, plain):
+        sign, value = other()
+        return value if sign >= 0 else plain
+
+    @staticmethod
     def inside(value, t, low, high):
         if low - END_SLACK <= t <= high + END_SLACK:
             return value
@@ -78,7 +86,7 @@ class Floats:
 
     @staticmethod
     def rounded(p):
-        return float(math.floor(p + 0.5))
+        return math.copysign(math.floor(abs(p) + 0.5), p)
 
     @staticmethod
     def whole(p):
@@ -90,6 +98,8 @@ class Floats:
 
     @staticmethod
     def cos_sin(angle):
+        if angle % 90 == 0:  # what is square is exactly so
+            return _QUARTERS[int(angle // 90) % 4]
         radians = math.radians(angle)
         return math.cos(radians), math.sin(radians)
 

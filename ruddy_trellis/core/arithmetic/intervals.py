@@ -74,6 +74,10 @@ class Intervals:
         raise Undefined("the sign cannot be decided")
 
     @staticmethod
+    def surer(other, plain):
+        return plain
+
+    @staticmethod
     def inside(value, t, low, high):
         # An end that the bound straddles counts as on the segment: a point made as its end must stay on it.
         if t < low or t > high:
@@ -107,10 +111,10 @@ class Intervals:
 
     @staticmethod
     def rounded(p):
-        found = (p + 0.5).floor()
-        if not found.is_exact():
+        found = (abs(p) + 0.5).floor()
+        if not found.is_exact() or (p.contains(0) and not found == 0):
             raise Undefined("the bound does not decide which way to round")
-        return found
+        return -found if p < 0 else found
 
     @staticmethod
     def whole(p):

@@ -9,6 +9,7 @@ from functools import cached_property
 from typing import Any
 
 from ..arithmetic import FLOATS, Arithmetic, Undefined
+from ..catalogue import CATALOGUE
 from ..catalogue.moving import settled
 from ..kinds import NUMBER
 from ..language.expression import Formula
@@ -231,8 +232,9 @@ class Board:
         """The dimension of what stands in a formula: that of the reading, or a length between two points."""
         return self.dimension(operand[0]) if self.kind_of(operand[0]) == NUMBER else 1
 
-    def kinds_of_fills(self, step: Step) -> dict[str, str]:
-        return kinds_of_fills(step.construction, step.fills, self.kind_of)
+    def kinds_of(self, does: str, fills: Mapping[str, Any]) -> dict[str, str]:
+        """The kinds of what fills the gaps of a construction."""
+        return kinds_of_fills(CATALOGUE[does], fills, self.kind_of)
 
     @cached_property
     def incidence(self) -> dict[str, set[str]]:
@@ -300,6 +302,11 @@ class Board:
         below = self._below_of(tuple(sorted(self._place[id] for id in numbers_by_id)))
         self._compute(below)
         return [self.steps[place].id for place in below]
+
+    def value_of(self, does: str, fills: Mapping[str, Any]) -> Any:
+        """The value that a step would have if it were made now, or None."""
+        step = Step("", does, dict(fills))
+        return _value(step, self._plan(step, self.steps, self._place), self.values, self._plans)
 
     def recompute(self) -> None:
         """Compute every value again."""

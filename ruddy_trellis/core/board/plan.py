@@ -135,7 +135,8 @@ def make_plan(step, kind_of, place_of, step_of=None):
         if is_ids(fill):
             bundles.append((None if gap.kind.several else _bundler(gap.kind.hands, [kind_of(id) for id in fill]), len(fill)))
             inputs += map(place_of, fill)
-            order.append(None)
+            if gap.kind.literal == "number":
+                order.append("read")
         elif isinstance(fill, Formula):
             measured = fill.measured()
             for place, operand in enumerate(fill.operands):
@@ -144,10 +145,9 @@ def make_plan(step, kind_of, place_of, step_of=None):
         elif isinstance(fill, tuple):
             numbers += fill
         elif isinstance(fill, (int, float)):
-            order.append(len(numbers))
+            order.append("typed")
             numbers.append(fill)
-    typed_then_read = any(one is not None and None in order[place:] for place, one in enumerate(order))
-    if typed_then_read:
+    if any(typed and "read" in order[place:] for place, typed in enumerate(one == "typed" for one in order)):
         formula = _reordered(formula, order)
     if any(bundler for bundler, _ in bundles):
         formula = _bundled(formula, bundles, len(inputs))
@@ -155,12 +155,17 @@ def make_plan(step, kind_of, place_of, step_of=None):
 
 
 def _reordered(formula, order):
-    """The formula with typed numbers put in their places between readings; ``order`` has the number's place or None."""
-    things = order.count(None)
+    """The formula with typed numbers put in their places between readings.
+
+    Args:
+        order: for each gap for a number, in the order of the sentence, whether its number was "typed" or is "read".
+    """
+    read_count = order.count("read")
 
     def run(m, *arguments):
-        given, typed = iter(arguments[:things]), arguments[things:]
-        return formula(m, *(next(given) if place is None else typed[place] for place in order))
+        others, numbers = arguments[: -len(order)], arguments[-len(order) :]
+        read, typed = iter(numbers[:read_count]), iter(numbers[read_count:])
+        return formula(m, *others, *(next(read) if one == "read" else next(typed) for one in order))
 
     return run
 

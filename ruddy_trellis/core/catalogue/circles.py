@@ -98,7 +98,7 @@ CIRCLES = (
     ),
     Construction(
         key="tangent_from",
-        sentence="the tangent from {point:point} to {circle:circle}[, {which:crossing} one]",
+        sentence="the tangent from {point:point} to {circle:circle}[, {which:which_of_two} one]",
         makes=LINE,
         formula=None,
         choose=_tangent,

@@ -70,6 +70,8 @@ class Construction:
         helper: whether it is drawn as a helper line at first.
         aliases: other sentences that are read as this one.
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
+        settles: a function of such full fills and of the board that changes what was left out to what the figure suggests
+            now: where a ray starts inside a circle, its only crossing is the second.
         expands: for a sentence that makes several steps: a function of the kinds that fill its gaps, of the fills and
             of the board, giving a :class:`Part` for each step. Such a sentence is never kept as a step.
         planner: instead of a formula, a function that says how a step is computed from other steps than those that fill
@@ -100,6 +102,7 @@ class Construction:
     helper: bool = False
     aliases: tuple = ()
     defaults: Callable | None = None
+    settles: Callable | None = None
     expands: Callable | None = None
     check: Callable | None = None
     planner: Callable | None = None

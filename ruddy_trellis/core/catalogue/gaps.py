@@ -98,6 +98,7 @@ GAP_KINDS = {
     "place": GapKind("type a place", "a number", literal="number"),
     "coordinates": GapKind("click on the board, or type (x, y)", "coordinates such as (2, 3)", literal="coordinates"),
     "crossing": GapKind("which one", "first, second, third or fourth", literal="word", options=_ORDER),
+    "which_of_two": GapKind("which one", "first or second", literal="word", options=_ORDER[:2]),
     "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
     "strokes": GapKind("how often", "once, twice or thrice", literal="word", options=("once", "twice", "thrice")),
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),

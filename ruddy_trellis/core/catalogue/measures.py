@@ -36,6 +36,13 @@ def _all_angles(kinds, fills, board):
     return [Part("interior_angle", {"polygon": polygon, "corner": (corner,)}) for corner in board.step(polygon[0]).fills.get("corners", ())]
 
 
+def _check_inside(fills, board):
+    """The corner is one of the polygon's own: a point that rides on its sides is none."""
+    (polygon,), (corner,) = fills["polygon"], fills["corner"]
+    if corner not in board.step(polygon).fills.get("corners", ()):
+        raise Refusal(f"{board.name(corner)} is not a corner of {board.name(polygon)}.")
+
+
 def _calculation(kinds, words):
     # The formula is the person's own: the step's filled gap carries it.
     return words["formula"].evaluate
@@ -210,6 +217,7 @@ READINGS = (
     ),
     Construction(
         key="interior_angle",
+        check=_check_inside,
         sentence="the angle inside {polygon:polygon} at {corner:point}",
         makes=NUMBER,
         formula=formulas.interior_angle,
@@ -217,7 +225,6 @@ READINGS = (
         tool="inside",
         keys="mi",
         dimension="angle",
-        tied=("corner", "polygon"),
         likely=52,
         undefined="its polygon is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\n"

@@ -80,6 +80,13 @@ def crossing_choices(kinds):
     return ({},) if count == 1 else tuple({"which": word} for word in ORDER[:count])
 
 
+def _crossing_that_is_there(fills, board):
+    """The crossing that was left open is the first one that is there now, if any is."""
+    choices = crossing_choices(board.kinds_of("intersection", fills))
+    there = (choice for choice in choices if board.value_of("intersection", {**fills, **choice}) is not None)
+    return {**fills, **next(there, {})}
+
+
 def _all_crossings(kinds, fills, board):
     return [Part("intersection", {**fills, **choice}) for choice in crossing_choices(kinds)]
 
@@ -140,6 +147,7 @@ POINTS = (
         on=("a", "b"),
         likely=10,
         defaults=lambda kinds: crossing_choices(kinds)[0],
+        settles=_crossing_that_is_there,
         undefined="they do not meet now",
         example="A is a free point at (0, 0)\nB is a free point at (4, 2)\nC is a free point at (0, 2)\nD is a free point at (4, 0)\n"
         "AB is the segment from A to B\nCD is the segment from C to D\nE is where AB meets CD",
@@ -292,7 +300,7 @@ POINTS = (
     ),
     Construction(
         key="focus",
-        sentence="the focus of {conic:conic}[, {which:crossing} one]",
+        sentence="the focus of {conic:conic}[, {which:which_of_two} one]",
         makes=POINT,
         formula=None,
         choose=_focus,

@@ -69,7 +69,8 @@ def with_defaults(construction, fills, board):
     """The fills, with what optional gaps are filled with when they are left out."""
     if construction.defaults is None:
         return fills
-    return {**construction.defaults(kinds_of_fills(construction, fills, board.kind_of)), **fills}
+    full = {**construction.defaults(kinds_of_fills(construction, fills, board.kind_of)), **fills}
+    return construction.settles(full, board) if construction.settles and full != fills else full
 
 
 def _new_step(board, construction, fills, name):

@@ -7,6 +7,7 @@ from .. import limits
 from ..arithmetic import FLOATS, Undefined
 from ..board.plan import chosen_formula, kinds_of_fills
 from ..kinds import NUMBER, POINT, join, with_article, word
+from ..language import names as spelling
 from ..language.expression import ANGLE, MEASURES, Formula
 from ..language.fills import is_ids
 from ..language.words import Words
@@ -141,10 +142,12 @@ def _check_own_rules(construction, fills, board):
     if construction.check:
         construction.check(fills, board)
     if construction.distinct:
-        everything = Counter(id for fill in fills.values() if is_ids(fill) for id in fill)
-        repeated = [id for id, times in everything.items() if times > 1]
+        # Two sides of a polygon may share a corner; the same side twice is one thing.
+        things = Counter(frozenset(fill) for fill in fills.values() if is_ids(fill))
+        repeated = [ids for ids, times in things.items() if times > 1]
         if repeated:
-            raise Refusal(f"{board.name(repeated[0])} is picked twice. “{construction.tool}” needs two that differ.")
+            name = spelling.spell(board.name(id) for id in sorted(repeated[0], key=board.place))
+            raise Refusal(f"{name} is picked twice. “{construction.tool}” needs two that differ.")
     if not (construction.expands or construction.planner) and chosen_formula(construction, fills, board.kind_of) is None:
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)

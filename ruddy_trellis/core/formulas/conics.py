@@ -6,6 +6,7 @@ form serves circles (u = 0), ellipses (e < 1), parabolas (e = 1) and hyperbolas 
 
 from math import inf
 
+from .intersections import other_root
 from .measures import distance
 
 #: An ellipse flatter, or a hyperbola straighter, than this share of its size is none.
@@ -194,10 +195,10 @@ def straight_conic(m, straight, conic, which):
 
 def other_on_straight_conic(m, straight, conic, known):
     """The crossing of a straight thing and a conic other than the known one: the two roots have a known sum."""
-    a, b, _ = _along(m, straight, conic)
+    a, b, c = _along(m, straight, conic)
     px, py, dx, dy = straight[:4]
     there = m.divide((known[0] - px) * dx + (known[1] - py) * dy, dx * dx + dy * dy)
-    return _reached(m, straight, m.divide(-2 * b, a) - there)
+    return _reached(m, straight, other_root(m, m.divide(-b, a), m.divide(c, a), there))
 
 
 def _reached(m, straight, t):

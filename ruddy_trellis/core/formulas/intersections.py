@@ -3,8 +3,8 @@
 * Line and circle: crossing 0 comes first along the line's direction, crossing 1 second.
 * Circle and circle: crossing 0 lies to the left of the directed line from the first centre to the second,
   crossing 1 to its right.
-* Where one crossing P is already known, "the other one" is P mirrored in the line's foot from the centre, or in
-  the line of centres: it needs no root and so cannot jump.
+* Where one crossing P is already known, "the other one" follows from it by the sum or the product of both, or as its
+  mirror image in the line of centres: it needs no root and so cannot jump.
 * Arcs meet where their circles do, if that is on the arc. For conics see ``conics``.
 """
 
@@ -49,9 +49,23 @@ def circle_circle(m, a, b, which):
 def other_on_straight_circle(m, straight, circle, known):
     """The crossing of a straight thing and a circle other than the known one."""
     px, py, dx, dy, low, high = straight
-    cx, cy = circle[:2]
-    t = m.divide((2 * cx - known[0] - px) * dx + (2 * cy - known[1] - py) * dy, dx * dx + dy * dy)
+    ex, ey = circle[0] - px, circle[1] - py
+    size = dx * dx + dy * dy
+    middle = m.divide(ex * dx + ey * dy, size)
+    there = m.divide((known[0] - px) * dx + (known[1] - py) * dy, size)
+    t = other_root(m, middle, m.divide(ex * ex + ey * ey - circle[2], size), there)
     return m.inside((px + t * dx, py + t * dy), t, low, high)
+
+
+def other_root(m, middle, product, known):
+    """The other root of an equation of degree 2, from half the sum of the two or from their product: the smaller one from
+    the product, so that it keeps its digits where the known one is far out."""
+
+    def by_product():
+        divisor = m.choose(-m.absolute(known), m.number(1), known)  # where the known root is zero, so is the product
+        return m.absolute(known) - m.absolute(middle), product / divisor
+
+    return m.surer(by_product, 2 * middle - known)
 
 
 def other_on_circles(m, a, b, known):

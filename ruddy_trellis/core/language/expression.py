@@ -16,6 +16,13 @@ from .names import WRITTEN
 
 ANGLE = "angle"
 
+
+def _tangent(m, angle):
+    cosine, sine = m.cos_sin(angle)
+    # What cannot be told from a right angle has no tangent.
+    return m.divide(sine, m.cross((cosine, sine), (m.number(0), m.number(1))))
+
+
 #: Each function of numbers: what it does, and what it makes of the dimension it is given ("halve", "keep", "sine").
 FUNCTIONS = {
     "sqrt": (lambda m, x: m.sqrt(x), "halve"),
@@ -23,7 +30,7 @@ FUNCTIONS = {
     "round": (lambda m, x: m.rounded(x), "keep"),
     "sin": (lambda m, x: m.cos_sin(x)[1], "sine"),
     "cos": (lambda m, x: m.cos_sin(x)[0], "sine"),
-    "tan": (lambda m, x: m.divide(m.cos_sin(x)[1], m.cos_sin(x)[0]), "sine"),
+    "tan": (_tangent, "sine"),
 }
 #: Each function of things: what it measures of the kind it is given, the dimension, and what it takes, in words.
 MEASURES = {
@@ -374,5 +381,8 @@ def _dimension(tree, operands):
     if left is None and right is None:
         return None
     if ANGLE in (left, right):
-        return 0 if left == right and kind == "/" else ANGLE
+        # A share of an angle is an angle; with anything else that has a unit, an angle is the number of its degrees.
+        if (left == ANGLE and right in (None, 0)) or (right == ANGLE and left in (None, 0) and kind == "*"):
+            return ANGLE
+        left, right = (0 if one == ANGLE else one for one in (left, right))
     return (left or 0) + (right or 0) * (1 if kind == "*" else -1)

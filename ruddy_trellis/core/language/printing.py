@@ -1,5 +1,7 @@
 """Sentences from steps."""
 
+from decimal import ROUND_HALF_UP, Decimal
+
 from ..kinds import NUMBER, join, word
 from . import names as spelling
 from .expression import Formula
@@ -14,9 +16,17 @@ def number_text(value):
     return text.replace("-", "−") if "e" not in text else text.replace("e-", "e−")
 
 
+#: Above this, decimals are no more than the digits that a float has.
+_ROUNDED_BY_HAND = 1e12
+
+
 def rounded_text(value, decimals):
     """A number to so many decimals, with a true minus sign and no minus zero."""
-    text = f"{value:.{decimals}f}"
+    if abs(value) < _ROUNDED_BY_HAND:
+        # As it is taught: halves go up, and a number is what its first twelve digits say, not the dust behind them.
+        text = str(Decimal(f"{value:.12g}").quantize(Decimal(1).scaleb(-decimals), ROUND_HALF_UP))
+    else:
+        text = f"{value:.{decimals}f}"
     if float(text) == 0:
         text = text.lstrip("-")
     return text.replace("-", "−")

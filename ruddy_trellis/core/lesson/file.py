@@ -150,6 +150,8 @@ def _as_now_made(step, board):
     in a circle, once the whole circle, is an arc."""
     if step.name in RESERVED:
         step = step.with_(name=f"{step.name}_1")
+    if step.fills.get("which") in ("third", "fourth") and "which_of_two" in {gap.kind_name for gap in step.construction.gaps}:
+        step = step.with_(fills={**step.fills, "which": "first"})  # it was taken for the first
     of = step.fills.get("of")
     if step.does == "inverted_line" and is_ids(of) and of[0] in board and board.kind_of(of[0]) in (SEGMENT, VECTOR, RAY):
         return step.with_(does=f"inverted_{board.kind_of(of[0])}")

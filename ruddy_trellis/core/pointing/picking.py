@@ -6,8 +6,7 @@ from math import atan2, degrees, hypot, sqrt
 from ..arithmetic import FLOATS, Undefined
 from ..board.lattice import snapped
 from ..board.nearest import distance_to_path, nearest_place
-from ..board.plan import kinds_of_fills, make_plan
-from ..board.step import Step
+from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
 from ..formulas import arcs, measures, straights
@@ -164,7 +163,7 @@ def free_point(at):
 def point_on_path(board, ids, at):
     """A new point on a path, at the place nearest to a position."""
     fills = {"path": ids, "place": nearest_place(board, ids, at)}
-    return NewPoint("point_on", fills, _value_of(board, "point_on", fills), f"a new point on {path_words(board, ids)}")
+    return NewPoint("point_on", fills, board.value_of("point_on", fills), f"a new point on {path_words(board, ids)}")
 
 
 def place_near(board, id, at):
@@ -185,12 +184,12 @@ def crossing_near(board, a, b, at):
     if len(choices) == 2:
         for known in _points_on_both(board, a, b):
             other = {**fills, "known": (known,)}
-            value, known_at = _value_of(board, "other_intersection", other), board.value(known)
+            value, known_at = board.value_of("other_intersection", other), board.value(known)
             if value and known_at and _gap(value, known_at) > 1e-9 * (1 + abs(value[0]) + abs(value[1])):
                 return NewPoint("other_intersection", other, value, words + " again")
     found = []
     for choice in choices:
-        value = _value_of(board, "intersection", {**fills, **choice})
+        value = board.value_of("intersection", {**fills, **choice})
         if value is not None:
             found.append((_gap(value, at), choice, value))
     if not found:
@@ -202,14 +201,3 @@ def crossing_near(board, a, b, at):
 def _points_on_both(board, a, b):
     on = [set(ids) if len(ids) > 1 else board.incidence.get(ids[0], set()) for ids in (a, b)]
     return sorted((on[0] & on[1]), key=board.place)
-
-
-def _value_of(board, does, fills):
-    plan = make_plan(Step("", does, fills), board.kind_of, board.place)
-    things = [board.values[place] for place in plan.inputs]
-    if None in things:
-        return None
-    try:
-        return plan.formula(FLOATS, *things, *plan.numbers)
-    except (Undefined, OverflowError):
-        return None
