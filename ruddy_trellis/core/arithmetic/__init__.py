@@ -19,7 +19,9 @@ A formula is a plain function whose first argument ``m`` is one of these arithme
 ``m.rounded(p)``         the whole number nearest to p, halves away from zero
 ``m.whole(p)``           a number that counts something, as a Python integer
 ``m.pi()``              the ratio of a circle's circumference to its diameter
-``m.real_root(p, k)``   real root number k, in order, of a polynomial of degree 4 (its coefficients, lowest first)
+``m.approximate(p)``    p in floats, as a number or an array of them
+``m.real_root(p, ch)``  a real root of a polynomial of degree 4 (its coefficients, lowest first): of all of them as floats in
+                        order, then NaN, ``ch`` chooses it
 ``m.angle(x, y)``       the direction of the offset (x, y) in degrees, above -180 and at most 180
 ======================  ==========================================================================
 

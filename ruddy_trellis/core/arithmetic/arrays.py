@@ -1,7 +1,7 @@
 """Arithmetic on NumPy arrays: many positions of one figure at once, NaN where it is undefined."""
 
 from .late import np
-from .roots import real_roots
+from .roots import complex_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING
 
 _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
@@ -65,8 +65,12 @@ class Arrays:
         return tuple(np.where(ok, part, np.nan) for part in value)
 
     @staticmethod
-    def real_root(coefficients, which):
-        return real_roots(coefficients)[..., which]
+    def approximate(p):
+        return p
+
+    @staticmethod
+    def real_root(coefficients, choose):
+        return choose(complex_roots(coefficients))
 
     @staticmethod
     def rounded(p):

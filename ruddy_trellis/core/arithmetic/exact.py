@@ -237,7 +237,10 @@ class Exact:
                 raise Undefined("outside the ends at the sample position")
         return value
 
-    def real_root(self, coefficients, which):
+    def approximate(self, p):
+        return float(self.at_sample(p))
+
+    def real_root(self, coefficients, choose):
         raise NotAlgebraic("this crossing is the root of an equation of degree 4, which square roots do not give")
 
     def rounded(self, p):

@@ -2,7 +2,7 @@
 
 import math
 
-from .roots import real_roots
+from .roots import complex_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
 
 _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
@@ -78,8 +78,12 @@ class Floats:
         raise Undefined("outside the ends")
 
     @staticmethod
-    def real_root(coefficients, which):
-        root = float(real_roots(coefficients)[which])
+    def approximate(p):
+        return p
+
+    @staticmethod
+    def real_root(coefficients, choose):
+        root = float(choose(complex_roots(coefficients)))
         if root != root:
             raise Undefined("nothing meets here")
         return root

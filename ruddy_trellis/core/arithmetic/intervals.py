@@ -3,7 +3,7 @@
 from fractions import Fraction
 
 from .late import flint
-from .roots import real_roots
+from .roots import complex_roots
 from .undefined import Undefined
 
 
@@ -85,9 +85,13 @@ class Intervals:
         return value
 
     @staticmethod
-    def real_root(coefficients, which):
+    def approximate(p):
+        return float(p.mid()) if isinstance(p, flint.arb) else float(p)
+
+    @staticmethod
+    def real_root(coefficients, choose):
         """The root by Newton's steps from the float one, then a ball that Newton's interval step maps into itself."""
-        start = float(real_roots([float(part.mid()) for part in coefficients])[which])
+        start = float(choose(complex_roots([float(part.mid()) for part in coefficients])))
         if start != start:
             raise Undefined("nothing meets here")
         polynomial = lambda t: sum((part * t**power for power, part in enumerate(coefficients)), flint.arb(0))

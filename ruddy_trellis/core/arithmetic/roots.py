@@ -1,4 +1,4 @@
-"""The real roots of equations of degree 4, of one or of many at once."""
+"""The roots of equations of degree 4, of one or of many at once."""
 
 from .late import np
 
@@ -6,8 +6,8 @@ from .late import np
 _TOUCHING = 1e-6
 
 
-def real_roots(coefficients):
-    """The real roots in order, then NaN.
+def complex_roots(coefficients):
+    """All roots in no order, complex; NaN where the coefficients are no numbers.
 
     Args:
         coefficients: five numbers or arrays, the constant first.
@@ -16,13 +16,23 @@ def real_roots(coefficients):
         An array whose last axis has the four roots: the eigenvalues of the companion matrix.
     """
     p = np.stack(np.broadcast_arrays(*[np.asarray(part, dtype=float) for part in coefficients]), axis=-1)
-    size = np.abs(p).max(axis=-1)
-    # A leading part that is nothing puts a root very far away rather than dividing by zero.
-    lead = np.where(np.abs(p[..., 4]) < 1e-14 * size, 1e-14 * size + (size == 0), p[..., 4])
-    matrix = np.zeros((*lead.shape, 4, 4))
-    matrix[..., 1, 0] = matrix[..., 2, 1] = matrix[..., 3, 2] = 1
-    matrix[..., :, 3] = -p[..., :4] / lead[..., None]
+    with np.errstate(all="ignore"):
+        size = np.abs(p).max(axis=-1)
+        # A leading part that is nothing puts a root very far away rather than dividing by zero.
+        lead = np.where(np.abs(p[..., 4]) < 1e-14 * size, 1e-14 * size + (size == 0), p[..., 4])
+        matrix = np.zeros((*lead.shape, 4, 4))
+        matrix[..., 1, 0] = matrix[..., 2, 1] = matrix[..., 3, 2] = 1
+        matrix[..., :, 3] = -p[..., :4] / lead[..., None]
     known = np.isfinite(matrix).all(axis=(-2, -1))
     roots = np.linalg.eigvals(np.where(known[..., None, None], matrix, 0))
-    real = (np.abs(roots.imag) <= _TOUCHING * (1 + np.abs(roots))) & known[..., None]
-    return np.sort(np.where(real, roots.real, np.nan), axis=-1)
+    return np.where(known[..., None], roots, np.nan)
+
+
+def in_order(roots):
+    """The real ones among complex roots in order, then NaN."""
+    return np.sort(np.where(is_real(roots), roots.real, np.nan), axis=-1)
+
+
+def is_real(roots):
+    """Whether complex roots count as real."""
+    return np.abs(roots.imag) <= _TOUCHING * (1 + np.abs(roots))

@@ -46,6 +46,8 @@ class Board:
         self._plans: list[Plan] = []
         self._children: list[list[int]] = []
         self._below: dict[tuple[int, ...], list[int]] = {}
+        #: Of steps that are followed, what they were made from the last time.
+        self._followed: dict[str, tuple[Any, ...]] = {}
         self.become(steps)
 
     def become(self, steps: Iterable[Step]) -> None:
@@ -76,15 +78,27 @@ class Board:
                 values.append(self.values[old])
             else:
                 plan = self._plan(step, steps, place)
+                if plan.follow:
+                    step, plan = _followed(step, plan, values, self._last_inputs(before, step, plan, steps))
+                    steps[len(plans)] = step
                 plans.append(plan)
                 values.append(_value(step, plan, values, plans))
                 stale.add(step.id)
         self.steps, self.values, self._place, self._plans = steps, values, place, plans
+        self._followed.clear()
         self._children = [[] for _ in steps]
         for number, plan in enumerate(plans):
             for parent in plan.parents:
                 self._children[parent].append(number)
         self._forget()
+
+    def _last_inputs(self, before: Step | None, step: Step, plan: Plan, steps: Sequence[Step]) -> tuple[Any, ...] | None:
+        """What a step was made from when it was where it is kept to be; None where that is not known."""
+        if before is None or before.fills.get("near") != step.fills.get("near"):
+            return None
+        places = [self._place.get(steps[parent].id) for parent in plan.inputs]
+        things = tuple(None if place is None else self.values[place] for place in places)
+        return None if None in things else things
 
     @staticmethod
     def _plan(step: Step, steps: Sequence[Step], place: Mapping[str, int]) -> Plan:
@@ -98,7 +112,7 @@ class Board:
 
     def append(self, step: Step) -> None:
         """Put one more step at the end and compute its value. Whatever is raised, the board stays as it was."""
-        plan = self._plan(step, self.steps, self._place)
+        step, plan = _followed(step, self._plan(step, self.steps, self._place), self.values)
         value = _value(step, plan, self.values, self._plans)
         number = self._place[step.id] = len(self.steps)
         self.steps.append(step)
@@ -124,7 +138,7 @@ class Board:
         other.steps, other.values = list(self.steps), list(self.values)
         other._place, other._plans = dict(self._place), list(self._plans)
         other._children = [list(children) for children in self._children]
-        other._below = {}
+        other._below, other._followed = {}, dict(self._followed)
         return other
 
     @contextmanager
@@ -264,12 +278,27 @@ class Board:
             try:
                 if plan.settings:
                     things.append(plan.settings_of(plans))
+                if plan.follow:
+                    plan = self._follow(place, plan, things)
                 value = plan.formula(FLOATS, *things, *plan.numbers)
                 values[place] = value if plan.is_finite(value) else None
             except ArithmeticError:
                 values[place] = None
             except Exception:
                 values[place] = _broken(self.steps[place])
+
+    def _follow(self, place: int, plan: Plan, things: list[Any]) -> Plan:
+        """Follow a step from where it was the last time to where it is now, and keep that in the step."""
+        step = self.steps[place]
+        before = self._followed.get(step.id)
+        self._followed[step.id] = tuple(things)
+        self.steps[place], self._plans[place] = _followed(step, plan, self.values, before)
+        return self._plans[place]
+
+    def followers(self, ids: Iterable[str]) -> list[str]:
+        """The ids of steps that keep where they were and hang on these: they change when these move."""
+        below = self._below_of(tuple(sorted(self._place[id] for id in ids)))
+        return [self.steps[place].id for place in below if self._plans[place].follow]
 
     def _below_of(self, places: tuple[int, ...]) -> list[int]:
         """These places and all below them, in order; remembered, since a drag asks again and again."""
@@ -355,6 +384,17 @@ def _value(step: Step, plan: Plan, values: Sequence[Any], plans: Sequence[Plan])
     except Exception:
         return _broken(step)
     return value if plan.is_finite(value) else None
+
+
+def _followed(step: Step, plan: Plan, values: Sequence[Any], before: tuple[Any, ...] | None = None) -> tuple[Step, Plan]:
+    """A step and its plan with where it is now, if it has to be followed from where it was."""
+    things = [values[parent] for parent in plan.inputs]
+    if plan.follow is None or None in things:
+        return step, plan
+    near = plan.follow(FLOATS, before, *things, *plan.numbers)
+    if near == plan.numbers:
+        return step, plan
+    return step.with_(fills={**step.fills, "near": near}), plan.with_numbers(near)
 
 
 def _broken(step: Step) -> None:

@@ -23,6 +23,8 @@ class Plan:
         is_finite: whether what it gives are numbers that can be gone on with.
         settings: places of steps whose typed numbers it gets as well, as one tuple after its inputs: of what rides on
             something inside the chain that a locus runs.
+        follow: where it has to be followed from where it was: a function of the arithmetic, of its inputs the last time (or
+            None), of those now and of its numbers, that gives its new numbers.
         is_bound: whether the formula holds places itself, so that the plan is made anew when those change.
     """
 
@@ -33,6 +35,7 @@ class Plan:
     is_finite: Callable[[Any], bool] = bool
     settings: tuple[int, ...] = ()
     is_bound: bool = False
+    follow: Callable[..., tuple[float, ...]] | None = None
 
     @property
     def parents(self) -> tuple[int, ...]:
@@ -127,7 +130,10 @@ def make_plan(step, kind_of, place_of, step_of=None):
             step, step_of, place_of, lambda other: make_plan(other, kind_of, place_of, step_of)
         )
         return Plan(formula, inputs, (), True, is_finite, settings, True)
-    formula = chosen_formula(construction, step.fills, kind_of)
+    formula, follow = chosen_formula(construction, step.fills, kind_of), None
+    if construction.follows:
+        words = {name: fill for name, fill in step.fills.items() if isinstance(fill, str)}
+        follow = construction.follows(kinds_of_fills(construction, step.fills, kind_of), words)
     inputs, numbers, bundles, order = [], [], [], []
     # Gaps for numbers come last; the sort keeps the order otherwise.
     for gap in sorted(construction.gaps, key=lambda gap: gap.kind.literal == "number"):
@@ -151,7 +157,9 @@ def make_plan(step, kind_of, place_of, step_of=None):
         formula = _reordered(formula, order)
     if any(bundler for bundler, _ in bundles):
         formula = _bundled(formula, bundles, len(inputs))
-    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL, is_finite)
+        if follow:
+            follow = _bundled_follow(follow, bundles)
+    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL, is_finite, follow=follow)
 
 
 def _reordered(formula, order):
@@ -208,5 +216,22 @@ def _bundled(formula, bundles, how_many):
             things += bundler(m, *part) if bundler else part
             at += width
         return formula(m, *things, *arguments[how_many:])
+
+    return run
+
+
+def _bundled_follow(follow, bundles):
+    count = sum(width for _, width in bundles)
+
+    def bundled(m, things):
+        made, at = [], 0
+        for bundler, width in bundles:
+            part = things[at : at + width]
+            made += bundler(m, *part) if bundler else part
+            at += width
+        return tuple(made)
+
+    def run(m, before, *arguments):
+        return follow(m, before and bundled(m, before), *bundled(m, arguments[:count]), *arguments[count:])
 
     return run

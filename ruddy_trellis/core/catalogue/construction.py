@@ -72,6 +72,8 @@ class Construction:
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
         settles: a function of such full fills and of the board that changes what was left out to what the figure suggests
             now: where a ray starts inside a circle, its only crossing is the second.
+        follows: a function of the kinds that fill the gaps and of the typed words, as ``choose``, that gives what follows
+            a thing from where it was, kept in its gap "near"; or None where nothing needs to be followed.
         expands: for a sentence that makes several steps: a function of the kinds that fill its gaps, of the fills and
             of the board, giving a :class:`Part` for each step. Such a sentence is never kept as a step.
         planner: instead of a formula, a function that says how a step is computed from other steps than those that fill
@@ -103,6 +105,7 @@ class Construction:
     aliases: tuple = ()
     defaults: Callable | None = None
     settles: Callable | None = None
+    follows: Callable | None = None
     expands: Callable | None = None
     check: Callable | None = None
     planner: Callable | None = None

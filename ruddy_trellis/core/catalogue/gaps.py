@@ -37,7 +37,7 @@ class GapKind:
         wants: the noun for what is accepted, for a refusal: "a point".
         single: kinds of thing that fill the gap alone.
         points: how many points together fill it instead (0: none; -1: three or more).
-        literal: what may be typed into it: "number", "coordinates", "word", "formula", "equation",
+        literal: what may be typed into it: "number", "coordinates", "branch" (where a crossing was), "word", "formula", "equation",
             "values", "text" or "" for nothing.
         options: the words of a "word" gap.
         hands: what the formula gets: "one" value (two points count as the segment between them), the gap's "points"
@@ -99,6 +99,7 @@ GAP_KINDS = {
     "coordinates": GapKind("click on the board, or type (x, y)", "coordinates such as (2, 3)", literal="coordinates"),
     "crossing": GapKind("which one", "first, second, third or fourth", literal="word", options=_ORDER),
     "which_of_two": GapKind("which one", "first or second", literal="word", options=_ORDER[:2]),
+    "branch": GapKind("where it was", "two coordinates, or four", literal="branch"),
     "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
     "strokes": GapKind("how often", "once, twice or thrice", literal="word", options=("once", "twice", "thrice")),
     "formula": GapKind("type a formula", "a formula such as 0.5 * AB * h", literal="formula"),

@@ -1,7 +1,7 @@
 """Constructions that make points."""
 
 from ..arithmetic import ARRAYS, FLOATS, Undefined
-from ..formulas import arcs, conics, intersections
+from ..formulas import arcs, conic_crossings, conics, intersections
 from ..formulas import points as formulas
 from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, ROUNDS, STRAIGHTS
 from .construction import Construction, Part
@@ -34,14 +34,18 @@ def _family(kind):
     return "straight" if kind in STRAIGHTS else "round" if kind in ROUNDS else kind
 
 
+def _round_conic(m, a, b, which, *near):
+    return conic_crossings.conic_conic(m, conics.as_conic(m, a), b, which, *near)
+
+
 #: For each pair of families: how many crossings there can be, the rule for one of them, the rule for "the other one".
 _MEETINGS = {
-    ("straight", "straight"): (1, lambda m, a, b, which: intersections.straight_straight(m, a, b), None),
+    ("straight", "straight"): (1, lambda m, a, b, which, *near: intersections.straight_straight(m, a, b), None),
     ("straight", "round"): (2, intersections.straight_circle, intersections.other_on_straight_circle),
     ("round", "round"): (2, intersections.circle_circle, intersections.other_on_circles),
     ("straight", CONIC): (2, conics.straight_conic, conics.other_on_straight_conic),
-    ("round", CONIC): (4, lambda m, a, b, which: conics.conic_conic(m, conics.as_conic(m, a), b, which), None),
-    (CONIC, CONIC): (4, conics.conic_conic, None),
+    ("round", CONIC): (4, _round_conic, None),
+    (CONIC, CONIC): (4, conic_crossings.conic_conic, None),
 }
 
 
@@ -66,7 +70,31 @@ def _kept_on_arcs(rule, kinds, swapped):
 def _crossing(kinds, words):
     (count, rule, _), swapped = _meeting(kinds)
     which = ORDER.index(words.get("which", "first"))
-    return _kept_on_arcs(lambda m, a, b: rule(m, a, b, which), kinds, swapped) if which < count else None
+    if which >= count:
+        return None
+    if count == 4:
+        return _kept_on_arcs(lambda m, a, b, *near: rule(m, a, b, which, *near), kinds, swapped)
+    return _kept_on_arcs(lambda m, a, b, *near: rule(m, a, b, which), kinds, swapped)
+
+
+def _followed_crossing(kinds, words):
+    """How a crossing of two conics is followed; None for crossings whose rules need not know where they were."""
+    (count, _, _), swapped = _meeting(kinds)
+    if count < 4:
+        return None
+    which = ORDER.index(words.get("which", "first"))
+
+    def follow(m, before, a, b, *near):
+        pairs = [tuple(_as_conic(m, one) for one in pair) for pair in (before or (), (a, b)) if pair]
+        if swapped:
+            pairs = [pair[::-1] for pair in pairs]
+        return conic_crossings.followed(m, pairs[0] if before else None, *pairs[-1], which, near)
+
+    return follow
+
+
+def _as_conic(m, path):
+    return path if len(path) == 5 else conics.as_conic(m, path)
 
 
 def _other_crossing(kinds, words):
@@ -137,7 +165,7 @@ POINTS = (
     ),
     Construction(
         key="intersection",
-        sentence="where {a:path} meets {b:path}[, {which:crossing} crossing]",
+        sentence="where {a:path} meets {b:path}[, {which:crossing} crossing][ near {near:branch}]",
         makes=POINT,
         formula=None,
         choose=_crossing,
@@ -148,6 +176,7 @@ POINTS = (
         likely=10,
         defaults=lambda kinds: crossing_choices(kinds)[0],
         settles=_crossing_that_is_there,
+        follows=_followed_crossing,
         undefined="they do not meet now",
         example="A is a free point at (0, 0)\nB is a free point at (4, 2)\nC is a free point at (0, 2)\nD is a free point at (4, 0)\n"
         "AB is the segment from A to B\nCD is the segment from C to D\nE is where AB meets CD",

@@ -36,7 +36,7 @@ def tried(board, edit):
             # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
             for step in _new_steps(board, new, [step.id for step in added]):
                 board.append(step)
-                added.append(step)
+                added.append(board.steps[-1])
         yield added
 
 

@@ -91,6 +91,9 @@ def _check_typed(construction, gap, fill, board):
         literal in ("equation", "values") and isinstance(fill, str) and len(fill) <= limits.FORMULA_LENGTH
     ):
         return
+    elif literal == "branch" and isinstance(fill, tuple) and len(fill) in (2, 4) and not is_ids(fill):
+        for part in fill:
+            check_number(part)
     elif literal == "text" and isinstance(fill, Words):
         _check_words(fill, board)
     elif literal == "formula" and isinstance(fill, Formula) and not isinstance(fill, Words):
@@ -103,8 +106,20 @@ def _check_words(words, board):
     for id, *more in words.operands:
         if more or id not in board or board.kind_of(id) != NUMBER:
             raise Refusal("In braces stands the name of a reading, or a formula of readings.")
-    dimensions = [board.dimension(id) for (id,) in words.operands]
-    words.filled(lambda place: "", lambda formula: str(formula.dimension(dimensions)))
+
+    def dimension(formula):
+        for place in formula.places():
+            _check_plain(words.operands[place][0], board)
+        return str(formula.dimension([board.dimension(id) for (id,) in words.operands]))
+
+    words.filled(lambda place: "", dimension)
+
+
+def _check_plain(id, board):
+    """Raise Refusal unless a reading is a number that a formula can go on with."""
+    dimension = board.dimension(id)
+    if dimension not in PLAIN_DIMENSIONS and not isinstance(dimension, Fraction):
+        raise Refusal(f"{board.name(id)} is not a number that a formula can use.")
 
 
 def _check_formula(formula, board):
@@ -122,12 +137,8 @@ def _check_formula(formula, board):
                 raise Refusal(f"In {function}(…) stands {MEASURES[function][2]}, not {board.name(operand[0])}.")
         elif kinds not in ([NUMBER], [POINT, POINT]):
             raise Refusal(f"{board.name(operand[0])} is {with_article(word(kinds[0]))}; a formula uses readings.")
-        elif (
-            kinds == [NUMBER]
-            and board.dimension(operand[0]) not in PLAIN_DIMENSIONS
-            and not isinstance(board.dimension(operand[0]), Fraction)
-        ):
-            raise Refusal(f"{board.name(operand[0])} is not a number that a formula can use.")
+        elif kinds == [NUMBER]:
+            _check_plain(operand[0], board)
     formula.dimension([board.operand_dimension(operand) for operand in formula.operands])
     if not formula.operands:
         try:

@@ -1,6 +1,7 @@
 """Each kind of edit with what checks it whole and makes its patch."""
 
 from collections.abc import Callable
+from dataclasses import replace
 from typing import Any
 
 from ..board import Board
@@ -30,7 +31,7 @@ def prepare(board: Board, edit) -> Patch:
     Raises:
         Refusal: with a sentence for the person; nothing has changed.
     """
-    return _PREPARERS[type(edit)](board, edit)
+    return _with_followers(board, _PREPARERS[type(edit)](board, edit))
 
 
 def perform(board: Board, edit) -> Patch:
@@ -38,3 +39,19 @@ def perform(board: Board, edit) -> Patch:
     patch = prepare(board, edit)
     patch.apply(board)
     return patch
+
+
+def _with_followers(board: Board, patch: Patch) -> Patch:
+    """The patch with what it changes of steps that keep where they were, so that its reverse brings them back exactly."""
+    followers = board.followers(step.id for step in board.steps)
+    if not followers or not (patch.before or patch.after):
+        return patch
+    ahead = board.copy()
+    patch.apply(ahead)
+    known = patch.ids()
+    moved = [id for id in followers if id in ahead and id not in known and ahead.step(id) != board.step(id)]
+    if not moved:
+        return patch
+    before = tuple(sorted((*patch.before, *((board.place(id), board.step(id)) for id in moved)), key=lambda pair: pair[0]))
+    after = tuple(sorted((*patch.after, *((ahead.place(id), ahead.step(id)) for id in moved)), key=lambda pair: pair[0]))
+    return replace(patch, before=before, after=after)

@@ -124,7 +124,7 @@ def chosen(board, edit):
     gap = step.construction.gap_by_name.get(edit.gap)
     if gap is None or gap.kind.literal != "word" or (edit.word is None and not gap.optional):
         raise Refusal(f"“{step.construction.tool}” has no such choice.")
-    fills = {name: fill for name, fill in step.fills.items() if name != edit.gap}
+    fills = {name: fill for name, fill in step.fills.items() if name not in (edit.gap, "near")}
     if edit.word is not None:
         fills[edit.gap] = edit.word
     check_fills(step.construction, fills, board)

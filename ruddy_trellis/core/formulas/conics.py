@@ -62,8 +62,12 @@ def hyperbola_with_difference(m, first, second, difference):
     return _at_least(m, made, 1 - share, _FLAT)
 
 
-def from_coefficients(m, a, b, c, d, e, f):
+def from_coefficients(m, a, b, c, d, e, f, towards=None):
     """The conic a xx + b xy + c yy + d x + e y + f = 0; undefined where that is two lines, a point or nothing.
+
+    Which of its foci is the first depends neither on where the origin is nor on which way is up: it is the one nearer to
+    ``towards``, a point that belongs to the figure; without one, the focus that lies further left (of two above one
+    another, the lower one).
 
     Comparing with the focus form scaled by k gives k a = 1 - ux ux, k c = 1 - uy uy, k b = -2 ux uy, whence
     k = 2 / (a + c + R) with R = sqrt((a - c)^2 + b^2), once the signs are turned so that the determinant is negative.
@@ -94,7 +98,25 @@ def from_coefficients(m, a, b, c, d, e, f):
     fx, fy = -d / 2 - ux * w, -e / 2 - uy * w
     latus = ux * fx + uy * fy + w
     sign = m.choose(latus, m.number(1), m.number(-1))
-    return fx, fy, sign * ux, sign * uy, sign * latus
+    return _first_focus(m, (fx, fy, sign * ux, sign * uy, sign * latus), towards)
+
+
+def _first_focus(m, conic, towards):
+    """The conic with its foci in order: see :func:`from_coefficients`. A parabola has but one; a circle two in one place."""
+    fx, fy, ux, uy, latus = conic
+    square = 1 - ux * ux - uy * uy
+    # Of what is as good as a parabola the other focus is as good as infinitely far.
+    has_two = m.absolute(square) - 1e-9
+    twice = 2 * latus / m.choose(has_two, square, m.number(1))
+    gx, gy = fx + twice * ux, fy + twice * uy
+    if towards is None:
+        level = m.absolute(gx - fx) - 1e-9 * m.absolute(gy - fy)
+        stays = m.choose(level, gx - fx, gy - fy)
+    else:
+        # |towards - G|² - |towards - F|², which keeps more digits so
+        stays = (gx - fx) * (gx + fx - 2 * towards[0]) + (gy - fy) * (gy + fy - 2 * towards[1])
+    stays = m.choose(has_two, stays, m.number(0))
+    return (*(m.choose(stays, p, q) for p, q in ((fx, gx), (fy, gy), (ux, -ux), (uy, -uy))), latus)
 
 
 def through_five(m, a, b, c, d, e):
@@ -112,7 +134,7 @@ def through_five(m, a, b, c, d, e):
 
     first, second = product(line(a, b), line(c, d)), product(line(a, c), line(b, d))
     here, there = at(first, e), at(second, e)
-    return from_coefficients(m, *(there * p - here * q for p, q in zip(first, second)))
+    return from_coefficients(m, *(there * p - here * q for p, q in zip(first, second)), towards=a)
 
 
 def second_focus(m, conic):
@@ -204,35 +226,3 @@ def other_on_straight_conic(m, straight, conic, known):
 def _reached(m, straight, t):
     px, py, dx, dy, low, high = straight
     return m.inside((px + t * dx, py + t * dy), t, max(low, -_FAR), min(high, _FAR))
-
-
-def conic_conic(m, a, b, which):
-    """Crossing ``which`` (0 to 3) of two conics, anticlockwise round the focus of the first, counted from the
-    direction that leads away from the focus of the second.
-
-    With the tangent t of half the angle the points of the first conic are fractions of quadratic polynomials, and
-    the equation of the second has degree 4 in t.
-    """
-    fx, fy, ux, uy, latus = a
-    gx, gy, vx, vy, other = b
-    ex, ey = fx - gx, fy - gy
-    apart = ex * ex + ey * ey
-    size = m.sqrt(apart)
-    near = 1e-9 - size / (m.absolute(latus) + m.absolute(other))
-    away = m.choose(near, m.number(1), size)
-    dx, dy = m.choose(near, m.number(1), -ex / away), m.choose(near, m.number(0), -ey / away)
-    along, across = ux * dx + uy * dy, -ux * dy + uy * dx
-    weight = (1 - along, -2 * across, 1 + along)
-    x = tuple(ex * w + latus * part for w, part in zip(weight, (dx, -2 * dy, -dx)))
-    y = tuple(ey * w + latus * part for w, part in zip(weight, (dy, 2 * dx, -dy)))
-    reach = tuple(vx * p + vy * q + other * w for p, q, w in zip(x, y, weight))
-    equation = tuple(p + q - r for p, q, r in zip(_square(x), _square(y), _square(reach)))
-    t = m.real_root(equation, which)
-    down = weight[0] + t * (weight[1] + t * weight[2])
-    return gx + m.divide(x[0] + t * (x[1] + t * x[2]), down), gy + m.divide(y[0] + t * (y[1] + t * y[2]), down)
-
-
-def _square(p):
-    """The square of a polynomial of degree 2, as its five coefficients."""
-    a, b, c = p
-    return a * a, 2 * a * b, b * b + 2 * a * c, 2 * b * c, c * c

@@ -168,8 +168,9 @@ def image_of_conic(m, conic, map):
     return (*image_of_point(m, (fx, fy), map), (a * ux + b * uy) / scale, (c * ux + d * uy) / scale, latus * scale)
 
 
-def bent_conic(m, conic, map):
-    """The image of a conic under any transformation: its equation in the coordinates of the image."""
+def bent_conic(m, conic, map, towards=None):
+    """The image of a conic under any transformation: its equation in the coordinates of the image. Its first focus is the one
+    nearer to the image of the first focus, or of another point that is given."""
     fx, fy, ux, uy, latus = conic
     w = latus - ux * fx - uy * fy
     a, b, c = 1 - ux * ux, -2 * ux * uy, 1 - uy * uy
@@ -183,12 +184,14 @@ def bent_conic(m, conic, map):
         2 * a * p * t + b * (p * u + r * t) + 2 * c * r * u + d * p + e * r,
         2 * a * q * t + b * (q * u + s * t) + 2 * c * s * u + d * q + e * s,
         a * t * t + b * t * u + c * u * u + d * t + e * u + f,
+        towards=image_of_point(m, towards or (fx, fy), map),
     )
 
 
 def bent_circle(m, circle, map):
     """The image of a circle under any transformation, an ellipse."""
-    return bent_conic(m, (circle[0], circle[1], m.number(0), m.number(0), m.sqrt(circle[2])), map)
+    radius = m.sqrt(circle[2])
+    return bent_conic(m, (circle[0], circle[1], m.number(0), m.number(0), radius), map, (circle[0] + radius, circle[1]))
 
 
 # Reflection in a circle -------------------------------------------------------------------------------------

@@ -14,7 +14,7 @@ class Drags:
     """The drags under way at a board. A drag becomes one edit when it is let go."""
 
     def __init__(self) -> None:
-        self._held: dict[Hashable, tuple[dict[str, Step], list]] = {}
+        self._held: dict[Hashable, tuple[set[str], dict[str, Step], list]] = {}
 
     def __bool__(self) -> bool:
         return bool(self._held)
@@ -26,7 +26,7 @@ class Drags:
 
     def start(self, owner: Hashable, board: Board, ids: tuple[str, ...]) -> None:
         """Take hold of pegs. Their steps as they are now are what an undo will bring back."""
-        self._held[owner] = ({id: board.step(id) for id in ids}, [])
+        self._held[owner] = (set(ids), {id: board.step(id) for id in (*ids, *board.followers(ids))}, [])
 
     def move(self, owner: Hashable, board: Board, extent: Extent, numbers: dict[str, tuple[float, ...]]) -> Items | None:
         """Move what is held. Returns the refreshed items, or None where nothing is held any more."""
@@ -34,8 +34,8 @@ class Drags:
             return None
         if not numbers:
             return []
-        before, rows = self._held[owner]
-        items = refreshed(board, extent, board.move({id: tuple(map(_bounded, at)) for id, at in numbers.items() if id in before}))
+        pegs, _, rows = self._held[owner]
+        items = refreshed(board, extent, board.move({id: tuple(map(_bounded, at)) for id, at in numbers.items() if id in pegs}))
         if board.settings.logging and board.settings.log:
             row = logged_row(board)
             if len(rows) < limits.LOG_ROWS and (not rows or rows[-1] != row):
@@ -45,14 +45,14 @@ class Drags:
     def let_go(self, owner: Hashable, board: Board) -> Patch | None:
         """Let go. Returns the patch of the whole drag, already in the board but for rows of the log; None where nothing
         had moved."""
-        before, rows = self._held.pop(owner, ({}, []))
+        pegs, before, rows = self._held.pop(owner, (set(), {}, []))
         moved = [id for id, step in before.items() if id in board and board.step(id) != step]
         if not moved:
             return None
         place, settings = board.place, board.settings
         rows = rows[: limits.LOG_ROWS - len(settings.rows)]
         return Patch(
-            f"Moved {', '.join(board.name(id) for id in moved[:6])}",
+            f"Moved {', '.join(board.name(id) for id in [id for id in moved if id in pegs][:6])}",
             tuple((place(id), before[id]) for id in moved),
             tuple((place(id), board.step(id)) for id in moved),
             *((settings, with_rows(settings, rows)) if rows else ()),

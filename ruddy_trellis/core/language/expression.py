@@ -103,6 +103,10 @@ class Formula:
         dimension = _dimension(self.tree, operands)
         return 0 if dimension is None else dimension
 
+    def places(self):
+        """The places of its operands that stand in it."""
+        return sorted({int(value[1:-1]) for kind, value, _ in _tokens(self.text) if kind == "operand"})
+
     def measured(self):
         """For each operand that stands in a function of things, as area(ABC): the name of that function."""
         return {place: name for name, place in _measured(self.tree)}

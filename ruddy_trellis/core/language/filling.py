@@ -12,6 +12,7 @@ from .expression import MEASURES, read_formula
 from .words import read_words
 
 _NUMBER = r"[-−+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-−+]?\d+)?"
+_BRANCH = re.compile(rf"\(\s*{_NUMBER}(?:\s*[,;]\s*{_NUMBER})+\s*\)")
 COORDINATES = re.compile(rf"\(\s*({_NUMBER})\s*[,;]\s*({_NUMBER})\s*\)")
 _LENGTH = re.compile(rf"({_NUMBER})\s*(mm|cm|m|km|°)?")
 _METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
@@ -33,6 +34,11 @@ def read_fill(gap, text, board):
         if not found:
             raise Refusal(f"“{text[:30]}” is not a place. Coordinates look like (2, 3) or (−1.5, 0).")
         return check_number(_number(found[1])), check_number(_number(found[2]))
+    if kind.literal == "branch":
+        numbers = _BRANCH.fullmatch(text) and [_number(part) for part in re.findall(_NUMBER, text)]
+        if not numbers or len(numbers) not in (2, 4):
+            raise Refusal(f"“{text[:30]}” is not where a crossing was: that is written (2, 3), or with two more numbers.")
+        return tuple(map(check_number, numbers))
     if kind.literal == "word":
         if text.lower() not in kind.options:
             raise Refusal(f"“{text[:30]}” does not fit here: {' or '.join(kind.options)}.")

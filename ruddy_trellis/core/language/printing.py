@@ -24,7 +24,7 @@ def rounded_text(value, decimals):
     """A number to so many decimals, with a true minus sign and no minus zero."""
     if abs(value) < _ROUNDED_BY_HAND:
         # As it is taught: halves go up, and a number is what its first twelve digits say, not the dust behind them.
-        text = str(Decimal(f"{value:.12g}").quantize(Decimal(1).scaleb(-decimals), ROUND_HALF_UP))
+        text = format(Decimal(f"{value:.12g}").quantize(Decimal(1).scaleb(-decimals), ROUND_HALF_UP), "f")
     else:
         text = f"{value:.{decimals}f}"
     if float(text) == 0:

@@ -164,6 +164,7 @@ _LITERALS = {
     "equation": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
     "values": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
     "coordinates": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 2},
+    "branch": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 4},
     "formula": {
         "type": "object", "required": ["formula", "of"], "additionalProperties": False,
         "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},

@@ -234,5 +234,5 @@ def conic_of(m, locus):
     _, strays, rows = np.linalg.svd(matrix, full_matrices=False)
     if strays[-1] > 1e-6 * strays[0] or strays[-2] < 1e-6 * strays[0]:
         raise Undefined("the locus is no conic")
-    fx, fy, ux, uy, latus = from_coefficients(FLOATS, *map(float, rows[-1]))
+    fx, fy, ux, uy, latus = from_coefficients(FLOATS, *map(float, rows[-1]), towards=(float(u[0]), float(v[0])))
     return tuple(map(float, (cx + size * fx, cy + size * fy, ux, uy, latus * size)))

@@ -1,0 +1,185 @@
+"""Where two conics meet: in up to four points, each of which is followed while the figure moves.
+
+No rule that looks at two conics alone can number their crossings so that none changes its number but where two of them
+meet: turn one ellipse on another by a full turn, and each crossing comes to lie where the one after the next was. So each
+crossing keeps where it was, in ``near``, and goes to the nearest one from there. Where two crossings have met and
+vanished they are followed on through complex numbers, as a pair of conjugate points, and so they come back where they went.
+
+A crossing is an intersection number of its own: seen along the first conic, it either enters the second one or leaves it.
+Two that meet are one of each, which tells them apart when they come back.
+"""
+
+from collections.abc import Sequence
+from typing import Any
+
+from ..arithmetic.late import np
+from ..arithmetic.protocol import Arithmetic, Number
+from ..arithmetic.roots import complex_roots, in_order
+from ..arithmetic.undefined import Undefined
+from .values import Conic, Point
+
+#: A crossing with an imaginary part this share of its size still counts as real: two things that touch.
+_TOUCHING = 1e-6
+#: A step is taken in smaller ones where the nearest crossing is not nearer than this share of the way to the next.
+_CLEAR, _HALVINGS = 0.25, 7
+
+
+def _equation(m: Arithmetic, a: Conic, b: Conic) -> tuple[tuple, tuple, tuple, tuple]:
+    """With the tangent t of half the angle round its focus the points of the first conic are fractions of quadratic
+    polynomials, and the equation of the second has degree 4 in t. The angle is counted from the direction that leads away
+    from the focus of the second.
+
+    Returns:
+        The coefficients of that equation, lowest first, then those of x, of y, and of what divides both; x and y are seen
+        from the focus of the second conic.
+    """
+    fx, fy, ux, uy, latus = a
+    gx, gy, vx, vy, other = b
+    ex, ey = fx - gx, fy - gy
+    size = m.sqrt(ex * ex + ey * ey)
+    near = 1e-9 - size / (m.absolute(latus) + m.absolute(other))
+    away = m.choose(near, m.number(1), size)
+    dx, dy = m.choose(near, m.number(1), -ex / away), m.choose(near, m.number(0), -ey / away)
+    along, across = ux * dx + uy * dy, -ux * dy + uy * dx
+    weight = (1 - along, -2 * across, 1 + along)
+    x = tuple(ex * w + latus * part for w, part in zip(weight, (dx, -2 * dy, -dx)))
+    y = tuple(ey * w + latus * part for w, part in zip(weight, (dy, 2 * dx, -dy)))
+    reach = tuple(vx * p + vy * q + other * w for p, q, w in zip(x, y, weight))
+    return tuple(p + q - r for p, q, r in zip(_square(x), _square(y), _square(reach))), x, y, weight
+
+
+def _square(p: Sequence[Number]) -> tuple:
+    """The square of a polynomial of degree 2, as its five coefficients."""
+    a, b, c = p
+    return a * a, 2 * a * b, b * b + 2 * a * c, 2 * b * c, c * c
+
+
+def _at(polynomial: Sequence[Number], t: Number) -> Number:
+    return polynomial[0] + t * (polynomial[1] + t * polynomial[2])
+
+
+def conic_conic(m: Arithmetic, a: Conic, b: Conic, which: int, *near: float) -> Point:
+    """A crossing of two conics.
+
+    Args:
+        which: its number from 0 to 3, anticlockwise round the focus of the first from the direction that leads away from
+            the focus of the second; it counts as long as nothing is known of where the crossing was.
+        near: where it was last, as x and y; with two imaginary parts after them where it is not there now.
+    """
+    equation, x, y, weight = _equation(m, a, b)
+
+    def choose(roots):
+        if not near:
+            return in_order(roots)[..., which]
+        inner = lambda part: np.expand_dims(np.asarray(m.approximate(part), dtype=float), -1)  # one for all roots of each
+        was = [inner(part) for part in (*near, 0.0, 0.0)[:4]]
+        with np.errstate(all="ignore"):
+            down = _at(tuple(map(inner, weight)), roots)
+            px, py = (inner(g) + _at(tuple(map(inner, one)), roots) / down for one, g in ((x, b[0]), (y, b[1])))
+            off = np.abs(px - was[0] - 1j * was[2]) + np.abs(py - was[1] - 1j * was[3])
+        best = np.argmin(np.where(np.isnan(off), np.inf, off), axis=-1)[..., None]
+        px, py, found = (np.take_along_axis(np.broadcast_to(part, off.shape), best, axis=-1)[..., 0] for part in (px, py, roots))
+        return np.where(_is_real(px, py), found.real, np.nan)
+
+    t = m.real_root(equation, choose)
+    down = _at(weight, t)
+    return b[0] + m.divide(_at(x, t), down), b[1] + m.divide(_at(y, t), down)
+
+
+# Following ---------------------------------------------------------------------------------------------------
+
+
+def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Conic, which: int, near: Sequence[float]) -> tuple[float, ...]:
+    """Where a crossing is now: ``near`` for the next time. In floats only.
+
+    Args:
+        before: the two conics when it was near there, where they are known; between them and now is gone in as many
+            small steps as it takes to be sure.
+        near: where it was; () where it was nowhere yet.
+    """
+    if not near:
+        try:
+            return tuple(map(float, conic_conic(m, a, b, which)))
+        except ArithmeticError:
+            return ()
+    try:
+        x, y = _step(m, before, (a, b), _place(near), _HALVINGS) if before else _nearest(m, a, b, _place(near))[0]
+    except ArithmeticError:
+        return tuple(near)
+    if max(abs(x), abs(y)) > 1e6:
+        return tuple(near)  # as good as infinitely far
+    if _is_real(x, y):
+        return x.real, y.real
+    return x.real, y.real, x.imag, y.imag
+
+
+def _place(near: Sequence[float]) -> tuple[complex, complex]:
+    x, y, across, up = (*near, 0.0, 0.0)[:4]
+    return complex(x, across), complex(y, up)
+
+
+def _is_real(x: Any, y: Any) -> Any:
+    """Whether complex points, one or an array of them, count as real."""
+    return abs(x.imag) + abs(y.imag) <= _TOUCHING * (1 + abs(x) + abs(y))
+
+
+def _step(
+    m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], place: tuple[complex, complex], left: int
+) -> tuple[complex, complex]:
+    """Follow a crossing from two conics to two others, by way of those between where it is not clear which one it is."""
+    found, clear = _nearest(m, *now, place)
+    if clear or not left:
+        return found
+    between = tuple(tuple((p + q) / 2 for p, q in zip(old, new)) for old, new in zip(before, now))
+    half = _step(m, before, between, place, left - 1)
+    return _step(m, between, now, half, left - 1)
+
+
+def _nearest(m: Arithmetic, a: Conic, b: Conic, place: tuple[complex, complex]) -> tuple[tuple[complex, complex], bool]:
+    """The crossing, real or not, that goes on from a place; and whether no other one could be meant."""
+    equation, x, y, weight = _equation(m, a, b)
+    crossings = []
+    for t in complex_roots(equation):
+        down = _at(weight, t)
+        if abs(down) > 1e-300:
+            crossings.append((complex(b[0] + _at(x, t) / down), complex(b[1] + _at(y, t) / down)))
+    if not crossings:
+        raise Undefined("the two conics have no crossing")
+    off = sorted((abs(px - place[0]) + abs(py - place[1]), number) for number, (px, py) in enumerate(crossings))
+    best = crossings[off[0][1]]
+    if len(off) < 2:
+        return best, True
+    second, real = crossings[off[1][1]], _is_real(*place)
+    if real and not _is_real(*best):
+        # It has just met another one: of the two conjugate points it takes the one on its own side.
+        if _side(a, best) != _turn(a, b, place):
+            best = (best[0].conjugate(), best[1].conjugate())
+        return best, len(off) < 3 or off[0][0] < _CLEAR * off[2][0]
+    if not real and _is_real(*best) and _is_real(*second):
+        # Two come back: it is the one that it was.
+        side = _side(a, place)
+        if _turn(a, b, best) != side == _turn(a, b, second):
+            best = second
+        return best, len(off) < 3 or off[1][0] < _CLEAR * off[2][0]
+    return best, off[0][0] < _CLEAR * off[1][0] + 1e-12
+
+
+def _slope(conic: Conic, x: float, y: float) -> tuple[float, float]:
+    """The gradient of |P - F|² - (u . (P - F) + l)² at a point."""
+    fx, fy, ux, uy, latus = conic
+    ex, ey = x - fx, y - fy
+    reach = ux * ex + uy * ey + latus
+    return ex - reach * ux, ey - reach * uy
+
+
+def _turn(a: Conic, b: Conic, place: tuple[complex, complex]) -> bool:
+    """Whether the first conic, anticlockwise, leaves the second one at a crossing."""
+    x, y = place[0].real, place[1].real
+    (px, py), (qx, qy) = _slope(a, x, y), _slope(b, x, y)
+    return px * qy - py * qx >= 0
+
+
+def _side(a: Conic, place: tuple[complex, complex]) -> bool:
+    """On which side of the real plane a complex crossing is: whether its imaginary part points along the first conic."""
+    px, py = _slope(a, place[0].real, place[1].real)
+    return -py * place[0].imag + px * place[1].imag >= 0
