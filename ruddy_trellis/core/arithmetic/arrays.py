@@ -93,3 +93,26 @@ class Arrays:
     @staticmethod
     def angle(x, y):
         return np.degrees(np.arctan2(y, np.where((x == 0) & (y == 0), np.nan, x)))
+
+
+def undefined_as_a_whole(value):
+    """A value in which all numbers are NaN wherever one of them is: a thing is there or it is not."""
+    if not isinstance(value, tuple):
+        return value
+    missing = _missing(value)
+    return _without(value, missing) if np.any(missing) else value
+
+
+def _missing(value):
+    """Where a part of a value is NaN."""
+    found = False
+    for part in value:
+        found = found | (_missing(part) if isinstance(part, tuple) else np.isnan(part))
+    return found
+
+
+def _without(value, missing):
+    return tuple(
+        _without(part, missing) if isinstance(part, tuple) else np.where(missing, np.nan, part) if isinstance(part, np.ndarray) else part
+        for part in value
+    )

@@ -7,6 +7,8 @@ from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
 
 _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
 
+#: Of larger angles a float does not hold the degrees.
+_MOST_TURNED = 1e15
 #: Cosine and sine of whole quarter turns.
 _QUARTERS = ((1.0, 0.0), (0.0, 1.0), (-1.0, 0.0), (0.0, -1.0))
 
@@ -102,6 +104,8 @@ class Floats:
 
     @staticmethod
     def cos_sin(angle):
+        if not -_MOST_TURNED < angle < _MOST_TURNED:
+            raise Undefined("an angle of which not even the degrees are known")
         if angle % 90 == 0:  # what is square is exactly so
             return _QUARTERS[int(angle // 90) % 4]
         radians = math.radians(angle)

@@ -8,7 +8,8 @@ from contextlib import contextmanager
 from functools import cached_property
 from typing import Any
 
-from ..arithmetic import FLOATS, Arithmetic, Undefined
+from ..arithmetic import ARRAYS, FLOATS, Arithmetic, Undefined
+from ..arithmetic.arrays import undefined_as_a_whole
 from ..catalogue import CATALOGUE
 from ..catalogue.moving import settled
 from ..kinds import NUMBER
@@ -62,7 +63,9 @@ class Board:
         plans: list[Plan] = []
         values: list[Any] = []
         stale: set[str] = set()
-        for step in steps:
+        for number, step in enumerate(steps):
+            if any(place.get(id, number) >= number for id in step.inputs):
+                raise KeyError(f"{step.id} is made from what does not come before it")
             old = self._place.get(step.id)
             before = None if old is None else self.steps[old]
             as_before = (
@@ -85,7 +88,7 @@ class Board:
                 values.append(_value(step, plan, values, plans))
                 stale.add(step.id)
         self.steps, self.values, self._place, self._plans = steps, values, place, plans
-        self._followed.clear()
+        self._followed = {step.id: tuple(values[one] for one in plan.inputs) for step, plan in zip(steps, plans) if plan.follow}
         self._children = [[] for _ in steps]
         for number, plan in enumerate(plans):
             for parent in plan.parents:
@@ -121,6 +124,8 @@ class Board:
         self._children.append([])
         for parent in plan.parents:
             self._children[parent].append(number)
+        if plan.follow:
+            self._followed[step.id] = tuple(self.values[one] for one in plan.inputs)
         self._forget()
 
     def _drop_last(self) -> None:
@@ -291,6 +296,7 @@ class Board:
         """Follow a step from where it was the last time to where it is now, and keep that in the step."""
         step = self.steps[place]
         before = self._followed.get(step.id)
+        before = None if before is None or None in before else before
         self._followed[step.id] = tuple(things)
         self.steps[place], self._plans[place] = _followed(step, plan, self.values, before)
         return self._plans[place]
@@ -364,6 +370,8 @@ class Board:
                     if plan.settings:
                         things.append(plan.settings_of(self._plans))
                     value = plan.formula(m, *things, *map(m.number, numbers))
+                    if m is ARRAYS:
+                        value = undefined_as_a_whole(value)
                 except (Undefined, OverflowError, ZeroDivisionError):
                     value = None
             values.append(value)

@@ -71,6 +71,7 @@ GAP_KINDS = {
     "conic": GapKind("pick a conic", "a conic", single=(CONIC,)),
     "polygon": GapKind("pick a polygon", "a polygon", single=(POLYGON,)),
     "number": GapKind("type a number, or pick a reading", "a number or a reading", single=(NUMBER,), literal="number"),
+    "reading": GapKind("pick a reading", "a reading or a dial", single=(NUMBER,)),
     "count": GapKind("type how many", "a whole number", literal="number"),
     "typed": GapKind("type a number", "a number", literal="number"),
     "corners": GapKind("pick corners; the first again to close", "at least three points", points=-1, hands="many"),

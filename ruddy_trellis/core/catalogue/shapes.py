@@ -266,6 +266,13 @@ def _triangle_centre(key, words, formula, keys, likely):
     )  # fmt: skip
 
 
+def _check_corner(fills, board):
+    """A corner faces a side that it is no end of."""
+    (corner,) = fills["corner"]
+    if any(corner in fill for name, fill in fills.items() if name != "corner"):
+        raise Refusal(f"{board.name(corner)} is picked twice: a corner, and an end of the side that faces it.")
+
+
 SHAPES = (
     Construction(
         key="polygon",
@@ -285,6 +292,7 @@ SHAPES = (
     *SHAPES_THAT_KEEP_THEIR_KIND,
     Construction(
         key="median",
+        check=_check_corner,
         sentence="the median from {corner:point} to {side:span}",
         makes=SEGMENT,
         formula=straights.median,
@@ -298,6 +306,7 @@ SHAPES = (
     ),
     Construction(
         key="altitude",
+        check=_check_corner,
         sentence="the altitude from {corner:point} to {base:straight}",
         makes=SEGMENT,
         formula=straights.altitude,

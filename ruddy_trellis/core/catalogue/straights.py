@@ -26,13 +26,6 @@ def _check_which(fills, board):
         raise Refusal("There are two bisectors: the first and the second one.")
 
 
-def _check_corner(fills, board):
-    """A corner faces a side that it is no end of."""
-    (corner,) = fills["corner"]
-    if any(corner in fill for name, fill in fills.items() if name != "corner"):
-        raise Refusal(f"{board.name(corner)} is picked twice: a corner, and an end of the side that faces it.")
-
-
 STRAIGHT_THINGS = (
     Construction(
         key="segment",

@@ -10,7 +10,7 @@ Two that meet are one of each, which tells them apart when they come back.
 """
 
 from collections.abc import Sequence
-from typing import Any
+from typing import Any, TypeAlias
 
 from ..arithmetic.late import np
 from ..arithmetic.protocol import Arithmetic, Number
@@ -18,10 +18,12 @@ from ..arithmetic.roots import complex_roots, in_order
 from ..arithmetic.undefined import Undefined
 from .values import Conic, Point
 
+#: A point with complex coordinates.
+Complex: TypeAlias = tuple[complex, complex]
 #: A crossing with an imaginary part this share of its size still counts as real: two things that touch.
 _TOUCHING = 1e-6
 #: A step is taken in smaller ones where the nearest crossing is not nearer than this share of the way to the next.
-_CLEAR, _HALVINGS = 0.25, 7
+_CLEAR, _HALVINGS = 0.25, 9
 
 
 def _equation(m: Arithmetic, a: Conic, b: Conic) -> tuple[tuple, tuple, tuple, tuple]:
@@ -103,7 +105,7 @@ def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Con
         except ArithmeticError:
             return ()
     try:
-        x, y = _step(m, before, (a, b), _place(near), _HALVINGS) if before else _nearest(m, a, b, _place(near))[0]
+        x, y = _step(m, before, (a, b), _place(near), _HALVINGS) if before else _nearest(m, (a, b), (a, b), _place(near))[0]
     except ArithmeticError:
         return tuple(near)
     if max(abs(x), abs(y)) > 1e6:
@@ -113,7 +115,7 @@ def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Con
     return x.real, y.real, x.imag, y.imag
 
 
-def _place(near: Sequence[float]) -> tuple[complex, complex]:
+def _place(near: Sequence[float]) -> Complex:
     x, y, across, up = (*near, 0.0, 0.0)[:4]
     return complex(x, across), complex(y, up)
 
@@ -123,11 +125,9 @@ def _is_real(x: Any, y: Any) -> Any:
     return abs(x.imag) + abs(y.imag) <= _TOUCHING * (1 + abs(x) + abs(y))
 
 
-def _step(
-    m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], place: tuple[complex, complex], left: int
-) -> tuple[complex, complex]:
+def _step(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], place: Complex, left: int) -> Complex:
     """Follow a crossing from two conics to two others, by way of those between where it is not clear which one it is."""
-    found, clear = _nearest(m, *now, place)
+    found, clear = _nearest(m, before, now, place)
     if clear or not left:
         return found
     between = tuple(tuple((p + q) / 2 for p, q in zip(old, new)) for old, new in zip(before, now))
@@ -135,8 +135,31 @@ def _step(
     return _step(m, between, now, half, left - 1)
 
 
-def _nearest(m: Arithmetic, a: Conic, b: Conic, place: tuple[complex, complex]) -> tuple[tuple[complex, complex], bool]:
-    """The crossing, real or not, that goes on from a place; and whether no other one could be meant."""
+def _nearest(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], place: Complex) -> tuple[Complex, bool]:
+    """The crossing, real or not, that goes on from a place; and whether no other one could be meant.
+
+    Args:
+        before: the two conics when the crossing was exactly at that place.
+    """
+    (a, b), crossings = now, _all_crossings(m, *now)
+    off = sorted((abs(px - place[0]) + abs(py - place[1]), number) for number, (px, py) in enumerate(crossings))
+    best = crossings[off[0][1]]
+    if len(off) < 2:
+        return best, True
+    second, rest = crossings[off[1][1]], off[2][0] if len(off) > 2 else float("inf")
+    if _is_real(*place) and not _is_real(*best):
+        # It has just met another one: of the two conjugate points it takes the one on its own side.
+        if _side(a, best) != _turn(*before, place):
+            best = (best[0].conjugate(), best[1].conjugate())
+        return best, off[1][0] < _CLEAR * rest
+    if not _is_real(*place) and _is_real(*best) and _is_real(*second):
+        # Two come back: it is the one that it was.
+        turns = _turn(a, b, best), _turn(a, b, second)
+        return (best if turns[0] == _side(before[0], place) else second), turns[0] != turns[1] and off[1][0] < _CLEAR * rest
+    return best, off[0][0] < _CLEAR * off[1][0] + 1e-12
+
+
+def _all_crossings(m: Arithmetic, a: Conic, b: Conic) -> list[Complex]:
     equation, x, y, weight = _equation(m, a, b)
     crossings = []
     for t in complex_roots(equation):
@@ -145,23 +168,7 @@ def _nearest(m: Arithmetic, a: Conic, b: Conic, place: tuple[complex, complex]) 
             crossings.append((complex(b[0] + _at(x, t) / down), complex(b[1] + _at(y, t) / down)))
     if not crossings:
         raise Undefined("the two conics have no crossing")
-    off = sorted((abs(px - place[0]) + abs(py - place[1]), number) for number, (px, py) in enumerate(crossings))
-    best = crossings[off[0][1]]
-    if len(off) < 2:
-        return best, True
-    second, real = crossings[off[1][1]], _is_real(*place)
-    if real and not _is_real(*best):
-        # It has just met another one: of the two conjugate points it takes the one on its own side.
-        if _side(a, best) != _turn(a, b, place):
-            best = (best[0].conjugate(), best[1].conjugate())
-        return best, len(off) < 3 or off[0][0] < _CLEAR * off[2][0]
-    if not real and _is_real(*best) and _is_real(*second):
-        # Two come back: it is the one that it was.
-        side = _side(a, place)
-        if _turn(a, b, best) != side == _turn(a, b, second):
-            best = second
-        return best, len(off) < 3 or off[1][0] < _CLEAR * off[2][0]
-    return best, off[0][0] < _CLEAR * off[1][0] + 1e-12
+    return crossings
 
 
 def _slope(conic: Conic, x: float, y: float) -> tuple[float, float]:
@@ -172,14 +179,14 @@ def _slope(conic: Conic, x: float, y: float) -> tuple[float, float]:
     return ex - reach * ux, ey - reach * uy
 
 
-def _turn(a: Conic, b: Conic, place: tuple[complex, complex]) -> bool:
+def _turn(a: Conic, b: Conic, place: Complex) -> bool:
     """Whether the first conic, anticlockwise, leaves the second one at a crossing."""
     x, y = place[0].real, place[1].real
     (px, py), (qx, qy) = _slope(a, x, y), _slope(b, x, y)
     return px * qy - py * qx >= 0
 
 
-def _side(a: Conic, place: tuple[complex, complex]) -> bool:
+def _side(a: Conic, place: Complex) -> bool:
     """On which side of the real plane a complex crossing is: whether its imaginary part points along the first conic."""
     px, py = _slope(a, place[0].real, place[1].real)
     return -py * place[0].imag + px * place[1].imag >= 0

@@ -1,5 +1,7 @@
 """Lengths, angles and areas."""
 
+from ..arithmetic.undefined import Undefined
+
 
 def distance(m, a, b):
     """The distance between two points."""
@@ -84,7 +86,9 @@ def angle_between(m, a, b):
 
 def interior_angle(m, polygon, corner):
     """The angle inside a polygon at one of its corners, from 0 to 360 degrees; the corners may run either way."""
-    number = next(place for place, other in enumerate(polygon) if other is corner)
+    number = next((place for place, other in enumerate(polygon) if other is corner), None)
+    if number is None:
+        raise Undefined("it is no corner of the polygon")
     before, after = polygon[number - 1], polygon[(number + 1) % len(polygon)]
     total = m.number(0)
     for (ax, ay), (bx, by) in zip(polygon, polygon[1:] + polygon[:1]):

@@ -18,6 +18,10 @@ def with_each_sign(text):
     return text.replace("±", "+"), text.replace("±", "−")
 
 
+class NoEquation(Refusal):
+    """What reads as an equation in x and y, and is none that anything is made from."""
+
+
 @lru_cache(maxsize=512)
 def coefficients(text):
     """The equation as a dict from powers of x and y to fractions, all brought to one side.
@@ -28,14 +32,25 @@ def coefficients(text):
     left, equals, right = text.partition("=")
     if not equals or "=" in right:
         raise Refusal(f"An equation has one “=”. {_WANTED}")
-    sides = []
+    trees = []
     for side, start in ((left, 0), (right, len(left) + 1)):
         tree, names = parsed(side, start)
         for name, place in names:
             if name not in ("x", "y"):
                 raise Refusal(f"“{name}” is neither x nor y. {_WANTED}", start + place)
-        sides.append(_polynomial(tree, [name for name, _ in names]))
-    both = _sum(sides[0], sides[1], -1)
+        trees.append((tree, [name for name, _ in names]))
+    if not any(names for _, names in trees):
+        raise Refusal(f"Neither x nor y is in that equation. {_WANTED}")
+    try:
+        return _brought_to_one_side(*trees)
+    except NoEquation:
+        raise
+    except Refusal as refusal:
+        raise NoEquation(refusal.sentence, refusal.place) from None
+
+
+def _brought_to_one_side(left, right):
+    both = _sum(_polynomial(*left), _polynomial(*right), -1)
     if max((i + j for i, j in both), default=0) > 2:
         raise Refusal(f"Only lines, circles and conics are made from equations: no power above 2. {_WANTED}")
     if not any(i + j for i, j in both):
@@ -44,10 +59,12 @@ def coefficients(text):
 
 
 def is_equation(text):
-    """Whether a text reads as an equation in x and y (or two with ±)."""
+    """Whether a text reads as an equation in x and y (or two with ±). Raises NoEquation where it does and nothing is made from it."""
     try:
         for each in with_each_sign(text):
             coefficients(each)
+    except NoEquation:
+        raise
     except Refusal:
         return False
     return True

@@ -76,7 +76,7 @@ def _equation_step(text, board, sentences):
     name, equation = (spelling.tidy(named["name"]), named["equation"]) if named else (None, text)
     equation = " ".join(equation.split())
     readings = any(board.ids_named(letter) for letter in "xy")
-    if "=" not in equation or not equations.is_equation(equation) or (readings and not named):
+    if "=" not in equation or (readings and not named) or not equations.is_equation(equation):
         return None
     return ReadStep(sentences[equations.made_by(equation)], {"equation": equation}, name)
 

@@ -10,6 +10,7 @@ from ..board.board import Board
 from ..board.codec import settings_to_json, step_from_json, step_to_json
 from ..board.naming import check_names
 from ..catalogue import CATALOGUE
+from ..edits.adding import with_defaults
 from ..edits.checking import check_fills
 from ..edits.models import Arrange, LookChanges
 from ..edits.prepare import prepare
@@ -129,7 +130,10 @@ def board_from_data(data):
                 raise Refusal(f"The id {step.id} is used twice.")
             if step.construction.expands:
                 raise Refusal(f"“{step.does}” is a sentence that makes several steps; a file holds those steps.")
+            step = step.with_(fills=with_defaults(step.construction, step.fills, board))
             check_fills(step.construction, step.fills, board)
+            if (gap := step.construction.moved_gap) and gap not in step.fills:
+                raise Refusal(f"“{step.does}” does not say where it is: it needs “{gap}”.")
             if step.name is not None and check_name(step.name) != step.name:
                 raise Refusal(f"The name “{step.name}” is not written as names are.")
             if step.name is None and not step.construction.named_after:

@@ -124,7 +124,7 @@ def _steps_of(example):
 
 
 def _gap_kind(kind):
-    return "number" if kind == NUMBER else "anymap" if kind in MAPS else f"only_{kind}"
+    return "reading" if kind == NUMBER else "anymap" if kind in MAPS else f"only_{kind}"
 
 
 def needed(board, ids):

@@ -3,6 +3,7 @@
 from math import hypot
 
 from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..arithmetic.arrays import undefined_as_a_whole
 from ..arithmetic.late import np
 from ..formulas.conics import from_coefficients
 from ..kinds import CIRCLE, CONIC, LINE, LOCUS, POLYGON, RAY
@@ -137,7 +138,8 @@ def _prepared(step, gap, step_of, place_of, make_plan):
         numbers = (*driver_plan.numbers[:-1], unsqueezed(places) if endless else places)
         values[driver_place] = driver_plan.formula(ARRAYS, *(values[place] for place in driver_plan.inputs), *numbers)
         for place, plan in rest:
-            values[place] = plan.formula(ARRAYS, *(values[one] for one in plan.inputs), *typed.get(place, plan.numbers))
+            value = plan.formula(ARRAYS, *(values[one] for one in plan.inputs), *typed.get(place, plan.numbers))
+            values[place] = undefined_as_a_whole(value)
         return values[target_place]
 
     low, high, _ = driver_range(driver, step_of)
