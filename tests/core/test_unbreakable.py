@@ -29,6 +29,7 @@ LADDER = (
     "c is the locus of M as P runs\nZ=(7,7)"
 )
 TRIANGLE = "A=(0,0)\nB=(4,0)\nC=(1,3)\nABC is the polygon through A, B, C"
+QUADRILATERAL = "\nD=(9,9)\nE=(8,9)\nF=(7,7)\nG=(6,9)\nDEFG is the polygon through D, E, F, G"
 
 
 class DeleteTest(unittest.TestCase):
@@ -75,15 +76,12 @@ class RefusedTest(unittest.TestCase):
         for text, words, said_of in (
             (TRIANGLE + "\np is the line through A and B\nt is the reflection in p", "the family of ABC under t, for 1, 2, 3", "no number"),
             (TRIANGLE + "\nP is a point on ABC at 0.5", "the angle inside ABC at P", "not a corner"),
-            (TRIANGLE + "\nD=(9,9)\nE=(8,9)\nF=(7,7)\nG=(6,9)\n" "DEFG is the polygon through D, E, F, G", "the transformation that takes ABC to " "DEFG", "4 corners"),
-            ("A=(0,0)\nB=(1,0)\nC=(0,1)\nk is the conic through A, B, C, A and B", None, ""),
+            (TRIANGLE + QUADRILATERAL, "the transformation that takes ABC to DEFG", "4 corners"),
             ("", "y = (((((((x+y+1)^2)^2)^2)^2)^2)^2)^2", "no power above 2"),
             ("", "x = 1" + "*(((((10^2)^2)^2)^2)^2)^2" * 8, "too long"),
             (TRIANGLE, "is is a free point at (1, 1)", "Choose another name"),
             (TRIANGLE, "the polygon through " + "ABC" * 60, "Nothing here"),
         ):  # fmt: skip
-            if words is None:
-                continue
             with self.subTest(words[:40]):
                 start = time.perf_counter()
                 self.assertIn(said_of, self.refused(figure(text), lambda f, words=words: f.say(words)))
@@ -241,8 +239,8 @@ class LocusTest(unittest.TestCase):
         for text, start, low, high in (
             ("A=(0,0)\nd is a dial from -3 to 3 in steps of 0.1 at 1\nk is the circle with centre A and radius d\nP is a point on k at 0\n"
              "c is the locus of P as d runs", "d", -3, 0),
-            ("A=(0,0)\nB=(4,0)\n" "d is a dial from -3 to 3 in steps of 0.1 at " "1\n" "C is the point with x = 1 and y = d * " "0\n" "G is the incentre of ABC\n"
-             "c is the locus of G as d runs", "d", -3, 3),
+            ("A=(0,0)\nB=(4,0)\nd is a dial from -3 to 3 in steps of 0.1 at 1\nC is the point with x = 1 and y = d * 0\n"
+             "G is the incentre of ABC\nc is the locus of G as d runs", "d", -3, 3),
         ):  # fmt: skip
             f = figure(text)
             places = np.linspace(low, high, 40)[:-1]
