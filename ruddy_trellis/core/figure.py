@@ -1,5 +1,7 @@
 """A construction from a Python prompt: sentences or calls, drags and readings."""
 
+from typing import Any
+
 from .board.board import Board
 from .board.settings import Settings
 from .edits.models import Add, Move, NewStep
@@ -17,10 +19,10 @@ class Figure:
         unit: the unit of the board: "", "mm", "cm", "m" or "km".
     """
 
-    def __init__(self, unit=""):
+    def __init__(self, unit: str = "") -> None:
         self.board = Board(Settings(unit=unit))
 
-    def say(self, text):
+    def say(self, text: str) -> str:
         """Add what a sentence says, or several sentences, a line each. Returns the name of the last thing made.
 
         Raises:
@@ -31,7 +33,7 @@ class Figure:
             name = self._add(said(line, self.board))
         return name
 
-    def make(self, key, name=None, **fills):
+    def make(self, key: str, name: str | None = None, **fills) -> str:
         """Add a step by the key of its construction. Gaps take names, tuples of names, numbers or coordinates."""
         return self._add(NewStep(does=key, name=name, fills={gap.rstrip("_"): self._fill(fill) for gap, fill in fills.items()}))
 
@@ -46,25 +48,25 @@ class Figure:
         perform(self.board, Add(steps=[new]))
         return self.board.name(self.board.steps[-1].id)
 
-    def drag(self, name, *numbers):
+    def drag(self, name: str, *numbers) -> None:
         """Move a peg: a free point to coordinates x, y; a sliding one to its place on its path."""
         perform(self.board, Move(numbers={self.board.find(name): list(numbers)}))
 
-    def value(self, name):
+    def value(self, name: str) -> Any:
         """The value of a thing in floats (see ``formulas``), or None where it has none now."""
         return self.board.value(self.board.find(name))
 
-    def read(self, name):
+    def read(self, name: str) -> Any:
         """The value of a reading. Raises Refusal where there is no reading of that name."""
         for id in self.board.ids_named(name):
             if self.board.step(id).is_reading:
                 return self.board.value(id)
         raise Refusal(f"There is no reading called {name}.")
 
-    def working(self):
+    def working(self) -> str:
         """The construction as text, a sentence a line."""
         return working_text(self.board)
 
-    def sentence(self, name):
+    def sentence(self, name: str) -> str:
         """The sentence of one thing."""
         return sentence(self.board, self.board.find(name))

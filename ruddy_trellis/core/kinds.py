@@ -1,5 +1,7 @@
 """The kinds of thing a step can make, and the words for them."""
 
+from collections.abc import Iterable
+
 POINT, SEGMENT, VECTOR, RAY, LINE = "point", "segment", "vector", "ray", "line"
 CIRCLE, ARC, CONIC = "circle", "arc", "conic"
 POLYGON, SECTOR, CHORD_REGION = "polygon", "sector", "chord_region"
@@ -26,17 +28,17 @@ THINGS = (POINT, *STRAIGHTS, *ROUNDS, CONIC, POLYGON, SECTOR, CHORD_REGION)
 WORDS = {NUMBER: "reading", CHORD_REGION: "chord region", **dict.fromkeys(MAPS, "transformation")}
 
 
-def word(kind):
+def word(kind: str) -> str:
     """The word for a kind of thing: ``word("number")`` is "reading"."""
     return WORDS.get(kind, kind)
 
 
-def with_article(text):
+def with_article(text: str) -> str:
     """The noun with "a" or "an" before it."""
     return ("an " if text[0] in "aeiou" else "a ") + text
 
 
-def join(words, last="and"):
+def join(words: Iterable[str], last: str = "and") -> str:
     """Words as a list in a sentence: "A, B and C"."""
     words = list(words)
     if len(words) < 2:

@@ -26,7 +26,7 @@ WORDS_LENGTH = 400
 PASTE_LENGTH = 400_000
 
 
-def check_number(value):
+def check_number(value: float) -> float:
     """A typed number within the bounds. Raises Refusal otherwise."""
     if not math.isfinite(value) or abs(value) > COORDINATE:
         raise Refusal(f"That number is too large: numbers here go from −{COORDINATE:,.0f} to {COORDINATE:,.0f}.")

@@ -8,7 +8,7 @@ class Refusal(ValueError):
     ``place`` is the position in the typed text that is meant, where there is one.
     """
 
-    def __init__(self, sentence, place=None):
+    def __init__(self, sentence: str, place: int | None = None) -> None:
         super().__init__(sentence)
         self.sentence = sentence
         self.place = place

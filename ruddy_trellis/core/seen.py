@@ -5,6 +5,8 @@ from typing import Any, Protocol, TypeAlias
 
 #: A position on the board, or an offset, in board units.
 Place: TypeAlias = tuple[float, float]
+#: Items of a display list, as they are sent: dicts of plain data.
+Items: TypeAlias = list[dict[str, Any]]
 #: What fills the gaps of a construction, by the names of the gaps: ids in a tuple, a number, coordinates, a word, a formula.
 Fills: TypeAlias = Mapping[str, Any]
 

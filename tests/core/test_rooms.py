@@ -10,7 +10,8 @@ PACKAGE = Path(ruddy_trellis.__file__).parent
 
 #: The rooms from the bottom up. A file that stands in no room of its own is named with its ending left out.
 ROOMS = (
-    "core/refusal", "core/limits", "core/kinds", "core/arithmetic", "core/formulas", "core/language", "core/display", "core/sampling",
+    "core/refusal", "core/limits", "core/kinds", "core/seen",
+    "core/arithmetic", "core/formulas", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/hand", "core/truth", "core/lesson", "core/figure", "core",
     "drawings", "store", "class_site", "demo", "web/security", "web/shelf", "web/rendering", "web/people", "web/live", "web/lessons",
     "web/application", "__main__",

@@ -1,5 +1,7 @@
 """Arithmetic on NumPy arrays: many positions of one figure at once, NaN where it is undefined."""
 
+from typing import Any
+
 from .late import np
 from .roots import complex_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING
@@ -13,7 +15,7 @@ class Arrays:
     name = "arrays"
 
     @staticmethod
-    def number(value):
+    def number(value: Any):
         return np.asarray(value, dtype=float)
 
     @staticmethod
@@ -60,7 +62,7 @@ class Arrays:
         return np.where(sign >= 0, value, plain)
 
     @staticmethod
-    def inside(value, t, low, high):
+    def inside(value: Any, t, low, high):
         ok = (t >= low - END_SLACK) & (t <= high + END_SLACK)
         return tuple(np.where(ok, part, np.nan) for part in value)
 
@@ -95,7 +97,7 @@ class Arrays:
         return np.degrees(np.arctan2(y, np.where((x == 0) & (y == 0), np.nan, x)))
 
 
-def undefined_as_a_whole(value):
+def undefined_as_a_whole(value: Any) -> Any:
     """A value in which all numbers are NaN wherever one of them is: a thing is there or it is not."""
     if not isinstance(value, tuple):
         return value

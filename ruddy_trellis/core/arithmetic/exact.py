@@ -11,6 +11,7 @@ kept in ``assumptions``: the result holds in the part of the plane where those s
 
 from fractions import Fraction
 from math import inf
+from typing import Any
 
 from .late import flint
 from .undefined import END_SLACK, NotAlgebraic, Undefined
@@ -21,7 +22,7 @@ class ExactNumber:
 
     __slots__ = ("bottom", "field", "top")
 
-    def __init__(self, field, top, bottom):
+    def __init__(self, field, top, bottom) -> None:
         self.field, self.top, self.bottom = field, top, bottom
 
     def _with(self, other):
@@ -72,7 +73,7 @@ class ExactAngle:
 
     __slots__ = ("cosine", "sine")
 
-    def __init__(self, cosine, sine):
+    def __init__(self, cosine, sine) -> None:
         self.cosine, self.sine = cosine, sine
 
 
@@ -86,7 +87,7 @@ class Exact:
 
     name = "exact"
 
-    def __init__(self, sample, roots=12):
+    def __init__(self, sample, roots=12) -> None:
         self._symbols = list(sample)
         names = [*self._symbols, *(f"root{i}" for i in range(roots))]
         self._context = flint.fmpq_mpoly_ctx.get(names, "lex")
@@ -96,17 +97,17 @@ class Exact:
         self._sample = [Fraction(v) for v in sample.values()]
         self.assumptions = []
 
-    def symbol(self, name):
+    def symbol(self, name: str):
         """The symbol of that name as a number."""
         return ExactNumber(self, self._generators[self._symbols.index(name)], self._context.constant(1))
 
-    def angle_symbol(self, name):
+    def angle_symbol(self, name: str):
         """An angle whose half has the symbol as its tangent."""
         half = self.symbol(name)
         size = 1 + half * half
         return ExactAngle((1 - half * half) / size, 2 * half / size)
 
-    def number(self, value):
+    def number(self, value: Any):
         if isinstance(value, (ExactNumber, ExactAngle)):
             return value
         ratio = Fraction(value)
@@ -142,7 +143,7 @@ class Exact:
         top, bottom = top * scale, bottom * scale
         return ExactNumber(self, top, bottom)
 
-    def at_sample(self, number):
+    def at_sample(self, number: Any):
         values = [flint.arb(v.numerator) / v.denominator for v in self._sample] + self._root_samples
         values += [flint.arb(0)] * (len(self._generators) - len(values))
 
@@ -229,7 +230,7 @@ class Exact:
     def surer(other, plain):
         return plain
 
-    def inside(self, value, t, low, high):
+    def inside(self, value: Any, t, low, high):
         for end, direction in ((low, 1), (high, -1)):
             if abs(end) == inf:
                 continue
@@ -240,10 +241,10 @@ class Exact:
     def approximate(self, p):
         return float(self.at_sample(p))
 
-    def real_root(self, coefficients, choose):
+    def real_root(self, coefficients, choose) -> None:
         raise NotAlgebraic("this crossing is the root of an equation of degree 4, which square roots do not give")
 
-    def rounded(self, p):
+    def rounded(self, p) -> None:
         raise NotAlgebraic("a rounded number jumps, so it has no exact form")
 
     def whole(self, p):
@@ -252,7 +253,7 @@ class Exact:
             raise NotAlgebraic("how often is known only where it is a number")
         return int(ratio)
 
-    def pi(self):
+    def pi(self) -> None:
         raise NotAlgebraic("pi is not an algebraic number")
 
     def cos_sin(self, angle):
@@ -282,5 +283,5 @@ class Exact:
         ratio = value.top.leading_coefficient() / value.bottom.leading_coefficient()
         return Fraction(int(ratio.p), int(ratio.q))
 
-    def angle(self, x, y):
+    def angle(self, x, y) -> None:
         raise NotAlgebraic("an angle in degrees has no exact form; its tangent has")

@@ -1,6 +1,7 @@
 """Arithmetic on Python floats: the one used while dragging."""
 
 import math
+from typing import Any
 
 from .roots import complex_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
@@ -19,7 +20,7 @@ class Floats:
     name = "floats"
 
     @staticmethod
-    def number(value):
+    def number(value: Any):
         return float(value)
 
     @staticmethod
@@ -74,7 +75,7 @@ class Floats:
         return value if sign >= 0 else plain
 
     @staticmethod
-    def inside(value, t, low, high):
+    def inside(value: Any, t, low, high):
         if low - END_SLACK <= t <= high + END_SLACK:
             return value
         raise Undefined("outside the ends")

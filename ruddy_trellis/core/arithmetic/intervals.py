@@ -1,6 +1,7 @@
 """Arithmetic on real balls (python-flint ``arb``): a value with a proven error bound, at any precision."""
 
 from fractions import Fraction
+from typing import Any
 
 from .late import flint
 from .roots import complex_roots
@@ -15,9 +16,9 @@ class Intervals:
 
     name = "intervals"
 
-    def __init__(self, digits=60):
+    def __init__(self, digits=60) -> None:
         self.bits = int(digits * 3.33) + 16
-        self._before = None
+        self._before = 0
 
     def __enter__(self):
         self._before = flint.ctx.prec
@@ -28,7 +29,7 @@ class Intervals:
         flint.ctx.prec = self._before
 
     @staticmethod
-    def number(value):
+    def number(value: Any):
         if isinstance(value, Fraction):
             return flint.arb(value.numerator) / value.denominator
         return value if isinstance(value, flint.arb) else flint.arb(value)
@@ -78,7 +79,7 @@ class Intervals:
         return plain
 
     @staticmethod
-    def inside(value, t, low, high):
+    def inside(value: Any, t, low, high):
         # An end that the bound straddles counts as on the segment: a point made as its end must stay on it.
         if t < low or t > high:
             raise Undefined("outside the ends")

@@ -1,12 +1,14 @@
 """The roots of equations of degree 4, of one or of many at once."""
 
+from typing import Any
+
 from .late import np
 
 #: A root with an imaginary part this share of its size still counts as real: two things that touch.
 _TOUCHING = 1e-6
 
 
-def complex_roots(coefficients):
+def complex_roots(coefficients) -> Any:
     """All roots in no order, complex; NaN where the coefficients are no numbers.
 
     Args:
@@ -23,16 +25,16 @@ def complex_roots(coefficients):
         matrix = np.zeros((*lead.shape, 4, 4))
         matrix[..., 1, 0] = matrix[..., 2, 1] = matrix[..., 3, 2] = 1
         matrix[..., :, 3] = -p[..., :4] / lead[..., None]
-    known = np.isfinite(matrix).all(axis=(-2, -1))
+    known: Any = np.isfinite(matrix).all(axis=(-2, -1))
     roots = np.linalg.eigvals(np.where(known[..., None, None], matrix, 0))
     return np.where(known[..., None], roots, np.nan)
 
 
-def in_order(roots):
+def in_order(roots) -> Any:
     """The real ones among complex roots in order, then NaN."""
     return np.sort(np.where(is_real(roots), roots.real, np.nan), axis=-1)
 
 
-def is_real(roots):
+def is_real(roots) -> Any:
     """Whether complex roots count as real."""
     return np.abs(roots.imag) <= _TOUCHING * (1 + np.abs(roots))

@@ -264,8 +264,8 @@ class Board:
                 gap, _, which = spec.partition(":")
                 fill = step.fills.get(gap, ())
                 on.setdefault(step.id, set()).update(fill if not which else fill[int(which) : int(which) + 1])
-            for gap in step.construction.on:
-                fill = step.fills.get(gap)
+            for name in step.construction.on:
+                fill = step.fills.get(name)
                 if is_ids(fill) and len(fill) == 1:
                     on.setdefault(fill[0], set()).add(step.id)
         return on
@@ -290,7 +290,8 @@ class Board:
             except ArithmeticError:
                 values[place] = None
             except Exception:
-                values[place] = _broken(self.steps[place])
+                _note_broken(self.steps[place])
+                values[place] = None
 
     def _follow(self, place: int, plan: Plan, things: list[Any]) -> Plan:
         """Follow a step from where it was the last time to where it is now, and keep that in the step."""
@@ -390,7 +391,8 @@ def _value(step: Step, plan: Plan, values: Sequence[Any], plans: Sequence[Plan])
     except ArithmeticError:
         return None
     except Exception:
-        return _broken(step)
+        _note_broken(step)
+        return None
     return value if plan.is_finite(value) else None
 
 
@@ -405,7 +407,7 @@ def _followed(step: Step, plan: Plan, values: Sequence[Any], before: tuple[Any, 
     return step.with_(fills={**step.fills, "near": near}), plan.with_numbers(near)
 
 
-def _broken(step: Step) -> None:
+def _note_broken(step: Step) -> None:
     """A formula that raises what it should not costs its own step, never the board; it is a fault of ours, so it is logged."""
     _LOG.exception("The step %s (%s) could not be computed", step.id, step.does)
 

@@ -1,6 +1,7 @@
 """Steps to and from the JSON of the open file format."""
 
 from dataclasses import asdict
+from typing import Any
 
 from ..catalogue import CATALOGUE
 from ..language.fills import fill_from_json, fill_to_json
@@ -19,7 +20,7 @@ def look_to_json(look):
     return {name: list(value) if isinstance(value, tuple) else value for name, value, plain in parts if value != plain}
 
 
-def step_to_json(step):
+def step_to_json(step: Step) -> dict[str, Any]:
     """A step as JSON."""
     data = {"id": step.id, "does": step.does, "with": {name: fill_to_json(fill) for name, fill in step.fills.items()}}
     if step.name is not None:
@@ -29,7 +30,7 @@ def step_to_json(step):
     return data
 
 
-def step_from_json(data):
+def step_from_json(data: Any) -> Step:
     """A step from JSON whose shape was checked by the schema (``lesson_file``). Raises Refusal."""
     if data["does"] not in CATALOGUE:
         raise Refusal(f"There is no construction called “{data['does'][:40]}”.")
@@ -40,14 +41,14 @@ def step_from_json(data):
     return Step(data["id"], data["does"], fills, data.get("name"), Look(**look))
 
 
-def settings_to_json(settings):
+def settings_to_json(settings: Settings) -> dict[str, Any]:
     """The settings of a board: its first five always, the others where they differ from those of a new board."""
     plain = asdict(Settings())
     always = ("title", "unit", "ground", "decimals", "view")
     return {name: value for name, value in asdict(settings).items() if name in always or value != plain[name]}
 
 
-def settings_from_json(data):
+def settings_from_json(data: Any) -> Settings:
     """The reverse of :func:`settings_to_json`, for data that was checked."""
     tuples = {name: tuple(data[name]) for name in ("view", "nice", "log") if data.get(name) is not None}
     rows = {"rows": tuple(map(tuple, data["rows"]))} if "rows" in data else {}

@@ -2,13 +2,16 @@
 
 from math import sqrt
 
+from ..seen import Place
+from .settings import Settings
+
 _SLANT = sqrt(3) / 2
 
 
-def snapped(settings, at):
+def snapped(settings: Settings, at: Place) -> Place:
     """The place of the lattice nearest to a position; the position itself where snapping is off."""
     if not settings.snap or not settings.spacing:
-        return tuple(at)
+        return at
     step, (x, y) = settings.spacing, at
     if settings.ground != "triangles":
         return _tidy(round(x / step) * step), _tidy(round(y / step) * step)

@@ -1,19 +1,23 @@
 """Automatic names, and what a name may be on a board."""
 
+from collections.abc import Collection, Mapping, Sequence
+from typing import Any
+
 from ..kinds import MAPS, NUMBER, POINT, STRAIGHTS, word
 from ..language import names as spelling
 from ..refusal import Refusal
+from .step import Step
 
 
-def all_names(steps):
+def all_names(steps: Sequence[Any]):
     """The name of every step by id; those without one of their own are spelt from what they are made of."""
-    names = {}
+    names: dict[str, Any] = {}
     for step in steps:
         names[step.id] = step.name if step.name is not None else spelt(step, names)
     return names
 
 
-def spelt(step, names):
+def spelt(step: Step, names: Mapping[str, Any]) -> str | None:
     """The name of a step spelt from its inputs, or None where its construction is not named that way."""
     construction = step.construction
     if not construction.named_after:
@@ -22,7 +26,7 @@ def spelt(step, names):
     return construction.name_prefix + spelling.spell(parts) + construction.name_suffix
 
 
-def automatic_name(step, names, taken):
+def automatic_name(step: Step, names: Mapping[str, str], taken: Collection[str]) -> str | None:
     """The name to keep for a new step: None where it can be spelt, else the next free letter.
 
     Args:
@@ -39,7 +43,7 @@ def automatic_name(step, names, taken):
     return spelling.next_name(pool, taken)
 
 
-def check_names(steps):
+def check_names(steps: Sequence[Any]) -> dict[str, str]:
     """The names of these steps. Raises Refusal where two things, or two readings, have one name, or where a name
     would read as two points."""
     names = all_names(steps)
@@ -59,6 +63,6 @@ def check_names(steps):
     return names
 
 
-def described(step):
+def described(step: Step):
     """ "a point", "a reading": what a step makes, with its article."""
     return "a " + word(step.makes)

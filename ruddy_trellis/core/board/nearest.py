@@ -1,6 +1,8 @@
 """Where on a path a position is nearest."""
 
+from collections.abc import Sequence
 from math import atan2, degrees, hypot
+from typing import Any
 
 from .. import limits
 from ..arithmetic import ARRAYS, FLOATS, Undefined
@@ -8,9 +10,11 @@ from ..arithmetic.late import np
 from ..formulas import arcs, conics, straights
 from ..formulas import points as point_formulas
 from ..kinds import ARC, CIRCLE, CONIC, LOCUS, POLYGON
+from ..seen import Place
+from .board import Board
 
 
-def distance_to_path(kind, value, at):
+def distance_to_path(kind: str, value: Any, at: Place) -> float:
     """How far a position is from a path."""
     try:
         if kind in (CIRCLE, ARC, CONIC, LOCUS):
@@ -25,10 +29,11 @@ def distance_to_path(kind, value, at):
 def _value_on(kind, value, place):
     if kind == LOCUS:
         return value.point(place)
-    return {CIRCLE: point_formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}[kind](FLOATS, value, place)
+    rules: dict[str, Any] = {CIRCLE: point_formulas.point_on_circle, ARC: arcs.point_on_arc, CONIC: conics.point_on_conic}
+    return rules[kind](FLOATS, value, place)
 
 
-def place_on(kind, value, at):
+def place_on(kind: str, value: Any, at: Place):
     """The place on a round or curved path that is nearest to a position: an angle, or on an arc a share."""
     if kind == CONIC:
         return _place_on_conic(value, at)
@@ -77,7 +82,7 @@ def _foot(straight, at):
     return point_formulas.point_on_straight(FLOATS, straight, share)
 
 
-def nearest_place(board, ids, at):
+def nearest_place(board: Board, ids: Sequence[str], at: Place) -> float:
     """The place on a path that is nearest to a position, within the ends of the path.
 
     Args:

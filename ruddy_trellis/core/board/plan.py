@@ -9,6 +9,8 @@ from ..formulas import measures, straights
 from ..kinds import ARC, FAMILY, LOCUS, MARK, NUMBER, POINT, POLYGON, REVEAL, SEGMENT, SPANS, STRAIGHTS, WORDS_ON_BOARD
 from ..language.expression import Formula
 from ..language.fills import is_ids
+from ..seen import Fills
+from .step import Step
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,7 +94,7 @@ _FINITE: dict[str, Callable[[Any], bool]] = {
 }
 
 
-def kinds_of_fills(construction: Construction, fills, kind_of):
+def kinds_of_fills(construction: Construction, fills: Fills, kind_of: Callable[[str], str]) -> dict[str, str]:
     """The kind that fills each gap: that of the one thing, "segment" for two points, "number" for a typed number."""
     kinds = {}
     for gap in construction.gaps:
@@ -104,15 +106,16 @@ def kinds_of_fills(construction: Construction, fills, kind_of):
     return kinds
 
 
-def chosen_formula(construction, fills, kind_of):
+def chosen_formula(construction: Construction, fills: Fills, kind_of: Callable[[str], str]) -> Callable[..., Any] | None:
     """The formula that a construction uses for these fills, or None where their kinds do not fit one another."""
     if construction.formula:
         return construction.formula
     words = {name: fill for name, fill in fills.items() if isinstance(fill, (str, Formula))}
-    return construction.choose(kinds_of_fills(construction, fills, kind_of), words)
+    choose = construction.choose
+    return choose and choose(kinds_of_fills(construction, fills, kind_of), words)
 
 
-def make_plan(step, kind_of, place_of, step_of=None):
+def make_plan(step: Step, kind_of: Callable[[str], str], place_of: Callable[[str], int], step_of: Callable[[str], Any] | None = None):
     """The plan of a step.
 
     The formula gets what fills the gaps for things in their order, then what fills the gaps for numbers in theirs, be

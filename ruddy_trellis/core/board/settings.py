@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, field, replace
+from typing import Literal, get_args
 
-UNITS = ("", "mm", "cm", "m", "km")
-GROUNDS = ("blank", "grid", "triangles", "axes")
-PAPERS = ("light", "dark")
+Unit = Literal["", "mm", "cm", "m", "km"]
+Ground = Literal["blank", "grid", "triangles", "axes"]
+Paper = Literal["light", "dark"]
+UNITS, GROUNDS, PAPERS = get_args(Unit), get_args(Ground), get_args(Paper)
 
 
 @dataclass(frozen=True)
@@ -40,5 +42,5 @@ class Settings:
     rows: tuple = ()
     logging: bool = False
 
-    def with_(self, **changes):
+    def with_(self, **changes) -> Settings:
         return replace(self, **changes)

@@ -4,6 +4,7 @@ from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 from ..catalogue import CATALOGUE
+from ..catalogue.construction import Construction
 from ..kinds import NUMBER
 from ..language.expression import Formula
 from ..language.fills import is_ids
@@ -59,24 +60,24 @@ class Step:
     look: Look = PLAIN
 
     @cached_property
-    def construction(self):
+    def construction(self) -> Construction:
         return CATALOGUE[self.does]
 
     @cached_property
-    def makes(self):
+    def makes(self) -> str:
         return self.construction.makes
 
     @cached_property
-    def is_reading(self):
+    def is_reading(self) -> bool:
         return self.makes == NUMBER
 
     @cached_property
-    def moves(self):
+    def moves(self) -> str:
         """How a person can move it: "free", "sliding", "turning", "hanging", or "" for what is fixed or locked."""
         return "" if self.look.locked else self.construction.moves
 
     @cached_property
-    def inputs(self):
+    def inputs(self) -> tuple[str, ...]:
         """The ids of all steps it is made from, in the order of its gaps, each once."""
         found = {}
         for gap in self.construction.gaps:
@@ -88,5 +89,5 @@ class Step:
                 found.update(dict.fromkeys(fill))
         return tuple(found)
 
-    def with_(self, **changes):
+    def with_(self, **changes) -> "Step":
         return replace(self, **changes)

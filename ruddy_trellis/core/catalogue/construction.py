@@ -1,10 +1,11 @@
 """What a construction is: the one definition from which everything else about it is made."""
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
 
+from ..seen import Fills, SeenBoard
 from .gaps import GAP_KINDS, GapKind
 
 _GAP = re.compile(r"\{(\w+):(\w+)\}")
@@ -100,7 +101,7 @@ class Construction:
     name_suffix: str = ""
     undefined: str = ""
     distinct: bool = True
-    likely: int = 50
+    likely: float = 50
     helper: bool = False
     aliases: tuple = ()
     defaults: Callable | None = None
@@ -115,26 +116,30 @@ class Construction:
         object.__setattr__(self, "pieces", _pieces(self.sentence))
 
     @cached_property
-    def gaps(self):
+    def gaps(self) -> tuple[Gap, ...]:
         """The gaps in the order of the sentence."""
         return tuple(piece.gap for piece in self.pieces if piece.gap)
 
     @cached_property
-    def gap_by_name(self):
+    def gap_by_name(self) -> dict[str, Gap]:
         return {gap.name: gap for gap in self.gaps}
 
     @cached_property
-    def sentences(self):
+    def sentences(self) -> tuple[tuple[Piece, ...], ...]:
         """The pieces of the sentence and of every alias."""
         return (self.pieces, *(_pieces(alias) for alias in self.aliases))
 
     @property
-    def moved_gap(self):
+    def moved_gap(self) -> str | None:
         """The gap whose typed numbers change when it is moved, or None."""
         return {"free": "at", "sliding": "place", "turning": "value", "hanging": "off"}.get(self.moves)
 
+    def parts(self, kinds: Mapping[str, str], fills: Fills, board: SeenBoard) -> list[Part]:
+        """The steps that a sentence which makes several stands for; none for any other. Raises Refusal where they cannot be."""
+        return list(self.expands(kinds, fills, board)) if self.expands else []
+
     @cached_property
-    def asked_gaps(self):
+    def asked_gaps(self) -> tuple[Gap, ...]:
         """The gaps that a person is asked to fill."""
         return tuple(gap for gap in self.gaps if not gap.optional)
 

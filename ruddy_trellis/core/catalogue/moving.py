@@ -3,6 +3,7 @@
 from ..kinds import CONIC, LOCUS, MOTION, NUMBER
 from ..refusal import Refusal
 from ..sampling import loci
+from ..seen import Fills
 from .construction import Construction
 
 _LADDER = (
@@ -16,7 +17,7 @@ def _dial(m, least, most, step, value):
     return m.choose(most - value, value, most)
 
 
-def settled(fills, value):
+def settled(fills: Fills, value: float) -> float:
     """The value of a dial nearest to one asked for: within its range, on a whole step."""
     least, most, step = fills["least"], fills["most"], fills["step"]
     return float(f"{min(max(least + round((value - least) / step) * step, least), most):.12g}")

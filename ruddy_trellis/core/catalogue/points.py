@@ -1,5 +1,7 @@
 """Constructions that make points."""
 
+from collections.abc import Mapping
+
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..formulas import arcs, conic_crossings, conics, intersections
 from ..formulas import points as formulas
@@ -88,7 +90,8 @@ def _followed_crossing(kinds, words):
         pairs = [tuple(_as_conic(m, one) for one in pair) for pair in (before or (), (a, b)) if pair]
         if swapped:
             pairs = [pair[::-1] for pair in pairs]
-        return conic_crossings.followed(m, pairs[0] if before else None, *pairs[-1], which, near)
+        last, (p, q) = (pairs[0] if before else None), pairs[-1]
+        return conic_crossings.followed(m, last, p, q, which, near)
 
     return follow
 
@@ -102,7 +105,7 @@ def _other_crossing(kinds, words):
     return _kept_on_arcs(rule, kinds, swapped) if rule else None
 
 
-def crossing_choices(kinds):
+def crossing_choices(kinds: Mapping[str, str]) -> tuple[dict[str, str], ...]:
     """The crossings that two paths of these kinds can have, as fills to try: one without a word, or two or four."""
     count = _meeting(kinds)[0][0]
     return ({},) if count == 1 else tuple({"which": word} for word in ORDER[:count])

@@ -21,13 +21,13 @@ class Catalogue:
     context (a request, a connection, a thread of it).
     """
 
-    def __init__(self, constructions=()):
+    def __init__(self, constructions=()) -> None:
         self._by_key = {}
         self._own = ContextVar("own")
         for construction in constructions:
             self.add(construction)
 
-    def add(self, construction: Construction):
+    def add(self, construction: Construction) -> None:
         """Make a construction known. Raises ValueError if its key or its two-letter key is taken."""
         if construction.key in self._by_key:
             raise ValueError(f"there is a construction called {construction.key} already")
@@ -36,11 +36,11 @@ class Catalogue:
             raise ValueError(f"the keys {construction.keys} belong to {taken[0]} already")
         self._by_key[construction.key] = construction
 
-    def remove(self, key):
+    def remove(self, key: str) -> None:
         """Make a construction unknown again."""
         del self._by_key[key]
 
-    def use_own(self, constructions):
+    def use_own(self, constructions) -> None:
         """From here on in this context, know these as well.
 
         Args:
@@ -60,7 +60,7 @@ class Catalogue:
         except KeyError:
             return self._own.get(_NONE)[key]
 
-    def group(self, name):
+    def group(self, name: str):
         """The constructions of one shelf row, in order."""
         return [construction for construction in self if construction.group == name]
 

@@ -1,7 +1,10 @@
 """What tells: words on the board, and reveals that show things together."""
 
+from collections.abc import Sequence
+
 from ..formulas.points import middle_of_corners
 from ..kinds import POLYGON, REVEAL, SPANS, WORDS_ON_BOARD
+from ..seen import SeenBoard
 from .construction import Construction, Part
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
@@ -31,7 +34,7 @@ def _middle_of_straight(value):
 _ANCHORS = {**dict.fromkeys(SPANS, _middle_of_straight), POLYGON: middle_of_corners}
 
 
-def belonging(board, ids):
+def belonging(board: SeenBoard, ids: Sequence[str]):
     """What belongs with some things: their ends and corners, and the marks and readings on them.
 
     Returns:
@@ -56,7 +59,7 @@ def _with_belongings(kinds, fills, board):
     return [Part("reveal", {**fills, "things": (*things, *belonging(board, things)), "at": free_corner(board)})]
 
 
-def free_corner(board):
+def free_corner(board: SeenBoard):
     """Where the next reveal's button stands: down the left edge, one under another."""
     left, low, right, high = board.settings.view
     above = sum(1 for step in board.steps if step.makes == REVEAL)

@@ -13,20 +13,20 @@ class Extent:
     high: float
 
     @property
-    def width(self):
+    def width(self) -> float:
         return self.right - self.left
 
     @property
-    def height(self):
+    def height(self) -> float:
         return self.high - self.low
 
-    def grown(self, times):
+    def grown(self, times: float) -> "Extent":
         """The extent with its sides moved out by so many times its size."""
         x, y = self.width * times, self.height * times
         return Extent(self.left - x, self.low - y, self.right + x, self.high + y)
 
 
-def clip(straight, extent):
+def clip(straight, extent: Extent):
     """The part of a straight thing inside an extent as two shares of its direction, or None (Liang and Barsky)."""
     px, py, dx, dy, low, high = straight
     for position, direction, least, most in ((px, dx, extent.left, extent.right), (py, dy, extent.low, extent.high)):

@@ -1,5 +1,7 @@
 """The display list: from steps to primitives."""
 
+from collections.abc import Sequence
+
 from ..kinds import (
     ARC,
     CHORD_REGION,
@@ -19,6 +21,8 @@ from ..kinds import (
     WORDS_ON_BOARD,
 )
 from ..language.printing import noun, sentence
+from ..seen import Items, SeenBoard
+from .extent import Extent
 from .palette import style_of
 from .shapes import Shapes
 
@@ -43,7 +47,7 @@ LAYERS = {
 }
 
 
-def display(board, extent, ids=None):
+def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None) -> Items:
     """The display list of a board.
 
     Args:
@@ -73,14 +77,14 @@ def display(board, extent, ids=None):
     return items
 
 
-def at_first(items):
+def at_first(items: Items) -> Items:
     """The items of a display list that are seen before any reveal is pressed."""
     reveals = [item["shape"] for item in items if item["kind"] == REVEAL and item["shape"] and not item["style"]["hidden"]]
     closed = {id for shape in reveals if not shape["shown"] for id in shape["reveals"]}
     return [item for item in items if item["id"] not in closed]
 
 
-def refreshed(board, extent, ids):
+def refreshed(board: SeenBoard, extent: Extent, ids: Sequence[str]) -> Items:
     """The parts of these steps' items that change when something moves: their ``shape`` and their ``label``.
 
     ``shape`` is None where a step has no value now, ``label`` where none is shown. Names of points next to them are

@@ -1,8 +1,11 @@
 """Labels that keep out of one another's way."""
 
 from math import cos, radians, sin
+from typing import Any, TypeAlias
 
 from ..kinds import MARK, NUMBER, POINT
+from ..seen import SeenBoard
+from .extent import Extent
 from .palette import SIZES
 
 #: How wide a board is on a screen, about, in pixels: only so that the size of letters in board units is about right.
@@ -12,8 +15,12 @@ _WAYS = [(0, 1), (45, 1), (-45, 1), (90, 1), (-90, 1), (0, 1.9), (135, 1), (-135
 _CELL = 48
 _TURNED = [(cos(radians(turn)), sin(radians(turn)), times) for turn, times in _WAYS]
 
+#: A box of pixels: left, low, right, high. How a label is turned: cosine, sine, and how many times as far off it stands.
+Box: TypeAlias = tuple[float, float, float, float]
+Turn: TypeAlias = tuple[float, float, float]
 
-def settled(board, extent, shown):
+
+def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
     """How labels stand other than where they would by themselves, so that they cover neither one another nor pegs nor marks.
 
     Args:
@@ -47,18 +54,21 @@ def settled(board, extent, shown):
     moving.sort(key=lambda pair: pair[0].makes == NUMBER)
     turns = {}
     for step, label in moving:
-        best, least = None, float("inf")
+        best: tuple[Box, Turn] | None = None
+        least = float("inf")
         for cosine, sine, times in _TURNED:
             x, y = label["push"]
             if x == y == 0:
                 y = (times - 1) * 1.2
             push = times * (cosine * x - sine * y), times * (sine * x + cosine * y)
             box = _box(step, label, zoom, (SIZES["push"] * push[0], SIZES["push"] * push[1]))
-            covered = taken.covered(*box, least)
+            covered = taken.covered(box, least)
             if covered < least:
                 best, least = (box, (cosine, sine, times)), covered
             if not covered:
                 break
+        if best is None:
+            continue  # it stands where no number says where
         taken.add(*best[0])
         if best[1] != (1, 0, 1):
             turns[step.id] = best[1]
@@ -75,18 +85,19 @@ def _box(step, label, zoom, offset):
 class _Boxes:
     """Boxes of pixels, found again by the cells of a lattice that they touch."""
 
-    def __init__(self):
+    def __init__(self) -> None:
         self._cells = {}
 
-    def add(self, left, low, right, high):
+    def add(self, left, low, right, high) -> None:
         first_column, first_row = int(left // _CELL), int(low // _CELL)
         box = (left, low, right, high, first_column, first_row)
         for column in range(first_column, int(right // _CELL) + 1):
             for row in range(first_row, int(high // _CELL) + 1):
                 self._cells.setdefault((column, row), []).append(box)
 
-    def covered(self, left, low, right, high, enough):
+    def covered(self, box, enough):
         """How much of a box others cover, in square pixels; counted no further than to ``enough``."""
+        left, low, right, high = box
         total = 0
         first_column, first_row = int(left // _CELL), int(low // _CELL)
         for column in range(first_column, int(right // _CELL) + 1):

@@ -1,21 +1,24 @@
 """Marks on the figure: where they are drawn, and whether the figure agrees with what they state."""
 
+from collections.abc import Sequence
 from math import atan2, degrees, hypot
+from typing import Any
 
 from ..arithmetic import FLOATS, Undefined
 from ..formulas import measures
+from ..seen import SeenBoard, SeenStep
 
 #: Two lengths or angles that differ by less than this share count as equal, two directions as parallel.
 _CLOSE = 1e-6
 _COUNTS = {"once": 1, "twice": 2, "thrice": 3}
 
 
-def group_of(step):
+def group_of(step: SeenStep) -> tuple[str, Any]:
     """What a mark goes with: marks of one kind and one number of strokes state that what they stand on is equal."""
     return step.does, step.fills.get("strokes")
 
 
-def groups(board):
+def groups(board: SeenBoard) -> dict[tuple[str, Any], list[str]]:
     """The ids of the marks that go together, by group."""
     found = {}
     for step in board.steps:
@@ -24,7 +27,7 @@ def groups(board):
     return found
 
 
-def agrees(board, ids):
+def agrees(board: SeenBoard, ids: Sequence[str]):
     """Whether what these marks of one group state is so now."""
     values = [(board.step(id).does, value) for id in ids if (value := board.value(id)) is not None]
     try:
@@ -41,7 +44,7 @@ def agrees(board, ids):
     return max(numbers) - min(numbers) <= _CLOSE * max(numbers)
 
 
-def strays(board, id, ids):
+def strays(board: SeenBoard, id: str, ids: Sequence[str]) -> float | None:
     """How far the figure is from what a mark states: degrees, or for lengths a share; signed, None where unknown.
 
     A mark of a right angle is measured by itself, any other against the first of its group that is not it.
@@ -71,10 +74,10 @@ def _measure(does, points):
     return measures.angle(FLOATS, *points)
 
 
-def shape(board, step, points):
+def shape(board: SeenBoard, step: SeenStep, points):
     """Where and how a mark is drawn: ``mark`` says which, ``at`` where, ``turn`` its direction in degrees, ``count``
     how many strokes; for the mark of an angle ``start`` and ``sweep`` as for the reading of one."""
-    count = _COUNTS.get(step.fills.get("strokes"), 1)
+    count = _COUNTS.get(step.fills.get("strokes", "once"), 1)
     if len(points) == 3:
         a, vertex, c = points
         start = degrees(atan2(a[1] - vertex[1], a[0] - vertex[0]))

@@ -1,5 +1,7 @@
 """The pens and how each kind of thing is drawn at first."""
 
+from typing import Any
+
 from ..kinds import (
     ARC,
     CHORD_REGION,
@@ -21,6 +23,7 @@ from ..kinds import (
     VECTOR,
     WORDS_ON_BOARD,
 )
+from ..seen import SeenStep
 
 #: Pens by name: on a light board, on a dark board. All stay tellable apart for colour-blind eyes with their patterns.
 PENS = {
@@ -66,7 +69,7 @@ _FIRST = {
 }
 
 
-def style_of(step, looks=()):
+def style_of(step: SeenStep, looks: Any = ()) -> dict[str, Any]:
     """How a step is drawn: what was chosen for it, else what the board's own looks say of its kind, else how that kind
     is drawn at first.
 
@@ -80,7 +83,7 @@ def style_of(step, looks=()):
     pen, width, pattern, fill, size, label = _FIRST[step.makes]
     if construction.helper:
         width, pattern = 1.8, "dashed"
-    style = {}
+    style: dict[str, Any] = {}
     if step.makes == POINT:
         style["peg"] = step.moves or "fixed"
         if not construction.moves:
@@ -106,7 +109,7 @@ def style_of(step, looks=()):
 LOOK_PARTS = ("pen", "width", "pattern", "fill", "size", "label")
 
 
-def look_of(step, looks=()):
+def look_of(step: SeenStep, looks: Any = ()) -> dict[str, Any]:
     """The parts of a step's look that can be given to other things, or to its whole kind; a size only where there is one."""
     style = style_of(step, looks)
     return {part: style[part] for part in LOOK_PARTS if part != "size" or style["size"]}

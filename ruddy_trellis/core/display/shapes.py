@@ -1,7 +1,9 @@
 """The shape and the label of each step, which change while something moves."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
+from typing import Any
 
 from ..arithmetic import ARRAYS, FLOATS
 from ..arithmetic.late import np
@@ -30,8 +32,9 @@ from ..kinds import (
     join,
 )
 from ..language.expression import ANGLE
+from ..seen import SeenBoard
 from . import marking, tags
-from .extent import clip
+from .extent import Extent, clip
 from .labelling import settled
 from .palette import style_of
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer
@@ -65,7 +68,7 @@ class _Known:
 class Shapes:
     """Makes the shape and the label of each step of a board."""
 
-    def __init__(self, board, extent):
+    def __init__(self, board: SeenBoard, extent: Extent) -> None:
         self.board, self.extent, self.names, self.settings = board, extent, board.names, board.settings
         self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
@@ -77,7 +80,7 @@ class Shapes:
         self.turns = {}
         self.turns = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
 
-    def marks_that_changed(self, ids):
+    def marks_that_changed(self, ids: Sequence[str]):
         """The ids of all marks of a group that the figure agreed with and now does not, or the other way round."""
         moved = {self._group[id] for id in ids if id in self._group}
         changed = {}
@@ -88,7 +91,7 @@ class Shapes:
                 changed.update(dict.fromkeys(self.mark_groups[group]))
         return changed
 
-    def of(self, id):
+    def of(self, id: str):
         """The shape and the label of a step."""
         known = self._known.get(id)
         if known is None:
@@ -182,7 +185,7 @@ class Shapes:
 
     def _straight(self, known, value):
         px, py, dx, dy, low, high = value
-        shape = None
+        shape: dict[str, Any] | None = None
         span = self._between(known.step, value) if known.step.look.part else clip(value, self._far)
         if span:
             start, end = span
@@ -264,7 +267,7 @@ class Shapes:
         step = known.step
         says = (
             step.look.caption
-            or f"Show {join(map(self.names.get, step.fills['things'][:3]))}{' …' if len(step.fills['things']) > 3 else ''}"
+            or f"Show {join(map(self.names.__getitem__, step.fills['things'][:3]))}{' …' if len(step.fills['things']) > 3 else ''}"
         )
         return {
             "shape": {"at": value, "reveals": step.fills["things"], "says": says, "shown": step.fills.get("start") == "shown"},
@@ -304,7 +307,7 @@ class Shapes:
     def _dial(self, known, value):
         step = known.step
         unit = unit_text(self.board.dimension(step.id), self.settings.unit)
-        shape = {"dial": [*(step.fills[name] for name in ("least", "most", "step")), value], "unit": unit}
+        shape: dict[str, Any] = {"dial": [*(step.fills[name] for name in ("least", "most", "step")), value], "unit": unit}
         if not step.moves:
             shape["locked"] = True
         return {"shape": shape, "label": self._label(known, (0, 0), (0, 0))}

@@ -1,18 +1,20 @@
 """Where readings stand on the board: an angle at its corner, a tag beside what it measures."""
 
 from math import atan2, cos, degrees, hypot, radians, sin, sqrt
+from typing import Any
 
 from ..arithmetic import FLOATS
 from ..formulas import arcs
 from ..formulas.points import middle_of_corners
 from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, POINT, POLYGON, SECTOR, SPANS, STRAIGHTS
+from ..seen import SeenBoard, SeenStep
 from .extent import clip
 
 #: An angle this near to 90 degrees shows as 90.0 and gets the square mark.
 _RIGHT_SLACK = 0.05
 
 
-def corner(board, step, points):
+def corner(board: SeenBoard, step: SeenStep, points):
     """The arm, the corner and the other arm of an angle reading; None where it has no corner to stand at."""
     if step.does == "interior_angle":
         polygon, corner = board.value(step.fills["polygon"][0]), board.value(step.fills["corner"][0])
@@ -43,7 +45,7 @@ def _crossing_corner(board, step):
     return (at[0] + dx, at[1] + dy), at, (at[0] + sign * ex, at[1] + sign * ey)
 
 
-def angle_shape(step, points, value):
+def angle_shape(step: SeenStep, points, value: Any):
     a, vertex, c = points
     start = degrees(atan2(a[1] - vertex[1], a[0] - vertex[0]))
     sweep = (degrees(atan2(c[1] - vertex[1], c[0] - vertex[0])) - start + 180) % 360 - 180
@@ -57,7 +59,7 @@ def angle_shape(step, points, value):
     return shape, vertex, (4.0 * cos(middle), 2.7 * sin(middle))
 
 
-def tag_place(board, inside, step, points):
+def tag_place(board: SeenBoard, inside, step: SeenStep, points):
     """Where the tag of a reading stands: beside its two points, in its shape, or else in the corner."""
     if len(points) == 2:
         (ax, ay), (bx, by) = points

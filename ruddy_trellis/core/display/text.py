@@ -2,18 +2,20 @@
 
 import re
 from math import hypot
+from typing import Any
 
 from ..arithmetic import FLOATS, Undefined
 from ..formulas import arcs, measures
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS
-from ..language.expression import ANGLE, TRUTH
+from ..language.expression import ANGLE, TRUTH, Formula
 from ..language.printing import rounded_text
 from ..refusal import Refusal
+from ..seen import SeenBoard
 
 _SUBSCRIPTS = str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")
 
 
-def shown_name(name):
+def shown_name(name: str) -> str:
     """A name with its subscript as one: A_1 is A₁, area_ABC is "area ABC"."""
     main, _, low = name.partition("_")
     if not low:
@@ -22,7 +24,7 @@ def shown_name(name):
     return main + match[1].translate(_SUBSCRIPTS) + match[2] if match else f"{main} {low}"
 
 
-def unit_text(dimension, unit):
+def unit_text(dimension: Any, unit: str) -> str:
     """The unit of a reading: "°", "m", "m²" or nothing."""
     if dimension == ANGLE:
         return "°"
@@ -34,13 +36,13 @@ def unit_text(dimension, unit):
     return f" {unit}{powers.get(dimension, f'^{dimension}')}"
 
 
-def value_text(board, id):
+def value_text(board: SeenBoard, id: str) -> str:
     """The value of a reading, rounded, with its unit; a dash where it has none now."""
     value = board.value(id)
     return "–" if value is None else value_writer(board, id)(value)
 
 
-def value_writer(board, id):
+def value_writer(board: SeenBoard, id: str):
     """How the values of a reading are written, rounded and with their unit: a function of the value. What stays the same
     while something is dragged is looked up but once."""
     step, dimension, own = board.step(id), board.dimension(id), board.step(id).look.decimals
@@ -66,7 +68,7 @@ def _number_writer(settings, dimension, own_decimals=None):
     return lambda value: rounded_text(value, decimals) + unit
 
 
-def formula_text(board, formula):
+def formula_text(board: SeenBoard, formula: Formula):
     """The value of a formula of readings that stands in words, rounded as the board's readings are, with its unit."""
     values = [board.value(id) for (id,) in formula.operands]
     try:
@@ -77,12 +79,12 @@ def formula_text(board, formula):
     return _number_writer(board.settings, dimension)(value)
 
 
-def coordinates_text(point, decimals):
+def coordinates_text(point, decimals: int):
     """A point as its coordinates: "(2.00, −1.50)"."""
     return f"({', '.join(rounded_text(part, decimals) for part in point)})"
 
 
-def thing_value_text(board, id):
+def thing_value_text(board: SeenBoard, id: str):
     """What a label says for the value of a thing: a reading's value, a length, a radius, an area, coordinates."""
     kind, value, settings = board.kind_of(id), board.value(id), board.settings
     if value is None or kind == NUMBER:
@@ -101,7 +103,7 @@ def thing_value_text(board, id):
     return equation_text(kind, value, decimals) if kind in (*STRAIGHTS, CONIC) else ""
 
 
-def equation_text(kind, value, decimals):
+def equation_text(kind: str, value: Any, decimals: int):
     """The equation of a line, a circle or a conic, rounded: "y = 0.50x + 1.00", "x² + y² = 25.00"."""
     if kind in STRAIGHTS:
         px, py, dx, dy = value[:4]

@@ -1,6 +1,7 @@
 """Curves as polylines that look smooth at the present zoom."""
 
 from ..arithmetic.late import np
+from .extent import Extent
 
 #: How far a chord may stray from its curve, as a share of the width that is seen.
 _STRAY = 1 / 2500
@@ -8,7 +9,7 @@ _ROUNDS = 6
 _MOST = 4000
 
 
-def trace(point_at, places, extent):
+def trace(point_at, places, extent: Extent):
     """Polylines along a curve, finer where it bends, broken where it is undefined or far outside what is seen.
 
     Args:

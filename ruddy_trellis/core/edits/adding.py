@@ -1,23 +1,28 @@
 """Adding steps: what a given step, or a sentence that makes several, becomes on a board."""
 
+from collections.abc import Sequence
 from contextlib import contextmanager
 from dataclasses import replace
+from typing import Any
 
 from .. import limits
+from ..board.board import Board
 from ..board.naming import automatic_name, check_names, spelt
 from ..board.plan import kinds_of_fills
 from ..board.step import Step
 from ..catalogue import CATALOGUE
+from ..catalogue.construction import Construction
 from ..language import names as spelling
 from ..language.expression import Formula
 from ..language.fills import fill_from_json, is_ids
 from ..language.printing import sentence
 from ..refusal import Refusal
+from ..seen import Fills
 from .checking import check_fills
 from .patch import Patch
 
 
-def added(board, edit):
+def added(board: Board, edit: Any) -> Patch:
     if len(board) + len(edit.steps) > limits.STEPS:
         raise Refusal(f"A board has at most {limits.STEPS:,} steps. Start another board for more.")
     with tried(board, edit) as added:
@@ -27,12 +32,12 @@ def added(board, edit):
 
 
 @contextmanager
-def tried(board, edit):
-    """The steps of an ``Add``, checked and put on the board until the end of the ``with`` statement: to look at
+def tried(board: Board, edit: Any):
+    """The steps of an ``Add`` (none for None), checked and put on the board until the end of the ``with`` statement: to look at
     what it would make. Raises Refusal where they do not fit."""
     with board.trial():
         added = []
-        for new in edit.steps:
+        for new in edit.steps if edit else ():
             # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
             for step in _new_steps(board, new, [step.id for step in added]):
                 board.append(step)
@@ -54,7 +59,7 @@ def _new_steps(board, new, new_ids):
         if new.name is not None:
             raise Refusal(f"“{construction.tool}” makes several things; they are named one by one afterwards.")
         made = []
-        for part in construction.expands(kinds, fills, board):
+        for part in construction.parts(kinds, fills, board):
             part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
             part_construction = CATALOGUE[part.key]
             check_fills(part_construction, part_fills, board)
@@ -65,10 +70,10 @@ def _new_steps(board, new, new_ids):
         yield _new_step(board, construction, with_defaults(construction, fills, board), new.name)
 
 
-def with_defaults(construction, fills, board):
+def with_defaults(construction: Construction, fills: Fills, board: Board) -> dict[str, Any]:
     """The fills, with what optional gaps are filled with when they are left out."""
     if construction.defaults is None:
-        return fills
+        return dict(fills)
     full = {**construction.defaults(kinds_of_fills(construction, fills, board.kind_of)), **fills}
     return construction.settles(full, board) if construction.settles and full != fills else full
 
@@ -83,7 +88,7 @@ def _new_step(board, construction, fills, name):
     return step.with_(name=automatic_name(step, names, taken))
 
 
-def new_step_ids(fill, new_ids, prefix="new:"):
+def new_step_ids(fill: Any, new_ids: Sequence[str], prefix: str = "new:") -> Any:
     """A fill with the ids of steps made just before in the places of "new:0", "new:1" …"""
 
     def real(id):

@@ -1,11 +1,14 @@
 """Whether what fills the gaps of a construction fits: the one check behind clicking, typing, files and calls."""
 
 from collections import Counter
+from collections.abc import Sequence
 from fractions import Fraction
 
 from .. import limits
 from ..arithmetic import FLOATS, Undefined
+from ..board.board import Board
 from ..board.plan import chosen_formula, kinds_of_fills
+from ..catalogue.construction import Construction, Gap
 from ..kinds import NUMBER, POINT, join, with_article, word
 from ..language import names as spelling
 from ..language.expression import ANGLE, MEASURES, Formula
@@ -13,12 +16,13 @@ from ..language.fills import is_ids
 from ..language.words import Words
 from ..limits import check_number
 from ..refusal import Refusal
+from ..seen import Fills
 
 #: The dimensions of readings that are numbers to go on with: not coordinates, equations or what is true or false.
 PLAIN_DIMENSIONS = (*range(-12, 13), ANGLE)
 
 
-def check_fills(construction, fills, board):
+def check_fills(construction: Construction, fills: Fills, board: Board) -> None:
     """Check that these fills make a step of this construction on this board.
 
     Raises:
@@ -35,7 +39,7 @@ def check_fills(construction, fills, board):
     _check_own_rules(construction, fills, board)
 
 
-def fits_alone(gap_kind, kind):
+def fits_alone(gap_kind, kind: str):
     """Whether one thing of this kind fills the gap by itself."""
     return kind in gap_kind.single
 
@@ -68,7 +72,7 @@ def _check_gap(construction, gap, fill, board):
     raise misfit(gap, fill, board)
 
 
-def misfit(gap, ids, board):
+def misfit(gap: Gap, ids: Sequence[str], board: Board) -> Refusal:
     """The refusal for things that do not fit a gap."""
     wrong = next((id for id in ids if not (gap.kind.points and board.kind_of(id) == POINT)), ids[0])
     return Refusal(f"{board.name(wrong)} is {with_article(word(board.kind_of(wrong)))}. Here goes {gap.kind.wants}.")

@@ -1,11 +1,13 @@
 """Earlier states of a board: looked at, and brought back as a new edit."""
 
+from collections.abc import Iterable
+
 from ..board.board import Board
 from ..refusal import Refusal
 from .patch import Patch
 
 
-def state_before(board, patches):
+def state_before(board: Board, patches: Iterable[Patch]) -> Board:
     """The board as it was before some edits.
 
     Args:
@@ -17,7 +19,7 @@ def state_before(board, patches):
     return earlier
 
 
-def brought_back(board, earlier, words):
+def brought_back(board: Board, earlier: Board, words: str) -> Patch:
     """The patch that makes a board what it was once, as a new edit. Raises Refusal where it is that already."""
     if earlier.steps == board.steps and earlier.settings == board.settings:
         raise Refusal("The board is like that now.")

@@ -1,17 +1,19 @@
 """Names and looks: renaming, restyling, hiding and showing."""
 
 from dataclasses import replace
+from typing import Any
 
+from ..board.board import Board
 from ..board.naming import check_names, spelt
 from ..kinds import CIRCLE, LINE, RAY, join
 from ..language import names as spelling
 from ..language.printing import listed, noun
 from ..refusal import Refusal
 from .models import LookChanges, Restyle
-from .patch import known, replacing
+from .patch import Patch, known, replacing
 
 
-def renamed(board, edit):
+def renamed(board: Board, edit: Any) -> Patch:
     known(board, [edit.id])
     renamed, old, name = board.step(edit.id), board.name(edit.id), spelling.tidy(edit.name)
     own_name = None if spelt(renamed, board.names) == name else spelling.check_new_name(name)
@@ -20,7 +22,7 @@ def renamed(board, edit):
     return replacing(board, f"Renamed {old} to {name}", [renamed])
 
 
-def restyled(board, edit):
+def restyled(board: Board, edit: Any) -> Patch:
     changes = edit.look.model_dump(exclude_unset=True)
     styled = []
     for id in known(board, edit.ids):
@@ -37,7 +39,7 @@ def restyled(board, edit):
     return replacing(board, f"{doing} {names}", styled)
 
 
-def tidied(board, edit):
+def tidied(board: Board, edit: Any) -> Patch:
     ids = [step.id for step in board.steps if step.makes in (LINE, RAY, CIRCLE) and not step.look.hidden and board.dependants([step.id])]
     if not ids:
         raise Refusal("There are no helpers to hide: helpers are lines, rays and circles that something else is made from.")

@@ -1,15 +1,16 @@
 """The edits as they come from outside: what each asks for, within bounds. ``prepare`` says what they do."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal, get_args
 
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from .. import limits
-from ..board.settings import GROUNDS, PAPERS, UNITS
+from ..board.settings import Ground, Paper, Unit
 from ..refusal import Refusal
 
-PENS = ("ink", "ruddy", "leaf", "straw", "sky", "plum", "slate")
-PATTERNS = ("solid", "dashed", "dotted")
+Pen = Literal["ink", "ruddy", "leaf", "straw", "sky", "plum", "slate"]
+Pattern = Literal["solid", "dashed", "dotted"]
+PENS, PATTERNS = get_args(Pen), get_args(Pattern)
 Id = Annotated[str, Field(max_length=20)]
 Ids = Annotated[list[Id], Field(min_length=1, max_length=limits.EDIT_THINGS)]
 Number = Annotated[float, Field(allow_inf_nan=True)]
@@ -23,7 +24,7 @@ class NewStep(_Edit):
     """A step to add. Its fills are in the file format's JSON; "new:0" names the first step of the same edit."""
 
     does: str = Field(max_length=40)
-    fills: dict[str, object] = Field(default_factory=dict, max_length=12)
+    fills: dict[str, Any] = Field(default_factory=dict, max_length=12)
     name: str | None = Field(default=None, max_length=limits.SENTENCE_LENGTH * 20)
 
 
@@ -52,9 +53,9 @@ class Rename(_Edit):
 class LookChanges(_Edit):
     """The parts of a look to change; a part given as null goes back to how its kind is drawn at first."""
 
-    pen: Literal[PENS] | None = None
+    pen: Pen | None = None
     width: float | None = Field(default=None, ge=0.5, le=12)
-    pattern: Literal[PATTERNS] | None = None
+    pattern: Pattern | None = None
     fill: float | None = Field(default=None, ge=0, le=1)
     size: float | None = Field(default=None, ge=2, le=20)
     hidden: bool = False
@@ -96,7 +97,7 @@ class Retie(_Edit):
     kind: Literal["retie"] = "retie"
     id: Id
     does: str = Field(max_length=40)
-    fills: dict[str, object] = Field(default_factory=dict, max_length=12)
+    fills: dict[str, Any] = Field(default_factory=dict, max_length=12)
     helper: NewStep | None = None
 
 
@@ -131,14 +132,14 @@ class Arrange(_Edit):
 
     kind: Literal["arrange"] = "arrange"
     title: str | None = Field(default=None, max_length=limits.TITLE_LENGTH)
-    unit: Literal[UNITS] | None = None
-    ground: Literal[GROUNDS] | None = None
+    unit: Unit | None = None
+    ground: Ground | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
     view: tuple[Number, Number, Number, Number] | None = None
     spacing: Annotated[float, Field(gt=0, le=1e6)] | None = None
     snap: bool | None = None
     scale: Annotated[float, Field(gt=0, le=1e6)] | None = None
-    paper: Literal[PAPERS] | None = None
+    paper: Paper | None = None
     size: Annotated[float, Field(ge=0.7, le=3)] | None = None
     looks: dict[Annotated[str, Field(max_length=20)], LookChanges] | None = None
     nice: tuple[Id, Annotated[float, Field(gt=0, le=1e6)]] | None = None
@@ -153,7 +154,7 @@ Edit = Annotated[Add | Move | Rename | Restyle | Choose | Retie | Paste | Record
 _EDIT = TypeAdapter(Edit)
 
 
-def read_edit(data):
+def read_edit(data: Any) -> Any:
     """An edit from JSON. Raises Refusal where it has not the shape of one."""
     try:
         return _EDIT.validate_python(data)

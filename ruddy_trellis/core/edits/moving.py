@@ -1,14 +1,16 @@
 """Moving pegs to typed numbers."""
 
-from ..board.board import numbers_of, with_numbers
+from typing import Any
+
+from ..board.board import Board, numbers_of, with_numbers
 from ..kinds import join
 from ..language.printing import sentence, why_locked
 from ..limits import check_number
 from ..refusal import Refusal
-from .patch import known, replacing
+from .patch import Patch, known, replacing
 
 
-def moved(board, edit):
+def moved(board: Board, edit: Any) -> Patch:
     moved = []
     for id, numbers in edit.numbers.items():
         step = board.step(*known(board, [id]))

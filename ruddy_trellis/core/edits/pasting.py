@@ -1,5 +1,7 @@
 """Everything that a working says as one edit."""
 
+from typing import Any
+
 from ..board.board import Board
 from ..refusal import Refusal
 from .adding import added
@@ -8,7 +10,7 @@ from .patch import Patch
 from .saying import said
 
 
-def grow(board, text):
+def grow(board: Board, text: str) -> None:
     """Add to a board what a working says, a sentence a line. Raises Refusal naming the line that cannot be read; the
     lines before it stand."""
     for number, line in enumerate(text.splitlines(), 1):
@@ -20,7 +22,7 @@ def grow(board, text):
             raise Refusal(f"Line {number}: {refusal.sentence}") from None
 
 
-def pasted(board, edit):
+def pasted(board: Board, edit: Any) -> Patch:
     """The patch that adds what the text of a ``Paste`` says, a sentence a line.
 
     Raises:

@@ -1,7 +1,10 @@
 """What an edit changed, to be applied, reverted, saved and applied again."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Any
 
+from ..board.board import Board
 from ..board.codec import settings_from_json, settings_to_json, step_from_json, step_to_json
 from ..board.settings import Settings
 from ..refusal import Refusal
@@ -20,11 +23,11 @@ class Patch:
     settings_before: Settings | None = None
     settings_after: Settings | None = None
 
-    def reversed(self):
+    def reversed(self) -> "Patch":
         """The patch that takes this one back."""
         return Patch(self.words, self.after, self.before, self.settings_after, self.settings_before)
 
-    def apply(self, board):
+    def apply(self, board: Board) -> None:
         """Make the change on a board that is in the state the patch was made for. Whatever is raised, nothing has changed."""
         if self.before or self.after:
             gone = {step.id for _, step in self.before}
@@ -35,12 +38,12 @@ class Patch:
         if self.settings_after:
             board.settings = self.settings_after
 
-    def ids(self):
+    def ids(self) -> set[str]:
         """The ids of all steps that it touches."""
         return {step.id for _, step in (*self.before, *self.after)}
 
-    def to_json(self):
-        data = {"words": self.words}
+    def to_json(self) -> dict[str, Any]:
+        data: dict[str, Any] = {"words": self.words}
         for part in ("before", "after"):
             data[part] = [[place, step_to_json(step)] for place, step in getattr(self, part)]
             settings = getattr(self, "settings_" + part)
@@ -48,8 +51,8 @@ class Patch:
         return data
 
     @classmethod
-    def from_json(cls, data):
-        parts = {}
+    def from_json(cls, data: Any) -> "Patch":
+        parts: dict[str, Any] = {}
         for part in ("before", "after"):
             parts[part] = tuple((place, step_from_json(step)) for place, step in data[part])
             settings = data["settings_" + part]
@@ -57,14 +60,14 @@ class Patch:
         return cls(data["words"], **parts)
 
 
-def known(board, ids):
+def known(board: Board, ids: Sequence[str]) -> Sequence[str]:
     for id in ids:
         if id not in board:
             raise Refusal("That thing is no longer on the board.")
     return ids
 
 
-def replacing(board, words, steps):
+def replacing(board: Board, words: str, steps: Sequence[Any]) -> Patch:
     """The patch that puts these in the places of the steps with the same ids."""
     return Patch(
         words,

@@ -25,7 +25,7 @@ _PREPARERS: dict[type, Callable[[Board, Any], Patch]] = {
 }
 
 
-def prepare(board: Board, edit) -> Patch:
+def prepare(board: Board, edit: Any) -> Patch:
     """Check an edit against a board and make its patch. The board is not changed.
 
     Raises:
@@ -34,7 +34,7 @@ def prepare(board: Board, edit) -> Patch:
     return _with_followers(board, _PREPARERS[type(edit)](board, edit))
 
 
-def perform(board: Board, edit) -> Patch:
+def perform(board: Board, edit: Any) -> Patch:
     """Check an edit, make its patch and apply it."""
     patch = prepare(board, edit)
     patch.apply(board)

@@ -1,12 +1,15 @@
 """Settings of the board as a whole."""
 
+from typing import Any
+
+from ..board.board import Board
 from ..limits import check_number
 from ..refusal import Refusal
 from .log import check_logged
 from .patch import Patch, known
 
 
-def arranged(board, edit):
+def arranged(board: Board, edit: Any) -> Patch:
     changes = edit.model_dump(exclude_unset=True, exclude={"kind"})
     changes = {name: part for name, part in changes.items() if part is not None or name in ("spacing", "scale", "nice")}
     if edit.looks is not None:

@@ -1,6 +1,7 @@
 """Making a step in another way while what hangs on it stays: tying, loosening, other inputs, another choice of words."""
 
 from dataclasses import replace
+from typing import Any
 
 from ..board.board import Board
 from ..board.naming import automatic_name, check_names
@@ -18,7 +19,7 @@ from .models import Add, Retie
 from .patch import Patch, known, replacing
 
 
-def loosened(board, id):
+def loosened(board: Board, id: str) -> Retie:
     """The edit that makes a point free where it stands. Raises Refusal where that cannot be."""
     step, value = board.step(id), board.value(id)
     if step.makes != POINT or step.does == "free_point":
@@ -28,7 +29,7 @@ def loosened(board, id):
     return Retie(id=id, does="free_point", fills={"at": list(value)})
 
 
-def retied(board, edit):
+def retied(board: Board, edit: Any) -> Patch:
     """The patch of a ``Retie``. Raises Refusal where what it would be made from hangs on it, or does not fit."""
     if edit.id not in board:
         raise Refusal("That thing is no longer on the board.")
@@ -38,8 +39,8 @@ def retied(board, edit):
     construction = CATALOGUE[edit.does]
     if construction.makes != old.makes:
         raise Refusal(f"{board.name(old.id)} is a {old.makes}, and “{construction.tool}” makes a {construction.makes}.")
-    with tried(board, Add(steps=[edit.helper])) if edit.helper else board.trial() as helpers:
-        added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers] if edit.helper else []
+    with tried(board, Add(steps=[edit.helper]) if edit.helper else None) as helpers:
+        added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers]
         step = _remade(board, old, construction, edit.fills, [helper.id for helper in added])
         steps = [step if other.id == old.id else other for other in board.steps if other.id not in {helper.id for helper in added}]
     ordered = _in_order([*steps, *added], board.name)
@@ -119,7 +120,7 @@ def _check(board, id):
     check_logged(board, (*board.settings.log, *(board.settings.nice or ())[:1]))
 
 
-def chosen(board, edit):
+def chosen(board: Board, edit: Any) -> Patch:
     step = board.step(*known(board, [edit.id]))
     gap = step.construction.gap_by_name.get(edit.gap)
     if gap is None or gap.kind.literal != "word" or (edit.word is None and not gap.optional):

@@ -2,13 +2,16 @@
 
 from math import inf
 
+from ..arithmetic.protocol import Arithmetic, Number
+from .values import Circle, Point
 
-def circle_through(m, centre, point):
+
+def circle_through(m: Arithmetic, centre: Point, point: Point) -> Circle:
     """The circle about a centre through a point."""
     dx, dy = m.separate(centre, point)
     return centre[0], centre[1], dx * dx + dy * dy
 
 
-def circle_with_radius(m, centre, radius):
+def circle_with_radius(m: Arithmetic, centre: Point, radius: Number) -> Circle:
     """The circle about a centre with a given radius; undefined unless the radius is above zero."""
     return m.inside((centre[0], centre[1], radius * m.divide(radius * radius, radius)), radius, 0, inf)

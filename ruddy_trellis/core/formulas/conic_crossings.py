@@ -97,13 +97,10 @@ def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Con
     Args:
         before: the two conics when it was near there, where they are known; between them and now is gone in as many
             small steps as it takes to be sure.
-        near: where it was; () where it was nowhere yet.
+        near: where it was; () where that is not known yet.
     """
     if not near:
-        try:
-            return tuple(map(float, conic_conic(m, a, b, which)))
-        except ArithmeticError:
-            return ()
+        return _first_place(m, a, b, which)
     try:
         x, y = _step(m, before, (a, b), _place(near), _HALVINGS) if before else _nearest(m, (a, b), (a, b), _place(near))[0]
     except ArithmeticError:
@@ -112,6 +109,22 @@ def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Con
         return tuple(near)  # as good as infinitely far
     if _is_real(x, y):
         return x.real, y.real
+    return x.real, y.real, x.imag, y.imag
+
+
+def _first_place(m: Arithmetic, a: Conic, b: Conic, which: int) -> tuple[float, ...]:
+    """Where a crossing is of which nothing is known yet: those that are there come first, in order, then the others."""
+    try:
+        equation = _equation(m, a, b)[0]
+        crossings = sorted(_all_crossings(m, a, b), key=lambda place: (place[0].imag, place[1].imag))
+        there = [place for place in crossings if _is_real(*place)]
+        if which < len(there):
+            roots = in_order(complex_roots(equation))
+            if roots[which] == roots[which]:
+                return tuple(map(float, conic_conic(m, a, b, which)))
+        x, y = [place for place in crossings if not _is_real(*place)][which - len(there)]
+    except (ArithmeticError, IndexError):
+        return ()
     return x.real, y.real, x.imag, y.imag
 
 
@@ -130,9 +143,13 @@ def _step(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], 
     found, clear = _nearest(m, before, now, place)
     if clear or not left:
         return found
-    between = tuple(tuple((p + q) / 2 for p, q in zip(old, new)) for old, new in zip(before, now))
+    between = _halfway(before[0], now[0]), _halfway(before[1], now[1])
     half = _step(m, before, between, place, left - 1)
     return _step(m, between, now, half, left - 1)
+
+
+def _halfway(p: Conic, q: Conic) -> Conic:
+    return (p[0] + q[0]) / 2, (p[1] + q[1]) / 2, (p[2] + q[2]) / 2, (p[3] + q[3]) / 2, (p[4] + q[4]) / 2
 
 
 def _nearest(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], place: Complex) -> tuple[Complex, bool]:

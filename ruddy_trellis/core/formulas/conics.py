@@ -6,8 +6,10 @@ form serves circles (u = 0), ellipses (e < 1), parabolas (e = 1) and hyperbolas 
 
 from math import inf
 
+from ..arithmetic.protocol import Arithmetic, Number
 from .intersections import other_root
 from .measures import distance
+from .values import Circle, Conic, Point, Straight
 
 #: An ellipse flatter, or a hyperbola straighter, than this share of its size is none.
 _FLAT = 1e-8
@@ -22,7 +24,7 @@ def _at_least(m, value, share, least):
     return m.inside(value, share / least, 1, inf)
 
 
-def parabola(m, focus, directrix):
+def parabola(m: Arithmetic, focus: Point, directrix: Straight) -> Conic:
     """The points as far from the focus as from the directrix; undefined when the focus lies on it."""
     px, py, dx, dy = directrix[:4]
     cross = m.cross((dx, dy), (focus[0] - px, focus[1] - py))
@@ -30,7 +32,7 @@ def parabola(m, focus, directrix):
     return focus[0], focus[1], -dy / size, dx / size, cross / size
 
 
-def with_sum(m, first, second, total):
+def with_sum(m: Arithmetic, first: Point, second: Point, total: Number) -> Conic:
     """The ellipse whose points have this sum of distances from two foci; a difference gives the hyperbola."""
     dx, dy = second[0] - first[0], second[1] - first[1]
     apart = dx * dx + dy * dy
@@ -38,23 +40,23 @@ def with_sum(m, first, second, total):
     return first[0], first[1], dx / total, dy / total, latus
 
 
-def ellipse(m, first, second, point):
+def ellipse(m: Arithmetic, first: Point, second: Point, point: Point) -> Conic:
     """The ellipse with two foci through a point; undefined when the point is between the foci."""
     return ellipse_with_sum(m, first, second, distance(m, first, point) + distance(m, second, point))
 
 
-def ellipse_with_sum(m, first, second, total):
+def ellipse_with_sum(m: Arithmetic, first: Point, second: Point, total: Number) -> Conic:
     """The ellipse with two foci and the sum of the distances from them."""
     made = with_sum(m, first, second, total)
     return _at_least(m, made, 1 - distance(m, first, second) / total, _FLAT)
 
 
-def hyperbola(m, first, second, point):
+def hyperbola(m: Arithmetic, first: Point, second: Point, point: Point) -> Conic:
     """The hyperbola with two foci through a point; undefined when the point is as far from one as from the other."""
     return hyperbola_with_difference(m, first, second, m.absolute(distance(m, first, point) - distance(m, second, point)))
 
 
-def hyperbola_with_difference(m, first, second, difference):
+def hyperbola_with_difference(m: Arithmetic, first: Point, second: Point, difference: Number) -> Conic:
     """The hyperbola with two foci and the difference of the distances from them."""
     apart = distance(m, first, second)
     share = m.divide(difference, apart)
@@ -62,7 +64,9 @@ def hyperbola_with_difference(m, first, second, difference):
     return _at_least(m, made, 1 - share, _FLAT)
 
 
-def from_coefficients(m, a, b, c, d, e, f, towards=None):
+def from_coefficients(
+    m: Arithmetic, a: Number, b: Number, c: Number, d: Number, e: Number, f: Number, towards: Point | None = None
+) -> Conic:
     """The conic a xx + b xy + c yy + d x + e y + f = 0; undefined where that is two lines, a point or nothing.
 
     Which of its foci is the first depends neither on where the origin is nor on which way is up: it is the one nearer to
@@ -119,7 +123,7 @@ def _first_focus(m, conic, towards):
     return (*(m.choose(stays, p, q) for p, q in ((fx, gx), (fy, gy), (ux, -ux), (uy, -uy))), latus)
 
 
-def through_five(m, a, b, c, d, e):
+def through_five(m: Arithmetic, a: Point, b: Point, c: Point, d: Point, e: Point) -> Conic:
     """The conic through five points: of the conics through the first four, the one through the last."""
 
     def line(p, q):
@@ -134,10 +138,11 @@ def through_five(m, a, b, c, d, e):
 
     first, second = product(line(a, b), line(c, d)), product(line(a, c), line(b, d))
     here, there = at(first, e), at(second, e)
-    return from_coefficients(m, *(there * p - here * q for p, q in zip(first, second)), towards=a)
+    f, g, h, k, l, n = (there * p - here * q for p, q in zip(first, second))
+    return from_coefficients(m, f, g, h, k, l, n, towards=a)
 
 
-def second_focus(m, conic):
+def second_focus(m: Arithmetic, conic: Conic) -> Point:
     """The other focus; a parabola has none."""
     fx, fy, ux, uy, latus = conic
     twice = 2 * m.divide(latus, 1 - ux * ux - uy * uy)
@@ -145,18 +150,18 @@ def second_focus(m, conic):
     return fx + twice * ux, fy + twice * uy
 
 
-def focus(m, conic):
+def focus(m: Arithmetic, conic: Conic) -> Point:
     """The first focus."""
     return conic[0], conic[1]
 
 
-def centre(m, conic):
+def centre(m: Arithmetic, conic: Conic) -> Point:
     """The middle of the two foci."""
     far = second_focus(m, conic)
     return (conic[0] + far[0]) / 2, (conic[1] + far[1]) / 2
 
 
-def directrix(m, conic):
+def directrix(m: Arithmetic, conic: Conic) -> Straight:
     """The directrix that goes with the first focus; a circle has none."""
     fx, fy, ux, uy, latus = conic
     size = ux * ux + uy * uy
@@ -165,19 +170,19 @@ def directrix(m, conic):
     return fx - share * ux, fy - share * uy, -uy, ux, -inf, inf
 
 
-def axis(m, conic):
+def axis(m: Arithmetic, conic: Conic) -> Straight:
     """The line of symmetry through the foci; a circle has none of its own."""
     fx, fy, ux, uy, _ = conic
     (fx,) = _at_least(m, (fx,), ux * ux + uy * uy, _ROUND)
     return fx, fy, ux, uy, -inf, inf
 
 
-def eccentricity(m, conic):
+def eccentricity(m: Arithmetic, conic: Conic) -> Number:
     """The eccentricity: 0 for a circle, below 1 for an ellipse, 1 for a parabola, above for a hyperbola."""
     return m.sqrt(conic[2] * conic[2] + conic[3] * conic[3])
 
 
-def point_on_conic(m, conic, angle):
+def point_on_conic(m: Arithmetic, conic: Conic, angle: Number) -> Point:
     """The point of a conic in the direction ``angle`` from its first focus, in degrees; beyond a hyperbola's
     asymptotes, the point of the other branch in the opposite direction."""
     fx, fy, ux, uy, latus = conic
@@ -186,7 +191,7 @@ def point_on_conic(m, conic, angle):
     return m.inside((fx + reach * cosine, fy + reach * sine), reach, -_FAR, _FAR)
 
 
-def as_conic(m, circle):
+def as_conic(m: Arithmetic, circle: Circle) -> Conic:
     """A circle in the form of a conic."""
     return circle[0], circle[1], m.number(0), m.number(0), m.sqrt(circle[2])
 
@@ -200,7 +205,7 @@ def _along(m, straight, conic):
     return dx * dx + dy * dy - change * change, ex * dx + ey * dy - reach * change, ex * ex + ey * ey - reach * reach
 
 
-def straight_conic(m, straight, conic, which):
+def straight_conic(m: Arithmetic, straight: Straight, conic: Conic, which: int) -> Point:
     """Crossing ``which`` of a straight thing and a conic: of an ellipse 0 comes first along the direction.
 
     The root with the minus sign is always 0 and the one with the plus sign 1, so that neither jumps while one of
@@ -215,7 +220,7 @@ def straight_conic(m, straight, conic, which):
     return _reached(m, straight, m.divide(above, below))
 
 
-def other_on_straight_conic(m, straight, conic, known):
+def other_on_straight_conic(m: Arithmetic, straight: Straight, conic: Conic, known: Point) -> Point:
     """The crossing of a straight thing and a conic other than the known one: the two roots have a known sum."""
     a, b, c = _along(m, straight, conic)
     px, py, dx, dy = straight[:4]

@@ -8,8 +8,11 @@
 * Arcs meet where their circles do, if that is on the arc. For conics see ``conics``.
 """
 
+from ..arithmetic.protocol import Arithmetic, Number
+from .values import Point, Round, Straight
 
-def straight_straight(m, a, b):
+
+def straight_straight(m: Arithmetic, a: Straight, b: Straight) -> Point:
     """The point where two straight things meet; undefined when parallel or beyond an end of either."""
     apx, apy, adx, ady, a_low, a_high = a
     bpx, bpy, bdx, bdy, b_low, b_high = b
@@ -20,7 +23,7 @@ def straight_straight(m, a, b):
     return m.inside(m.inside((apx + t * adx, apy + t * ady), t, a_low, a_high), s, b_low, b_high)
 
 
-def straight_circle(m, straight, circle, which):
+def straight_circle(m: Arithmetic, straight: Straight, circle: Round, which: int) -> Point:
     """Crossing ``which`` (0 first, 1 second along the direction) of a straight thing and a circle."""
     px, py, dx, dy, low, high = straight
     cx, cy, rr = circle[:3]
@@ -33,7 +36,7 @@ def straight_circle(m, straight, circle, which):
     return m.inside((px + t * dx, py + t * dy), t, low, high)
 
 
-def circle_circle(m, a, b, which):
+def circle_circle(m: Arithmetic, a: Round, b: Round, which: int) -> Point:
     """Crossing ``which`` (0 left, 1 right of the line of centres from a to b) of two circles."""
     acx, acy, arr = a[:3]
     bcx, bcy, brr = b[:3]
@@ -46,7 +49,7 @@ def circle_circle(m, a, b, which):
     return acx + share * dx - height * dy, acy + share * dy + height * dx
 
 
-def other_on_straight_circle(m, straight, circle, known):
+def other_on_straight_circle(m: Arithmetic, straight: Straight, circle: Round, known: Point) -> Point:
     """The crossing of a straight thing and a circle other than the known one."""
     px, py, dx, dy, low, high = straight
     ex, ey = circle[0] - px, circle[1] - py
@@ -57,7 +60,7 @@ def other_on_straight_circle(m, straight, circle, known):
     return m.inside((px + t * dx, py + t * dy), t, low, high)
 
 
-def other_root(m, middle, product, known):
+def other_root(m: Arithmetic, middle: Number, product: Number, known: Number) -> Number:
     """The other root of an equation of degree 2, from half the sum of the two or from their product: the smaller one from
     the product, so that it keeps its digits where the known one is far out."""
 
@@ -68,7 +71,7 @@ def other_root(m, middle, product, known):
     return m.surer(by_product, 2 * middle - known)
 
 
-def other_on_circles(m, a, b, known):
+def other_on_circles(m: Arithmetic, a: Round, b: Round, known: Point) -> Point:
     """The crossing of two circles other than the known one: its mirror image in the line of centres."""
     acx, acy = a[:2]
     dx, dy = m.separate((acx, acy), (b[0], b[1]))

@@ -2,46 +2,48 @@
 
 from math import inf
 
+from ..arithmetic.protocol import Arithmetic, Number
 from .intersections import straight_straight
 from .points import foot, midpoint
 from .triangles import circumcentre, orthocentre
+from .values import Circle, Point, Straight
 
 
-def segment(m, a, b):
+def segment(m: Arithmetic, a: Point, b: Point) -> Straight:
     """The segment from a to b."""
     dx, dy = m.separate(a, b)
     return a[0], a[1], dx, dy, 0, 1
 
 
-def ray(m, a, b):
+def ray(m: Arithmetic, a: Point, b: Point) -> Straight:
     """The ray from a through b."""
     dx, dy = m.separate(a, b)
     return a[0], a[1], dx, dy, 0, inf
 
 
-def line(m, a, b):
+def line(m: Arithmetic, a: Point, b: Point) -> Straight:
     """The line through a and b, directed from a to b."""
     dx, dy = m.separate(a, b)
     return a[0], a[1], dx, dy, -inf, inf
 
 
-def parallel(m, straight, point):
+def parallel(m: Arithmetic, straight: Straight, point: Point) -> Straight:
     """The line through a point with the direction of a straight thing."""
     return point[0], point[1], straight[2], straight[3], -inf, inf
 
 
-def perpendicular(m, straight, point):
+def perpendicular(m: Arithmetic, straight: Straight, point: Point) -> Straight:
     """The line through a point, directed a quarter turn anticlockwise from a straight thing."""
     return point[0], point[1], -straight[3], straight[2], -inf, inf
 
 
-def perpendicular_bisector(m, a, b):
+def perpendicular_bisector(m: Arithmetic, a: Point, b: Point) -> Straight:
     """The line of points equally far from a and b, directed a quarter turn anticlockwise from a to b."""
     dx, dy = m.separate(a, b)
     return (a[0] + b[0]) / 2, (a[1] + b[1]) / 2, -dy, dx, -inf, inf
 
 
-def angle_bisector(m, a, vertex, c):
+def angle_bisector(m: Arithmetic, a: Point, vertex: Point, c: Point) -> Straight:
     """The line that halves the angle from a to c at the vertex, directed into the angle.
 
     With unit arms u and v it runs along u + v; near a straight angle that sum fades, and the quarter turn of
@@ -59,40 +61,40 @@ def angle_bisector(m, a, vertex, c):
     return vertex[0], vertex[1], dx, dy, -inf, inf
 
 
-def horizontal(m, point):
+def horizontal(m: Arithmetic, point: Point) -> Straight:
     """The line through a point that runs to the right."""
     return point[0], point[1], m.number(1), m.number(0), -inf, inf
 
 
-def vertical(m, point):
+def vertical(m: Arithmetic, point: Point) -> Straight:
     """The line through a point that runs upwards."""
     return point[0], point[1], m.number(0), m.number(1), -inf, inf
 
 
-def at_angle(m, point, straight, angle):
+def at_angle(m: Arithmetic, point: Point, straight: Straight, angle: Number) -> Straight:
     """The line through a point whose direction is that of a straight thing turned anticlockwise by an angle."""
     cosine, sine = m.cos_sin(angle)
     dx, dy = straight[2], straight[3]
     return point[0], point[1], cosine * dx - sine * dy, sine * dx + cosine * dy, -inf, inf
 
 
-def median(m, corner, a, b):
+def median(m: Arithmetic, corner: Point, a: Point, b: Point) -> Straight:
     """The segment from a corner to the middle of the side that faces it."""
     return segment(m, corner, midpoint(m, a, b))
 
 
-def altitude(m, corner, straight):
+def altitude(m: Arithmetic, corner: Point, straight: Straight) -> Straight:
     """The segment from a corner square to the line of the side that faces it."""
     return segment(m, corner, foot(m, corner, straight))
 
 
-def tangent_at(m, circle, point):
+def tangent_at(m: Arithmetic, circle: Circle, point: Point) -> Straight:
     """The tangent to a circle at a point of it, directed anticlockwise round the circle."""
     dx, dy = m.separate((circle[0], circle[1]), point)
     return point[0], point[1], -dy, dx, -inf, inf
 
 
-def tangent_from(m, point, circle, which):
+def tangent_from(m: Arithmetic, point: Point, circle: Circle, which: int) -> Straight:
     """The tangent from a point outside a circle, directed to where it touches.
 
     Seen from the centre towards the point, tangent 0 touches on the left, tangent 1 on the right.
@@ -107,7 +109,7 @@ def tangent_from(m, point, circle, which):
     return line(m, point, touching)
 
 
-def bisector_of_lines(m, a, b, which):
+def bisector_of_lines(m: Arithmetic, a: Straight, b: Straight, which: int) -> Straight:
     """A line that halves the angle of two straight things where their lines cross: the one between their directions,
     or the one square to it."""
     endless = [(*straight[:4], -inf, inf) for straight in (a, b)]
@@ -123,7 +125,7 @@ def bisector_of_lines(m, a, b, which):
     return at[0], at[1], dx, dy, -inf, inf
 
 
-def common_tangent(m, a, b, which):
+def common_tangent(m: Arithmetic, a: Circle, b: Circle, which: int) -> Straight:
     """A line that touches two circles: 0 and 1 leave both on one side, 2 and 3 run between them.
 
     Its normal n has n . (b - a) = r - s for radii r and s (r + s between them); 0 and 2 touch the first circle on the
@@ -142,18 +144,18 @@ def common_tangent(m, a, b, which):
     return a[0] + r * nx, a[1] + r * ny, ny, -nx, -inf, inf
 
 
-def euler_line(m, a, b, c):
+def euler_line(m: Arithmetic, a: Point, b: Point, c: Point) -> Straight:
     """The line through the circumcentre, the centroid and the orthocentre; equal sides leave none."""
     return line(m, circumcentre(m, a, b, c), orthocentre(m, a, b, c))
 
 
-def at_distance(m, a, length, angle):
+def at_distance(m: Arithmetic, a: Point, length: Number, angle: Number) -> Straight:
     """The segment of a given length from a point in a direction, in degrees anticlockwise from the right."""
     cosine, sine = m.cos_sin(angle)
     (length,) = m.inside((length,), length, 1e-9, inf)
     return a[0], a[1], length * cosine, length * sine, 0, 1
 
 
-def far_end(m, straight):
+def far_end(m: Arithmetic, straight: Straight) -> Point:
     """The end of a segment or a vector at which it does not start."""
     return straight[0] + straight[2], straight[1] + straight[3]

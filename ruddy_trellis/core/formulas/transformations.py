@@ -6,23 +6,25 @@ shapes; a shear or a stretch does not. A reflection in a circle (inversion) is t
 
 from math import inf
 
+from ..arithmetic.protocol import Arithmetic, Number
 from ..arithmetic.undefined import Undefined
 from .conics import from_coefficients
+from .values import Arc, Circle, Conic, Map, Point, Polygon, Straight
 
 
-def translation(m, a, b):
+def translation(m: Arithmetic, a: Point, b: Point) -> Map:
     """The translation that takes a to b."""
     one, zero = m.number(1), m.number(0)
     return one, zero, zero, one, b[0] - a[0], b[1] - a[1]
 
 
-def translation_along(m, vector):
+def translation_along(m: Arithmetic, vector: Straight) -> Map:
     """The translation along a vector."""
     one, zero = m.number(1), m.number(0)
     return one, zero, zero, one, vector[2], vector[3]
 
 
-def translation_by(m, dx, dy):
+def translation_by(m: Arithmetic, dx: Number, dy: Number) -> Map:
     """The translation by so much to the right and so much upwards."""
     one, zero = m.number(1), m.number(0)
     return one, zero, zero, one, dx, dy
@@ -34,13 +36,13 @@ def _about(m, centre, a, b, c, d):
     return a, b, c, d, x - a * x - b * y, y - c * x - d * y
 
 
-def rotation(m, centre, angle):
+def rotation(m: Arithmetic, centre: Point, angle: Number) -> Map:
     """The rotation about a centre by an angle, anticlockwise."""
     cosine, sine = m.cos_sin(angle)
     return _about(m, centre, cosine, -sine, sine, cosine)
 
 
-def rotation_by_corner(m, centre, a, vertex, c):
+def rotation_by_corner(m: Arithmetic, centre: Point, a: Point, vertex: Point, c: Point) -> Map:
     """The rotation about a centre by the angle from the arm to a round to the arm to c, anticlockwise."""
     ux, uy = m.separate(vertex, a)
     vx, vy = m.separate(vertex, c)
@@ -49,12 +51,12 @@ def rotation_by_corner(m, centre, a, vertex, c):
     return _about(m, centre, cosine, -sine, sine, cosine)
 
 
-def point_reflection(m, centre):
+def point_reflection(m: Arithmetic, centre: Point) -> Map:
     """The reflection in a point: half a turn about it."""
     return _about(m, centre, m.number(-1), m.number(0), m.number(0), m.number(-1))
 
 
-def enlargement(m, centre, factor):
+def enlargement(m: Arithmetic, centre: Point, factor: Number) -> Map:
     """The enlargement from a centre; a negative factor turns it over to the other side."""
     return _about(m, centre, factor, m.number(0), m.number(0), factor)
 
@@ -73,22 +75,22 @@ def _fixing(m, straight, along, across):
     return _about(m, straight[:2], *_along_line(straight, size, along, across))
 
 
-def reflection(m, mirror):
+def reflection(m: Arithmetic, mirror: Straight) -> Map:
     """The reflection in a line."""
     return _fixing(m, mirror, m.number(0), m.number(-1))
 
 
-def shear(m, line, factor):
+def shear(m: Arithmetic, line: Straight, factor: Number) -> Map:
     """The shear that leaves a line in its place: points move along it by so many times their distance from it."""
     return _fixing(m, line, factor, m.number(1))
 
 
-def stretch(m, line, factor):
+def stretch(m: Arithmetic, line: Straight, factor: Number) -> Map:
     """The stretch that leaves a line in its place: distances from it grow so many times."""
     return _fixing(m, line, m.number(0), factor)
 
 
-def glide_reflection(m, mirror, vector):
+def glide_reflection(m: Arithmetic, mirror: Straight, vector: Straight) -> Map:
     """The reflection in a line, then the translation by the part of a vector that runs along it."""
     a, b, c, d, e, f = reflection(m, mirror)
     ux, uy = mirror[2], mirror[3]
@@ -96,14 +98,14 @@ def glide_reflection(m, mirror, vector):
     return a, b, c, d, e + share * ux, f + share * uy
 
 
-def composition(m, first, then):
+def composition(m: Arithmetic, first: Map, then: Map) -> Map:
     """The one transformation that does first the one, then the other."""
     a, b, c, d, e, f = first
     p, q, r, s, t, u = then
     return p * a + q * c, p * b + q * d, r * a + s * c, r * b + s * d, p * e + q * f + t, r * e + s * f + u
 
 
-def inverse(m, map):
+def inverse(m: Arithmetic, map: Map) -> Map:
     """The transformation that undoes another."""
     a, b, c, d, e, f = map
     size = a * d - b * c
@@ -111,7 +113,7 @@ def inverse(m, map):
     return p, q, r, s, -p * e - q * f, -r * e - s * f
 
 
-def repeated(m, map, times):
+def repeated(m: Arithmetic, map: Map, times: Number) -> Map:
     """A transformation done so many times; a negative number undoes it as often."""
     times = m.whole(times)
     base = map if times >= 0 else inverse(m, map)
@@ -126,13 +128,13 @@ def repeated(m, map, times):
 # Images -----------------------------------------------------------------------------------------------------
 
 
-def image_of_point(m, point, map):
+def image_of_point(m: Arithmetic, point: Point, map: Map) -> Point:
     """The image of a point."""
     a, b, c, d, e, f = map
     return a * point[0] + b * point[1] + e, c * point[0] + d * point[1] + f
 
 
-def image_of_straight(m, straight, map):
+def image_of_straight(m: Arithmetic, straight: Straight, map: Map) -> Straight:
     """The image of a straight thing, with the same ends; undefined where everything goes to one point."""
     a, b, c, d = map[:4]
     px, py, dx, dy, low, high = straight
@@ -141,18 +143,18 @@ def image_of_straight(m, straight, map):
     return (*image_of_point(m, (px, py), map), *direction, low, high)
 
 
-def image_of_polygon(m, polygon, map):
+def image_of_polygon(m: Arithmetic, polygon: Polygon, map: Map) -> Polygon:
     """The image of a polygon, corner by corner."""
     return tuple(image_of_point(m, corner, map) for corner in polygon)
 
 
-def image_of_circle(m, circle, map):
+def image_of_circle(m: Arithmetic, circle: Circle, map: Map) -> Circle:
     """The image of a circle under a similarity."""
     scale = map[0] * map[0] + map[2] * map[2]
-    return (*image_of_point(m, circle, map), circle[2] * scale)
+    return (*image_of_point(m, (circle[0], circle[1]), map), circle[2] * scale)
 
 
-def image_of_arc(m, arc, map):
+def image_of_arc(m: Arithmetic, arc: Arc, map: Map) -> Arc:
     """The image of an arc, a sector or a chord region under a similarity, anticlockwise again."""
     start, end = image_of_point(m, arc[3:5], map), image_of_point(m, arc[5:7], map)
     turn = map[0] * map[3] - map[1] * map[2]
@@ -160,7 +162,7 @@ def image_of_arc(m, arc, map):
     return (*image_of_circle(m, arc[:3], map), *ends[0], *ends[1])
 
 
-def image_of_conic(m, conic, map):
+def image_of_conic(m: Arithmetic, conic: Conic, map: Map) -> Conic:
     """The image of a conic under a similarity: lengths grow with it, the eccentricity stays."""
     a, b, c, d = map[:4]
     fx, fy, ux, uy, latus = conic
@@ -168,7 +170,7 @@ def image_of_conic(m, conic, map):
     return (*image_of_point(m, (fx, fy), map), (a * ux + b * uy) / scale, (c * ux + d * uy) / scale, latus * scale)
 
 
-def bent_conic(m, conic, map, towards=None):
+def bent_conic(m: Arithmetic, conic: Conic, map: Map, towards: Point | None = None) -> Conic:
     """The image of a conic under any transformation: its equation in the coordinates of the image. Its first focus is the one
     nearer to the image of the first focus, or of another point that is given."""
     fx, fy, ux, uy, latus = conic
@@ -188,7 +190,7 @@ def bent_conic(m, conic, map, towards=None):
     )
 
 
-def bent_circle(m, circle, map):
+def bent_circle(m: Arithmetic, circle: Circle, map: Map) -> Conic:
     """The image of a circle under any transformation, an ellipse."""
     radius = m.sqrt(circle[2])
     return bent_conic(m, (circle[0], circle[1], m.number(0), m.number(0), radius), map, (circle[0] + radius, circle[1]))
@@ -197,14 +199,14 @@ def bent_circle(m, circle, map):
 # Reflection in a circle -------------------------------------------------------------------------------------
 
 
-def inverted_point(m, point, circle):
+def inverted_point(m: Arithmetic, point: Point, circle: Circle) -> Point:
     """The point on the same ray from the centre whose distance times that of the point is the radius squared."""
     dx, dy = m.separate(circle[:2], point)
     share = circle[2] / (dx * dx + dy * dy)
     return circle[0] + share * dx, circle[1] + share * dy
 
 
-def inverted_line(m, straight, circle):
+def inverted_line(m: Arithmetic, straight: Straight, circle: Circle) -> Circle:
     """The image of a line that misses the centre: a circle through the centre."""
     px, py, dx, dy = straight[:4]
     ex, ey = px - circle[0], py - circle[1]
@@ -215,7 +217,7 @@ def inverted_line(m, straight, circle):
     return circle[0] + x, circle[1] + y, x * x + y * y
 
 
-def inverted_straight(m, straight, circle):
+def inverted_straight(m: Arithmetic, straight: Straight, circle: Circle) -> Arc:
     """The image of a segment or a ray whose line misses the centre: the arc of the line's image between the images of its
     ends, on the side away from the centre, which is the image of what is infinitely far."""
     cx, cy, square = inverted_line(m, straight, circle)
@@ -228,7 +230,7 @@ def inverted_straight(m, straight, circle):
     return cx, cy, square, first[0], first[1], last[0], last[1]
 
 
-def inverted_circle(m, round, circle):
+def inverted_circle(m: Arithmetic, round: Circle, circle: Circle) -> Circle:
     """The image of a circle that misses the centre: another circle."""
     dx, dy = round[0] - circle[0], round[1] - circle[1]
     share = m.divide(circle[2], dx * dx + dy * dy - round[2])
@@ -238,7 +240,7 @@ def inverted_circle(m, round, circle):
 # Which one is it? -------------------------------------------------------------------------------------------
 
 
-def between(m, polygon, image):
+def between(m: Arithmetic, polygon: Polygon, image: Polygon) -> Map:
     """The similarity that takes one polygon to another, corner by corner: one that keeps the way round, or else one that
     turns it over. Undefined where there is none."""
     if len(polygon) != len(image):

@@ -8,10 +8,10 @@ from collections.abc import Generator, Iterator
 from dataclasses import dataclass
 from typing import Any, TypeAlias
 
+from ..seen import Items
+
 #: A message for the browser.
 Answer: TypeAlias = dict[str, Any]
-#: Items of a display list, as they are sent.
-Items: TypeAlias = list[dict[str, Any]]
 
 
 @dataclass(frozen=True)

@@ -1,9 +1,11 @@
 """Edits that are asked for as such: looks, names, deleting, tying, undo and redo."""
 
 from dataclasses import replace
+from typing import Any
 
 from ..display.palette import look_of
 from ..edits import Arrange, Delete, Paste, Record, Retie, read_edit
+from ..edits.models import LookChanges
 from ..edits.tying import loosened
 from ..kinds import word
 from ..pointing.preview import changed_by
@@ -37,7 +39,7 @@ def ahead(hand, message: messages.Ahead) -> Doing:
 def board_look(hand, message: messages.BoardLook) -> Doing:
     """The look of one thing becomes the board's own look of its kind."""
     step, settings = hand.board.step(_known(hand, message.id)), hand.board.settings
-    patch = yield Change(Arrange(looks={**settings.looks, step.makes: look_of(step, settings.looks)}))
+    patch = yield Change(Arrange(looks={**settings.looks, step.makes: LookChanges(**look_of(step, settings.looks))}))
     words = f"Every {word(step.makes)} of this board now looks so, where it was given no look of its own."
     yield done(replace(patch, words=words).words)
 
@@ -63,7 +65,7 @@ def _known(hand, id: str) -> str:
     return id
 
 
-HANDLERS = {
+HANDLERS: dict[type, Any] = {
     messages.DoEdit: edit,
     messages.Loosen: loosen,
     messages.Ahead: ahead,

@@ -1,5 +1,6 @@
 """The hand of one person at one board."""
 
+from collections.abc import Callable
 from typing import Any, Protocol
 
 from ..board import Board
@@ -30,7 +31,13 @@ class Table(Protocol):
 
 
 #: What answers each kind of message.
-_HANDLERS = {**moving.HANDLERS, **prompting.HANDLERS, **selecting.HANDLERS, **changing.HANDLERS, **showing.HANDLERS}
+_HANDLERS: dict[type, Callable[[Any, Any], Doing]] = {
+    **moving.HANDLERS,
+    **prompting.HANDLERS,
+    **selecting.HANDLERS,
+    **changing.HANDLERS,
+    **showing.HANDLERS,
+}
 
 
 class Hand:

@@ -1,5 +1,7 @@
 """Moving pegs: taking hold, dragging, letting go, nudging, typing a place."""
 
+from typing import Any
+
 from ..board import numbers_of
 from ..catalogue import CATALOGUE
 from ..edits import Move
@@ -76,4 +78,4 @@ def put(hand, message: messages.Put) -> Doing:
     yield Change(Move(numbers={message.id: list(at)}))
 
 
-HANDLERS = {messages.Grab: take_hold, messages.Drag: drag, messages.Drop: let_go, messages.Nudge: nudge, messages.Put: put}
+HANDLERS: dict[type, Any] = {messages.Grab: take_hold, messages.Drag: drag, messages.Drop: let_go, messages.Nudge: nudge, messages.Put: put}

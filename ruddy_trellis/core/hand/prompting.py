@@ -1,5 +1,7 @@
 """The sentence bar: a tool taken, gaps filled by clicking and typing, whole sentences said."""
 
+from typing import Any
+
 from ..edits import Add, said
 from ..edits.saying import completions
 from ..language.printing import sentence
@@ -128,7 +130,7 @@ def complete(hand, message: messages.Complete) -> Doing:
     yield {"t": "completions", "for": message.text, "ways": [{"text": way.text, "shown": way.shown} for way in found]}
 
 
-HANDLERS = {
+HANDLERS: dict[type, Any] = {
     messages.Tool: take_tool,
     messages.Hover: hover,
     messages.Click: click,

@@ -1,5 +1,7 @@
 """The selection, and what it could become."""
 
+from typing import Any
+
 from ..edits.deleting import what_goes
 from ..kinds import join
 from ..language.printing import noun, sentence
@@ -45,4 +47,4 @@ def gather_more(hand, message: messages.Gather) -> Doing:
     yield {"t": "gathered", "ids": gather(hand.board, message.what, message.ids)}
 
 
-HANDLERS = {messages.Select: select, messages.Offer: take_offer, messages.Gather: gather_more}
+HANDLERS: dict[type, Any] = {messages.Select: select, messages.Offer: take_offer, messages.Gather: gather_more}

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from itertools import pairwise
+from typing import Any
 
 from ..board import Board, numbers_of
 from ..display import display, refreshed
@@ -73,7 +74,7 @@ def pause(hand, message: messages.Pause) -> Doing:
     yield Stop()
 
 
-HANDLERS = {
+HANDLERS: dict[type, Any] = {
     messages.View: view,
     messages.LookBack: look_back,
     messages.BringBack: bring_back,

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from ..kinds import POINT
+from ..seen import SeenBoard, Sentences
 from .filling import fitting_names, names_of_kinds
 from .reading import ends_of_gap, lower, split_subject, variants, without_article
 
@@ -24,7 +25,7 @@ class Completion:
     tool: str
 
 
-def complete(text, board, sentences):
+def complete(text: str, board: SeenBoard, sentences: Sentences) -> list[Completion]:
     """The ways to go on from a typed text, at most ``MOST``; none for a text that fits no sentence."""
     _name, verb, rest = split_subject(text)
     if verb == "=":

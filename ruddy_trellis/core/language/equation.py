@@ -1,11 +1,14 @@
 """Equations in x and y: read as polynomials, exactly, and turned into lines, circles and conics."""
 
+from collections.abc import Callable
 from fractions import Fraction
 from functools import lru_cache
 from math import inf
 
 from ..arithmetic import FLOATS, Undefined
+from ..arithmetic.protocol import Arithmetic
 from ..formulas import conics
+from ..formulas.values import Circle, Conic, Straight
 from ..refusal import Refusal
 from .expression import parsed
 
@@ -13,7 +16,7 @@ _WANTED = "An equation in x and y looks like y = 3x − 1, 5x + 2y = 10 or x^2 +
 _NAMES = {"line": "a line", "circle": "a circle", "conic": "a conic"}
 
 
-def with_each_sign(text):
+def with_each_sign(text: str) -> tuple[str, str]:
     """The equation with its ± as plus and as minus."""
     return text.replace("±", "+"), text.replace("±", "−")
 
@@ -23,7 +26,7 @@ class NoEquation(Refusal):
 
 
 @lru_cache(maxsize=512)
-def coefficients(text):
+def coefficients(text: str):
     """The equation as a dict from powers of x and y to fractions, all brought to one side.
 
     Raises:
@@ -58,7 +61,7 @@ def _brought_to_one_side(left, right):
     return both
 
 
-def is_equation(text):
+def is_equation(text: str) -> bool:
     """Whether a text reads as an equation in x and y (or two with ±). Raises NoEquation where it does and nothing is made from it."""
     try:
         for each in with_each_sign(text):
@@ -70,7 +73,7 @@ def is_equation(text):
     return True
 
 
-def made_by(text):
+def made_by(text: str) -> str:
     """The key of the construction for an equation: a line, both lines, a circle or a conic. Raises Refusal."""
     known = [coefficients(each) for each in with_each_sign(text)]
     if all(_is_line(part) for part in known):
@@ -78,7 +81,7 @@ def made_by(text):
     return "circle_from_equation" if _is_circle(known[0]) else "conic_from_equation"
 
 
-def check_equation(wanted):
+def check_equation(wanted: str) -> Callable[..., None]:
     """The check of a construction that takes an equation of a "line", "lines" (with ±), a "circle" or a "conic"."""
 
     def check(fills, board):
@@ -109,7 +112,7 @@ def _is_circle(known):
     return (2, 0) in known and known.get((2, 0)) == known.get((0, 2)) and (1, 1) not in known
 
 
-def line_of(m, text):
+def line_of(m: Arithmetic, text: str) -> Straight:
     """The line of an equation, directed to the right, or upwards where it stands upright."""
     known = coefficients(text)
     a, b, c = (known.get(powers, Fraction(0)) for powers in ((1, 0), (0, 1), (0, 0)))
@@ -120,7 +123,7 @@ def line_of(m, text):
     return (*map(m.number, (a * share, b * share, dx, dy)), -inf, inf)
 
 
-def circle_of(m, text):
+def circle_of(m: Arithmetic, text: str) -> Circle:
     """The circle of an equation. Raises Undefined where no points fit it."""
     known = coefficients(text)
     scale = known[2, 0]
@@ -131,7 +134,7 @@ def circle_of(m, text):
     return m.number(x), m.number(y), m.number(square)
 
 
-def conic_of(m, text):
+def conic_of(m: Arithmetic, text: str) -> Conic:
     """The conic of an equation. Raises Undefined where it is straight lines, a point or nothing."""
     known = coefficients(text)
     order = ((2, 0), (1, 1), (0, 2), (1, 0), (0, 1), (0, 0))

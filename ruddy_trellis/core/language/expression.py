@@ -5,11 +5,14 @@ stands there, so that it survives renaming.
 """
 
 import re
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
+from typing import Any
 
 from .. import limits
+from ..arithmetic.protocol import Arithmetic, Number
 from ..formulas import arcs, measures
 from ..refusal import Refusal
 from .names import WRITTEN
@@ -33,7 +36,7 @@ FUNCTIONS = {
     "tan": (_tangent, "sine"),
 }
 #: Each function of things: what it measures of the kind it is given, the dimension, and what it takes, in words.
-MEASURES = {
+MEASURES: dict[str, tuple[dict[str, Callable[..., Number]], Any, str]] = {
     "area": (
         {
             "polygon": measures.polygon_area,
@@ -84,39 +87,39 @@ class Formula:
     operands: tuple
 
     @property
-    def tree(self):
+    def tree(self) -> tuple:
         return _parse(self.text)[0]
 
-    def check_places(self):
+    def check_places(self) -> None:
         """Raise Refusal unless the text holds places only, each with an operand."""
         tokens = _tokens(self.text)
         places = {int(value[1:-1]) for kind, value, _ in tokens if kind == "operand"}
         if _parse(self.text)[1] or places != set(range(len(self.operands))):
             raise Refusal("A kept formula names its readings by {0}, {1} …, one for each in its list.")
 
-    def evaluate(self, m, *operands):
+    def evaluate(self, m: Arithmetic, *operands) -> Number:
         """The value in arithmetic m, given the operands' values. Raises Undefined where it has none."""
         return _evaluate(self.tree, m, operands)
 
-    def dimension(self, operands):
+    def dimension(self, operands: Sequence[Any]) -> Any:
         """The dimension of the value, given those of the operands. Raises Refusal where they do not go together."""
         dimension = _dimension(self.tree, operands)
         return 0 if dimension is None else dimension
 
-    def places(self):
+    def places(self) -> list[int]:
         """The places of its operands that stand in it."""
         return sorted({int(value[1:-1]) for kind, value, _ in _tokens(self.text) if kind == "operand"})
 
-    def measured(self):
+    def measured(self) -> dict[int, str]:
         """For each operand that stands in a function of things, as area(ABC): the name of that function."""
         return {place: name for name, place in _measured(self.tree)}
 
-    def written(self, names):
+    def written(self, names: Sequence[str]) -> str:
         """The formula with names in the places of its operands."""
         return re.sub(r"\{(\d+)\}", lambda found: names[int(found[1])], self.text)
 
 
-def read_formula(text, resolve):
+def read_formula(text: str, resolve: Callable[..., tuple[str, ...]]) -> Formula:
     """Read a formula that a person typed.
 
     Args:
@@ -153,7 +156,7 @@ def _tokens(text):
         if not found:
             place = at + len(text[at:]) - len(text[at:].lstrip())
             raise Refusal(f"A formula cannot hold “{text[place]}”. {_WHAT_FITS}", place)
-        kind = found.lastgroup
+        kind = found.lastgroup or ""
         value = found[kind]
         tokens.append((kind, _SAME.get(value, value), found.start(kind)))
         at = found.end()
@@ -170,7 +173,7 @@ def _parse(text):
     return tree, tuple(parser.names), parser.inside
 
 
-def parsed(text, start=0):
+def parsed(text: str, start: int = 0):
     """The tree of a text that is part of something else, and its names with their places; ``start`` is where it begins
     there, for the place of a refusal."""
     try:
@@ -191,7 +194,7 @@ def _measured(tree):
 class _Parser:
     """Reads sums of products of powers, by one method each."""
 
-    def __init__(self, text):
+    def __init__(self, text: str) -> None:
         self._tokens = _tokens(text)
         self._at = 0
         self._end = len(text)

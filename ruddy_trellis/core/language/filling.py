@@ -1,11 +1,14 @@
 """What a typed text fills a gap with: names of things, numbers with units, coordinates, formulas."""
 
 import re
+from collections.abc import Collection
+from typing import Any
 
 from .. import limits
 from ..kinds import NUMBER, POINT, join, with_article, word
 from ..limits import check_number
 from ..refusal import Refusal
+from ..seen import SeenBoard, SeenGap
 from . import equation as equations
 from . import names as spelling
 from .expression import MEASURES, read_formula
@@ -18,7 +21,7 @@ _LENGTH = re.compile(rf"({_NUMBER})\s*(mm|cm|m|km|°)?")
 _METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
 
 
-def read_fill(gap, text, board):
+def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
     """What a typed text fills a gap with. Raises Refusal where it does not fit."""
     kind = gap.kind
     if kind.literal == "formula":
@@ -141,12 +144,12 @@ def _read_things(gap, text, board):
     raise Refusal((f"Nothing here is called {text[:30]}. " if text else "") + _what_there_is(kind, board))
 
 
-def fitting_names(kind, board):
+def fitting_names(kind: Any, board: SeenBoard):
     """The names of everything on the board that fills a gap of this kind alone, or helps to."""
     return names_of_kinds({*kind.single, *((POINT,) if kind.points else ())}, board)
 
 
-def names_of_kinds(kinds, board):
+def names_of_kinds(kinds: Collection[str], board: SeenBoard):
     """The names of all things of some kinds, in the order of the board."""
     return [board.name(step.id) for step in board.steps if step.makes in kinds]
 

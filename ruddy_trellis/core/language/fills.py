@@ -2,18 +2,20 @@
 
 from __future__ import annotations
 
+from typing import Any, TypeGuard
+
 from .. import limits
 from ..refusal import Refusal
 from .expression import Formula
 from .words import Words
 
 
-def is_ids(fill):
+def is_ids(fill: Any) -> TypeGuard[tuple[str, ...]]:
     """Whether a gap is filled with things (rather than typed into)."""
     return isinstance(fill, tuple) and bool(fill) and isinstance(fill[0], str)
 
 
-def fill_to_json(fill):
+def fill_to_json(fill: Any) -> Any:
     """What fills a gap as JSON: ids as a list of texts, coordinates as a list of numbers, a formula as an object."""
     if isinstance(fill, Words):
         return {"words": fill.text, "of": [list(operand) for operand in fill.operands]}
@@ -22,7 +24,7 @@ def fill_to_json(fill):
     return list(fill) if isinstance(fill, tuple) else fill
 
 
-def fill_from_json(data):
+def fill_from_json(data: Any) -> Any:
     """The reverse of :func:`fill_to_json`. Raises Refusal for anything else."""
     if isinstance(data, bool):
         raise Refusal("A gap is filled with things, numbers, a word or a formula, not with true or false.")

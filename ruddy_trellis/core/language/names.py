@@ -1,6 +1,7 @@
 """Names: which are allowed, how they are spelt together, which comes next."""
 
 import re
+from collections.abc import Collection, Iterable
 from itertools import count
 
 from .. import limits
@@ -50,12 +51,12 @@ _LETTERS = {
 }
 
 
-def tidy(name):
+def tidy(name: str) -> str:
     """A name as it is kept: without space around it, its primes as primes, the joints of spelt names as joints."""
     return name.strip().replace("'", "′").replace("-", JOINT)
 
 
-def check_new_name(name):
+def check_new_name(name: str) -> str:
     """A name that a person gives, tidied. Raises Refusal unless it is one, and says nothing else in a sentence."""
     name = check_name(name)
     if name in RESERVED:
@@ -63,7 +64,7 @@ def check_new_name(name):
     return name
 
 
-def check_name(name):
+def check_name(name: str) -> str:
     """The name, tidied. Raises Refusal unless it is a letter, then letters or digits, a subscript, primes."""
     name = tidy(name)
     if not name:
@@ -75,7 +76,7 @@ def check_name(name):
     return name
 
 
-def spell(names):
+def spell(names: Iterable[str]) -> str:
     """Names written together as one: A, B gives AB; longer names are joined by hyphens."""
     names = list(names)
     if all(_SHORT.fullmatch(name) for name in names):
@@ -101,12 +102,12 @@ def _spelt_counts(text, known):
     return reach
 
 
-def unspell(text, known, how_many):
+def unspell(text: str, known: Collection[str], how_many: int) -> list[list[str]]:
     """The ways in which a text spells ``how_many`` of the known names, each a list of names; of very many only the first."""
     return unspelt(text, known, (how_many,))
 
 
-def unspelt(text, known, counts):
+def unspelt(text: str, known: Collection[str], counts: Iterable[int]) -> list[list[str]]:
     """The same for the first of several counts in which the text spells names at all."""
     if JOINT in text:
         parts = text.split(JOINT)
@@ -130,7 +131,7 @@ def unspelt(text, known, counts):
     return ways
 
 
-def next_name(pool, taken):
+def next_name(pool: str, taken: Collection[str]) -> str:
     """The next free automatic name of a pool (a kind, "line" for all straight things, or "angle")."""
     letters = _LETTERS.get(pool, _LETTERS["line"])
     for name in letters:

@@ -1,15 +1,18 @@
 """Sentences from steps."""
 
+from collections.abc import Callable, Mapping, Sequence
 from decimal import ROUND_HALF_UP, Decimal
+from typing import Any
 
 from ..kinds import NUMBER, join, word
+from ..seen import Fills, SeenBoard, SeenConstruction, SeenGap
 from . import names as spelling
 from .expression import Formula
 from .fills import is_ids
 from .words import Words
 
 
-def number_text(value):
+def number_text(value: float) -> str:
     """A number as it is kept in text: the shortest that reads back to the same number, with a true minus sign."""
     value = float(value)
     text = repr(int(value)) if value.is_integer() and abs(value) < 1e15 else repr(value)
@@ -20,7 +23,7 @@ def number_text(value):
 _ROUNDED_BY_HAND = 1e12
 
 
-def rounded_text(value, decimals):
+def rounded_text(value: float, decimals: int) -> str:
     """A number to so many decimals, with a true minus sign and no minus zero."""
     if abs(value) < _ROUNDED_BY_HAND:
         # As it is taught: halves go up, and a number is what its first twelve digits say, not the dust behind them.
@@ -32,7 +35,9 @@ def rounded_text(value, decimals):
     return text.replace("-", "−")
 
 
-def fill_text(gap, fill, names, number=number_text, board=None):
+def fill_text(
+    gap: SeenGap, fill: Any, names: Mapping[str, str], number: Callable[[float], str] = number_text, board: SeenBoard | None = None
+) -> str:
     """What fills a gap, in words.
 
     Args:
@@ -69,7 +74,14 @@ def _operand_text(operand, names, board):
     return spelling.JOINT.join(parts) if board and len(parts) > 1 and board.ids_named(text) else text
 
 
-def phrase(construction, fills, names, full=False, number=number_text, board=None):
+def phrase(
+    construction: SeenConstruction,
+    fills: Fills,
+    names: Mapping[str, str],
+    full: bool = False,
+    number: Callable[[float], str] = number_text,
+    board: SeenBoard | None = None,
+) -> str:
     """The sentence of a construction without its subject: "the midpoint of AB".
 
     Args:
@@ -95,18 +107,18 @@ def phrase(construction, fills, names, full=False, number=number_text, board=Non
     return "".join(words)
 
 
-def sentence(board, id, full=False):
+def sentence(board: SeenBoard, id: str, full: bool = False) -> str:
     """The sentence of a step: "M is the midpoint of AB". With ``full``, one that reads back to the same step."""
     step = board.step(id)
     return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full, board=board if full else None)}"
 
 
-def working_text(board):
+def working_text(board: SeenBoard) -> str:
     """The whole construction as text, a sentence a line, that reads back to the same construction."""
     return "\n".join(sentence(board, step.id, full=True) for step in board.steps)
 
 
-def why_absent(board, id):
+def why_absent(board: SeenBoard, id: str) -> str:
     """Why a step has no value now, in words: "they do not meet now", "p is not there"."""
     step = board.step(id)
     for parent in step.inputs:
@@ -115,17 +127,17 @@ def why_absent(board, id):
     return step.construction.undefined
 
 
-def noun(board, id):
+def noun(board: SeenBoard, id: str) -> str:
     """What a thing is called in passing: "point A", "line p", "reading AF"."""
     return f"{word(board.kind_of(id))} {board.name(id)}"
 
 
-def listed(board, ids):
+def listed(board: SeenBoard, ids: Sequence[str]) -> str:
     """Things in a sentence: by their nouns, or how many where they are too many to name."""
     return join(noun(board, id) for id in ids) if len(ids) <= 6 else f"{len(ids)} things"
 
 
-def why_locked(board, ids):
+def why_locked(board: SeenBoard, ids: Sequence[str]) -> str:
     """Why some locked things do not move, in words for the one who tries."""
     names, be = join(noun(board, id) for id in ids[:4]), "is" if len(ids) == 1 else "are"
     if all(board.step(id).look.teacher_only for id in ids):

@@ -1,11 +1,13 @@
 """Steps from sentences: the typed grammar, made from the same templates that print the sentences."""
 
 import re
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
 from .. import limits
 from ..refusal import Refusal
+from ..seen import SeenBoard, Sentences
 from . import equation as equations
 from . import names as spelling
 from .filling import COORDINATES, read_fill
@@ -25,7 +27,7 @@ class ReadStep:
     name: str | None
 
 
-def read_sentence(text, board, sentences, check):
+def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Callable[..., None]) -> ReadStep:
     """Read one typed sentence.
 
     Args:
@@ -81,7 +83,7 @@ def _equation_step(text, board, sentences):
     return ReadStep(sentences[equations.made_by(equation)], {"equation": equation}, name)
 
 
-def split_subject(text):
+def split_subject(text: str):
     head, quote, _ = text.partition("“")
     found = _SUBJECT.fullmatch(text)
     if found and quote and found.start("verb") > len(head):
@@ -109,12 +111,12 @@ def _short_form(rest, name, verb, board, sentences):
 class _Misread(Exception):
     """A sentence whose words fitted for ``matched`` characters, until a gap that did not."""
 
-    def __init__(self, matched, refusal):
+    def __init__(self, matched, refusal) -> None:
         super().__init__()
         self.matched, self.refusal = matched, refusal
 
 
-def without_article(text):
+def without_article(text: str):
     """The text without a leading "the", "a" or "an"."""
     return _ARTICLE.sub("", text, count=1) if _ARTICLE.match(text) else text
 
@@ -160,17 +162,17 @@ def _matches(pieces, text, board, tries):
 _LOWER = str.maketrans("ABCDEFGHIJKLMNOPQRSTUVWXYZ", "abcdefghijklmnopqrstuvwxyz")
 
 
-def lower(text):
+def lower(text: str):
     return text.translate(_LOWER)
 
 
 class _Tries:
     """Counts how many ways of taking a sentence apart are tried. Raises Refusal when they are too many."""
 
-    def __init__(self):
+    def __init__(self) -> None:
         self._left = limits.READINGS
 
-    def count(self):
+    def count(self) -> None:
         self._left -= 1
         if self._left < 0:
             raise TooManyWays("That sentence can be taken apart in too many ways. Say it in shorter ones.")
@@ -213,7 +215,7 @@ def _match(parts, text, at, board, tries):
     raise _Misread(at, refusal)
 
 
-def ends_of_gap(rest, text, at):
+def ends_of_gap(rest, text: str, at: int):
     """Where a gap that starts at ``at`` may end: before each place where the words after it stand."""
     if not rest:
         return [len(text)]

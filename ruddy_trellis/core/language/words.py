@@ -1,6 +1,7 @@
 """Words on a board, with live values in them: "turned by {t}", "half of it is {S / 2}"."""
 
 import re
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from .. import limits
@@ -22,10 +23,10 @@ class Words(Formula):
     """
 
     @property
-    def tree(self):
+    def tree(self) -> tuple:
         return ("words",)
 
-    def check_places(self):
+    def check_places(self) -> None:
         """Raise Refusal unless every place in the text has its reading, and every formula can be read."""
         places = set()
         for inner in _KEPT.findall(self.text):
@@ -39,13 +40,13 @@ class Words(Formula):
         if places != set(range(len(self.operands))) or re.search(r"[{}]", _KEPT.sub("", self.text)):
             raise Refusal("Kept words name their readings by {0}, {1} …, one for each in their list.")
 
-    def written(self, names):
+    def written(self, names: Sequence[str]) -> str:
         """The text as a person types it: with names of readings in braces."""
         return _KEPT.sub(
             lambda found: f"{{{names[int(found[1])]}}}" if found[1].isdigit() else f"{{{Formula(found[1], ()).written(names)}}}", self.text
         )
 
-    def filled(self, reading, formula):
+    def filled(self, reading: Callable[[int], str], formula: Callable[[Formula], str]) -> str:
         """The text with values in its places.
 
         Args:
@@ -61,7 +62,7 @@ def _renumbered(text, numbers):
     return re.sub(r"\{(\d+)\}", lambda found: f"{{{numbers[found[1]]}}}", text)
 
 
-def read_words(text, resolve):
+def read_words(text: str, resolve: Callable[..., tuple[str, ...]]) -> Words:
     """Read words that a person typed.
 
     Args:

@@ -1,6 +1,7 @@
 """The open file format: lessons as JSON, read through one door whoever wrote them."""
 
-from typing import Annotated, Literal
+from collections.abc import Iterable
+from typing import Annotated, Any, Literal
 
 import orjson
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
@@ -66,22 +67,22 @@ class LessonData(_Part):
     boards: list[BoardData] = Field(min_length=1, max_length=limits.BOARDS)
 
 
-def board_to_text(board):
+def board_to_text(board: Board) -> str:
     """A board as the text that is kept of it."""
     return orjson.dumps(board_to_json(board)).decode()
 
 
-def board_to_json(board):
+def board_to_json(board: Board) -> dict[str, Any]:
     """A board as JSON."""
     return {**settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
 
 
-def lesson_to_json(title, boards):
+def lesson_to_json(title: str, boards: Iterable[Board]) -> dict[str, Any]:
     """A lesson as JSON."""
     return {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
 
 
-def check_format(data, what, wanted, version):
+def check_format(data: Any, what: str, wanted: str, version: int) -> None:
     """Raise Refusal unless parsed JSON says that it is of this format ("lesson", "recipe") and version."""
     if not isinstance(data, dict) or data.get("format") != wanted:
         raise Refusal(f"This is not a Ruddy Trellis {what}: it does not say “format”: “{wanted}”.")
@@ -89,7 +90,7 @@ def check_format(data, what, wanted, version):
         raise Refusal(f"This {what} is of version {str(data.get('version'))[:20]}; this program reads version {version}.")
 
 
-def lesson_from_json(data):
+def lesson_from_json(data: Any) -> tuple[str, list[Board]]:
     """Read a lesson.
 
     Args:
@@ -111,7 +112,7 @@ def lesson_from_json(data):
     return lesson.title, [board_from_data(board) for board in lesson.boards]
 
 
-def board_from_data(data):
+def board_from_data(data: Any) -> Board:
     """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
     board = Board()
     arrange = data.model_dump(exclude={"steps"}, exclude_unset=True)
@@ -180,7 +181,7 @@ _LITERALS = {
 }  # fmt: skip
 
 
-def lesson_schema():
+def lesson_schema() -> dict[str, Any]:
     """The JSON Schema of the format, with one form of step for each construction of the catalogue."""
     schema = LessonData.model_json_schema(by_alias=True)
     schema["$schema"] = "https://json-schema.org/draft/2020-12/schema"
@@ -197,7 +198,7 @@ def _step_schema(construction):
 
 
 def _gap_schema(kind):
-    forms = [_ID_LIST] if kind.single or kind.points else []
+    forms: list[Any] = [_ID_LIST] if kind.single or kind.points else []
     if kind.literal == "word":
         forms.append({"enum": list(kind.options)})
     elif kind.literal:

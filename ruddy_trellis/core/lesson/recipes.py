@@ -1,8 +1,10 @@
 """Recipes: a construction kept for reuse, with what it is given and what it makes."""
 
 import re
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Any
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
@@ -66,7 +68,7 @@ class Recipe:
     steps: tuple
     example: str
 
-    def to_json(self):
+    def to_json(self) -> dict[str, Any]:
         """The recipe as a file holds it."""
         return {
             "format": FORMAT,
@@ -80,7 +82,7 @@ class Recipe:
             "example": self.example,
         }
 
-    def construction(self, key):
+    def construction(self, key: str) -> Construction:
         """The recipe as a sentence of the catalogue, under a key of its own."""
         gaps = [f"{{given{number}:{'point' if kind == 'point' else _gap_kind(kind)}}}" for number, (_, kind) in enumerate(self.givens)]
         return Construction(
@@ -101,7 +103,7 @@ class Recipe:
             yield Part(does, {gap: new_step_ids(fill, given, "given:") for gap, fill in own.items()}, hidden)
 
 
-def steps_of(construction):
+def steps_of(construction: Construction) -> list[str]:
     """The sentences of what a recipe makes, as it makes it from its own example.
 
     Args:
@@ -127,17 +129,17 @@ def _gap_kind(kind):
     return "reading" if kind == NUMBER else "anymap" if kind in MAPS else f"only_{kind}"
 
 
-def needed(board, ids):
+def needed(board: Board, ids: Sequence[str]) -> list[str]:
     """The ids of everything that some results are made from, in order, and themselves."""
     return sorted({*ids, *board.ancestors(ids)}, key=board.place)
 
 
-def likely_givens(board, ids):
+def likely_givens(board: Board, ids: Sequence[str]) -> list[str]:
     """The ids that are givens if nothing else is said: what the results are made from and is itself made from nothing."""
     return [id for id in needed(board, ids) if not board.step(id).inputs and board.kind_of(id) in GIVEN_KINDS]
 
 
-def keep(board, name, results, givens):
+def keep(board: Board, name: str, results: Sequence[str], givens: Sequence[str]) -> Recipe:
     """Make a recipe of a construction.
 
     Args:
@@ -193,7 +195,7 @@ def _renamed(fill, places):
     return fill
 
 
-def check_name(name):
+def check_name(name: str) -> str:
     """The name of a recipe, tidied. Raises Refusal where it does not do."""
     name = " ".join(name.split()).removeprefix("the ")
     if not _NAME.fullmatch(name):
@@ -201,7 +203,7 @@ def check_name(name):
     return name
 
 
-def recipe_from_json(data):
+def recipe_from_json(data: Any) -> Recipe:
     """Read a recipe from parsed JSON, trying it once on its own example. Raises Refusal saying what is wrong."""
     check_format(data, "recipe", FORMAT, VERSION)
     try:

@@ -3,10 +3,11 @@
 from dataclasses import replace
 
 from ..board.board import Board
+from ..board.step import Step
 from ..kinds import REVEAL, WORDS_ON_BOARD
 
 
-def student_copy(board):
+def student_copy(board: Board) -> Board:
     """A board for a student, as the teacher's is now.
 
     What only the teacher may move is locked in it and so are words and the buttons of reveals; all that is locked is
@@ -21,7 +22,7 @@ def _for_student(step):
     return step.with_(look=replace(step.look, locked=True, teacher_only=True))
 
 
-def left_to_students(board):
+def left_to_students(board: Board) -> list[tuple[Step, bool]]:
     """The steps that a person can move, each with whether students may: what a teacher chooses among."""
     pegs = [step for step in board.steps if step.construction.moves and step.makes not in (REVEAL, WORDS_ON_BOARD)]
     return [(step, not (step.look.locked or step.look.teacher_only)) for step in pegs]

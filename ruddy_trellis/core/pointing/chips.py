@@ -1,14 +1,17 @@
 """How the sentence bar shows a sentence that is being filled: words and chips, and what could be said next."""
 
+from typing import Any
+
+from ..board.board import Board
 from ..edits.checking import PLAIN_DIMENSIONS
 from ..kinds import MAPS, NUMBER
 from ..language import names as spelling
 from ..language.printing import fill_text, number_text
 from .picking import NewPoint
-from .prompt import TEXTS
+from .prompt import TEXTS, Prompt
 
 
-def chips(prompt, board):
+def chips(prompt: Prompt, board: Board) -> list[dict[str, Any]]:
     """The sentence in pieces for the sentence bar: words, filled chips, open chips.
 
     Each is ``{"words": …}`` or ``{"gap": name, "shown": text, "filled": bool, "next": bool}``.
@@ -31,7 +34,7 @@ def chips(prompt, board):
     return shown
 
 
-def ways(prompt, board):
+def ways(prompt: Prompt, board: Board) -> list[str]:
     """What could be said into the next gap where it cannot be pointed at on the board: names or words."""
     for gap in prompt.open_gaps(board)[:1]:
         if gap.kind.literal == "word":

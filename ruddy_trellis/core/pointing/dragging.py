@@ -1,14 +1,16 @@
 """Dragging: which pegs a grabbed thing moves, and where to."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..board.board import numbers_of
+from ..board.board import Board, numbers_of
 from ..board.lattice import snapped
 from ..catalogue.moving import settled
 from ..kinds import POINT, join
 from ..language.printing import noun, sentence, why_locked
 from ..limits import COORDINATE
 from ..refusal import Refusal
+from ..seen import Place
 from .picking import place_near
 
 
@@ -29,11 +31,11 @@ class Drag:
     sliding: str | None
 
     @property
-    def ids(self):
+    def ids(self) -> tuple[str, ...]:
         """The points whose numbers the drag changes."""
         return (self.sliding,) if self.sliding else tuple(self.free)
 
-    def numbers(self, board, to):
+    def numbers(self, board: Board, to: Place) -> dict[str, tuple[float, ...]]:
         """The typed numbers of every dragged point for a position of the pointer."""
         x, y = (min(max(part, -COORDINATE), COORDINATE) for part in to)
         if self.sliding:
@@ -61,7 +63,7 @@ def _bounded(coordinate):
     return min(max(coordinate, -COORDINATE), COORDINATE)
 
 
-def grab(board, ids, at):
+def grab(board: Board, ids: Sequence[str], at: Place) -> Drag:
     """Take hold of things.
 
     Args:
@@ -91,7 +93,7 @@ def grab(board, ids, at):
     return Drag(at, {id: numbers for id, numbers in free.items() if id not in carried}, None)
 
 
-def movers(board, id):
+def movers(board: Board, id: str) -> list[str]:
     """The free points that move a thing: itself, or all that it stands on where they are all free."""
     step = board.step(id)
     if step.moves in ("free", "hanging"):
@@ -102,7 +104,7 @@ def movers(board, id):
     return [parent.id for parent in made_from] if all(parent.moves == "free" for parent in made_from) else []
 
 
-def why_fixed(board, id):
+def why_fixed(board: Board, id: str) -> str:
     """Why a thing cannot be dragged: its sentence, and the pegs that would move it."""
     locked = [peg for peg in (id, *roots(board, id)) if board.step(peg).look.locked]
     if locked:
@@ -114,6 +116,6 @@ def why_fixed(board, id):
     return words
 
 
-def roots(board, id):
+def roots(board: Board, id: str) -> list[str]:
     """The ids of the pegs that a thing depends on, in order."""
     return [parent for parent in board.ancestors([id]) if board.step(parent).construction.moves]

@@ -1,5 +1,8 @@
 """Selecting many things by what they are: all points, everything with this look, its parents, its children."""
 
+from collections.abc import Sequence
+
+from ..board.board import Board
 from ..display.palette import LOOK_PARTS, style_of
 from ..kinds import MARK, NUMBER, POINT, REGIONS, ROUNDS, SPANS, STRAIGHTS, join
 from ..refusal import Refusal
@@ -14,7 +17,7 @@ RELATIONS = {"look": "same look", "kind": "same kind", "parents": "made from", "
 _LOOKS = [part for part in LOOK_PARTS if part != "label"]
 
 
-def gather(board, what, ids=()):
+def gather(board: Board, what: str, ids: Sequence[str] = ()) -> list[str]:
     """The ids of the visible things that are so.
 
     Args:

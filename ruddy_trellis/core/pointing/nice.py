@@ -1,7 +1,9 @@
 """Drags that snap: a chosen reading kept to whole steps, and special positions that marks ask for."""
 
 from math import hypot
+from typing import Any
 
+from ..board.board import Board
 from ..display import marking
 
 _ROUNDS = 12
@@ -10,7 +12,7 @@ _CLOSE = 1e-10
 _DEGREES, _SHARE = 4.0, 0.04
 
 
-def nicely(board, numbers):
+def nicely(board: Board, numbers: Any) -> dict[str, tuple[float, ...]]:
     """The numbers of a drag, changed a little so that the board's chosen reading comes to a whole number of steps, or
     so that what a mark with ``snap`` states becomes true where it nearly is.
 

@@ -1,7 +1,9 @@
 """What a selection could become: exactly the sentences that the selected things complete, the likeliest first."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..board.board import Board
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
@@ -22,7 +24,7 @@ class Offer:
     edit: Add
 
 
-def offers(board, ids):
+def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     """The sentences that use every one of these things.
 
     Args:
@@ -38,7 +40,7 @@ def offers(board, ids):
                 try:
                     check_fills(construction, full, board)
                     if construction.expands:
-                        list(construction.expands(kinds_of_fills(construction, full, board.kind_of), full, board))
+                        construction.parts(kinds_of_fills(construction, full, board.kind_of), full, board)
                 except Refusal:
                     continue
                 text = phrase(construction, full, board.names)
@@ -64,7 +66,7 @@ def _known_transformations(board, ids):
     for rank, map_id in enumerate(maps[:4]):
         fills = {"of": tuple(ids), "by": (map_id,)}
         try:
-            images.expands({}, fills, board)
+            images.parts({}, fills, board)
         except Refusal:
             continue
         step = NewStep(does="images", fills={name: fill_to_json(fill) for name, fill in fills.items()})

@@ -1,9 +1,11 @@
 """What lies under the pointer, and the new point that a click there would make."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from math import atan2, degrees, hypot, sqrt
 
 from ..arithmetic import FLOATS, Undefined
+from ..board.board import Board
 from ..board.lattice import snapped
 from ..board.nearest import distance_to_path, nearest_place
 from ..board.plan import kinds_of_fills
@@ -13,6 +15,7 @@ from ..formulas import arcs, measures, straights
 from ..kinds import CHORD_REGION, CIRCLE, LOCUS, PATHS, POINT, POLYGON, SECTOR, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun
+from ..seen import Place
 
 #: Crossings are caught from a little further away than the paths themselves, points from further still.
 _CROSSING_REACH, _POINT_REACH = 1.3, 1.5
@@ -47,14 +50,16 @@ class Under:
     new_point: NewPoint
 
 
-def look_under(board, at, tolerance):
+def look_under(board: Board, at: Place, tolerance: float) -> Under:
     """What lies under the pointer.
 
     Args:
         at: position in board units.
         tolerance: how near counts as under it, in board units.
     """
-    points, paths, shapes = [], [], []
+    points: list[tuple[float, tuple[str, ...]]] = []
+    paths: list[tuple[float, tuple[str, ...]]] = []
+    shapes: list[tuple[float, str]] = []
     made_segments = {frozenset(step.inputs) for step in board.steps if step.does == "segment" and not step.look.hidden}
     for step in board.steps:
         value = board.value(step.id)
@@ -89,7 +94,7 @@ def look_under(board, at, tolerance):
     return Under(at, tuple(ids[0] for _, ids in points), ordered, tuple(id for _, id in shapes), _new_point(board, at, ordered, tolerance))
 
 
-def path_words(board, ids):
+def path_words(board: Board, ids: Sequence[str]) -> str:
     """What a path is called: "line p", or "side AB" for two ends."""
     return noun(board, ids[0]) if len(ids) == 1 else f"side {_path_name(board, ids)}"
 
@@ -140,7 +145,8 @@ def _new_point(board, at, paths, tolerance):
     crossing = [ids for ids in paths[:5] if board.kind_of(ids[0]) != LOCUS]
     for number, a in enumerate(crossing):
         for b in crossing[number + 1 :]:
-            found = crossing_near(board, *sorted((a, b), key=lambda ids: board.place(ids[0])), at)
+            first, second = sorted((a, b), key=lambda ids: board.place(ids[0]))
+            found = crossing_near(board, first, second, at)
             if found and (distance := _gap(found.at, at)) <= tolerance * _CROSSING_REACH:
                 if best is None or distance < best[0]:
                     best = (distance, found)
@@ -155,23 +161,23 @@ def _gap(a, b):
     return hypot(a[0] - b[0], a[1] - b[1])
 
 
-def free_point(at):
+def free_point(at: Place) -> NewPoint:
     """A new free point."""
     return NewPoint("free_point", {"at": tuple(at)}, tuple(at), "a new free point here")
 
 
-def point_on_path(board, ids, at):
+def point_on_path(board: Board, ids: tuple[str, ...], at: Place) -> NewPoint:
     """A new point on a path, at the place nearest to a position."""
     fills = {"path": ids, "place": nearest_place(board, ids, at)}
     return NewPoint("point_on", fills, board.value_of("point_on", fills), f"a new point on {path_words(board, ids)}")
 
 
-def place_near(board, id, at):
+def place_near(board: Board, id: str, at: Place) -> float:
     """The typed number that puts a sliding point as near as it can come to a position."""
     return nearest_place(board, board.step(id).fills["path"], at)
 
 
-def crossing_near(board, a, b, at):
+def crossing_near(board: Board, a: tuple[str, ...], b: tuple[str, ...], at: Place) -> NewPoint | None:
     """The crossing of two paths that is nearest to a position, as the construction that keeps to it best; None where
     they do not meet now.
 

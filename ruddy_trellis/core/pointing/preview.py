@@ -1,16 +1,21 @@
 """What a sentence would make if the pointer clicked now."""
 
+from typing import Any
+
 from ..board.board import Board
 from ..display import display
+from ..display.extent import Extent
 from ..edits.adding import tried
 from ..edits.models import Add, NewStep, Retie
 from ..edits.prepare import perform
 from ..kinds import POLYGON
 from ..refusal import Refusal
+from ..seen import Items, Place
 from .picking import NewPoint
+from .prompt import Prompt, Taking
 
 
-def preview(prompt, board, taking, at, extent):
+def preview(prompt: Prompt, board: Board, taking: Taking, at: Place, extent: Extent) -> Items:
     """The display items of what a click would make or add to, for drawing faintly under the pointer.
 
     Args:
@@ -32,7 +37,7 @@ def preview(prompt, board, taking, at, extent):
         return []
 
 
-def changed_by(board, edit, extent):
+def changed_by(board: Board, edit: Any, extent: Extent) -> Items:
     """The display items of what an edit would move, as they would be. Raises Refusal where the edit does not fit."""
     ahead = Board(board.settings, board.steps)
     perform(ahead, edit)
@@ -40,7 +45,7 @@ def changed_by(board, edit, extent):
     return display(ahead, extent, moved)
 
 
-def pending(prompt, board, extent):
+def pending(prompt: Prompt, board: Board, extent: Extent) -> Items:
     """The display items of the new points picked so far."""
     edit = _unfinished(prompt, sides=False)
     if edit is None:

@@ -2,14 +2,19 @@
 
 import re
 from dataclasses import dataclass, field
+from typing import Any
 
+from ..board.board import Board
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE, Construction
+from ..catalogue.construction import Gap
+from ..catalogue.points import crossing_choices
 from ..edits.models import Add, NewStep, Retie
 from ..kinds import POINT
 from ..language.fills import fill_to_json, is_ids
 from ..language.reading import read_fill
 from ..refusal import Refusal
+from ..seen import Place
 from .picking import NewPoint, crossing_near
 
 #: What is typed as words and kept so.
@@ -47,7 +52,7 @@ class Prompt:
     retie: str | None = None
 
     @classmethod
-    def of(cls, key, retie=None):
+    def of(cls, key: str, retie: str | None = None) -> "Prompt":
         """The prompt of a construction, nothing filled. Raises Refusal for an unknown key.
 
         Args:
@@ -59,7 +64,7 @@ class Prompt:
 
     # What is filled -----------------------------------------------------------------------------------------
 
-    def is_full(self, gap, board):
+    def is_full(self, gap: Gap, board: Board) -> bool:
         """Whether a gap needs nothing more."""
         items = self.filled.get(gap.name, [])
         if not items:
@@ -72,27 +77,27 @@ class Prompt:
             return True
         return len(items) == gap.kind.points
 
-    def open_gaps(self, board):
+    def open_gaps(self, board: Board) -> list[Gap]:
         """The gaps that a person is still asked for, in the order of the sentence."""
         return [gap for gap in self.asked if not self.is_full(gap, board)]
 
     @property
-    def asked(self):
+    def asked(self) -> tuple[Gap, ...]:
         # A free point has only the gap that may be left out of its sentence: where it is.
         return self.construction.asked_gaps or self.construction.gaps
 
-    def is_complete(self, board):
+    def is_complete(self, board: Board) -> bool:
         return self._is_pointed() or not self.open_gaps(board)
 
-    def new_points(self):
+    def new_points(self) -> list[NewPoint]:
         """The new points picked so far, in order."""
         return [item for items in self.filled.values() for item in items if isinstance(item, NewPoint)]
 
-    def new_point_steps(self):
+    def new_point_steps(self) -> list[NewStep]:
         """The steps that make the new points."""
         return [NewStep(does=point.does, fills=_json(point.fills)) for point in self.new_points()]
 
-    def is_there(self, board):
+    def is_there(self, board: Board) -> bool:
         """Whether everything that was picked is still on the board, and so is what is made anew."""
         for name, items in self.filled.items():
             typed = self.construction.gap_by_name[name].kind.literal in TEXTS
@@ -103,7 +108,7 @@ class Prompt:
 
     # Clicking -----------------------------------------------------------------------------------------------
 
-    def take(self, taking, at=None):
+    def take(self, taking: Taking, at: Place | None = None) -> None:
         """Fill a gap with what a click takes."""
         if taking.closes:
             self.closed = True
@@ -112,7 +117,7 @@ class Prompt:
             self.order.append((taking.gap, len(taking.items)))
         self.last_at = at or self.last_at
 
-    def drop_last(self):
+    def drop_last(self) -> bool:
         """Take back the last pick. Returns whether there was one."""
         if not self.order:
             return False
@@ -122,7 +127,7 @@ class Prompt:
             del self.filled[gap]
         return True
 
-    def finish(self, board):
+    def finish(self, board: Board) -> None:
         """End a list of corners. Raises Refusal where it is too short to end."""
         for gap in self.open_gaps(board):
             if is_list(gap):
@@ -132,7 +137,7 @@ class Prompt:
                     )
                 self.closed = True
 
-    def type(self, text, board):
+    def type(self, text: str, board: Board) -> None:
         """Fill the next gap with what a person typed: a name, a number, coordinates, a formula.
 
         Raises:
@@ -170,7 +175,7 @@ class Prompt:
 
     # The result ---------------------------------------------------------------------------------------------
 
-    def edit(self, board):
+    def edit(self, board: Board) -> Add | Retie:
         """The edit that the filled sentence makes: its new points, then its own step."""
         made = self._adding(board)
         if self.retie is None:
@@ -194,7 +199,7 @@ class Prompt:
             crossing = crossing_near(board, fills["a"], fills["b"], self.last_at)
             if crossing is None:
                 kinds = kinds_of_fills(self.construction, fills, board.kind_of)
-                fills = {**fills, **self.construction.defaults(kinds)}
+                fills = {**fills, **crossing_choices(kinds)[0]}
             else:
                 does, fills = crossing.does, crossing.fills
         return Add(steps=[*steps, NewStep(does=does, fills=_json(fills))])
@@ -203,7 +208,7 @@ class Prompt:
         """Whether the one click of a tool that makes a point by pointing has been made."""
         return self.construction.key in POINT_MAKERS and len(self.order) == 1 and len(self.new_points()) == 1
 
-    def with_taking(self, taking, at):
+    def with_taking(self, taking: Taking, at: Place) -> "Prompt":
         """A copy in which the taking is taken: to look ahead."""
         copy = Prompt(
             self.construction,
@@ -223,7 +228,7 @@ def _json(fills):
     return {name: fill_to_json(fill) for name, fill in fills.items()}
 
 
-def is_list(gap):
+def is_list(gap: Gap) -> bool:
     """Whether one thing after another goes into a gap until a person says that they are all."""
     return gap.kind.points < 0 or gap.kind.several
 
@@ -232,6 +237,6 @@ def _is_number(text):
     return bool(re.fullmatch(r"[-−+]?(\d+\.?\d*|\.\d+)", text))
 
 
-def kind_of_item(item, board):
+def kind_of_item(item: Any, board: Board) -> str:
     """The kind of a thing that was picked, one that is there or a new point."""
     return POINT if isinstance(item, NewPoint) else board.kind_of(item)

@@ -2,16 +2,18 @@
 
 from math import dist
 
+from ..board.board import Board
 from ..board.nearest import distance_to_path
 from ..edits.checking import misfit
 from ..kinds import ARC, POINT, REGIONS, SEGMENT
 from ..language.printing import noun
 from ..refusal import Refusal
+from ..seen import Place
 from .picking import look_under, path_words, point_on_path
-from .prompt import POINT_MAKERS, Taking
+from .prompt import POINT_MAKERS, Prompt, Taking
 
 
-def what_at(prompt, board, at, tolerance, only=None):
+def what_at(prompt: Prompt, board: Board, at: Place, tolerance: float, only: str | None = None) -> Taking:
     """What a click at a position would take.
 
     Args:
@@ -41,7 +43,7 @@ def what_at(prompt, board, at, tolerance, only=None):
     raise Refusal(f"Nothing is under the pointer. Here goes {gaps[0].kind.wants}.")
 
 
-def what_of(prompt, board, id):
+def what_of(prompt: Prompt, board: Board, id: str) -> Taking:
     """What picking this one thing would take. Raises Refusal where it fits no gap."""
     gaps = prompt.open_gaps(board)
     if board.kind_of(id) == POINT:
@@ -54,7 +56,7 @@ def what_of(prompt, board, id):
     return taking
 
 
-def alternatives(prompt, board, at, tolerance):
+def alternatives(prompt: Prompt, board: Board, at: Place, tolerance: float) -> list[str]:
     """The ids of things that lie on top of one another under a click and would each fit: more than one, or none."""
     if prompt.construction.key in POINT_MAKERS:
         return []

@@ -1,11 +1,15 @@
 """Families: one figure under a transformation again and again, or for each value of the transformation's number."""
 
 import re
+from collections.abc import Callable
+from typing import Any, cast
 
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..arithmetic.late import np
 from ..formulas import transformations
+from ..formulas.values import Map
 from ..refusal import Refusal
+from ..seen import Fills, SeenBoard, SeenStep
 
 MOST = 500
 _TIMES = re.compile(r"(\d+) times?")
@@ -13,7 +17,7 @@ _STRETCH = re.compile(r"for (\S+) to (\S+) step (\S+)")
 _WANTED = "Say how often, “7 times”, or for which values: “for 0.5, 1, 1.5”, “for 30 to 330 step 30”."
 
 
-def read_values(text):
+def read_values(text: str) -> int | list[float]:
     """What a family is made for: a whole number of times, or a list of values.
 
     Raises:
@@ -41,7 +45,7 @@ def read_values(text):
     return values
 
 
-def check_values(fills, board):
+def check_values(fills: Fills, board: SeenBoard) -> None:
     """The check of a family's own typed words. Raises Refusal where they do not go with its transformation."""
     _driven_gap(board.step(fills["by"][0]), read_values(fills["values"]))
 
@@ -57,7 +61,9 @@ def _driven_gap(map_step, values):
     return gap
 
 
-def family_plan(step, step_of, place_of, make_plan):
+def family_plan(
+    step: SeenStep, step_of: Callable[[str], Any], place_of: Callable[[str], int], make_plan: Callable[[Any], Any]
+) -> tuple[Callable[..., Any], tuple[int, ...], tuple[int, ...]]:
     """How a family is computed: all its maps at once, as six arrays.
 
     Args:
@@ -117,7 +123,7 @@ class Maps:
 
     __slots__ = ("rows",)
 
-    def __init__(self, rows):
+    def __init__(self, rows: Any) -> None:
         self.rows = rows
 
     def __eq__(self, other):
@@ -132,6 +138,6 @@ def _powers(map, times):
     rows = np.asarray(map, dtype=float).reshape(1, 6)
     while len(rows) < times:
         last = tuple(rows[-1])
-        more = np.stack(np.broadcast_arrays(*transformations.composition(ARRAYS, tuple(rows.T), last)), axis=-1)
+        more = np.stack(np.broadcast_arrays(*transformations.composition(ARRAYS, cast(Map, tuple(rows.T)), last)), axis=-1)
         rows = np.concatenate((rows, more))
     return tuple(rows[:times].T)

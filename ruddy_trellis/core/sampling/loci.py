@@ -1,19 +1,24 @@
 """Loci and envelopes: where a point goes, and what a line touches, while something else runs its way."""
 
+from collections.abc import Callable
 from math import hypot
+from typing import Any
 
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..arithmetic.arrays import undefined_as_a_whole
 from ..arithmetic.late import np
+from ..arithmetic.protocol import Arithmetic
 from ..formulas.conics import from_coefficients
+from ..formulas.values import Conic
 from ..kinds import CIRCLE, CONIC, LINE, LOCUS, POLYGON, RAY
 from ..refusal import Refusal
+from ..seen import Place, SeenStep
 
 #: The share of its range that a driver moves for the slope of an envelope.
 _SMALL = 1e-5
 
 
-def driver_range(step, step_of):
+def driver_range(step: SeenStep, step_of: Callable[[str], Any]) -> tuple[float, float, bool]:
     """The least and the greatest place of a driver, and whether it comes round: of a dial what it says, of a sliding
     point what its path says. A line has no ends: its places are squeezed, see :func:`unsqueezed`.
 
@@ -43,7 +48,7 @@ def driver_range(step, step_of):
     return 0.0, 1.0, False
 
 
-def is_endless(step, step_of):
+def is_endless(step: SeenStep, step_of: Callable[[str], Any]) -> bool:
     """Whether a driver rides on a line or a ray, whose places go to infinity."""
     return step.construction.moves == "sliding" and len(step.fills["path"]) == 1 and step_of(step.fills["path"][0]).makes in (LINE, RAY)
 
@@ -62,7 +67,7 @@ class Locus:
 
     __slots__ = ("_inputs", "_run", "high", "low")
 
-    def __init__(self, run, inputs, low, high):
+    def __init__(self, run, inputs, low, high) -> None:
         self._run, self._inputs, self.low, self.high = run, inputs, low, high
 
     def __eq__(self, other):
@@ -78,14 +83,14 @@ class Locus:
             x = y = np.nan
         return np.broadcast_to(x, places.shape), np.broadcast_to(y, places.shape)
 
-    def point(self, place):
+    def point(self, place: float):
         """The point at one place. Raises Undefined where there is none."""
         x, y = self.at([min(max(place, self.low), self.high)])
         if not (np.isfinite(x[0]) and np.isfinite(y[0])):
             raise Undefined("the locus has no point here")
         return float(x[0]), float(y[0])
 
-    def nearest(self, at):
+    def nearest(self, at: Place):
         """The place whose point is nearest to a position: the best of many, then finer."""
         low, high = self.low, self.high
         for _ in range(5):
@@ -146,13 +151,17 @@ def _prepared(step, gap, step_of, place_of, make_plan):
     return run, outside, riding, (low, high)
 
 
-def locus_plan(step, step_of, place_of, make_plan):
+def locus_plan(
+    step: SeenStep, step_of: Callable[[str], Any], place_of: Callable[[str], int], make_plan: Callable[[Any], Any]
+) -> tuple[Callable[..., Any], tuple[int, ...], tuple[int, ...]]:
     """How a locus of a point is computed; see ``plan.make_plan``."""
     run, outside, riding, (low, high) = _prepared(step, "tracer", step_of, place_of, make_plan)
     return _floats_only(lambda inputs: Locus(run, inputs, low, high)), outside, riding
 
 
-def envelope_plan(step, step_of, place_of, make_plan):
+def envelope_plan(
+    step: SeenStep, step_of: Callable[[str], Any], place_of: Callable[[str], int], make_plan: Callable[[Any], Any]
+) -> tuple[Callable[..., Any], tuple[int, ...], tuple[int, ...]]:
     """How the envelope of a line or a circle is computed: where it meets its neighbour, as that comes ever nearer."""
     run, outside, riding, (low, high) = _prepared(step, "curve", step_of, place_of, make_plan)
     small = _SMALL * (high - low)
@@ -211,7 +220,7 @@ def _circle_envelope(run, places, inputs, small, other, seam):
     return x + radius * (along * ux - across * uy), y + radius * (along * uy + across * ux)
 
 
-def conic_of(m, locus):
+def conic_of(m: Arithmetic, locus: Any) -> Conic:
     """The conic that a locus is; undefined where it is none.
 
     The equation is fitted to points of the locus, brought to about the size of 1 first; how far they stray from the
@@ -236,5 +245,6 @@ def conic_of(m, locus):
     _, strays, rows = np.linalg.svd(matrix, full_matrices=False)
     if strays[-1] > 1e-6 * strays[0] or strays[-2] < 1e-6 * strays[0]:
         raise Undefined("the locus is no conic")
-    fx, fy, ux, uy, latus = from_coefficients(FLOATS, *map(float, rows[-1]), towards=(float(u[0]), float(v[0])))
-    return tuple(map(float, (cx + size * fx, cy + size * fy, ux, uy, latus * size)))
+    a, b, c, d, e, f = map(float, rows[-1])
+    fx, fy, ux, uy, latus = from_coefficients(FLOATS, a, b, c, d, e, f, towards=(float(u[0]), float(v[0])))
+    return float(cx + size * fx), float(cy + size * fy), ux, uy, float(latus * size)

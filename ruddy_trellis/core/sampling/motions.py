@@ -1,9 +1,12 @@
 """Motions: where what moves by itself is at any moment, and the pictures of it ahead of time."""
 
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from math import sqrt
 
 from ..display import refreshed
+from ..display.extent import Extent
+from ..seen import Items, SeenBoard
 from .loci import driver_range, is_endless
 
 #: How far along a squeezed line a point runs, of 1 for infinity.
@@ -49,7 +52,7 @@ class Course:
         return self.way == "once" and self.start + time / self.seconds >= 1
 
 
-def course(board, id, from_start=False):
+def course(board: SeenBoard, id: str, from_start: bool = False) -> Course:
     """The course of a motion step, from where its driver is now (or from the beginning of its range)."""
     step = board.step(id)
     (driver,) = step.fills["driver"]
@@ -66,7 +69,7 @@ def course(board, id, from_start=False):
     return Course(driver, low, high, start, step.fills["way"], step.fills["seconds"], endless)
 
 
-def pictures(board, courses, extent, times):
+def pictures(board: SeenBoard, courses: Sequence[Course], extent: Extent, times: Iterable[float]) -> list[Items]:
     """The refreshed display items at each of some moments. The board is moved along; give a copy of the real one.
 
     Returns:

@@ -1,17 +1,20 @@
 """Shaken copies of a figure: its pegs moved at random, to see what holds and what only looks so."""
 
+from typing import Any
+
 from ..arithmetic import ARRAYS
 from ..arithmetic.late import np
 from ..formulas import measures
 from ..kinds import CONIC, STRAIGHTS
+from ..seen import SeenBoard
 
 
-def random_numbers():
+def random_numbers() -> Any:
     """A source of random numbers for :func:`shaken_numbers`."""
     return np.random.default_rng()
 
 
-def span(board):
+def span(board: SeenBoard) -> float:
     """How far the figure reaches, in board units: the wider side of the box round its points, or of the view."""
     places = [value for step, value in zip(board.steps, board.values) if step.makes == "point" and value is not None]
     if len(places) < 2:
@@ -21,7 +24,7 @@ def span(board):
     return max(max(xs) - min(xs), max(ys) - min(ys), 1e-6)
 
 
-def shaken_numbers(board, random, reach, copies=None):
+def shaken_numbers(board: SeenBoard, random: Any, reach: float, copies: int | None = None) -> dict[str, tuple[Any, ...]]:
     """The numbers of every peg, moved at random.
 
     Args:
@@ -32,7 +35,7 @@ def shaken_numbers(board, random, reach, copies=None):
     Returns:
         The numbers by id, for ``Board.evaluate`` or ``Board.move``. Locked points stay.
     """
-    numbers = {}
+    numbers: dict[str, tuple[Any, ...]] = {}
     for step in board.steps:
         if step.moves == "free":
             x, y = step.fills["at"]
@@ -45,7 +48,7 @@ def shaken_numbers(board, random, reach, copies=None):
     return numbers
 
 
-def shaken(board, copies=24, seed=1, share=0.06):
+def shaken(board: SeenBoard, copies: int = 24, seed: int = 1, share: float = 0.06) -> dict[str, Any]:
     """The values of every step in shaken copies, as arrays by id.
 
     Args:
@@ -56,14 +59,14 @@ def shaken(board, copies=24, seed=1, share=0.06):
         return board.evaluate(ARRAYS, shaken_numbers(board, random, share * span(board), copies))
 
 
-def always(numbers, tolerance):
+def always(numbers: Any, tolerance: float) -> bool:
     """Whether an array is as good as zero in every copy that has a value, and some copy has one."""
     numbers = np.abs(np.asarray(numbers, dtype=float))
     known = numbers[np.isfinite(numbers)]
     return bool(len(known)) and bool((known <= tolerance).all())
 
 
-def distance_from(kind, value, point):
+def distance_from(kind: str, value: Any, point: Any) -> Any:
     """How far points are from paths, in arrays; from the whole line where a path is straight."""
     x, y = point
     if kind in STRAIGHTS:

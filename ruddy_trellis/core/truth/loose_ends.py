@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from math import atan2, degrees, hypot
 
 from ..arithmetic.late import np
+from ..board.board import Board
 from ..board.nearest import distance_to_path
 from ..edits.models import NewStep, Retie
 from ..kinds import LINE, PATHS, POINT, RAY, STRAIGHTS
@@ -27,7 +28,7 @@ class LooseEnd:
     edit: Retie | None
 
 
-def loose_ends(board, reach):
+def loose_ends(board: Board, reach: float) -> list[LooseEnd]:
     """What looks tied on a board and is not.
 
     Args:

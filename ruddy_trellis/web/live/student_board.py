@@ -21,7 +21,7 @@ class StudentBoard(LiveBoard):
             row: what is kept of the copy, or None.
         """
         if row is None:
-            super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0), 0, lessons, board=student_copy(source.board))
+            super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0, document=""), 0, lessons, board=student_copy(source.board))
         else:
             super().__init__(row, edit_count, lessons)
         self._boards, self._source_id, self._holder = boards, source.id, holder
