@@ -59,7 +59,7 @@ class SharingTest(BrowserTest):
         page.evaluate("address => document.querySelector('iframe').src = address", link)
         page.wait_for_timeout(700)
         self.assertNotIn("/open/", page.frames[1].url)
-        page.goto(f"{self.server.class_address}/?lesson={link[:-1]}x")
+        page.goto(f"{self.server.class_address}/?lesson={link}x")
         expect(page.locator("[role=alert]")).to_contain_text("No lesson that is open to others")
 
 

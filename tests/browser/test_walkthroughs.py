@@ -77,7 +77,7 @@ class FountainTest(BrowserTest):
         self.page.press("[data-rename]", "Enter")
         b.settle()
         self.assertIn("Fountain is where p meets q", b.working())
-        self.assertIn("Fountain-A", " ".join(b.tags()))
+        self.assertIn("Fountain‐A", " ".join(b.tags()))
 
         # It is all there after a reload; undo all the way back, redo all.
         whole = b.working()
@@ -279,7 +279,7 @@ class ClumsyTest(BrowserTest):
             "v = __import__('os')": "A formula cannot hold",
             "v = AB + AB * AB": "A length cannot be added to an area",
             "v = 2 * Q": "There is no reading called Q",
-            "A" * 5000 + " is a free point at (1, 1)": "at most 500 characters",
+            "A" * 5000 + " is a free point at (1, 1)": "at most 4,000 characters",
             "C is a free point at (1e400, 0)": "too large",
             "C is a free point at (2; x)": "not a place",
             "hello": "No sentence begins",

@@ -159,7 +159,8 @@ def _nearest(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic
         before: the two conics when the crossing was exactly at that place.
     """
     (a, b), crossings = now, _all_crossings(m, *now)
-    off = sorted((abs(px - place[0]) + abs(py - place[1]), number) for number, (px, py) in enumerate(crossings))
+    size = abs(a[4]) + abs(b[4])
+    off = sorted((_apart(one, place, b, size), number) for number, one in enumerate(crossings))
     best = crossings[off[0][1]]
     if len(off) < 2:
         return best, True
@@ -174,6 +175,14 @@ def _nearest(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic
         turns = _turn(a, b, best), _turn(a, b, second)
         return (best if turns[0] == _side(before[0], place) else second), turns[0] != turns[1] and off[1][0] < _CLEAR * rest
     return best, off[0][0] < _CLEAR * off[1][0] + 1e-12
+
+
+def _apart(p: Complex, q: Complex, b: Conic, size: float) -> float:
+    """How far two points are from one another, as seen on a sphere: what runs out to infinity comes back from the other
+    side without a leap. (The chordal distance.)"""
+    px, py, qx, qy = (p[0] - b[0]) / size, (p[1] - b[1]) / size, (q[0] - b[0]) / size, (q[1] - b[1]) / size
+    far = (1 + abs(px) ** 2 + abs(py) ** 2) * (1 + abs(qx) ** 2 + abs(qy) ** 2)
+    return (abs(px - qx) + abs(py - qy)) / far**0.5
 
 
 def _all_crossings(m: Arithmetic, a: Conic, b: Conic) -> list[Complex]:

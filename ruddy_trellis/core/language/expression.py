@@ -116,7 +116,12 @@ class Formula:
 
     def written(self, names: Sequence[str]) -> str:
         """The formula with names in the places of its operands."""
-        return re.sub(r"\{(\d+)\}", lambda found: names[int(found[1])], self.text)
+        return re.sub(r"\{(\d+)\}(?=(\s*\()?)", lambda found: _apart(names[int(found[1])], found[2]), self.text)
+
+
+def _apart(name: str, bracket: str | None) -> str:
+    """A name as it is written before a bracket: one that is also the name of a function is multiplied with it in so many words."""
+    return f"{name} *" if bracket and (name in FUNCTIONS or name in MEASURES) else name
 
 
 def read_formula(text: str, resolve: Callable[..., tuple[str, ...]]) -> Formula:

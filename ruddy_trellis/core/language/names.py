@@ -18,28 +18,7 @@ JOINT = "‐"
 #: A name as it stands in a formula, be it spelt from others: letters, digits, subscripts, primes, joints.
 WRITTEN = re.compile(rf"[{_LETTER}](?:[{_LETTER}0-9_'′]|{JOINT}(?=[{_LETTER}]))*")
 #: Names that would be taken for something else where they stand in a sentence or a formula.
-RESERVED = {
-    "pi",
-    "π",
-    "is",
-    "the",
-    "an",
-    "and",
-    "to",
-    "at",
-    "of",
-    "sqrt",
-    "abs",
-    "round",
-    "sin",
-    "cos",
-    "tan",
-    "area",
-    "perimeter",
-    "radius",
-    "angle",
-    "reading",
-}
+RESERVED = {"pi", "π", "is", "the", "an", "and", "to", "at", "of", "reading"}
 
 _LETTERS = {
     POINT: "ABCDEFGHIJKLMNOPQRSTUVWXYZ",

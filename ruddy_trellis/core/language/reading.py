@@ -41,7 +41,7 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
         Refusal: saying what would be accepted.
     """
     if len(text) > limits.SENTENCE_LENGTH:
-        raise Refusal(f"A sentence has at most {limits.SENTENCE_LENGTH} characters; that one has {len(text):,}.")
+        raise Refusal(f"A sentence has at most {limits.SENTENCE_LENGTH:,} characters; that one has {len(text):,}.")
     if found := _equation_step(text, board, sentences):
         check(found.construction, found.fills, board)
         return found
