@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping, Sequence
 from decimal import ROUND_HALF_UP, Decimal
 from typing import Any
 
-from ..kinds import NUMBER, join, word
+from ..kinds import join, word
 from ..seen import Fills, SeenBoard, SeenConstruction, SeenGap
 from . import names as spelling
 from .expression import Formula
@@ -49,14 +49,9 @@ def fill_text(
         return fill.written([_operand_text(operand, names, board) for operand in fill.operands])
     if is_ids(fill):
         parts = [names[id] for id in fill]
-        if (
-            board
-            and len(parts) == 1
-            and NUMBER in gap.kind.single
-            and board.step(fill[0]).is_reading
-            and len(board.ids_named(parts[0])) > 1
-        ):
-            return f"reading {parts[0]}"
+        if board and len(parts) == 1 and board.step(fill[0]).is_reading:
+            others = [id for id in board.ids_named(parts[0]) if id != fill[0] and board.kind_of(id) in gap.kind.single]
+            return f"reading {parts[0]}" if others else parts[0]
         if gap.kind.several:
             return join(parts)
         return ", ".join(parts) if gap.kind.hands == "many" else spelling.spell(parts)
