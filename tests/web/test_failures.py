@@ -113,8 +113,7 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         save = self.store.save_edit
         self.store.save_edit = lambda *arguments: (may_save.wait(5), save(*arguments))
         change = asyncio.create_task(self.live.change(self.add))
-        while len(self.live.board) < 2:
-            await asyncio.sleep(0.01)
+        await asyncio.sleep(0.05)
         self.assertEqual(watcher.outgoing.waiting, [], "nothing is told before it is kept")
         await watcher.receive(json.dumps({"t": "view", "view": [-8, -5, 8, 5], "keep": False}))
         may_save.set()

@@ -3,8 +3,7 @@
 from __future__ import annotations
 
 import logging
-from collections.abc import Iterable, Iterator, Mapping, Sequence
-from contextlib import contextmanager
+from collections.abc import Iterable, Mapping, Sequence
 from functools import cached_property
 from typing import Any
 
@@ -128,14 +127,6 @@ class Board:
             self._followed[step.id] = tuple(self.values[one] for one in plan.inputs)
         self._forget()
 
-    def _drop_last(self) -> None:
-        step, plan = self.steps.pop(), self._plans.pop()
-        del self._place[step.id]
-        self._children.pop()
-        self.values.pop()
-        for parent in plan.parents:
-            self._children[parent].pop()
-
     def copy(self) -> Board:
         """The same board apart: what is done to the one is not done to the other. Nothing is computed for it."""
         other = Board.__new__(Board)
@@ -145,19 +136,6 @@ class Board:
         other._children = [list(children) for children in self._children]
         other._below, other._followed = {}, dict(self._followed)
         return other
-
-    @contextmanager
-    def trial(self) -> Iterator[Board]:
-        """In a ``with`` statement: the board, on which steps may be appended that are taken off again at the end."""
-        count = len(self.steps)
-        kept = {name: self.__dict__.get(name) for name in (*_DERIVED, "_below")}
-        try:
-            yield self
-        finally:
-            while len(self.steps) > count:
-                self._drop_last()
-            self._forget()
-            self.__dict__.update({name: value for name, value in kept.items() if value is not None})
 
     # What is on it -----------------------------------------------------------------------------------------
 

@@ -1,7 +1,6 @@
 """Adding steps: what a given step, or a sentence that makes several, becomes on a board."""
 
 from collections.abc import Sequence
-from contextlib import contextmanager
 from dataclasses import replace
 from typing import Any
 
@@ -23,26 +22,24 @@ from .patch import Patch
 
 
 def added(board: Board, edit: Any) -> Patch:
+    """The patch of an ``Add``."""
     if len(board) + len(edit.steps) > limits.STEPS:
         raise Refusal(f"A board has at most {limits.STEPS:,} steps. Start another board for more.")
-    with tried(board, edit) as added:
-        check_names(board.steps)
-        words = f"Added: {sentence(board, added[-1].id)}"
-    return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(added)))
+    ahead, steps = tried(board, edit)
+    check_names(ahead.steps)
+    words = f"Added: {sentence(ahead, steps[-1].id)}"
+    return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(steps)))
 
 
-@contextmanager
-def tried(board: Board, edit: Any):
-    """The steps of an ``Add`` (none for None), checked and put on the board until the end of the ``with`` statement: to look at
-    what it would make. Raises Refusal where they do not fit."""
-    with board.trial():
-        added = []
-        for new in edit.steps if edit else ():
-            # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
-            for step in _new_steps(board, new, [step.id for step in added]):
-                board.append(step)
-                added.append(board.steps[-1])
-        yield added
+def tried(board: Board, edit: Any) -> tuple[Board, list[Step]]:
+    """A copy of the board with the steps of an ``Add``, checked, and these steps: to look at what it would make. Raises
+    Refusal where they do not fit."""
+    ahead = board.copy()
+    for new in edit.steps:
+        # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
+        for step in _new_steps(ahead, new, [step.id for step in ahead.steps[len(board) :]]):
+            ahead.append(step)
+    return ahead, ahead.steps[len(board) :]
 
 
 def _new_steps(board, new, new_ids):

@@ -13,7 +13,7 @@ def state_before(board: Board, patches: Iterable[Patch]) -> Board:
     Args:
         patches: the edits to take back, the last first.
     """
-    earlier = Board(board.settings, board.steps)
+    earlier = board.copy()
     for patch in patches:
         patch.reversed().apply(earlier)
     return earlier

@@ -30,7 +30,7 @@ def pasted(board: Board, edit: Any) -> Patch:
     """
     if not edit.text.strip():
         raise Refusal("Paste a working: a sentence a line, such as “A is a free point at (2, 3)”.")
-    ahead = Board(board.settings, board.steps)
+    ahead = board.copy()
     grow(ahead, edit.text)
     new = ahead.steps[len(board) :]
     return Patch(

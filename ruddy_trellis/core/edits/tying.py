@@ -39,10 +39,10 @@ def retied(board: Board, edit: Any) -> Patch:
     construction = CATALOGUE[edit.does]
     if construction.makes != old.makes:
         raise Refusal(f"{board.name(old.id)} is a {old.makes}, and “{construction.tool}” makes a {construction.makes}.")
-    with tried(board, Add(steps=[edit.helper]) if edit.helper else None) as helpers:
-        added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers]
-        step = _remade(board, old, construction, edit.fills, [helper.id for helper in added])
-        steps = [step if other.id == old.id else other for other in board.steps if other.id not in {helper.id for helper in added}]
+    ahead, helpers = tried(board, Add(steps=[edit.helper])) if edit.helper else (board, [])
+    added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers]
+    step = _remade(ahead, old, construction, edit.fills, [helper.id for helper in added])
+    steps = [step if other.id == old.id else other for other in board.steps]
     ordered = _in_order([*steps, *added], board.name)
     ahead = _renamed(Board(board.settings, ordered), old.id)
     _check(ahead, old.id)

@@ -10,6 +10,7 @@ Two that meet are one of each, which tells them apart when they come back.
 """
 
 from collections.abc import Sequence
+from itertools import permutations
 from typing import Any, TypeAlias
 
 from ..arithmetic.late import np
@@ -155,26 +156,36 @@ def _halfway(p: Conic, q: Conic) -> Conic:
 def _nearest(m: Arithmetic, before: tuple[Conic, Conic], now: tuple[Conic, Conic], place: Complex) -> tuple[Complex, bool]:
     """The crossing, real or not, that goes on from a place; and whether no other one could be meant.
 
+    All four crossings of before are matched with all four of now, so that two never go on as one.
+
     Args:
         before: the two conics when the crossing was exactly at that place.
     """
-    (a, b), crossings = now, _all_crossings(m, *now)
-    size = abs(a[4]) + abs(b[4])
-    off = sorted((_apart(one, place, b, size), number) for number, one in enumerate(crossings))
-    best = crossings[off[0][1]]
-    if len(off) < 2:
-        return best, True
-    second, rest = crossings[off[1][1]], off[2][0] if len(off) > 2 else float("inf")
-    if _is_real(*place) and not _is_real(*best):
-        # It has just met another one: of the two conjugate points it takes the one on its own side.
-        if _side(a, best) != _turn(*before, place):
-            best = (best[0].conjugate(), best[1].conjugate())
-        return best, off[1][0] < _CLEAR * rest
-    if not _is_real(*place) and _is_real(*best) and _is_real(*second):
-        # Two come back: it is the one that it was.
-        turns = _turn(a, b, best), _turn(a, b, second)
-        return (best if turns[0] == _side(before[0], place) else second), turns[0] != turns[1] and off[1][0] < _CLEAR * rest
-    return best, off[0][0] < _CLEAR * off[1][0] + 1e-12
+    old, new = _all_crossings(m, *before), _all_crossings(m, *now)
+    size = abs(now[0][4]) + abs(now[1][4])
+    own = min(range(len(old)), key=lambda number: _apart(old[number], place, now[1], size))
+    costs = [[_apart(p, q, now[1], size) for q in new] for p in old]
+    if len(old) == len(new) == 4:
+        ways = [_way(*before, one) for one in old], [_way(*now, one) for one in new]
+        dear = [[cost * (1 if ways[0][p] == ways[1][q] else _OTHER_WAY) for q, cost in enumerate(row)] for p, row in enumerate(costs)]
+        best = min(permutations(range(4)), key=lambda order: sum(dear[p][q] for p, q in enumerate(order)))[own]
+    else:
+        best = min(range(len(new)), key=costs[own].__getitem__)
+    others = (cost for q, cost in enumerate(costs[own]) if q != best and not _are_conjugate(new[q], new[best]))
+    return new[best], costs[own][best] <= _CLEAR * min(others, default=float("inf")) + 1e-12
+
+
+#: A crossing that would turn from entering to leaving is so many times as far away.
+_OTHER_WAY = 8
+
+
+def _way(a: Conic, b: Conic, place: Complex) -> bool:
+    """Which of two that meet a crossing is: it leaves or enters, or where it is not there, is on the one side or the other."""
+    return _turn(a, b, place) if _is_real(*place) else _side(a, place)
+
+
+def _are_conjugate(p: Complex, q: Complex) -> bool:
+    return abs(p[0] - q[0].conjugate()) + abs(p[1] - q[1].conjugate()) <= 1e-9 * (1 + abs(p[0]) + abs(p[1]))
 
 
 def _apart(p: Complex, q: Complex, b: Conic, size: float) -> float:

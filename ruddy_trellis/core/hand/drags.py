@@ -24,6 +24,11 @@ class Drags:
         """Those who hold something."""
         return list(self._held)
 
+    @property
+    def held(self) -> list[str]:
+        """The ids of all pegs that are held."""
+        return [id for pegs, _, _ in self._held.values() for id in pegs]
+
     def start(self, owner: Hashable, board: Board, ids: tuple[str, ...]) -> None:
         """Take hold of pegs. Their steps as they are now are what an undo will bring back."""
         self._held[owner] = (set(ids), {id: board.step(id) for id in (*ids, *board.followers(ids))}, [])

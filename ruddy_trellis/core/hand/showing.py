@@ -46,7 +46,7 @@ def bring_back(hand, message: messages.BringBack) -> Doing:
 def shake(hand, message: messages.Shake) -> Doing:
     """The figure shaken a few times and back again, for this person only; the board itself stays as it is."""
     board, extent = hand.board, hand.table.extent
-    yield ShowFrames(shake_frames(Board(board.settings, board.steps), extent), _SHAKE_PAUSE)
+    yield ShowFrames(shake_frames(board.copy(), extent), _SHAKE_PAUSE)
 
 
 def shake_frames(copy: Board, extent) -> Iterator[Items]:

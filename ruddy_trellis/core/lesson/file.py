@@ -163,6 +163,16 @@ def _as_now_made(step, board):
     return step
 
 
+def check_kept(board: Board, ids: Iterable[str]) -> None:
+    """Raise Refusal unless what is kept of these steps reads back to the same."""
+    for id in ids:
+        step = board.step(id)
+        read = step_from_json(StepData.model_validate(step_to_json(step)).model_dump(by_alias=True, exclude_unset=True))
+        check_fills(read.construction, read.fills, board)
+        if read != step:
+            raise Refusal(f"{board.name(id)} could not be kept as it would be: nothing was changed.")
+
+
 _ID_LIST = {"type": "array", "items": {"type": "string"}, "minItems": 1, "maxItems": limits.POLYGON_CORNERS}
 _LITERALS = {
     "number": {"type": "number"},

@@ -236,9 +236,7 @@ def _try(recipe):
         made = []
         for part in parts:
             fills = {gap: fill_to_json(new_step_ids(fill, made, "made:")) for gap, fill in part.fills.items()}
-            with tried(board, Add(steps=[NewStep(does=part.key, fills=fills)])) as (step,):
-                pass
-            board.append(step)
+            board, (step,) = tried(board, Add(steps=[NewStep(does=part.key, fills=fills)]))
             made.append(step.id)
     except Refusal as refusal:
         raise Refusal(f"The recipe does not work on its own example: {refusal.sentence}") from None

@@ -31,15 +31,15 @@ def preview(prompt: Prompt, board: Board, taking: Taking, at: Place, extent: Ext
     try:
         if isinstance(edit, Retie):
             return changed_by(board, edit, extent)
-        with tried(board, edit) as added:
-            return display(board, extent, [step.id for step in added])
+        board_ahead, added = tried(board, edit)
+        return display(board_ahead, extent, [step.id for step in added])
     except Refusal:
         return []
 
 
 def changed_by(board: Board, edit: Any, extent: Extent) -> Items:
     """The display items of what an edit would move, as they would be. Raises Refusal where the edit does not fit."""
-    ahead = Board(board.settings, board.steps)
+    ahead = board.copy()
     perform(ahead, edit)
     moved = [step.id for step in ahead.steps if step.id not in board or ahead.value(step.id) != board.value(step.id)]
     return display(ahead, extent, moved)
@@ -50,8 +50,8 @@ def pending(prompt: Prompt, board: Board, extent: Extent) -> Items:
     edit = _unfinished(prompt, sides=False)
     if edit is None:
         return []
-    with tried(board, edit) as added:
-        return display(board, extent, [step.id for step in added])
+    ahead, added = tried(board, edit)
+    return display(ahead, extent, [step.id for step in added])
 
 
 def _unfinished(prompt, sides=True):

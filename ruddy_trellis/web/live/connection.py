@@ -1,6 +1,7 @@
 """One browser at a live board: a shell round a hand, which passes messages in, sends answers out and does what it asks for."""
 
 import asyncio
+import logging
 from contextlib import suppress
 
 from ...core.edits import Move
@@ -8,6 +9,8 @@ from ...core.hand import Hand, acts, read_message
 from ...core.refusal import Refusal
 from .motion import Running
 from .outgoing import Outgoing
+
+_LOG = logging.getLogger(__name__)
 
 
 class Connection:
@@ -33,7 +36,14 @@ class Connection:
         try:
             await self._do(self.hand.take(read_message(text)))
         except Refusal as refusal:
-            self.send({"t": "says", "kind": "refusal", "words": refusal.sentence, "place": refusal.place})
+            self._refuse(refusal)
+        except Exception:
+            # A fault of ours, or of the disk: whoever asked is told, everyone else does not feel it.
+            _LOG.exception("A message could not be answered: %s", text[:500])
+            self._refuse(Refusal("That could not be done, and nothing was changed. The fault is on our side and has been noted."))
+
+    def _refuse(self, refusal):
+        self.send({"t": "says", "kind": "refusal", "words": refusal.sentence, "place": refusal.place})
 
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""

@@ -5,12 +5,12 @@ import asyncio
 import orjson
 from starlette.concurrency import run_in_threadpool
 
-from ...core.board import Board
+from ...core.board import Board, numbers_of
 from ...core.display import Extent, display
 from ...core.edits import Patch, prepare
 from ...core.edits.history import brought_back, state_before
 from ...core.hand import Drags
-from ...core.lesson.file import BoardData, board_from_data, board_to_text
+from ...core.lesson.file import BoardData, board_from_data, board_to_text, check_kept
 from ...core.refusal import Refusal
 
 
@@ -94,24 +94,35 @@ class LiveBoard:
             await self._keep(patch)
             return patch
 
-    async def _keep(self, patch, applied=False):
-        """Save a patch, with the board's new state, as the next edit."""
-        if not applied:
-            patch.apply(self.board)
-        try:
-            await run_in_threadpool(
-                self._lessons.save_edit, self.id, self.edits_done + 1, orjson.dumps(patch.to_json()).decode(), self._document()
-            )
-        except BaseException:
-            patch.reversed().apply(self.board)
-            self.tell(self.whole())
-            raise
+    async def _keep(self, patch):
+        """Save a patch, with the state that it gives, as the next edit; then make that state the board's."""
+        ahead = self._ahead(patch)
+        await self._save(patch, ahead)
+        self._put_in_place(ahead)
+
+    async def _save(self, patch, board):
+        """Save a patch as the next edit, and the state that it gives."""
+        stored = orjson.dumps(patch.to_json()).decode()
+        await run_in_threadpool(self._lessons.save_edit, self.id, self.edits_done + 1, stored, board_to_text(board))
         self.edits_done += 1
         self.edit_count = self.edits_done
-        self.tell(self._changes())
 
-    def _document(self):
-        return board_to_text(self.board)
+    def _ahead(self, patch):
+        """The board with a patch, apart from the one that others look at. Raises Refusal where what it gives could not be
+        kept and read again; then nothing has changed."""
+        ahead = self.board.copy()
+        patch.apply(ahead)
+        check_kept(ahead, [step.id for _, step in patch.after])
+        return ahead
+
+    def _put_in_place(self, board):
+        """From here on the board is another one. Who reads the old one meanwhile reads it to its end; what is being dragged
+        is where it is."""
+        held = {id: numbers_of(self.board.step(id)) for id in self._drags.held if id in self.board and id in board}
+        if held:
+            board.move(held)
+        self.board = board
+        self.tell(self._changes())
 
     async def undo(self):
         """Take the last edit back. Returns its words. Raises Refusal where there is none."""
@@ -129,10 +140,11 @@ class LiveBoard:
             if stored is None:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
             patch = Patch.from_json(orjson.loads(stored))
-            (patch if step > 0 else patch.reversed()).apply(self.board)
-            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, self._document())
+            ahead = self.board.copy()
+            (patch if step > 0 else patch.reversed()).apply(ahead)
+            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, board_to_text(ahead))
             self.edits_done += step
-            self.tell(self._changes())
+            self._put_in_place(ahead)
             return patch.words
 
     async def earlier(self, number):
@@ -161,7 +173,7 @@ class LiveBoard:
             self.board.settings = self.board.settings.with_(view=view)
             if self._drags or self.id is None:
                 return  # what is in the air is no edit yet, and of an untouched copy nothing is kept: the next edit brings it
-            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, self._document())
+            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, board_to_text(self.board))
 
     # Dragging -----------------------------------------------------------------------------------------------
 
@@ -188,9 +200,19 @@ class LiveBoard:
         patch = self._drags.let_go(connection, self.board)
         if patch is None:
             return False
-        if patch.settings_after:
-            self.board.settings = patch.settings_after
-        await self._keep(patch, applied=True)
+        # What everyone sees has moved already.
+        ahead = self.board.copy()
+        ahead.settings = patch.settings_after or ahead.settings
+        try:
+            check_kept(ahead, [step.id for _, step in patch.after])
+            await self._save(patch, ahead)
+        except BaseException:
+            self.board = self.board.copy()
+            Patch("", patch.after, patch.before).apply(self.board)
+            self.tell(self.whole())
+            raise
+        self.board.settings = ahead.settings
+        self.tell(self._changes())
         return True
 
     async def _drop_all(self):

@@ -3,7 +3,7 @@
 import asyncio
 import time
 
-from ...core.board import Board, numbers_of
+from ...core.board import numbers_of
 from ...core.sampling.motions import course, pictures
 
 RATE = 60
@@ -16,7 +16,7 @@ class Running:
 
     def __init__(self, live, send, ids, from_start, view):
         self.live, self._send, self.ids, self._view = live, send, ids, view
-        self._copy = Board(live.board.settings, live.board.steps)
+        self._copy = live.board.copy()
         self._courses = [course(self._copy, id, from_start) for id in ids]
         self._begun = time.monotonic()
         self._next = 0
@@ -67,7 +67,7 @@ class Running:
         if any(id not in board for id in (*self.ids, *drivers)):
             return False
         if [step.id for step in board.steps] != [step.id for step in self._copy.steps]:
-            self._copy = Board(board.settings, board.steps)
+            self._copy = board.copy()
             return True
         changed = {}
         for step, own in zip(board.steps, self._copy.steps):
@@ -76,7 +76,7 @@ class Running:
             if step.construction.moves and step.with_(fills=own.fills) == own:
                 changed[step.id] = numbers_of(step)
             elif step != own:
-                self._copy = Board(board.settings, board.steps)
+                self._copy = board.copy()
                 return True
         if changed:
             self._copy.move(changed)

@@ -2,6 +2,7 @@
 
 from starlette.concurrency import run_in_threadpool
 
+from ...core.lesson.file import board_to_text
 from ...core.lesson.student_copy import student_copy
 from ...core.refusal import Refusal
 from ...store.tables import BoardRow
@@ -31,11 +32,11 @@ class StudentBoard(LiveBoard):
         if self.id is None:
             self.board, self._told = student_copy(source.board), None
 
-    async def _keep(self, patch, applied=False):
+    async def _save(self, patch, board):
         if self.id is None:
-            row = await run_in_threadpool(self._lessons.make_copy, self._source_id, self._holder, self._document())
+            row = await run_in_threadpool(self._lessons.make_copy, self._source_id, self._holder, board_to_text(self.board))
             self.id = row.id
-        await super()._keep(patch, applied)
+        await super()._save(patch, board)
 
     async def reset(self):
         """Make the copy again what the teacher's board is now. Returns the words for it, and whether it is an edit."""
