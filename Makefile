@@ -4,7 +4,9 @@ VENV := .venv
 PORT ?= 8200
 CLASS_PORT ?= $(shell expr $(PORT) + 1)
 
-.PHONY: start test bench screenshots
+MINUTES ?= 3
+
+.PHONY: start test bench campaign screenshots
 
 start: $(VENV)/ready
 	$(VENV)/bin/python -m ruddy_trellis --port $(PORT) --class-site $(CLASS_PORT)
@@ -15,6 +17,9 @@ test: $(VENV)/ready-for-tests
 
 bench: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m bench
+
+campaign: $(VENV)/ready-for-tests
+	$(VENV)/bin/python -m tests.campaign $(MINUTES)
 
 screenshots: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m docs.take_screenshots

@@ -8,6 +8,7 @@ import threading
 import uvicorn
 
 from .class_site import create_class_site
+from .core.limits import MESSAGE_BYTES
 from .demo import SCHOOL
 from .web.application import create_application
 
@@ -34,7 +35,9 @@ def main():
     logging.getLogger("uvicorn.error").addFilter(lambda record: "without completing handshake" not in record.getMessage())
     if arguments.class_site:
         serve_class_site(application, arguments)
-    uvicorn.run(application, host=arguments.host, port=arguments.port, log_level="warning", ws_per_message_deflate=False)
+    uvicorn.run(
+        application, host=arguments.host, port=arguments.port, log_level="warning", ws_per_message_deflate=False, ws_max_size=MESSAGE_BYTES
+    )
 
 
 def serve_class_site(application, arguments):

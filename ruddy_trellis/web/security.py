@@ -1,7 +1,10 @@
 """What every answer carries, and which requests are turned away."""
 
+import logging
+
 from starlette.responses import PlainTextResponse
 
+_LOG = logging.getLogger(__name__)
 _POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
     "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors {}"
@@ -34,8 +37,12 @@ class Guard:
             return
         headers = {name.decode("latin-1"): value.decode("latin-1") for name, value in scope["headers"]}
 
+        started = False
+
         async def guarded_send(message):
+            nonlocal started
             if message["type"] == "http.response.start":
+                started = True
                 more = [*_HEADERS, (b"content-security-policy", policy(scope["path"]).encode())]
                 if not any(name == b"cache-control" for name, _ in message["headers"]):
                     more.append((b"cache-control", b"no-store"))  # what is a teacher's own is not to be found after signing out
@@ -49,4 +56,16 @@ class Guard:
             answer = PlainTextResponse("That is too large: a lesson file has at most 2 MB.", 413)
         elif "transfer-encoding" in headers and scope["method"] == "POST":
             answer = PlainTextResponse("Send the length of the file with it.", 411)
-        await (answer or self._app)(scope, receive, guarded_send)
+        elif "charset" in headers.get("content-type", "").lower() and "utf-8" not in headers["content-type"].lower():
+            answer = PlainTextResponse("Send text as UTF-8.", 415)
+        try:
+            await (answer or self._app)(scope, receive, guarded_send)
+        except OverflowError:
+            await PlainTextResponse("Not found", 404)(scope, receive, guarded_send)  # a number that no id can be
+        except Exception:
+            # A fault of ours: noted, and answered with the same headers as all else.
+            _LOG.exception("%s %s could not be answered", scope["method"], scope["path"])
+            if not started:
+                await PlainTextResponse("That could not be done. The fault is on our side and has been noted.", 500)(
+                    scope, receive, guarded_send
+                )

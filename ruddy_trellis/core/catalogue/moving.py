@@ -12,6 +12,10 @@ _LADDER = (
 )
 
 
+#: How many steps a dial has at most.
+_MOST_STEPS = 1_000_000
+
+
 def _dial(m, least, most, step, value):
     value = m.choose(value - least, value, least)
     return m.choose(most - value, value, most)
@@ -27,8 +31,8 @@ def _check_dial(fills, board):
     least, most, step = (fills[name] for name in ("least", "most", "step"))
     if not least < most:
         raise Refusal("A dial goes from a smaller number to a larger one.")
-    if not 0 < step <= most - least:
-        raise Refusal("The step of a dial is above zero and no longer than its whole range.")
+    if not (most - least) / _MOST_STEPS <= step <= most - least:
+        raise Refusal("The step of a dial is above zero and no longer than its whole range, which has at most a million steps.")
 
 
 def _make_dial(key, words, tool, keys, dimension, example):

@@ -1,5 +1,6 @@
 """The shape and the label of each step, which change while something moves."""
 
+import logging
 from collections.abc import Sequence
 from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
@@ -65,6 +66,9 @@ class _Known:
     written: object = None
 
 
+_LOG = logging.getLogger(__name__)
+
+
 class Shapes:
     """Makes the shape and the label of each step of a board."""
 
@@ -97,7 +101,14 @@ class Shapes:
         if known is None:
             known = self._known[id] = self._know(id)
         value = self.board.values[known.place]
-        return _NOTHING if value is None else known.shaper(known, value)
+        if value is None:
+            return _NOTHING
+        try:
+            return known.shaper(known, value)
+        except Exception:
+            # One thing that cannot be drawn costs its own drawing, never the board; it is a fault of ours, so it is logged.
+            _LOG.exception("The step %s (%s) could not be drawn", id, known.step.does)
+            return _NOTHING
 
     def _know(self, id):
         board = self.board

@@ -76,7 +76,7 @@ def with_defaults(construction: Construction, fills: Fills, board: Board) -> dic
 
 
 def _new_step(board, construction, fills, name):
-    last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdigit()), default=0)
+    last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal()), default=0)
     step = Step(f"s{last + 1}", construction.key, fills)
     names = board.names
     if name is not None:
@@ -92,7 +92,7 @@ def new_step_ids(fill: Any, new_ids: Sequence[str], prefix: str = "new:") -> Any
         if not id.startswith(prefix):
             return id
         number = id[len(prefix) :]
-        if not number.isdigit() or int(number) >= len(new_ids):
+        if not number.isdecimal() or int(number) >= len(new_ids):
             raise Refusal("The edit names a new step that it does not add.")
         return new_ids[int(number)]
 

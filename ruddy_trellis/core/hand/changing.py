@@ -39,9 +39,14 @@ def ahead(hand, message: messages.Ahead) -> Doing:
 def board_look(hand, message: messages.BoardLook) -> Doing:
     """The look of one thing becomes the board's own look of its kind."""
     step, settings = hand.board.step(_known(hand, message.id)), hand.board.settings
-    patch = yield Change(Arrange(looks={**settings.looks, step.makes: LookChanges(**look_of(step, settings.looks))}))
+    patch = yield Change(Arrange(looks={**settings.looks, step.makes: _look(step, settings.looks)}))
     words = f"Every {word(step.makes)} of this board now looks so, where it was given no look of its own."
     yield done(replace(patch, words=words).words)
+
+
+def _look(step, looks) -> LookChanges:
+    """The look of a thing as a board's own look; what has no lines has no width to give."""
+    return LookChanges(**{part: value for part, value in look_of(step, looks).items() if (part, value) != ("width", 0.0)})
 
 
 def show_range(hand, message: messages.Range) -> Doing:

@@ -40,6 +40,8 @@ class Drags:
         if not numbers:
             return []
         pegs, _, rows = self._held[owner]
+        if any(id not in board for id in pegs):
+            return None  # someone else took it away
         items = refreshed(board, extent, board.move({id: tuple(map(_bounded, at)) for id, at in numbers.items() if id in pegs}))
         if board.settings.logging and board.settings.log:
             row = logged_row(board)

@@ -43,7 +43,7 @@ def fill_from_json(data: Any) -> Any:
         if len(data[name]) > most:
             raise Refusal(f"That {name} is too long.")
         operands = data["of"]
-        if isinstance(operands, list) and all(isinstance(ids, list) and all(isinstance(i, str) for i in ids) for ids in operands):
+        if isinstance(operands, list) and all(isinstance(ids, list) and ids and all(isinstance(i, str) for i in ids) for ids in operands):
             text = " ".join(data[name].split()) if name == "words" else data[name]
             kept = make(text, tuple(map(tuple, operands)))
             kept.check_places()

@@ -30,9 +30,9 @@ class Words(Formula):
         """Raise Refusal unless every place in the text has its reading, and every formula can be read."""
         places = set()
         for inner in _KEPT.findall(self.text):
-            used = [inner] if inner.isdigit() else re.findall(r"\{(\d+)\}", inner)
+            used = [inner] if inner.isdecimal() else re.findall(r"\{(\d+)\}", inner)
             places.update(map(int, used))
-            if not inner.isdigit():
+            if not inner.isdecimal():
                 in_order = list(dict.fromkeys(used))
                 Formula(
                     _renumbered(inner, {number: place for place, number in enumerate(in_order)}), tuple(() for _ in in_order)
@@ -43,7 +43,8 @@ class Words(Formula):
     def written(self, names: Sequence[str]) -> str:
         """The text as a person types it: with names of readings in braces."""
         return _KEPT.sub(
-            lambda found: f"{{{names[int(found[1])]}}}" if found[1].isdigit() else f"{{{Formula(found[1], ()).written(names)}}}", self.text
+            lambda found: f"{{{names[int(found[1])]}}}" if found[1].isdecimal() else f"{{{Formula(found[1], ()).written(names)}}}",
+            self.text,
         )
 
     def filled(self, reading: Callable[[int], str], formula: Callable[[Formula], str]) -> str:
@@ -54,7 +55,7 @@ class Words(Formula):
             formula: a function from a Formula of the operands to the text of its value.
         """
         return _KEPT.sub(
-            lambda found: reading(int(found[1])) if found[1].isdigit() else formula(Formula(found[1], self.operands)), self.text
+            lambda found: reading(int(found[1])) if found[1].isdecimal() else formula(Formula(found[1], self.operands)), self.text
         )
 
 

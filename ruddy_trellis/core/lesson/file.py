@@ -1,6 +1,8 @@
 """The open file format: lessons as JSON, read through one door whoever wrote them."""
 
+import logging
 from collections.abc import Iterable
+from contextlib import suppress
 from typing import Annotated, Any, Literal
 
 import orjson
@@ -21,6 +23,9 @@ from ..language.names import RESERVED, check_name
 from ..refusal import Refusal
 
 FORMAT, VERSION = "ruddy-trellis lesson", 1
+
+
+_LOG = logging.getLogger(__name__)
 
 
 class _Part(BaseModel):
@@ -161,6 +166,28 @@ def _as_now_made(step, board):
     if step.does == "inverted_line" and is_ids(of) and of[0] in board and board.kind_of(of[0]) in (SEGMENT, VECTOR, RAY):
         return step.with_(does=f"inverted_{board.kind_of(of[0])}")
     return step
+
+
+def board_from_store(text: str) -> Board:
+    """A board from the text that is kept of it. What was kept once always opens: steps that can no longer be made are left
+    out with what hangs on them, and logged; they stay in the history."""
+    data = orjson.loads(text)
+    try:
+        return board_from_data(BoardData.model_validate(data))
+    except (Refusal, ValidationError):
+        _LOG.exception("A board that was kept could not be read whole")
+    board = Board()
+    for raw in data.get("steps", ()):
+        try:
+            step = step_from_json(StepData.model_validate(raw).model_dump(by_alias=True, exclude_unset=True))
+            check_fills(step.construction, step.fills, board)
+            board.append(step)
+        except (Refusal, ValidationError, KeyError):
+            _LOG.warning("Left out: %s", str(raw)[:200])
+    with suppress(Refusal, ValidationError):
+        settings = {name: part for name, part in data.items() if name in ("title", "unit", "ground", "decimals", "view", "paper", "size")}
+        prepare(board, Arrange(**settings)).apply(board)
+    return board
 
 
 def check_kept(board: Board, ids: Iterable[str]) -> None:

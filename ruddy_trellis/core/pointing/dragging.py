@@ -44,7 +44,10 @@ class Drag:
                 return {self.sliding: (settled(grabbed.fills, x),)}
             if any(board.value(id) is None for id in grabbed.fills["path"]):
                 return {}
-            return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
+            try:
+                return {self.sliding: (place_near(board, self.sliding, (x, y)),)}
+            except ArithmeticError:
+                return {}  # its path has no length now, so there is nowhere to go
         dx, dy = x - self.start[0], y - self.start[1]
         if len(self.free) == 1:
             ((id, at),) = self.free.items()

@@ -59,7 +59,10 @@ async def carry(socket, live, kind):
         connection.welcome()
         pace = Pace()
         while not writer.done():
-            await connection.receive(await socket.receive_text())
+            message = await socket.receive()
+            if message["type"] == "websocket.disconnect":
+                break
+            await connection.receive(message.get("text") or message.get("bytes") or b"")
             await pace.keep()
     except (WebSocketDisconnect, ConnectionError):
         pass  # the browser has gone

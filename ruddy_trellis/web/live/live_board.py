@@ -10,7 +10,7 @@ from ...core.display import Extent, display
 from ...core.edits import Patch, prepare
 from ...core.edits.history import brought_back, state_before
 from ...core.hand import Drags
-from ...core.lesson.file import BoardData, board_from_data, board_to_text, check_kept
+from ...core.lesson.file import board_from_store, board_to_text, check_kept
 from ...core.refusal import Refusal
 
 
@@ -23,7 +23,7 @@ class LiveBoard:
     def __init__(self, row, edit_count, lessons, board=None):
         self.id = row.id
         self.lesson_id = row.lesson_id
-        self.board: Board = board if board is not None else board_from_data(BoardData.model_validate(orjson.loads(row.document)))
+        self.board: Board = board if board is not None else board_from_store(row.document)
         self.edits_done = row.edits_done
         self.edit_count = edit_count
         self.connections = set()

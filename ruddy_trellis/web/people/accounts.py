@@ -14,7 +14,7 @@ from ...core import limits
 from ...core.lesson.file import lesson_to_json
 from ...core.refusal import Refusal
 from ..rendering import file_name, page
-from .passwords import hashed_password, is_password
+from .passwords import check_new_password, hashed_password, is_password
 from .who import let_in, let_out, signed_in, visitor
 
 router = APIRouter()
@@ -82,8 +82,9 @@ def register(request: Request, name: Short = "", sign_in: Short = "", password: 
             raise Refusal(f"Your name, as colleagues and students see it, has from 1 to {limits.TITLE_LENGTH} characters.")
         if not _SIGN_IN.fullmatch(handle):
             raise Refusal("A sign-in is an e-mail address, or has from 2 to 41 letters, digits, dots and hyphens: “robin.alder”.")
-        hashed = hashed_password(password)
+        check_new_password(password)
         state.attempts.check_registering(_address(request))
+        hashed = hashed_password(password)
         teacher = state.teachers.register(handle, name, hashed)
         if teacher is None:
             raise Refusal("That sign-in is taken. Choose another one.")

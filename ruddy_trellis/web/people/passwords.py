@@ -20,12 +20,17 @@ _NOBODY = _HASHER.hash("nobody has this one")
 
 def hashed_password(password):
     """The Argon2 hash of a new password. Raises Refusal where the password does not do."""
+    check_new_password(password)
+    with _HASHING:
+        return _HASHER.hash(password)
+
+
+def check_new_password(password):
+    """Raise Refusal where a password does not do."""
     if not LEAST <= len(password) <= MOST:
         raise Refusal(f"A password has from {LEAST} to {MOST} characters. A few words in a row are easy to keep in mind.")
     if len(set(password)) < 5:
         raise Refusal("A password needs at least five different characters.")
-    with _HASHING:
-        return _HASHER.hash(password)
 
 
 def is_password(teacher, password):
