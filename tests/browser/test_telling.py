@@ -87,7 +87,7 @@ class TellingTest(BrowserTest):
         self.page.click("[data-look=cover]:text-is('covered until pressed')")
         b.settle()
         b.escape()
-        self.assertIn("A covered value", self.page.inner_text("#seen"))
+        self.assertIn("A covered text", self.page.inner_text("#seen"))
         b.click(3.6, 3.8)
         self.page.wait_for_timeout(200)
         self.assertIn("The way across is", self.page.inner_text("#seen"))

@@ -143,13 +143,15 @@ def walk(test, f, ids, steps, chance, size=0.01):
         clear = [at is not None and sharpness(board, at) > 0.1 for at in before]
         seen.append((peg, (x, y), list(board.values)))
         board.move({peg: (x + size * math.cos(heading), y + size * math.sin(heading))})
-        for id, at, was_clear in zip(ids, before, clear):
-            now = board.value(id)
-            if was_clear and now is not None and sharpness(board, now) > 0.1 and max(map(abs, at)) < 20:
-                test.assertLess(math.dist(at, now), 80 * size, f"{board.name(id)} jumped in step {number}")
-            alone = was_clear and all(other is None or other == at or math.dist(at, other) > 0.6 for other in before)
-            if alone and max(map(abs, at)) < 20 and None not in (f.value("p"), f.value("r")):
-                test.assertIsNotNone(now, f"{board.name(id)} vanished in step {number}")
+        now = [board.value(id) for id in ids]
+        for name, at, was_clear, after in zip(map(board.name, ids), before, clear, now):
+            if was_clear and after is not None and math.dist(at, after) > 20 * size:
+                # It has gone far, as crossings of flat conics do; but no other one may have come to where it was.
+                nearest = min(math.dist(at, other) for other in now if other)
+                test.assertGreater(nearest, math.dist(at, after) / 4, f"{name} jumped in step {number}")
+        if None not in (f.value("p"), f.value("r")):
+            # They come and go in pairs.
+            test.assertEqual(sum(at is None for at in before) % 2, sum(at is None for at in now) % 2, f"in step {number}")
         there = [board.value(id) for id in ids if board.value(id)]
         for p, q in itertools.combinations(there, 2):
             if sharpness(board, p) > 1e-3:  # where they touch, two are one

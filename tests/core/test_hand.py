@@ -1,10 +1,12 @@
 """One hand at a board, without a server."""
 
+import json
 import subprocess
 import sys
 import unittest
 
 from ruddy_trellis.core.board import Board
+from ruddy_trellis.core.edits import LookChanges, Restyle, perform
 from ruddy_trellis.core.hand import Alone, StudentHand
 
 from .figures import figure
@@ -14,6 +16,7 @@ WITHOUT_ARRAYS = """
 import sys
 sys.modules["numpy"] = sys.modules["flint"] = None
 from ruddy_trellis.core.board import Board
+from ruddy_trellis.core.edits import LookChanges, Restyle, perform
 from ruddy_trellis.core.hand import Alone
 alone = Alone(Board())
 for text in (
@@ -149,6 +152,35 @@ class HandTest(unittest.TestCase):
         ):
             self.assertEqual(alone.do(**message)[0]["kind"], "refusal")
         self.assertEqual(len(alone.board), 2)
+
+    def test_what_is_covered_is_in_no_answer_until_it_is_lifted(self):
+        text = (
+            "A=(0,0)\nB=(4,0)\nAB is the segment from A to B\nm is the equal-length mark on AB drawn twice\n"
+            "S is the length of AB\nh = S * 7 / 3\nw is the words “so it is {h}” at (1, 1)"
+        )
+        alone = self.alone(text, StudentHand)
+        ids = [alone.board.ids_named(name)[0] for name in "mhw"]
+        perform(alone.board, Restyle(ids=ids, look=LookChanges(cover=True)))
+
+        def told(**message):
+            return json.dumps(alone.do(**message))
+
+        whole = json.dumps(alone.whole())
+        answers = [
+            whole,
+            *(told(t="select", ids=[id]) for id in ids),
+            told(t="grab", ids=["s2"], at=[4, 0]),
+            told(t="drag", to=[6, 0], seq=1),
+        ]
+        for answer in answers:
+            for secret in ("9.33", "14.00", "so it is", "twice", "* 7", "count"):
+                self.assertNotIn(secret, answer)
+        self.assertIn("a covered mark", whole)
+        self.assertIn("14.00", told(t="lift", ids=[ids[1]]))
+        seen = json.dumps(alone.hand.as_seen(alone.whole()))
+        self.assertIn("14.00", seen)
+        self.assertNotIn("so it is", seen)
+        self.assertNotIn("14.00", told(t="lift", ids=[]))
 
     def test_the_path_of_a_drag_needs_neither_numpy_nor_flint(self):
         done = subprocess.run([sys.executable, "-c", WITHOUT_ARRAYS], capture_output=True, text=True, check=False)

@@ -1,6 +1,6 @@
 """The display list: from steps to primitives."""
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 
 from ..kinds import (
     ARC,
@@ -22,6 +22,7 @@ from ..kinds import (
 )
 from ..language.printing import noun, sentence
 from ..seen import Items, SeenBoard
+from .covers import veiled
 from .extent import Extent
 from .palette import style_of
 from .shapes import Shapes
@@ -47,12 +48,13 @@ LAYERS = {
 }
 
 
-def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None) -> Items:
+def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, lifted: Collection[str] = ()) -> Items:
     """The display list of a board.
 
     Args:
         extent: the part that is seen.
         ids: the steps to show; all of them where left out.
+        lifted: the ids of things whose covers are lifted; what lies under the others is not in the list.
 
     Returns:
         For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, and what
@@ -63,17 +65,16 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None) 
         board.__dict__["_shapes"] = shapes
     items = []
     for step in board.steps if ids is None else map(board.step, ids):
-        items.append(
-            {
-                "id": step.id,
-                "kind": step.makes,
-                "layer": LAYERS[step.makes],
-                "says": noun(board, step.id),
-                "sentence": sentence(board, step.id),
-                "style": style_of(step, board.settings.looks),
-                **shapes.of(step.id),
-            }
-        )
+        item = {
+            "id": step.id,
+            "kind": step.makes,
+            "layer": LAYERS[step.makes],
+            "says": noun(board, step.id),
+            "sentence": sentence(board, step.id),
+            "style": style_of(step, board.settings.looks),
+            **shapes.of(step.id),
+        }
+        items.append(veiled(item, step.makes) if step.look.cover and step.id not in lifted else item)
     return items
 
 
@@ -84,7 +85,7 @@ def at_first(items: Items) -> Items:
     return [item for item in items if item["id"] not in closed]
 
 
-def refreshed(board: SeenBoard, extent: Extent, ids: Sequence[str]) -> Items:
+def refreshed(board: SeenBoard, extent: Extent, ids: Sequence[str], lifted: Collection[str] = ()) -> Items:
     """The parts of these steps' items that change when something moves: their ``shape`` and their ``label``.
 
     ``shape`` is None where a step has no value now, ``label`` where none is shown. Names of points next to them are
@@ -95,7 +96,12 @@ def refreshed(board: SeenBoard, extent: Extent, ids: Sequence[str]) -> Items:
     for id in ids:
         more.update(shapes.joined.get(id, ()))
     more.update(shapes.marks_that_changed(ids))
-    return [{"id": id, **shapes.of(id)} for id in more]
+    items: Items = [{"id": id, **shapes.of(id)} for id in more]
+    if shapes.covered:
+        items = [
+            veiled(item, board.kind_of(item["id"])) if item["id"] in shapes.covered and item["id"] not in lifted else item for item in items
+        ]
+    return items
 
 
 def _shapes(board, extent):

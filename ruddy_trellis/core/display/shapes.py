@@ -77,6 +77,7 @@ class Shapes:
         self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
         self.joined = _neighbours(board)
+        self.covered = {step.id for step in board.steps if step.look.cover}
         self.mark_groups = marking.groups(board)
         self._group = {id: group for group, ids in self.mark_groups.items() for id in ids}
         self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}

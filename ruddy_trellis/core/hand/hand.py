@@ -4,11 +4,12 @@ from collections.abc import Callable
 from typing import Any, Protocol
 
 from ..board import Board
-from ..display import Extent
+from ..display import Extent, display
 from ..pointing.dragging import Drag
 from ..pointing.offers import Offer
 from ..pointing.prompt import Prompt
 from ..refusal import Refusal
+from ..seen import Items
 from . import changing, messages, moving, prompting, selecting, showing
 from .acts import Answer, Doing
 
@@ -52,6 +53,7 @@ class Hand:
         selected: the ids of what is selected, in order.
         offers: what the selection could become.
         drag: what is held, or None.
+        lifted: the ids of things whose covers this person has lifted.
     """
 
     def __init__(self, table: Table) -> None:
@@ -61,10 +63,24 @@ class Hand:
         self.selected: list[str] = []
         self.offers: list[Offer] = []
         self.drag: Drag | None = None
+        self.lifted: set[str] = set()
 
     @property
     def board(self) -> Board:
         return self.table.board
+
+    def as_seen(self, message: Answer) -> Answer:
+        """A message that is told to everyone as this person sees it: with what lies under the covers that they have lifted."""
+        if not self.lifted:
+            return message
+        if message["t"] == "frames":
+            return {**message, "frames": [self._lifted_items(items) for items in message["frames"]]}
+        return {**message, "items": self._lifted_items(message["items"])} if "items" in message else message
+
+    def _lifted_items(self, items: Items) -> Items:
+        known = [item["id"] for item in items if item["id"] in self.lifted and item["id"] in self.board]
+        fresh = {item["id"]: item for item in display(self.board, self.table.extent, known, self.lifted)}
+        return [{part: fresh[item["id"]][part] for part in item} if item["id"] in fresh else item for item in items]
 
     def welcome(self) -> list[Answer]:
         """What a browser is told first: the whole board, and the sentence bar."""

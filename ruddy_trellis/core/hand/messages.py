@@ -165,6 +165,13 @@ class Range(_Message):
     view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
 
 
+class Lift(_Message):
+    """Lift the covers of these things, and put all others back."""
+
+    t: Literal["lift"]
+    ids: Ids
+
+
 class Undo(_Message):
     t: Literal["undo"]
 
@@ -206,6 +213,7 @@ Message = Annotated[
     | LookBack
     | BringBack
     | Range
+    | Lift
     | Undo
     | Redo
     | Reset,

@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from ..display.covers import cover_words
 from ..edits.deleting import what_goes
 from ..kinds import join
 from ..language.printing import noun, sentence
@@ -21,17 +22,18 @@ def select(hand, message: messages.Select) -> Doing:
     hand.offers = offers(board, hand.selected) if 0 < len(hand.selected) <= _MOST_OFFERED else []
     yield {
         "t": "offers",
-        "words": _words(board, hand.selected),
+        "words": _words(board, hand.selected, hand.lifted),
         "warning": what_goes(board, hand.selected),
         "offers": [{"does": offer.does, "sentence": offer.sentence} for offer in hand.offers],
     }
 
 
-def _words(board, ids: list[str]) -> str:
+def _words(board, ids: list[str], lifted: set[str]) -> str:
     if not ids:
         return ""
     if len(ids) == 1:
-        return sentence(board, ids[0])
+        step = board.step(ids[0])
+        return cover_words(step.makes) if step.look.cover and step.id not in lifted else sentence(board, step.id)
     return join(noun(board, id) for id in ids) if len(ids) <= 4 else f"{len(ids)} things"
 
 

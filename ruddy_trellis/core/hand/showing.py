@@ -28,6 +28,15 @@ def view(hand, message: messages.View) -> Doing:
     yield {"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in items]}
 
 
+def lift(hand, message: messages.Lift) -> Doing:
+    """Covers are lifted for one person: what lies under them is told to nobody else."""
+    board, before = hand.board, hand.lifted
+    hand.lifted = {id for id in message.ids if id in board and board.step(id).look.cover}
+    turned = [id for id in (*before, *hand.lifted) if id in board and (id in before) != (id in hand.lifted)]
+    if turned:
+        yield {"t": "changed", "items": display(board, hand.table.extent, turned, hand.lifted), "gone": [], "state": hand.table.state()}
+
+
 def look_back(hand, message: messages.LookBack) -> Doing:
     if message.number is None:
         yield {**hand.table.whole(), "back": None}
@@ -76,6 +85,7 @@ def pause(hand, message: messages.Pause) -> Doing:
 
 HANDLERS: dict[type, Any] = {
     messages.View: view,
+    messages.Lift: lift,
     messages.LookBack: look_back,
     messages.BringBack: bring_back,
     messages.Shake: shake,

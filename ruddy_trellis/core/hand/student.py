@@ -13,6 +13,7 @@ _ALLOWED = (
     messages.Nudge,
     messages.Select,
     messages.View,
+    messages.Lift,
     messages.Undo,
     messages.Redo,
     messages.Play,

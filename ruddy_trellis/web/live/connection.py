@@ -20,7 +20,7 @@ class Connection:
         self.live = live
         self.view = None
         self.hand = kind(live)
-        self.outgoing = Outgoing(socket)
+        self.outgoing = Outgoing(socket, self.hand.as_seen)
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
         self.close, self.write = self.outgoing.close, self.outgoing.write
         self._shaking = None

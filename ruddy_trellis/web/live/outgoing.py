@@ -9,10 +9,14 @@ _QUEUE = 2_000
 
 
 class Outgoing:
-    """A queue of messages for one socket, in which of a moving thing only the newest picture waits."""
+    """A queue of messages for one socket, in which of a moving thing only the newest picture waits.
 
-    def __init__(self, socket):
-        self._socket = socket
+    Args:
+        as_seen: a function that gives a message as this person sees it.
+    """
+
+    def __init__(self, socket, as_seen):
+        self._socket, self._as_seen = socket, as_seen
         self._loop = asyncio.get_running_loop()
         self.waiting = []
         self.items = {}
@@ -23,7 +27,7 @@ class Outgoing:
         """Queue a message."""
         if self.items:
             self._flush_items()
-        self.waiting.append(message)
+        self.waiting.append(self._as_seen(message))
         if len(self.waiting) > _QUEUE and self._closing is None:
             self.waiting.clear()
             self._close(1013)
@@ -44,7 +48,7 @@ class Outgoing:
             self._closing = asyncio.ensure_future(self._socket.close(code))
 
     def _flush_items(self):
-        self.waiting.append({"t": "moved", "items": list(self.items.values())})
+        self.waiting.append(self._as_seen({"t": "moved", "items": list(self.items.values())}))
         self.items = {}
 
     async def write(self):

@@ -59,11 +59,13 @@ export class BoardView {
     this.drags.clear();
     this.hooks.connected?.(open);
     if (open) this.tellView(false);
+    if (open && this.drawing.uncovered.size) this.line.send("lift", { ids: [...this.drawing.uncovered] });
   }
 
   /** What the server tells of the board. */
   listen() {
     const { line } = this;
+    this.drawing.onCovers = (ids) => line.send("lift", { ids });
     line.on("board", (message) => {
       this.drawing.show(message.items);
       this.showDials();

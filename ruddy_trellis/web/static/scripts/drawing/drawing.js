@@ -95,16 +95,20 @@ export class Drawing {
     if (!item?.style.cover) return false;
     if (covered(item)) this.uncovered.add(id);
     else this.uncovered.delete(id);
+    this.coversChanged();
+    return true;
+  }
+
+  coversChanged() {
     useUncovered(this.uncovered);
     this.paint({ uncovered: [...this.uncovered] });
-    return true;
+    this.onCovers?.([...this.uncovered]);
   }
 
   /** Put every cover back. */
   coverAll() {
     this.uncovered.clear();
-    useUncovered(this.uncovered);
-    this.paint({ uncovered: [] });
+    this.coversChanged();
   }
 
   /** Draw one thing as far as its instrument has come; null for none. */
@@ -236,7 +240,7 @@ export class Drawing {
         const doubt = item.shape.doubt ? ": the figure does not agree now" : "";
         const says =
           item.kind === "number" ? (item.label?.text ?? item.sentence) : item.kind === "words" ? item.shape.words : item.sentence;
-        line.textContent = covered(item) ? `A covered ${item.kind === "mark" ? "mark" : "value"}: press it to see` : says + doubt;
+        line.textContent = covered(item) ? item.sentence.replace(/^a/, "A") : says + doubt;
         return line;
       }),
     );

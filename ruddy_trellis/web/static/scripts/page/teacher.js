@@ -365,6 +365,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "=") edit({ kind: "record" });
   else if (/^[1-9]$/.test(event.key) && selected.length && event.key <= bar.offered) line.send("offer", { number: Number(event.key) - 1 });
   else if (event.key === "/") document.getElementById("typed").focus();
+  else if (event.key === "Enter" && !tool && event.target === canvas && selected.length === 1) drawing.uncover(selected[0]);
   else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
   else if (event.key === " " && event.target === canvas) gestures.space = true;
   else if (event.target.matches("[role=tab], input") || !view.nudge(event, selected)) {
