@@ -64,6 +64,23 @@ class DragTest(BrowserTest):
         self.assertEqual([round(part, 1) for part in b.value("A")], [2, 1])
 
 
+class MenuTest(BrowserTest):
+    def test_a_menu_closes_at_a_press_elsewhere_and_is_about_what_it_names(self):
+        b = BoardPage(self.page, self.server.address).start("Menus")
+        b.say("A = (0, 0)", "B = (3, 0)")
+        b.escape()
+        self.page.mouse.click(*b.pixel(0, 0), button="right")
+        self.page.wait_for_selector("#choices:visible")
+        self.assertIn("point A", self.page.inner_text("#choices"))
+        b.click(3, 0)
+        self.assertTrue(self.page.is_hidden("#choices"))
+        self.page.mouse.click(*b.pixel(0, 0), button="right")
+        self.page.keyboard.press("]")  # another thing is chosen while the menu is open
+        self.page.click("#choices >> text=Delete")
+        b.settle()
+        self.assertEqual(b.working(), ["B is a free point at (3, 0)"])
+
+
 class ToolTest(BrowserTest):
     def test_a_pinned_tool_stays_and_the_hand_returns_otherwise(self):
         b = BoardPage(self.page, self.server.address).start("Pinned")

@@ -91,6 +91,14 @@ class TellingTest(BrowserTest):
         b.click(3.6, 3.8)
         self.page.wait_for_timeout(200)
         self.assertIn("The way across is", self.page.inner_text("#seen"))
+        # By key as well: down again, and up.
+        self.page.focus("#drawing")
+        self.page.keyboard.press("Enter")
+        self.page.wait_for_timeout(200)
+        self.assertIn("A covered text", self.page.inner_text("#seen"))
+        self.page.keyboard.press("Enter")
+        self.page.wait_for_timeout(200)
+        self.assertIn("The way across is", self.page.inner_text("#seen"))
 
         # A mark can be covered as well; words hang on a corner, put off it with the mouse.
         b.escape()

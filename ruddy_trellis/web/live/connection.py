@@ -23,8 +23,7 @@ class Connection:
         self.outgoing = Outgoing(socket, self.hand.as_seen)
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
         self.close, self.write = self.outgoing.close, self.outgoing.write
-        self._shaking = None
-        self._running = None
+        self._shaking = self._running = None
 
     def welcome(self):
         """Send the whole board."""
@@ -48,10 +47,9 @@ class Connection:
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""
         self.live.connections.discard(self)
-        if self._shaking is not None:
-            self._shaking.cancel()
-        if self._running:
-            self._running.task.cancel()
+        for task in (self._shaking, self._running and self._running.task):
+            if task is not None:
+                task.cancel()
         await self.live.drop(self)
 
     async def _do(self, doing):
@@ -94,8 +92,7 @@ class Connection:
                 return await live.reset()
             case acts.ShowView(view, keep):
                 self.view = view
-                if keep:
-                    await live.keep_view(view)
+                await live.keep_view(view, keep)
             case acts.TellAll(answer):
                 live.tell(answer)
             case acts.ShowFrames(frames, pause):
@@ -122,8 +119,6 @@ class Connection:
         # The board may have changed meanwhile: what is really there has the last word.
         self.send(self.live.whole())
 
-    # Motions ------------------------------------------------------------------------------------------------
-
     async def _run(self, ids, from_start):
         if self._running:
             ids = tuple(dict.fromkeys((*self._running.ids, *ids)))
@@ -148,8 +143,7 @@ class Connection:
         """The motion has stopped: where it stopped is kept as one edit, and the page told what is there."""
         board = self.live.board
         self.send({"t": "playing", "ids": []})
-        there = {id: numbers for id, numbers in running.places().items() if id in board and not board.step(id).look.locked}
-        with suppress(Refusal):  # what it moved was changed meanwhile; the board as it is has the last word
-            if there:
+        if there := {id: numbers for id, numbers in running.places().items() if id in board and not board.step(id).look.locked}:
+            with suppress(Refusal):  # what it moved was changed meanwhile; the board as it is has the last word
                 await self.live.change(Move(numbers=there))
         self.send(self.live.whole())

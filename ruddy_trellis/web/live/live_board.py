@@ -167,8 +167,10 @@ class LiveBoard:
         await self._keep(patch)
         return patch.words
 
-    async def keep_view(self, view):
-        """Keep the part of the board that is shown when it is opened next; no edit, so not undone."""
+    async def keep_view(self, view, keep=True):
+        """Keep the part of the board that is shown when it is opened next, if it shall be; no edit, so not undone."""
+        if not keep:
+            return
         async with self._lock:
             self.board.settings = self.board.settings.with_(view=view)
             if self._drags or self.id is None:

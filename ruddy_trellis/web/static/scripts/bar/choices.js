@@ -52,3 +52,14 @@ box.addEventListener("keydown", (event) => {
   event.preventDefault();
   event.stopPropagation();
 });
+
+// A press elsewhere puts the list away, and is otherwise as any other.
+document.addEventListener(
+  "pointerdown",
+  (event) => {
+    if (box.hidden || box.contains(event.target)) return;
+    back = null; // what was pressed has the focus now
+    hideChoices();
+  },
+  { capture: true },
+);

@@ -8,7 +8,14 @@ export class Shelf {
     this.onTool = onTool;
     this.tools = [...document.querySelectorAll("[data-tool]")];
     this.first = "";
-    for (const tab of document.querySelectorAll("[data-group]")) tab.addEventListener("click", () => this.show(tab.dataset.group));
+    this.foot = document.querySelector("footer");
+    for (const tab of document.querySelectorAll("[data-group]"))
+      tab.addEventListener("click", () => {
+        // Where the rows open over the board, a second press puts them away.
+        const again = tab.getAttribute("aria-selected") === "true" && this.foot.classList.contains("open");
+        this.foot.classList.toggle("open", !again);
+        this.show(tab.dataset.group);
+      });
     for (const tool of this.tools) tool.addEventListener("click", () => onTool(tool.dataset.tool || null));
     rove(document.querySelector(".group-names"), "[data-group]");
     for (const row of document.querySelectorAll(".tools")) rove(row, "[data-tool]");
@@ -45,6 +52,7 @@ export class Shelf {
 
   /** The tool that is in the hand now; null for the hand itself. */
   press(key) {
+    this.foot.classList.remove("open");
     for (const tool of this.tools) tool.setAttribute("aria-pressed", String((tool.dataset.tool || null) === key));
     const tool = this.tools.find((one) => key && one.dataset.tool === key);
     const row = tool?.closest(".tools");

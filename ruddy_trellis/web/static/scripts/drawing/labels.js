@@ -52,7 +52,9 @@ export function wordsBox({ shape, style }) {
     else lines[lines.length - 1] = line ? `${line} ${word}` : word;
   }
   ruler.font = `${size}px ${FONT}`;
-  const width = Math.max(...lines.map((line) => ruler.measureText(line).width)) + size;
+  // Under a cover there is a question mark, and room enough to press it.
+  const least = shape.words === "?" ? 7 * size : 0;
+  const width = Math.max(least, ...lines.map((line) => ruler.measureText(line).width)) + size;
   return { lines, size, width, height: lines.length * size * 1.3 + size * 0.5 };
 }
 

@@ -167,15 +167,16 @@ function sameSort(id, other) {
 function menu(id, place) {
   if (!selected.includes(id)) select([id]);
   const { style, says, kind } = drawing.things.get(id);
-  const restyle = (look) => edit({ kind: "restyle", ids: selected, look });
+  const ids = [...selected]; // the menu stays about what its title says, whatever is selected meanwhile
+  const restyle = (look) => edit({ kind: "restyle", ids, look });
   const ways = [
     { words: "Change its look or name", act: () => drawer.open("look") },
     { words: style.hidden ? "Show" : "Hide", act: () => restyle({ hidden: !style.hidden }) },
-    { words: "Delete", act: remove },
+    { words: "Delete", act: () => edit({ kind: "delete", ids }) },
   ];
   if (kind !== "number")
     ways.splice(1, 0, { words: style.label ? "Take its label away" : "Show its label", act: () => restyle({ label: !style.label }) });
-  showChoices(place, selected.length > 1 ? `${selected.length} things` : says, ways);
+  showChoices(place, ids.length > 1 ? `${ids.length} things` : says, ways);
 }
 
 /** Select the next or the one before of the things that are seen. */
