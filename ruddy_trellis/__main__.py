@@ -3,41 +3,103 @@
 import argparse
 import logging
 import os
+import socket
+import sys
 import threading
+from pathlib import Path
 
 import uvicorn
+from alembic.util.exc import CommandError
+from sqlalchemy.exc import OperationalError
 
 from .class_site import create_class_site
+from .commands import bring_back, look_through, make_copy
 from .core.limits import MESSAGE_BYTES
 from .demo import SCHOOL
+from .store.upkeep import DataProblem, check_whole, hold
 from .web.application import create_application
 
 
-def main():
-    """Serve the application until it is stopped."""
+def main() -> int:
+    """Do what the command line asks for. Returns the exit code."""
     parser = argparse.ArgumentParser(prog="ruddy_trellis", description="Ruddy Trellis: constructions as sentences.")
     parser.add_argument("--host", default="127.0.0.1")
     parser.add_argument("--port", type=int, default=int(os.environ.get("PORT", "8200")))
     parser.add_argument("--data", default="data/trellis.sqlite", help="the database file")
     parser.add_argument("--no-demo", action="store_true", help="start without the demo lessons")
     parser.add_argument("--class-site", type=int, metavar="PORT", help="serve a stand-in class page there that shows a lesson in a frame")
+    asks = parser.add_subparsers(dest="ask", metavar="COMMAND")
+    asks.add_parser("run", help="serve the program; so it is without a command, too")
+    asks.add_parser("backup", help="copy the data to a file, while the program runs or not").add_argument("copy")
+    asks.add_parser("restore", help="put such a copy in the place of the data").add_argument("copy")
+    asks.add_parser("check", help="check the data, and open every board in it")
     arguments = parser.parse_args()
-    application = create_application(arguments.data, demo=not arguments.no_demo)
-    address = f"http://{arguments.host}:{arguments.port}"
-    print(f"\n  Ruddy Trellis is at {address}/  (Ctrl+C stops it)", flush=True)
-    if not arguments.no_demo:
-        print(
-            f"  Come in as {SCHOOL['teachers'][0]['name']} with one click, or sign in: {SCHOOL['teachers'][0]['sign_in']}, password "
-            f"{SCHOOL['password']}\n",
-            flush=True,
+    try:
+        if arguments.ask == "backup":
+            print(make_copy(arguments.data, arguments.copy))
+        elif arguments.ask == "restore":
+            print(bring_back(arguments.data, arguments.copy))
+        elif arguments.ask == "check":
+            words, well = look_through(arguments.data)
+            print(words)
+            return 0 if well else 1
+        else:
+            run(arguments)
+    except DataProblem as problem:
+        print(f"\n  {problem}\n", file=sys.stderr)
+        return 2
+    return 0
+
+
+def run(arguments):
+    """Serve the application until it is stopped. Raises DataProblem where it cannot start."""
+    for port in (arguments.port, arguments.class_site):
+        check_port(arguments.host, port)
+    with hold(arguments.data):
+        application = opened(arguments)
+        address = f"http://{arguments.host}:{arguments.port}"
+        print(f"\n  Ruddy Trellis is at {address}/  (Ctrl+C stops it)", flush=True)
+        if not arguments.no_demo:
+            first = SCHOOL["teachers"][0]
+            print(
+                f"  Come in as {first['name']} with one click, or sign in: {first['sign_in']}, password {SCHOOL['password']}\n", flush=True
+            )
+        # The server notes an error even where a WebSocket was answered with "not found", as it should be.
+        logging.getLogger("uvicorn.error").addFilter(lambda record: "without completing handshake" not in record.getMessage())
+        if arguments.class_site:
+            serve_class_site(application, arguments)
+        uvicorn.run(
+            application,
+            host=arguments.host,
+            port=arguments.port,
+            log_level="warning",
+            ws_per_message_deflate=False,
+            ws_max_size=MESSAGE_BYTES,
         )
-    # The server notes an error even where a WebSocket was answered with "not found", as it should be.
-    logging.getLogger("uvicorn.error").addFilter(lambda record: "without completing handshake" not in record.getMessage())
-    if arguments.class_site:
-        serve_class_site(application, arguments)
-    uvicorn.run(
-        application, host=arguments.host, port=arguments.port, log_level="warning", ws_per_message_deflate=False, ws_max_size=MESSAGE_BYTES
-    )
+
+
+def opened(arguments):
+    """The application on its data. Raises DataProblem where that is damaged, newer than the program, or cannot be written."""
+    if Path(arguments.data).exists():
+        check_whole(arguments.data)
+    try:
+        return create_application(arguments.data, demo=not arguments.no_demo)
+    except CommandError:
+        raise DataProblem(f"{arguments.data} was made by a newer Ruddy Trellis than this one.") from None
+    except OperationalError as error:
+        raise DataProblem(f"{arguments.data} cannot be written: {error.orig}.") from None
+
+
+def check_port(host, port):
+    """Raise DataProblem where nothing can be served at a port."""
+    if port is None:
+        return
+    try:
+        with socket.socket() as probe:
+            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+            probe.bind((host, port))
+    except (OSError, OverflowError) as error:
+        raise DataProblem(f"Nothing can be served at {host}, port {port}: {error}. Choose another one with --port.") from None
 
 
 def serve_class_site(application, arguments):
@@ -62,4 +124,4 @@ def serve_class_site(application, arguments):
 
 
 if __name__ == "__main__":
-    main()
+    sys.exit(main())

@@ -36,6 +36,9 @@ class Database:
         return Session(self.engine, expire_on_commit=False)
 
     def close(self):
+        """Bring everything from the write-ahead file into the file itself, and let go of it."""
+        with self.engine.connect() as connection:
+            connection.exec_driver_sql("PRAGMA wal_checkpoint(TRUNCATE)")
         self.engine.dispose()
 
 

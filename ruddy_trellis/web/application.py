@@ -1,6 +1,7 @@
 """The application, put together."""
 
 import gc
+from contextlib import asynccontextmanager
 from datetime import UTC, datetime, timedelta
 from functools import cache
 from pathlib import Path
@@ -40,6 +41,13 @@ class _Kept(StaticFiles):
         return response
 
 
+@asynccontextmanager
+async def _lifespan(application):
+    yield
+    # Stopped in order: what stands in the write-ahead file is brought into the file itself.
+    application.state.database.close()
+
+
 def create_application(data_path, demo=True):
     """The web application.
 
@@ -49,10 +57,12 @@ def create_application(data_path, demo=True):
     """
     # The collector's young generation holds about one drag position at its usual size; a larger one spares pauses.
     gc.set_threshold(50_000, 20, 50)
-    application = FastAPI(title="Ruddy Trellis", docs_url=None, redoc_url=None, openapi_url=None, dependencies=[Depends(identify)])
+    application = FastAPI(
+        title="Ruddy Trellis", lifespan=_lifespan, docs_url=None, redoc_url=None, openapi_url=None, dependencies=[Depends(identify)]
+    )
     database = Database(data_path)
     state = application.state
-    state.lessons, state.teachers = Lessons(database), Teachers(database)
+    state.database, state.lessons, state.teachers = database, Lessons(database), Teachers(database)
     state.live = LiveBoards(state.lessons)
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
     state.attempts = Attempts()

@@ -14,7 +14,8 @@ ROOMS = (
     "core/arithmetic", "core/formulas", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/hand", "core/truth", "core/lesson", "core/figure", "core",
     "drawings", "store", "class_site", "demo", "web/security", "web/shelf", "web/rendering", "web/people", "web/live", "web/lessons",
-    "web/application", "__main__",
+    "web/application",
+    "commands", "__main__",
 )  # fmt: skip
 #: What a room may not take from outside, besides our own rooms above it.
 FORBIDDEN = {
