@@ -64,6 +64,22 @@ class DragTest(BrowserTest):
         self.assertEqual([round(part, 1) for part in b.value("A")], [2, 1])
 
 
+class NearestTest(BrowserTest):
+    def test_of_two_pegs_side_by_side_the_nearer_is_taken(self):
+        b = BoardPage(self.page, self.server.address).start("Side by side")
+        b.say("A = (0, 0)", "B = (0.3, 0)")
+        b.escape()
+        (ax, ay), (bx, _) = b.pixel(0, 0), b.pixel(0.3, 0)
+        self.assertLess(bx - ax, 24, "they lie within reach of one another")
+        self.page.mouse.move(ax + 2, ay)
+        self.page.mouse.down()
+        self.page.mouse.move(ax + 40, ay - 60, steps=4)
+        self.page.mouse.up()
+        b.settle()
+        self.assertEqual(b.value("B"), (0.3, 0))
+        self.assertNotEqual(b.value("A"), (0, 0))
+
+
 class MenuTest(BrowserTest):
     def test_a_menu_closes_at_a_press_elsewhere_and_is_about_what_it_names(self):
         b = BoardPage(self.page, self.server.address).start("Menus")

@@ -162,7 +162,7 @@ class TellingTest(BrowserTest):
         page.keyboard.press("PageUp")
         self.assertEqual(opened(), 2)
         # The cover is lifted, a corner dragged; the edge of the pond is the teacher's.
-        self.assertIn("A covered value", page.inner_text("#seen"))
+        self.assertIn("A covered text", page.inner_text("#seen"))
         s.click(3.6, 3.8)
         self.assertIn("The way across is", page.inner_text("#seen"))
         s.escape()
@@ -187,7 +187,7 @@ class TellingTest(BrowserTest):
         page.click("#reset")
         s.settle()
         self.assertEqual((s.value("A"), opened()), (places["A"], 0))
-        self.assertIn("A covered value", page.inner_text("#seen"))
+        self.assertIn("A covered text", page.inner_text("#seen"))
         page.click("#toast button")
         s.settle()
         self.assertEqual(s.value("A"), (-4, -1), "starting again was undone")

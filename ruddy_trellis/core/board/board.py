@@ -259,10 +259,11 @@ class Board:
                 values[place] = None
                 continue
             try:
-                if plan.settings:
-                    things.append(plan.settings_of(plans))
-                if plan.follow:
-                    plan = self._follow(place, plan, things)
+                if plan.is_special:
+                    if plan.settings:
+                        things.append(plan.settings_of(plans))
+                    if plan.follow:
+                        plan = self._follow(place, plan, things)
                 value = plan.formula(FLOATS, *things, *plan.numbers)
                 values[place] = value if plan.is_finite(value) else None
             except ArithmeticError:

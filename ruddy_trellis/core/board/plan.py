@@ -1,7 +1,7 @@
 """From a step to what the arithmetic runs: the formula, the places of its inputs, and its typed numbers."""
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 from ..catalogue import Construction
@@ -38,6 +38,11 @@ class Plan:
     settings: tuple[int, ...] = ()
     is_bound: bool = False
     follow: Callable[..., tuple[float, ...]] | None = None
+    is_special: bool = field(init=False)
+
+    def __post_init__(self) -> None:
+        # Asked of every step in every drag: whether there is more to it than its inputs and its numbers.
+        object.__setattr__(self, "is_special", bool(self.settings) or self.follow is not None)
 
     @property
     def parents(self) -> tuple[int, ...]:

@@ -36,6 +36,7 @@ export class Gestures {
 
   down(event) {
     this.port.measure();
+    this.drawing.finger = event.pointerType === "touch"; // a finger reaches further than a pointer
     this.canvas.setPointerCapture(event.pointerId);
     this.pointers.set(event.pointerId, event);
     if (this.pointers.size === 2) return this.startPinch();

@@ -159,22 +159,24 @@ export class Drawing {
 
   // What is under the pointer --------------------------------------------------------------------------------
 
-  /** The ids of things at a place in pixels, what is drawn on top first; labels before things, pegs before lines. */
+  /** The ids of things at a place in pixels: labels before things, pegs before lines; of pegs the nearest first, of all
+   *  else what is drawn on top. */
   under(x, y) {
     const labelled = this.labelUnder(x, y);
-    const found = labelled ? [labelled] : [];
-    for (const item of [...this.order].reverse()) {
-      if (item.id !== labelled && this.visible(item) && this.catches(item, x, y)) found.push(item.id);
-    }
-    return found;
+    const found = [...this.order].reverse().filter((item) => item.id !== labelled && this.visible(item) && this.catches(item, x, y));
+    const pegs = found.filter((item) => item.kind === "point").sort((a, b) => this.away(a, x, y) - this.away(b, x, y));
+    const others = found.filter((item) => item.kind !== "point");
+    return [...(labelled ? [labelled] : []), ...[...pegs, ...others].map((item) => item.id)];
+  }
+
+  /** How far a point is from a place, in pixels. */
+  away({ shape }, x, y) {
+    return Math.hypot(this.port.px(shape.at[0]) - x, this.port.py(shape.at[1]) - y);
   }
 
   catches(item, x, y) {
     const { context, port } = this;
-    if (item.kind === "point") {
-      const away = Math.hypot(port.px(item.shape.at[0]) - x, port.py(item.shape.at[1]) - y);
-      return away <= Math.max(14, item.style.size * sizes.times + 6);
-    }
+    if (item.kind === "point") return this.away(item, x, y) <= Math.max(this.finger ? 22 : 14, item.style.size * sizes.times + 6);
     const outline = outlineOf(item, port);
     context.lineWidth = CATCH;
     if (item.kind === "words") return context.isPointInPath(outline, x, y);
