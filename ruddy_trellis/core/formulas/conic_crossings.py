@@ -25,6 +25,8 @@ Complex: TypeAlias = tuple[complex, complex]
 _TOUCHING = 1e-6
 #: A step is taken in smaller ones where the nearest crossing is not nearer than this share of the way to the next.
 _CLEAR, _HALVINGS = 0.25, 9
+#: Further out than this no place is kept.
+_MOST = 1e6
 
 
 def _equation(m: Arithmetic, a: Conic, b: Conic) -> tuple[tuple, tuple, tuple, tuple]:
@@ -79,7 +81,8 @@ def conic_conic(m: Arithmetic, a: Conic, b: Conic, which: int, *near: float) -> 
         with np.errstate(all="ignore"):
             down = _at(tuple(map(inner, weight)), roots)
             px, py = (inner(g) + _at(tuple(map(inner, one)), roots) / down for one, g in ((x, b[0]), (y, b[1])))
-            off = np.abs(px - was[0] - 1j * was[2]) + np.abs(py - was[1] - 1j * was[3])
+            size = np.abs(inner(a[4])) + np.abs(inner(b[4]))
+            off = _apart((px, py), (was[0] + 1j * was[2], was[1] + 1j * was[3]), (inner(b[0]), inner(b[1])), size)
         best = np.argmin(np.where(np.isnan(off), np.inf, off), axis=-1)[..., None]
         px, py, found = (np.take_along_axis(np.broadcast_to(part, off.shape), best, axis=-1)[..., 0] for part in (px, py, roots))
         return np.where(_is_real(px, py), found.real, np.nan)
@@ -106,8 +109,8 @@ def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Con
         x, y = _step(m, before, (a, b), _place(near), _HALVINGS) if before else _nearest(m, (a, b), (a, b), _place(near))[0]
     except ArithmeticError:
         return tuple(near)
-    if max(abs(x), abs(y)) > 1e6:
-        return tuple(near)  # as good as infinitely far
+    if (reach := max(abs(x), abs(y))) > _MOST:
+        x, y = x * _MOST / reach, y * _MOST / reach  # as good as infinitely far, in that direction
     if _is_real(x, y):
         return x.real, y.real
     return x.real, y.real, x.imag, y.imag
@@ -188,10 +191,14 @@ def _are_conjugate(p: Complex, q: Complex) -> bool:
     return abs(p[0] - q[0].conjugate()) + abs(p[1] - q[1].conjugate()) <= 1e-9 * (1 + abs(p[0]) + abs(p[1]))
 
 
-def _apart(p: Complex, q: Complex, b: Conic, size: float) -> float:
-    """How far two points are from one another, as seen on a sphere: what runs out to infinity comes back from the other
-    side without a leap. (The chordal distance.)"""
-    px, py, qx, qy = (p[0] - b[0]) / size, (p[1] - b[1]) / size, (q[0] - b[0]) / size, (q[1] - b[1]) / size
+def _apart(p: Any, q: Any, middle: Any, size: Any) -> Any:
+    """How far two points are from one another, or one from each of an array of others, as seen on a sphere: what runs out
+    to infinity comes back from the other side without a leap. (The chordal distance.)
+
+    Args:
+        middle, size: about where the figure is, and how large.
+    """
+    px, py, qx, qy = (p[0] - middle[0]) / size, (p[1] - middle[1]) / size, (q[0] - middle[0]) / size, (q[1] - middle[1]) / size
     far = (1 + abs(px) ** 2 + abs(py) ** 2) * (1 + abs(qx) ** 2 + abs(qy) ** 2)
     return (abs(px - qx) + abs(py - qy)) / far**0.5
 
