@@ -16,7 +16,7 @@ from ..language.expression import Formula
 from ..language.fills import is_ids
 from ..refusal import Refusal
 from . import naming
-from .plan import Plan, kinds_of_fills, make_plan
+from .plan import FAR, Plan, is_point, kinds_of_fills, make_plan
 from .settings import Settings
 from .step import Step
 
@@ -251,26 +251,33 @@ class Board:
     # Computing ---------------------------------------------------------------------------------------------
 
     def _compute(self, places: Iterable[int]) -> None:
-        values, plans = self.values, self._plans
+        # The path of a drag: what most steps need is written out here, not called.
+        values, plans, m, low, high = self.values, self._plans, FLOATS, -FAR, FAR
         for place in places:
             plan = plans[place]
             things = [values[parent] for parent in plan.inputs]
-            if plan.needs_all and None in things:
+            if None in things and plan.needs_all:
                 values[place] = None
                 continue
             try:
-                if plan.is_special:
-                    if plan.settings:
-                        things.append(plan.settings_of(plans))
-                    if plan.follow:
-                        plan = self._follow(place, plan, things)
-                value = plan.formula(FLOATS, *things, *plan.numbers)
-                values[place] = value if plan.is_finite(value) else None
+                if plan.is_plain:
+                    value = plan.formula(m, *things, *plan.numbers)
+                    values[place] = value if low < value[0] < high and low < value[1] < high else None
+                else:
+                    values[place] = self._special_value(place, plan, things)
             except ArithmeticError:
                 values[place] = None
             except Exception:
                 _note_broken(self.steps[place])
                 values[place] = None
+
+    def _special_value(self, place: int, plan: Plan, things: list[Any]) -> Any:
+        if plan.settings:
+            things.append(plan.settings_of(self._plans))
+        if plan.follow:
+            plan = self._follow(place, plan, things)
+        value = plan.formula(FLOATS, *things, *plan.numbers)
+        return value if (plan.is_finite or is_point)(value) else None
 
     def _follow(self, place: int, plan: Plan, things: list[Any]) -> Plan:
         """Follow a step from where it was the last time to where it is now, and keep that in the step."""
@@ -372,7 +379,7 @@ def _value(step: Step, plan: Plan, values: Sequence[Any], plans: Sequence[Plan])
     except Exception:
         _note_broken(step)
         return None
-    return value if plan.is_finite(value) else None
+    return value if (plan.is_finite or is_point)(value) else None
 
 
 def _followed(step: Step, plan: Plan, values: Sequence[Any], before: tuple[Any, ...] | None = None) -> tuple[Step, Plan]:

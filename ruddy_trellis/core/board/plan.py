@@ -6,7 +6,23 @@ from typing import Any
 
 from ..catalogue import Construction
 from ..formulas import measures, straights
-from ..kinds import ARC, FAMILY, LOCUS, MARK, NUMBER, POINT, POLYGON, REVEAL, SEGMENT, SPANS, STRAIGHTS, WORDS_ON_BOARD
+from ..kinds import (
+    ARC,
+    CHORD_REGION,
+    CIRCLE,
+    FAMILY,
+    LOCUS,
+    MARK,
+    NUMBER,
+    POINT,
+    POLYGON,
+    REVEAL,
+    SECTOR,
+    SEGMENT,
+    SPANS,
+    STRAIGHTS,
+    WORDS_ON_BOARD,
+)
 from ..language.expression import Formula
 from ..language.fills import is_ids
 from ..seen import Fills
@@ -22,7 +38,7 @@ class Plan:
         inputs: the places of the values it gets.
         numbers: the typed numbers it gets after them.
         needs_all: whether it is undefined where one of its inputs is.
-        is_finite: whether what it gives are numbers that can be gone on with.
+        is_finite: whether what it gives are numbers that can be gone on with; None where the first two of them tell.
         settings: places of steps whose typed numbers it gets as well, as one tuple after its inputs: of what rides on
             something inside the chain that a locus runs.
         follow: where it has to be followed from where it was: a function of the arithmetic, of its inputs the last time (or
@@ -34,15 +50,15 @@ class Plan:
     inputs: tuple[int, ...]
     numbers: tuple[float, ...]
     needs_all: bool = True
-    is_finite: Callable[[Any], bool] = bool
+    is_finite: Callable[[Any], bool] | None = None
     settings: tuple[int, ...] = ()
     is_bound: bool = False
     follow: Callable[..., tuple[float, ...]] | None = None
-    is_special: bool = field(init=False)
+    is_plain: bool = field(init=False)
 
     def __post_init__(self) -> None:
-        # Asked of every step in every drag: whether there is more to it than its inputs and its numbers.
-        object.__setattr__(self, "is_special", bool(self.settings) or self.follow is not None)
+        # Asked of every step in every drag: whether its inputs and its numbers are all there is to it.
+        object.__setattr__(self, "is_plain", not self.settings and self.follow is None and self.is_finite is None)
 
     @property
     def parents(self) -> tuple[int, ...]:
@@ -65,35 +81,32 @@ class Plan:
 
 
 #: Beyond this a number is as good as infinite: its square is no number any more.
-_FAR = 1e100
+FAR = 1e100
 
 
-def _is_point(value: Any) -> bool:
-    return -_FAR < value[0] < _FAR and -_FAR < value[1] < _FAR
+def is_point(value: Any) -> bool:
+    """Whether the first two numbers of a value are finite."""
+    return -FAR < value[0] < FAR and -FAR < value[1] < FAR
 
 
 def _are_points(value: Any) -> bool:
-    return all(map(_is_point, value))
+    return all(map(is_point, value))
 
 
 def _are_numbers(value: Any) -> bool:
-    return all(-_FAR < part < _FAR for part in value)
-
-
-def _is_straight(value: Any) -> bool:
-    return -_FAR < value[0] < _FAR and -_FAR < value[1] < _FAR and -_FAR < value[2] < _FAR and -_FAR < value[3] < _FAR
+    return all(-FAR < part < FAR for part in value)
 
 
 def _is_number(value: Any) -> bool:
     # Readings of coordinates and of equations are the values of what they read, which were looked at already.
-    return isinstance(value, tuple) or -_FAR < value < _FAR
+    return isinstance(value, tuple) or -FAR < value < FAR
 
 
-#: For each kind of thing, whether a value of it is finite. Families and loci look after themselves.
-_FINITE: dict[str, Callable[[Any], bool]] = {
-    **dict.fromkeys((POINT, REVEAL, WORDS_ON_BOARD), _is_point),
+#: For each kind of thing, whether a value of it is finite. Where the point that a thing starts from, or its centre, is
+#: finite, so is the rest of it, which comes from differences of such points. Families and loci look after themselves.
+_FINITE: dict[str, Callable[[Any], bool] | None] = {
+    **dict.fromkeys((POINT, *STRAIGHTS, CIRCLE, ARC, SECTOR, CHORD_REGION, REVEAL, WORDS_ON_BOARD), None),
     **dict.fromkeys((POLYGON, MARK), _are_points),
-    **dict.fromkeys(STRAIGHTS, _is_straight),
     NUMBER: _is_number,
     **dict.fromkeys((FAMILY, LOCUS), lambda value: True),
 }
