@@ -101,16 +101,13 @@ def undefined_as_a_whole(value: Any) -> Any:
     """A value in which all numbers are NaN wherever one of them is: a thing is there or it is not."""
     if not isinstance(value, tuple):
         return value
-    missing = _missing(value)
-    return _without(value, missing) if np.any(missing) else value
+    # A sum is NaN where one of its parts is; where two infinite ones cancel, there is nothing either.
+    missing = np.isnan(_sum(value))
+    return _without(value, missing) if missing.any() else value
 
 
-def _missing(value):
-    """Where a part of a value is NaN."""
-    found = False
-    for part in value:
-        found = found | (_missing(part) if isinstance(part, tuple) else np.isnan(part))
-    return found
+def _sum(value):
+    return sum(_sum(part) if isinstance(part, tuple) else part for part in value if not isinstance(part, float))
 
 
 def _without(value, missing):
