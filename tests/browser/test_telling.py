@@ -229,6 +229,27 @@ class TellingTest(BrowserTest):
         self.page.wait_for_selector("#steps-seen:text-is('all steps')", timeout=15000)
         self.assertEqual(len(b.visible_things()), 6)
 
+    def test_words_and_buttons_stay_whole_at_the_edge_of_the_board(self):
+        b = BoardPage(self.page, self.server.address).start("Edges")
+        _left, low, right, _high = b.board.settings.view
+        b.say("A=(0,0)", f"w is the words “a long line of words here” at ({right - 0.5:.1f}, 0)", "a button that reveals A")
+        b.escape()
+        b.escape()
+        handle = self.page.locator(".reveal-handle").bounding_box()
+        self.page.mouse.move(handle["x"] + 8, handle["y"] + 12)
+        self.page.mouse.down()
+        corner = b.pixel(right - 0.3, low + 0.3)
+        self.page.mouse.move(*corner, steps=5)
+        self.page.wait_for_timeout(250)
+        self.page.mouse.up()
+        b.settle()
+        button, frame = self.page.locator(".reveal").bounding_box(), b.frame
+        self.assertLess(button["x"] + button["width"], frame["x"] + frame["width"])
+        self.assertLess(button["y"] + button["height"], frame["y"] + frame["height"])
+        # The plate of the words is painted, and found by the pointer, left of the place it was given.
+        b.move(right - 1.5, -0.2)
+        self.assertEqual(b.lit(), [b.board.find("w")])
+
     def test_three_boards_one_duplicated_and_renamed(self):
         b = BoardPage(self.page, self.server.address).start("Boards")
         b.say("A=(-3,0)", "B=(3,0)")

@@ -71,6 +71,7 @@ export class Reveals {
   press(id) {
     this.open.set(id, !this.open.get(id));
     this.tell(this.items.find((item) => item.id === id));
+    this.place(); // an open one is written bold, which is wider
     this.acts.changed();
   }
 
@@ -84,8 +85,9 @@ export class Reveals {
   /** Put every button where it belongs in the present view. */
   place() {
     for (const item of this.items ?? []) {
-      const [x, y] = item.shape.at;
-      this.rows.get(item.id).style.transform = `translate(${this.port.px(x)}px, ${this.port.py(y)}px)`;
+      const row = this.rows.get(item.id);
+      const [x, y] = this.port.kept(item.shape.at, row.offsetWidth, row.offsetHeight);
+      row.style.transform = `translate(${x}px, ${y}px)`;
     }
   }
 

@@ -18,7 +18,7 @@ export function outlineOf({ shape, style, kind }, port) {
   if (kind === "words") {
     const { width, height } = wordsBox({ shape, style });
     const plate = new Path2D();
-    plate.rect(port.px(shape.at[0]), port.py(shape.at[1]), width, height);
+    plate.rect(...port.kept(shape.at, width, height), width, height);
     return plate;
   }
   if (kind === "point") return peg(shape, style, port);

@@ -133,7 +133,7 @@ class Painter {
   paintWords(item) {
     const { context, port } = this;
     const { lines, size, width, height } = wordsBox(item);
-    const [x, y] = [port.px(item.shape.at[0]), port.py(item.shape.at[1])];
+    const [x, y] = port.kept(item.shape.at, width, height);
     const before = context.globalAlpha;
     if (item.style.hidden) context.globalAlpha = 0.28;
     const marked = this.marks.chosen.has(item.id) ? this.pen("ruddy") : this.marks.lit.has(item.id) ? this.look.cover : null;

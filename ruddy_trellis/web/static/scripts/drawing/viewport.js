@@ -1,5 +1,7 @@
 // Which part of the plane is seen, and the way between board units and pixels.
 
+const MARGIN = 8; // pixels between a plate and the edge of the board
+
 /** A view as numbers alone. */
 export class Port {
   x = 0; // the board position in the middle of the drawing
@@ -15,6 +17,15 @@ export class Port {
   }
   py(y) {
     return this.height / 2 - (y - this.y) * this.zoom;
+  }
+
+  /**
+   * The upper left corner of a plate in pixels: at its board position, but moved in from the right and from below as far
+   * as it takes to be seen whole. Past the edge the plate follows its position out, so that it never jumps.
+   */
+  kept([x, y], width, height) {
+    const inward = (start, size, room) => start - (size < room ? Math.min(Math.max(start + size - room, 0), size) : 0);
+    return [inward(this.px(x), width + MARGIN, this.width), inward(this.py(y), height + MARGIN, this.height)];
   }
 
   /** The part of the plane that is seen. */
