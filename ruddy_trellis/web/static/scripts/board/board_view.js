@@ -31,7 +31,11 @@ export class BoardView {
     this.viewTold = 0;
 
     const scheme = location.protocol === "https:" ? "wss" : "ws";
-    this.line = new Line(`${scheme}://${location.host}${path}`, (open, gone) => this.connected(open, gone));
+    this.line = new Line(
+      `${scheme}://${location.host}${path}`,
+      (open, gone) => this.connected(open, gone),
+      () => this.tellAway("The server cannot be reached, so that was not taken in. Trying again…", true),
+    );
     this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
     this.player = new Player((items) => {
       this.drawing.move(items);
@@ -56,10 +60,19 @@ export class BoardView {
   connected(open, gone) {
     this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
     if (gone) toast("This lesson is no longer open here. Sign in again, or ask for its new link.", { refusal: true });
+    else if (!open && this.line.failures > 1) this.tellAway("The server cannot be reached. Trying again; what was saved is safe.");
+    else if (open && this.away) toast("Connected again: the board is as it was last saved.");
+    if (open) this.away = false;
     this.drags.clear();
     this.hooks.connected?.(open);
     if (open) this.tellView(false);
     if (open && this.drawing.uncovered.size) this.line.send("lift", { ids: [...this.drawing.uncovered] });
+  }
+
+  /** The server cannot be reached: said once, and again to those who do something meanwhile. */
+  tellAway(words, again = false) {
+    if (!this.away || again) toast(words, { refusal: true, stays: true });
+    this.away = true;
   }
 
   /** What the server tells of the board. */

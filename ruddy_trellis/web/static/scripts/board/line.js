@@ -1,14 +1,19 @@
 // The line to the server: one WebSocket, opened again when it breaks.
 
+// What is told anew, or is worth nothing later. All else is an act of a person, who has to hear that it was not taken in.
+const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop"]);
+
 /** Messages to and from a live board. */
 export class Line {
   /**
    * @param {string} address of the live board
    * @param {(open: boolean, gone: boolean) => void} onState told when the line opens or breaks, and whether for good
+   * @param {() => void} onMissed told when an act could not be sent
    */
-  constructor(address, onState) {
+  constructor(address, onState, onMissed) {
     this.address = address;
     this.onState = onState;
+    this.onMissed = onMissed;
     this.handlers = new Map();
     this.wait = 250;
     this.failures = 0;
@@ -53,7 +58,10 @@ export class Line {
 
   /** Send a message. Returns whether the line is open. */
   send(kind, content = {}) {
-    if (this.socket.readyState !== WebSocket.OPEN) return false;
+    if (this.socket.readyState !== WebSocket.OPEN) {
+      if (!FLEETING.has(kind)) this.onMissed();
+      return false;
+    }
     this.socket.send(JSON.stringify({ t: kind, ...content }));
     return true;
   }

@@ -28,9 +28,10 @@ export class Present {
     if (!this.dot.hidden) this.dot.style.transform = `translate(${clientX}px, ${clientY}px)`;
   }
 
-  /** A key while presenting. Returns whether it meant something. */
-  key(key) {
-    if (!this.on) return false;
+  /** A key while presenting. Returns whether it meant something here: a field, and Enter on a button, keep their own. */
+  key({ key, target }) {
+    if (!this.on || (key !== "Escape" && target.matches("input, select, textarea"))) return false;
+    if (key === "Enter" && target.matches("button, a")) return false;
     if (key === "Escape") this.turn(false);
     else if (["PageDown", "ArrowRight", "ArrowDown", "Enter"].includes(key)) this.acts.step(1);
     else if (["PageUp", "ArrowLeft", "ArrowUp"].includes(key)) this.acts.step(-1);

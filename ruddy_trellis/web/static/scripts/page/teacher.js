@@ -344,7 +344,7 @@ title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur
 
 document.addEventListener("keydown", (event) => {
   if (document.querySelector("dialog[open]")) return;
-  if (present.key(event.key)) {
+  if (present.key(event)) {
     event.preventDefault();
     return;
   }

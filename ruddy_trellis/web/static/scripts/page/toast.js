@@ -2,8 +2,8 @@
 
 let timer;
 
-/** Show words; with `undo`, a button that takes the last edit back. */
-export function toast(words, { refusal = false, undo = null } = {}) {
+/** Show words; with `undo`, a button that takes the last edit back; those that stay are there until the next ones. */
+export function toast(words, { refusal = false, undo = null, stays = false } = {}) {
   const place = document.getElementById("toast");
   const text = document.createElement("span");
   text.textContent = words;
@@ -23,7 +23,7 @@ export function toast(words, { refusal = false, undo = null } = {}) {
     place.hidden = false;
   });
   clearTimeout(timer);
-  timer = setTimeout(hideToast, undo ? 9000 : 3500 + 45 * words.length);
+  if (!stays) timer = setTimeout(hideToast, undo ? 9000 : 3500 + 45 * words.length);
 }
 
 export function hideToast() {
