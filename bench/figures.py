@@ -131,3 +131,23 @@ def three_movers():
     )
     perform(figure.board, Restyle(ids=[figure.board.find("M"), figure.board.find("f")], look=LookChanges(trail=2.0)))
     return figure
+
+
+def meadow(steps=2000):
+    """A board as large as boards may be: many small figures, a few things of every common kind in each."""
+    points = [f"P{number} = ({number % 40 / 2 - 10}, {number // 40 / 2 - 5})" for number in range(600)]
+    sentences = []
+    for number in range(0, 598, 3):
+        a, b, c = (f"P{number + one}" for one in range(3))
+        sentences += [
+            f"the segment from {a} to {b}",
+            f"the midpoint of {a} and {b}",
+            f"the circle with centre {a} through {c}",
+            f"the line through {b} and {c}",
+            f"the perpendicular bisector of {a} and {c}",
+            f"the length of {a} and {b}",
+            f"the angle {a}, {b} and {c}",
+        ]
+    figure = Figure("m")
+    figure.say("\n".join([*points, *sentences][:steps]))
+    return figure

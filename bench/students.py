@@ -26,11 +26,11 @@ STUDENTS, RATE = 40, 20
 class Teacher:
     """The demo teacher, signed in without a browser."""
 
-    def __init__(self, server):
+    def __init__(self, server, sign_in="maud.alder"):
         self.address = server.address
         self.jar = http.cookiejar.CookieJar()
         self.browser = urllib.request.build_opener(urllib.request.HTTPCookieProcessor(self.jar))
-        self.post("/sign-in/demo", sign_in="maud.alder")
+        self.post("/sign-in/demo", sign_in=sign_in)
 
     def post(self, path, **fields):
         return self.browser.open(self.address + path, urllib.parse.urlencode(fields).encode())
@@ -67,7 +67,7 @@ async def student(number, line_address, seconds, everyone):
     """One student drags the first peg round and round, once everyone has opened the lesson. As in the browser, one
     position is on its way at a time: where an answer is late, the next position waits. Returns the round trips in
     milliseconds and how many positions were never answered."""
-    async with connect(f"{line_address}?copy=student-of-the-bench-{number:04}", max_size=None, open_timeout=60) as line:
+    async with connect(line_address, subprotocols=[f"copy.student-of-the-bench-{number:04}"], max_size=None, open_timeout=60) as line:
         await line.send(json.dumps({"t": "grab", "ids": ["s1"], "at": [0, 0]}))
         sent, trips, answered = {}, [], asyncio.Event()
         await everyone.wait()

@@ -13,11 +13,13 @@ from alembic.util.exc import CommandError
 from sqlalchemy.exc import OperationalError
 
 from .class_site import create_class_site
-from .commands import bring_back, look_through, make_copy
+from .commands import bring_back, look_through, make_copy, see_to_people
 from .core.limits import MESSAGE_BYTES
 from .demo import SCHOOL
 from .store.upkeep import DataProblem, check_whole, hold
+from .web.access_log import keep_logs
 from .web.application import create_application
+from .web.options import Options
 
 
 def main() -> int:
@@ -26,13 +28,23 @@ def main() -> int:
     parser.add_argument("--host", default="127.0.0.1")
     parser.add_argument("--port", type=int, default=int(os.environ.get("PORT", "8200")))
     parser.add_argument("--data", default="data/trellis.sqlite", help="the database file")
-    parser.add_argument("--no-demo", action="store_true", help="start without the demo lessons")
+    parser.add_argument("--no-demo", action="store_true", help="start without the demo lessons; the demo passwords let nobody in")
     parser.add_argument("--class-site", type=int, metavar="PORT", help="serve a stand-in class page there that shows a lesson in a frame")
+    parser.add_argument("--closed", action="store_true", help="nobody can make an account; “people add” does")
+    parser.add_argument("--invitation", default="", metavar="WORD", help="whoever makes an account must know this word")
+    parser.add_argument("--quota", type=int, default=Options.quota, metavar="MB", help="how much one teacher’s lessons may take")
+    parser.add_argument("--log", metavar="FOLDER", help="keep access.log and error.log there")
+    parser.add_argument(
+        "--behind", default="", metavar="ADDRESSES", help="believe the X-Forwarded headers of a web server at these addresses, with commas"
+    )
     asks = parser.add_subparsers(dest="ask", metavar="COMMAND")
     asks.add_parser("run", help="serve the program; so it is without a command, too")
     asks.add_parser("backup", help="copy the data to a file, while the program runs or not").add_argument("copy")
     asks.add_parser("restore", help="put such a copy in the place of the data").add_argument("copy")
     asks.add_parser("check", help="check the data, and open every board in it")
+    people = asks.add_parser("people", help="list, add, give a new password, remove")
+    people.add_argument("do", choices=("list", "add", "password", "remove"))
+    people.add_argument("who", nargs="?", default="", help="a sign-in; for “add”, the person’s name")
     arguments = parser.parse_args()
     try:
         if arguments.ask == "backup":
@@ -43,6 +55,8 @@ def main() -> int:
             words, well = look_through(arguments.data)
             print(words)
             return 0 if well else 1
+        elif arguments.ask == "people":
+            print(see_to_people(arguments.data, arguments.do, arguments.who))
         else:
             run(arguments)
     except DataProblem as problem:
@@ -64,6 +78,8 @@ def run(arguments):
             print(
                 f"  Come in as {first['name']} with one click, or sign in: {first['sign_in']}, password {SCHOOL['password']}\n", flush=True
             )
+        if arguments.log:
+            keep_logs(arguments.log)
         # The server notes an error even where a WebSocket was answered with "not found", as it should be.
         logging.getLogger("uvicorn.error").addFilter(lambda record: "without completing handshake" not in record.getMessage())
         if arguments.class_site:
@@ -75,6 +91,8 @@ def run(arguments):
             log_level="warning",
             ws_per_message_deflate=False,
             ws_max_size=MESSAGE_BYTES,
+            proxy_headers=bool(arguments.behind),
+            forwarded_allow_ips=arguments.behind,
         )
 
 
@@ -83,7 +101,9 @@ def opened(arguments):
     if Path(arguments.data).exists():
         check_whole(arguments.data)
     try:
-        return create_application(arguments.data, demo=not arguments.no_demo)
+        return create_application(
+            arguments.data, Options(not arguments.no_demo, not arguments.closed, arguments.invitation, arguments.quota)
+        )
     except CommandError:
         raise DataProblem(f"{arguments.data} was made by a newer Ruddy Trellis than this one.") from None
     except OperationalError as error:

@@ -1,12 +1,18 @@
-"""What can be asked for on the command line besides running the program: copies of the data, and whether it is whole."""
+"""What can be asked for on the command line besides running the program: copies of the data, whether it is whole, and
+the people who have accounts."""
 
 import json
+import secrets
 from contextlib import closing
 from sqlite3 import connect
 
 from .core.lesson.file import BoardData, board_from_data
+from .core.limits import TITLE_LENGTH
 from .core.refusal import Refusal
-from .store.upkeep import backup, check_whole, restore
+from .store import Database, Teachers
+from .store.upkeep import DataProblem, backup, check_whole, restore
+from .web.people.accounts import made_account
+from .web.people.passwords import hashed_password
 
 
 def make_copy(data: str, copy: str) -> str:
@@ -35,3 +41,43 @@ def look_through(data: str) -> tuple[str, bool]:
     if broken:
         return "\n".join([f"{len(broken)} of {len(rows)} boards do not open whole:", *broken]), False
     return f"The file is whole, and all {len(rows)} boards in it open.", True
+
+
+#: Words of the garden, from which passwords are made that can be read out over the telephone.
+_WORDS = "alder apple arbour barrow beech birch bramble cherry clover copper damson fennel garden hazel hedge ivory juniper kettle lantern "
+_WORDS += "lavender maple meadow nettle orchard pebble plum poppy quince rafter rhubarb rosemary saffron sorrel spade thistle trowel willow"
+
+
+def see_to_people(data: str, do: str, who: str) -> str:
+    """List the people who have accounts, add one, give one a new password, or remove one. Returns what to tell.
+
+    Raises:
+        DataProblem: where there is no such person, or no name.
+    """
+    check_whole(data)
+    database = Database(data)
+    try:
+        return _see_to(Teachers(database), do, who.strip())
+    finally:
+        database.close()
+
+
+def _see_to(teachers, do, who):
+    if do == "list":
+        everyone = teachers.everyone()
+        rows = [f"{one.sign_in:40} {one.name:40} {lessons} lesson{'s' * (lessons != 1)}" for one, lessons in everyone]
+        return "\n".join([*rows, f"{len(rows)} {'person has an account' if len(rows) == 1 else 'people have accounts'}."])
+    password = "-".join(secrets.choice(_WORDS.split()) for _ in range(4)) + f"-{secrets.randbelow(90) + 10}"
+    if do == "add":
+        if not 1 <= len(who) <= TITLE_LENGTH:
+            raise DataProblem(f"Say the name of the person, of at most {TITLE_LENGTH} characters: people add “Robin Alder”.")
+        made = made_account(teachers, who, hashed_password(password))
+        return f"{made.name} signs in as {made.sign_in} with the password {password}, and can change it there."
+    teacher = teachers.find(who.lower())
+    if teacher is None:
+        raise DataProblem(f"Nobody signs in as “{who}”. “people list” lists who does.")
+    if do == "password":
+        teachers.set_password(teacher.id, hashed_password(password))
+        return f"{teacher.name} signs in as {teacher.sign_in} with the new password {password}, and is signed out everywhere else."
+    lessons = teachers.delete(teacher.id)
+    return f"{teacher.name} is removed, and with them {len(lessons)} lesson{'s' * (len(lessons) != 1)} and all students’ copies of them."

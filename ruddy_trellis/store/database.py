@@ -5,6 +5,7 @@ from pathlib import Path
 from alembic import command
 from alembic.config import Config
 from sqlalchemy import event
+from sqlalchemy.exc import SQLAlchemyError
 from sqlmodel import Session, create_engine
 
 _MIGRATIONS = Path(__file__).parent / "migrations"
@@ -34,6 +35,15 @@ class Database:
     def session(self):
         """A session; use it in a ``with`` statement and commit."""
         return Session(self.engine, expire_on_commit=False)
+
+    def answers(self):
+        """Whether the file can be read."""
+        try:
+            with self.engine.connect() as connection:
+                connection.exec_driver_sql("SELECT count(*) FROM teacher").scalar_one()
+        except SQLAlchemyError:
+            return False
+        return True
 
     def close(self):
         """Bring everything from the write-ahead file into the file itself, and let go of it."""

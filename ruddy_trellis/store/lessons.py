@@ -2,7 +2,7 @@
 
 import secrets
 
-from sqlalchemy import delete, func
+from sqlalchemy import delete, func, true
 from sqlmodel import select
 
 from .database import Database
@@ -12,8 +12,20 @@ from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_sha
 GREATEST_ID = 2**63 - 1
 #: How many copies of one board are kept at most.
 COPIES = 2_000
+#: From so many edits on there is work in a copy, and it does not make room for others.
+WORK = 5
 #: How many edits of a student's copy can be taken back.
 COPY_EDITS = 500
+
+
+def _holds(column, words):
+    """The condition that some words stand in a column, in letters of either size."""
+    words = words.strip()
+    if not words:
+        return true()
+    for sign in "\\%_":
+        words = words.replace(sign, "\\" + sign)
+    return column.ilike(f"%{words}%", escape="\\")
 
 
 class Lessons:
@@ -25,18 +37,43 @@ class Lessons:
     def __init__(self, database: Database):
         self._database = database
 
-    def of_teacher(self, teacher_id, put_away=False):
-        """The lessons of a teacher (or those put away) with the id of their first board, the last changed first."""
-        return self._listed((Lesson.teacher_id == teacher_id) & (Lesson.put_away == put_away))
+    def of_teacher(self, teacher_id, put_away=False, find="", start=0, most=None):
+        """The lessons of a teacher (or those put away) with the id of their first board, the last changed first.
 
-    def gallery(self):
-        """The lessons that are listed for all, with the id of their first board and their teacher's name."""
-        listed = self._listed((Lesson.shared == "gallery") & ~Lesson.put_away)
+        Args:
+            find: only those that have this in their title.
+            start, most: from which one on, and how many of them.
+        """
+        mine = (Lesson.teacher_id == teacher_id) & (Lesson.put_away == put_away)
+        return self._listed(mine & _holds(Lesson.title, find), start, most)
+
+    def gallery(self, find="", start=0, most=None):
+        """The lessons that are listed for all, with the id of their first board and their teacher's name.
+
+        Args:
+            find: only those that have this in their title, or in their teacher's name.
+            start, most: from which one on, and how many of them.
+        """
+        teachers = select(Teacher.id).where(_holds(Teacher.name, find))
+        found = _holds(Lesson.title, find) | Lesson.teacher_id.in_(teachers)
+        listed = self._listed((Lesson.shared == "gallery") & ~Lesson.put_away & found, start, most)
         with self._database.session() as session:
-            names = dict(session.exec(select(Teacher.id, Teacher.name)).all())
+            ids = {lesson.teacher_id for lesson, _ in listed}
+            names = dict(session.exec(select(Teacher.id, Teacher.name).where(Teacher.id.in_(ids))).all())
         return [(lesson, board_id, names.get(lesson.teacher_id, "")) for lesson, board_id in listed]
 
-    def _listed(self, condition):
+    def room_of(self, teacher_id):
+        """How much is kept of a teacher, in bytes: boards, edits and recipes, but not the students' copies."""
+        with self._database.session() as session:
+            own = BoardRow.lesson_id.in_(select(Lesson.id).where(Lesson.teacher_id == teacher_id)) & BoardRow.copy_of.is_(None)
+            boards = session.exec(select(func.sum(func.length(BoardRow.document))).where(own)).one()
+            edits = session.exec(
+                select(func.sum(func.length(EditRow.patch))).where(EditRow.board_id.in_(select(BoardRow.id).where(own)))
+            ).one()
+            recipes = session.exec(select(func.sum(func.length(RecipeRow.document))).where(RecipeRow.teacher_id == teacher_id)).one()
+            return (boards or 0) + (edits or 0) + (recipes or 0)
+
+    def _listed(self, condition, start=0, most=None):
         seen = ~BoardRow.put_away & BoardRow.copy_of.is_(None)
         with self._database.session() as session:
             first = (
@@ -51,6 +88,8 @@ class Lessons:
                 .join(BoardRow, (BoardRow.lesson_id == Lesson.id) & (BoardRow.position == first.c.position) & seen)
                 .where(condition)
                 .order_by(Lesson.changed_at.desc(), Lesson.id.desc())
+                .offset(start)
+                .limit(most)
             )
             return list(rows)
 
@@ -240,14 +279,21 @@ class Lessons:
             return session.exec(select(BoardRow).where(BoardRow.copy_of == copy_of, BoardRow.holder == holder)).first()
 
     def make_copy(self, copy_of, holder, document):
-        """Keep a student's copy of a board; where there are very many, the one that was longest left alone goes.
-        Returns its row."""
+        """Keep a student's copy of a board. Where there are very many, one with next to no work in it goes, of those the one
+        that was longest left alone. Returns the row of the new one; None where there is work in all of them."""
         with self._database.session() as session:
             board = session.get(BoardRow, copy_of)
             row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, changed_at=_now())
             session.add(row)
-            copies = select(BoardRow.id).where(BoardRow.copy_of == copy_of).order_by(BoardRow.changed_at.desc())
-            self._delete_copies(session, session.exec(copies.offset(COPIES)).all())
+            session.flush()
+            copies = select(func.count()).where(BoardRow.copy_of == copy_of)
+            if session.exec(copies).one() > COPIES:
+                empty = select(BoardRow.id).where(BoardRow.copy_of == copy_of, BoardRow.edits_done < WORK, BoardRow.id != row.id)
+                first = session.exec(empty.order_by(BoardRow.edits_done, BoardRow.changed_at).limit(1)).first()
+                if first is None:
+                    session.rollback()
+                    return None
+                self._delete_copies(session, [first])
             session.commit()
             return row
 

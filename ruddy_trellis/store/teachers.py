@@ -4,7 +4,7 @@ import secrets
 from datetime import timedelta
 from hashlib import sha256
 
-from sqlalchemy import delete, update
+from sqlalchemy import delete, func, update
 from sqlalchemy.exc import IntegrityError
 from sqlmodel import select
 
@@ -47,6 +47,12 @@ class Teachers:
         """The teacher of that sign-in, or None."""
         with self._database.session() as session:
             return session.exec(select(Teacher).where(Teacher.sign_in == sign_in)).first()
+
+    def everyone(self):
+        """Pairs of each teacher and how many lessons they have, by their sign-in."""
+        with self._database.session() as session:
+            counted = select(Teacher, func.count(Lesson.id)).join(Lesson, Lesson.teacher_id == Teacher.id, isouter=True)
+            return list(session.exec(counted.group_by(Teacher.id).order_by(Teacher.sign_in)))
 
     def get(self, teacher_id):
         """A teacher, or None."""

@@ -1,6 +1,7 @@
 """The application, put together."""
 
 import gc
+import sys
 from contextlib import asynccontextmanager
 from datetime import UTC, datetime, timedelta
 from functools import cache
@@ -8,20 +9,24 @@ from pathlib import Path
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.middleware.gzip import GZipMiddleware
-from fastapi.responses import PlainTextResponse
+from fastapi.responses import JSONResponse, PlainTextResponse
 from fastapi.staticfiles import StaticFiles
 
 from ..core.lesson.file import board_to_text, lesson_from_json
+from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
+from .access_log import AccessLog
 from .lessons import pages, panels, recipes, sharing, students
 from .live import lines as live
 from .live.live_boards import LiveBoards
+from .options import Options
 from .people import accounts
-from .people.passwords import Attempts, hashed_password
+from .people.passwords import NO_PASSWORD, Attempts, hashed_password, is_password
 from .people.who import SignInNeeded, identify, visitor
 from .rendering import page, templates
 from .security import Guard
+from .worker import WORKER
 
 #: Every page knows the teacher who is signed in.
 templates.context_processors.append(lambda request: {"teacher": visitor(request)})
@@ -46,17 +51,19 @@ async def _lifespan(application):
     yield
     # Stopped in order: what stands in the write-ahead file is brought into the file itself.
     application.state.database.close()
+    WORKER.close()
 
 
-def create_application(data_path, demo=True):
+def create_application(data_path, options=Options()):
     """The web application.
 
     Args:
         data_path: the SQLite file; made where it is missing.
-        demo: whether the demo school's teachers can come in with one click, and an empty database gets the demo lessons.
     """
     # The collector's young generation holds about one drag position at its usual size; a larger one spares pauses.
     gc.set_threshold(50_000, 20, 50)
+    # What a thread works out for one person stands back for everyone else's drags after a millisecond, not after five.
+    sys.setswitchinterval(0.001)
     application = FastAPI(
         title="Ruddy Trellis", lifespan=_lifespan, docs_url=None, redoc_url=None, openapi_url=None, dependencies=[Depends(identify)]
     )
@@ -65,22 +72,36 @@ def create_application(data_path, demo=True):
     state.database, state.lessons, state.teachers = database, Lessons(database), Teachers(database)
     state.live = LiveBoards(state.lessons)
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
-    state.attempts = Attempts()
-    state.directory = SCHOOL if demo else {"school": "", "teachers": []}
+    state.attempts, state.options = Attempts(), options
+    state.directory = SCHOOL if options.demo else {"school": "", "teachers": []}
     state.lessons.forget_old_copies(datetime.now(UTC) - timedelta(days=COPY_DAYS))
-    if demo:
+    if options.demo:
         load_demo(state.lessons, state.teachers)
+    else:
+        shut_demo(state.teachers)
     for part in (accounts, pages, panels, recipes, live, sharing, students):
         application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
-    application.add_middleware(GZipMiddleware, minimum_size=600)
+    # The level is a low one: a page of 2,000 steps is packed on the loop that answers everyone.
+    application.add_middleware(GZipMiddleware, minimum_size=600, compresslevel=3)
     application.add_middleware(Guard)
+    application.add_middleware(AccessLog)
+
+    @application.get("/health")
+    def health():
+        """Whether the program can answer: for whatever watches over it."""
+        well = database.answers()
+        return JSONResponse({"status": "ok" if well else "the data cannot be read"}, 200 if well else 503)
 
     @application.exception_handler(404)
     async def not_found(request: Request, _error):
         answer = page(request, "not_found.html")
         answer.status_code = 404
         return answer
+
+    @application.exception_handler(Refusal)
+    async def refused(request: Request, refusal):
+        return PlainTextResponse(refusal.sentence, 422)
 
     @application.exception_handler(SignInNeeded)
     async def sign_in_needed(request: Request, _error):
@@ -89,6 +110,9 @@ def create_application(data_path, demo=True):
         onward = request.url.path if request.method == "GET" else "/"
         return accounts.sign_in_page(request, onward, "Sign in first.", status=401)
 
+    # What is there now stays: the collector need not walk through it again and again.
+    gc.collect()
+    gc.freeze()
     return application
 
 
@@ -105,6 +129,15 @@ def load_demo(lessons, teachers):
         title, boards = lesson_from_json(data)
         shared = "gallery" if title in SCHOOL["gallery"] else "private"
         lessons.create(owner.id, title, [board_to_text(board) for board in boards], shared)
+
+
+def shut_demo(teachers):
+    """Without the demo, the passwords that everyone can read in its files let nobody in. The teachers and their lessons
+    stay; the ``people`` command gives them new passwords."""
+    for one in SCHOOL["teachers"]:
+        teacher = teachers.find(one["sign_in"])
+        if teacher is not None and is_password(teacher, SCHOOL["password"]):
+            teachers.set_password(teacher.id, NO_PASSWORD)
 
 
 @cache

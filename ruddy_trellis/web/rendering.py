@@ -1,8 +1,7 @@
-"""How answers are made: pages from templates, pictures of boards, names of files, and what a file that came in holds."""
+"""How answers are made: pages from templates, pictures of boards, names of files, and what a file that came in is."""
 
 from pathlib import Path
 
-import orjson
 from fastapi.responses import Response
 from fastapi.templating import Jinja2Templates
 
@@ -34,15 +33,12 @@ def page(request, template, /, **values):
     return templates.TemplateResponse(request, template, values)
 
 
-async def json_of(file):
-    """The parsed JSON of a file that was sent. Raises Refusal where it is too large or no JSON."""
+async def content_of(file):
+    """What is in a file that was sent. Raises Refusal where it is too large."""
     content = await file.read(limits.FILE_BYTES + 1)
     if len(content) > limits.FILE_BYTES:
         raise Refusal("That file is too large: a lesson file has at most 2 MB.")
-    try:
-        return orjson.loads(content)
-    except orjson.JSONDecodeError as error:
-        raise Refusal(f"That file is not JSON: {error.msg} in line {error.lineno}, column {error.colno}.") from None
+    return content
 
 
 def file_name(title):

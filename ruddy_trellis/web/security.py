@@ -10,7 +10,12 @@ _POLICY = (
     "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors {}"
 )
 _HEADERS = [(b"x-content-type-options", b"nosniff"), (b"referrer-policy", b"same-origin")]
-_BODY_LIMIT = 3_000_000
+#: How much may be sent: in a form with a file, and in any other request.
+_FILE_LIMIT, _FORM_LIMIT = 3_000_000, 65_536
+
+
+def _body_limit(headers):
+    return _FILE_LIMIT if headers.get("content-type", "").lower().startswith("multipart/form-data") else _FORM_LIMIT
 
 
 def policy(path):
@@ -37,10 +42,16 @@ class Guard:
             return
         headers = {name.decode("latin-1"): value.decode("latin-1") for name, value in scope["headers"]}
 
+        # What may be asked for may be asked about: the same answer, without what is in it.
+        bare = scope["method"] == "HEAD"
+        if bare:
+            scope = {**scope, "method": "GET"}
         started = False
 
         async def guarded_send(message):
             nonlocal started
+            if bare and message["type"] == "http.response.body":
+                message = {**message, "body": b""}
             if message["type"] == "http.response.start":
                 started = True
                 more = [*_HEADERS, (b"content-security-policy", policy(scope["path"]).encode())]
@@ -52,8 +63,8 @@ class Guard:
         answer = None
         if scope["method"] not in ("GET", "HEAD") and not same_origin(headers):
             answer = PlainTextResponse("This request comes from another site.", 403)
-        elif not headers.get("content-length", "0").isdigit() or int(headers.get("content-length", "0")) > _BODY_LIMIT:
-            answer = PlainTextResponse("That is too large: a lesson file has at most 2 MB.", 413)
+        elif not headers.get("content-length", "0").isdigit() or int(headers.get("content-length", "0")) > _body_limit(headers):
+            answer = PlainTextResponse("That is too large: a lesson file has at most 2 MB, a form 64 kB.", 413)
         elif "transfer-encoding" in headers and scope["method"] == "POST":
             answer = PlainTextResponse("Send the length of the file with it.", 411)
         elif "charset" in headers.get("content-type", "").lower() and "utf-8" not in headers["content-type"].lower():

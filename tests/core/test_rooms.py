@@ -13,7 +13,8 @@ ROOMS = (
     "core/refusal", "core/limits", "core/kinds", "core/seen",
     "core/arithmetic", "core/formulas", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/hand", "core/truth", "core/lesson", "core/figure", "core",
-    "drawings", "store", "class_site", "demo", "web/security", "web/shelf", "web/rendering", "web/people", "web/live", "web/lessons",
+    "drawings", "store", "class_site", "demo", "web/security", "web/options", "web/access_log",
+    "web/worker", "web/shelf", "web/rendering", "web/people", "web/live", "web/lessons",
     "web/application",
     "commands", "__main__",
 )  # fmt: skip

@@ -8,6 +8,10 @@ from pathlib import Path
 from starlette.testclient import TestClient
 
 from ruddy_trellis.web.application import create_application
+from ruddy_trellis.web.options import Options
+from ruddy_trellis.web.people.passwords import hashed_password
+
+PASSWORD = "a gate of oak"
 
 
 class Line:
@@ -35,12 +39,12 @@ class Line:
 class WebTest(unittest.TestCase):
     """A client for a fresh application with the demo lessons, signed in as the teacher whose they are."""
 
-    demo = True
+    options = Options()
 
     def setUp(self):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
-        self.application = create_application(Path(folder.name) / "lessons.sqlite", demo=self.demo)
+        self.application = create_application(Path(folder.name) / "lessons.sqlite", self.options)
         self.client = self.new_client("maud.alder")
 
     def new_client(self, sign_in=None):
@@ -48,10 +52,11 @@ class WebTest(unittest.TestCase):
         demo)."""
         client = TestClient(self.application, base_url="http://testserver")
         self.enterContext(client)
-        if sign_in and self.demo:
+        if sign_in and self.options.demo:
             self.assertEqual(client.post("/sign-in/demo", data={"sign_in": sign_in}).status_code, 200)
         elif sign_in:
-            client.post("/register", data={"name": "Robin Alder", "sign_in": sign_in, "password": "a gate of oak"})
+            self.application.state.teachers.register(sign_in, "Robin Alder", hashed_password(PASSWORD))
+            self.assertEqual(client.post("/sign-in", data={"sign_in": sign_in, "password": PASSWORD}).status_code, 200)
         return client
 
     @property

@@ -37,12 +37,12 @@ class SharingTest(WebTest):
         self.lesson = self.lessons.find(self.lesson.slug)
         return self.lesson.share_key
 
-    def line(self, address=None, client=None, **query):
-        socket = (client or self.client).websocket_connect(address or f"/boards/{self.board}/live", params=query or None)
+    def line(self, address=None, client=None, copy=None):
+        socket = (client or self.client).websocket_connect(address or f"/boards/{self.board}/live", copy and [f"copy.{copy}"])
         return Line(self.enterContext(socket))
 
     def student(self, token=TOKEN):
-        line = self.line(f"/open/{self.lesson.share_key}/{self.board}/live?copy={token}", self.stranger)
+        line = self.line(f"/open/{self.lesson.share_key}/{self.board}/live", self.stranger, token)
         line.first = line.until("board")
         return line
 
@@ -89,8 +89,11 @@ class SharingTest(WebTest):
                 self.assertEqual(client.post(address, data={"title": "x"}).status_code, 404, address)
             self.assertEqual(client.post(f"/lessons/{slug}/share", data={"shared": "gallery"}).status_code, 404)
             self.assertEqual(client.post(f"/lessons/{slug}/boards/{board}/move", data={"by": 1}).status_code, 404)
-            for address in (f"/boards/{board}/live", f"/open/{key}/{board}/live?copy={TOKEN}"):
-                with self.assertRaises(WebSocketDenialResponse) as caught, client.websocket_connect(address):
+            for address in (f"/boards/{board}/live", f"/open/{key}/{board}/live"):
+                with (
+                    self.assertRaises(WebSocketDenialResponse) as caught,
+                    client.websocket_connect(address, [f"copy.{TOKEN}"]),
+                ):
                     self.fail("the line opened")
                 self.assertEqual(caught.exception.status_code, 404)
             self.assertIn("No lesson has that", client.get("/gallery?find=New").text)
@@ -110,12 +113,9 @@ class SharingTest(WebTest):
         self.assertEqual(self.stranger.get(f"/boards/{self.board}/working.txt").status_code, 404)
         other = self.new_board()
         self.assertEqual(self.stranger.get(f"/open/{key}?board={other}").status_code, 404)
-        for address in (
-            f"/open/{key}/{other}/live?copy={TOKEN}",
-            f"/open/{key}/{self.board}/live?copy=short",
-            f"/open/{key}/{self.board}/live",
-        ):
-            with self.assertRaises(WebSocketDisconnect), self.stranger.websocket_connect(address):
+        for board, copy in ((other, TOKEN), (self.board, "short")):
+            address = f"/open/{key}/{board}/live"
+            with self.assertRaises(WebSocketDisconnect), self.stranger.websocket_connect(address, [f"copy.{copy}"]):
                 self.fail("the line opened")
         self.assertNotIn(key, self.stranger.get("/gallery").text)
         self.share("gallery")
@@ -178,7 +178,7 @@ class SharingTest(WebTest):
 
     def test_a_copy_that_nobody_touched_follows_the_lesson_and_is_not_kept(self):
         self.share()
-        with self.stranger.websocket_connect(f"/open/{self.lesson.share_key}/{self.board}/live?copy={TOKEN}") as socket:
+        with self.stranger.websocket_connect(f"/open/{self.lesson.share_key}/{self.board}/live", [f"copy.{TOKEN}"]) as socket:
             Line(socket).until("board")
         self.teacher_line.send("edit", edit={"kind": "move", "numbers": {"s2": [6, 0]}})
         self.teacher_line.until("changed")

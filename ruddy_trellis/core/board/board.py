@@ -24,7 +24,7 @@ _LOG = logging.getLogger(__name__)
 #: How many sets of pegs are remembered with all that hangs on them; a drag asks for the same set again and again.
 _REMEMBERED = 64
 #: What is derived from the steps when it is asked for.
-_DERIVED = ("names", "incidence", "_ids_by_name", "_made_with", "_shapes")
+_DERIVED = ("names", "incidence", "_ids_by_name", "_made_with")
 
 
 class Board:
@@ -56,6 +56,8 @@ class Board:
         Everything is made on the side and put in place at the end: whatever is raised, the board stays as it was.
         """
         steps = list(steps)
+        if self._goes_on(steps):
+            return
         place = {step.id: number for number, step in enumerate(steps)}
         moved = [place.get(step.id, -1) for step in self.steps]
         same_places = all(new == old for old, new in enumerate(moved))
@@ -94,6 +96,75 @@ class Board:
                 self._children[parent].append(number)
         self._forget()
 
+    def _goes_on(self, steps: list[Step]) -> bool:
+        """Do what ``become`` does for steps that are those of the board with few of them changed, none moved to another
+        place or made from other things, and some put on or taken off at the end: what most edits are. Only what changed,
+        and what hangs on it, is looked at. Returns whether the steps were of that sort."""
+        both = min(len(steps), len(self.steps))
+        changed = [number for number in range(both) if steps[number] is not self.steps[number]]
+        if len(changed) > both // 2:
+            return False
+        stale = []
+        for number in changed:
+            new, old = steps[number], self.steps[number]
+            if new.id != old.id or new.does != old.does or new.inputs != old.inputs:
+                return False
+            if new.fills != old.fills:
+                stale.append(number)
+        ahead = self.copy()
+        ahead._take_off(both)
+        renamed = any(steps[number].name != self.steps[number].name for number in changed)
+        ahead.steps[:] = steps[:both]
+        if changed:
+            ahead._forget()
+            if not renamed and not stale and "names" in self.__dict__ and both == len(self.steps):
+                ahead.__dict__["names"] = self.names
+        if stale:
+            for number in ahead._below_of(tuple(stale)):
+                ahead._make_anew(number, self)
+        for step in steps[both:]:
+            ahead.append(step)
+        self._put_in_place(ahead)
+        return True
+
+    def _make_anew(self, number: int, before: Board) -> None:
+        """Plan and compute a step again, all before it being as they are now.
+
+        Args:
+            before: the board as it was, where the step had the same inputs.
+        """
+        step = self.steps[number]
+        plan = self._plan(step, self.steps, self._place)
+        if plan.follow:
+            last = before._last_inputs(before.steps[number], step, plan, self.steps)
+            self.steps[number], plan = _followed(step, plan, self.values, last)
+            self._followed[step.id] = tuple(self.values[one] for one in plan.inputs)
+        self._plans[number] = plan
+        self.values[number] = _value(step, plan, self.values, self._plans)
+
+    def _take_off(self, count: int) -> None:
+        """Take steps off the end until so many are left."""
+        for number in range(len(self.steps) - 1, count - 1, -1):
+            for parent in self._plans[number].parents:
+                self._children[parent].remove(number)
+            step = self.steps.pop()
+            self.values.pop()
+            self._plans.pop()
+            self._children.pop()
+            del self._place[step.id]
+            self._followed.pop(step.id, None)
+            self._forget()
+
+    def _put_in_place(self, other: Board) -> None:
+        """Make everything but the settings what it is in another board, which is not used any more."""
+        self.steps, self.values, self._place, self._plans = other.steps, other.values, other._place, other._plans
+        self._children, self._below, self._followed = other._children, other._below, other._followed
+        for derived in (*_DERIVED, "_shapes"):
+            self.__dict__.pop(derived, None)
+        for derived in _DERIVED:
+            if derived in other.__dict__:
+                self.__dict__[derived] = other.__dict__[derived]
+
     def _last_inputs(self, before: Step | None, step: Step, plan: Plan, steps: Sequence[Step]) -> tuple[Any, ...] | None:
         """What a step was made from when it was where it is kept to be; None where that is not known."""
         if before is None or before.fills.get("near") != step.fills.get("near"):
@@ -109,7 +180,7 @@ class Board:
     def _forget(self) -> None:
         """What was derived from the steps is derived anew."""
         self._below = {}
-        for derived in _DERIVED:
+        for derived in (*_DERIVED, "_shapes"):
             self.__dict__.pop(derived, None)
 
     def append(self, step: Step) -> None:
@@ -125,7 +196,11 @@ class Board:
             self._children[parent].append(number)
         if plan.follow:
             self._followed[step.id] = tuple(self.values[one] for one in plan.inputs)
+        names = self.__dict__.get("names")
         self._forget()
+        if names is not None:
+            # Those of the others are not touched by one more at the end. A new dict: who holds the old one may keep it.
+            self.__dict__["names"] = naming.names_with(names, step)
 
     def copy(self) -> Board:
         """The same board apart: what is done to the one is not done to the other. Nothing is computed for it."""
@@ -135,7 +210,16 @@ class Board:
         other._place, other._plans = dict(self._place), list(self._plans)
         other._children = [list(children) for children in self._children]
         other._below, other._followed = {}, dict(self._followed)
+        for derived in _DERIVED:
+            if derived in self.__dict__:
+                other.__dict__[derived] = self.__dict__[derived]  # never changed, only made anew
         return other
+
+    def show_view(self, view: tuple[float, float, float, float]) -> None:
+        """Open at another part of the plane next time. Nothing that is drawn depends on it."""
+        self.settings = self.settings.with_(view=view)
+        if (shapes := self.__dict__.get("_shapes")) is not None:
+            shapes.settings = self.settings
 
     # What is on it -----------------------------------------------------------------------------------------
 

@@ -17,6 +17,11 @@ def all_names(steps: Sequence[Any]):
     return names
 
 
+def names_with(names: Mapping[str, str], step: Any) -> dict[str, Any]:
+    """The names of some steps, and that of one more after them."""
+    return {**names, step.id: step.name if step.name is not None else spelt(step, names)}
+
+
 def spelt(step: Step, names: Mapping[str, Any]) -> str | None:
     """The name of a step spelt from its inputs, or None where its construction is not named that way."""
     construction = step.construction
@@ -43,11 +48,17 @@ def automatic_name(step: Step, names: Mapping[str, str], taken: Collection[str])
     return spelling.next_name(pool, taken)
 
 
-def check_names(steps: Sequence[Any]) -> dict[str, str]:
+def check_names(steps: Sequence[Any], names: dict[str, str] | None = None, fresh: Collection[str] = ()) -> dict[str, str]:
     """The names of these steps. Raises Refusal where two things, or two readings, have one name, or where a name
-    would read as two points."""
-    names = all_names(steps)
-    seen = {}
+    would read as two points.
+
+    Args:
+        names: the names, where they are known.
+        fresh: the ids of the steps whose names are new, where those of the others are known to go together.
+    """
+    if names is None:
+        names = all_names(steps)
+    seen: dict[tuple[bool, str], Any] = {}
     for step in steps:
         key = (step.is_reading, names[step.id])
         if key in seen:
@@ -55,8 +66,12 @@ def check_names(steps: Sequence[Any]) -> dict[str, str]:
             raise Refusal(f"{key[1]} is the name of {described(other)} already. Choose a name that nothing else has.")
         seen[key] = step
     points = {names[step.id] for step in steps if step.makes == POINT}
+    more = tuple(names[step.id] for step in steps if step.id in fresh and step.makes == POINT)
     for step in steps:
         if step.name is None or len(step.name) < 2:
+            continue
+        # Nothing has come to read otherwise but what is new itself, and what a new point is a part of.
+        if fresh and step.id not in fresh and not (more and (step.name.startswith(more) or step.name.endswith(more))):
             continue
         for pair in spelling.unspell(step.name, points - {step.name}, 2):
             raise Refusal(f"{step.name} reads as the points {pair[0]} and {pair[1]} together. Choose another name.")

@@ -48,6 +48,10 @@ LAYERS = {
 }
 
 
+#: On boards of more steps, the labels of things that are only shown ahead stand where they would by themselves.
+_SETTLED_AHEAD = 300
+
+
 def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, lifted: Collection[str] = ()) -> Items:
     """The display list of a board.
 
@@ -60,7 +64,7 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
         For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, and what
         :func:`refreshed` gives.
     """
-    shapes = Shapes(board, extent)
+    shapes = Shapes(board, extent, settles=ids is None or len(board) <= _SETTLED_AHEAD)
     if ids is None:
         board.__dict__["_shapes"] = shapes
     items = []

@@ -13,6 +13,9 @@ _SCREEN = 1000
 #: Other ways to stand, tried in order: turned by so much, and so many times as far off.
 _WAYS = [(0, 1), (45, 1), (-45, 1), (90, 1), (-90, 1), (0, 1.9), (135, 1), (-135, 1), (180, 1), (45, 2), (-45, 2), (180, 1.9), (0, 2.8)]
 _CELL = 48
+#: How many pairs of boxes are held against each other at most. A board with so many labels in one view that this does not
+#: do cannot be read whatever is done; what is left over stands where it would by itself.
+_MOST_PAIRS = 60_000
 _TURNED = [(cos(radians(turn)), sin(radians(turn)), times) for turn, times in _WAYS]
 
 #: A box of pixels: left, low, right, high. How a label is turned: cosine, sine, and how many times as far off it stands.
@@ -54,6 +57,8 @@ def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
     moving.sort(key=lambda pair: pair[0].makes == NUMBER)
     turns = {}
     for step, label in moving:
+        if taken.pairs > _MOST_PAIRS:
+            break
         best: tuple[Box, Turn] | None = None
         least = float("inf")
         for cosine, sine, times in _TURNED:
@@ -87,6 +92,7 @@ class _Boxes:
 
     def __init__(self) -> None:
         self._cells = {}
+        self.pairs = 0
 
     def add(self, left, low, right, high) -> None:
         first_column, first_row = int(left // _CELL), int(low // _CELL)
@@ -102,7 +108,9 @@ class _Boxes:
         first_column, first_row = int(left // _CELL), int(low // _CELL)
         for column in range(first_column, int(right // _CELL) + 1):
             for row in range(first_row, int(high // _CELL) + 1):
-                for other_left, other_low, other_right, other_high, other_column, other_row in self._cells.get((column, row), ()):
+                others = self._cells.get((column, row), ())
+                self.pairs += len(others)
+                for other_left, other_low, other_right, other_high, other_column, other_row in others:
                     # Of all cells that both boxes touch, the first one counts.
                     if (column > first_column and column > other_column) or (row > first_row and row > other_row):
                         continue

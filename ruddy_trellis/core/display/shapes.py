@@ -72,7 +72,7 @@ _LOG = logging.getLogger(__name__)
 class Shapes:
     """Makes the shape and the label of each step of a board."""
 
-    def __init__(self, board: SeenBoard, extent: Extent) -> None:
+    def __init__(self, board: SeenBoard, extent: Extent, settles: bool = True) -> None:
         self.board, self.extent, self.names, self.settings = board, extent, board.names, board.settings
         self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
@@ -83,7 +83,8 @@ class Shapes:
         self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}
         self._known = {}
         self.turns = {}
-        self.turns = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
+        if settles:
+            self.turns = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
 
     def marks_that_changed(self, ids: Sequence[str]):
         """The ids of all marks of a group that the figure agreed with and now does not, or the other way round."""

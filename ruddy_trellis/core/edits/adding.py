@@ -23,10 +23,8 @@ from .patch import Patch
 
 def added(board: Board, edit: Any) -> Patch:
     """The patch of an ``Add``."""
-    if len(board) + len(edit.steps) > limits.STEPS:
-        raise Refusal(f"A board has at most {limits.STEPS:,} steps. Start another board for more.")
-    ahead, steps = tried(board, edit)
-    check_names(ahead.steps)
+    ahead = board.copy()
+    steps = put_on(ahead, edit)
     words = f"Added: {sentence(ahead, steps[-1].id)}"
     return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(steps)))
 
@@ -35,11 +33,25 @@ def tried(board: Board, edit: Any) -> tuple[Board, list[Step]]:
     """A copy of the board with the steps of an ``Add``, checked, and these steps: to look at what it would make. Raises
     Refusal where they do not fit."""
     ahead = board.copy()
+    return ahead, _put_on(ahead, edit)
+
+
+def put_on(board: Board, edit: Any) -> list[Step]:
+    """Put the steps of an ``Add`` on a board. Returns them. Raises Refusal; some of them may be on the board then."""
+    if len(board) + len(edit.steps) > limits.STEPS:
+        raise Refusal(f"A board has at most {limits.STEPS:,} steps. Start another board for more.")
+    steps = _put_on(board, edit)
+    check_names(board.steps, board.names, {step.id for step in steps})
+    return steps
+
+
+def _put_on(board, edit):
+    before = len(board)
     for new in edit.steps:
         # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
-        for step in _new_steps(ahead, new, [step.id for step in ahead.steps[len(board) :]]):
-            ahead.append(step)
-    return ahead, ahead.steps[len(board) :]
+        for step in _new_steps(board, new, [step.id for step in board.steps[before:]]):
+            board.append(step)
+    return board.steps[before:]
 
 
 def _new_steps(board, new, new_ids):

@@ -4,7 +4,7 @@ from typing import Any
 
 from ..board.board import Board
 from ..refusal import Refusal
-from .adding import added
+from .adding import put_on
 from .models import Add
 from .patch import Patch
 from .saying import said
@@ -16,9 +16,11 @@ def grow(board: Board, text: str) -> None:
     for number, line in enumerate(text.splitlines(), 1):
         if not line.strip():
             continue
+        before = len(board)
         try:
-            added(board, Add(steps=[said(line.strip(), board)])).apply(board)
+            put_on(board, Add(steps=[said(line.strip(), board)]))
         except Refusal as refusal:
+            board.become(board.steps[:before])
             raise Refusal(f"Line {number}: {refusal.sentence}") from None
 
 

@@ -4,7 +4,7 @@ A handler of the hand is a generator. It yields answers, which are dicts for the
 back as the value of its ``yield``, and a Refusal is raised there where the act is refused.
 """
 
-from collections.abc import Generator, Iterator
+from collections.abc import Callable, Generator, Iterator
 from dataclasses import dataclass
 from typing import Any, TypeAlias
 
@@ -109,8 +109,21 @@ class Stop:
     """Stop the motions that run, where they are."""
 
 
+@dataclass(frozen=True)
+class Reckon:
+    """Work something out that takes long on a large board. Gives what the work gives.
+
+    Attributes:
+        work: it reads a board of its own, so that it may be done beside everything else.
+        steps: of how many steps that board is.
+    """
+
+    work: Callable[[], Any]
+    steps: int
+
+
 Act: TypeAlias = (
-    Change | Hold | Shift | LetGo | Undo | Redo | LookBack | BringBack | StartAgain | ShowView | TellAll | ShowFrames | Run | Stop
+    Change | Hold | Shift | LetGo | Undo | Redo | LookBack | BringBack | StartAgain | ShowView | TellAll | ShowFrames | Run | Stop | Reckon
 )
 #: What a handler is: answers and acts out, what the acts gave in.
 Doing: TypeAlias = Generator[Answer | Act, Any, None]

@@ -93,6 +93,8 @@ class Alone:
             case acts.ShowFrames(frames, _):
                 self.told += [{"t": "moved", "items": items} for items in frames]
                 self.told.append(self.whole())
+            case acts.Reckon(work, _):
+                return work()
             case acts.StartAgain() | acts.Run() | acts.Stop():
                 raise Refusal("Alone at a board nothing runs, and there is no teacher’s board.")
         return None

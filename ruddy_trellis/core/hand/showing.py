@@ -10,7 +10,7 @@ from ..kinds import MOTION
 from ..refusal import Refusal
 from ..sampling.shaking import random_numbers, shaken_numbers, span
 from . import messages
-from .acts import BringBack, Doing, Items, LookBack, Run, ShowFrames, ShowView, Stop
+from .acts import BringBack, Doing, Items, LookBack, Reckon, Run, ShowFrames, ShowView, Stop
 from .changing import done
 
 #: How many pictures show a shake from one stop to the next, how many stops there are, and for how long each picture is seen.
@@ -24,7 +24,8 @@ def view(hand, message: messages.View) -> Doing:
     if right - left <= 1e-6 or high - low <= 1e-6:
         raise Refusal("The view needs a width and a height above zero.")
     yield ShowView(message.view, message.keep)
-    items = display(hand.board, hand.table.extent)
+    board, extent = hand.board.copy(), hand.table.extent
+    items = yield Reckon(lambda: display(board, extent), len(board))
     yield {"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in items]}
 
 
@@ -42,8 +43,10 @@ def look_back(hand, message: messages.LookBack) -> Doing:
         yield {**hand.table.whole(), "back": None}
         return
     earlier = yield LookBack(message.number)
+    extent = hand.table.extent
+    items = yield Reckon(lambda: display(earlier, extent), len(earlier))
     state = {**hand.table.state(), "steps": len(earlier), "undo": False, "redo": False, "paper": earlier.settings.paper}
-    yield {"t": "board", "items": display(earlier, hand.table.extent), "state": state, "back": message.number}
+    yield {"t": "board", "items": items, "state": state, "back": message.number}
 
 
 def bring_back(hand, message: messages.BringBack) -> Doing:

@@ -72,7 +72,8 @@ def _spelt_counts(text, known):
 
     Each place is looked at once, from the end, whatever the names are.
     """
-    longest = max(map(len, known), default=0)
+    # Names are short: to look for the longest one pays only where the text itself is long.
+    longest = len(text) if len(text) <= 2 * limits.NAME_LENGTH else max(map(len, known), default=0)
     reach = [0] * len(text) + [1]
     for at in range(len(text) - 1, -1, -1):
         for end in range(at + 1, min(at + longest, len(text)) + 1):

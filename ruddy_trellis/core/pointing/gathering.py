@@ -34,14 +34,16 @@ def gather(board: Board, what: str, ids: Sequence[str] = ()) -> list[str]:
     elif what in KINDS:
         found = [step for step in shown if step.makes in KINDS[what]]
     elif what == "look":
-        styles = [(step.makes, *map(style_of(step, board.settings.looks).get, _LOOKS)) for step in given]
+        styles = {(step.makes, *map(style_of(step, board.settings.looks).get, _LOOKS)) for step in given}
         found = [step for step in shown if (step.makes, *map(style_of(step, board.settings.looks).get, _LOOKS)) in styles]
     elif what == "kind":
-        found = [step for step in shown if step.makes in {other.makes for other in given}]
+        kinds = {step.makes for step in given}
+        found = [step for step in shown if step.makes in kinds]
     elif what == "parents":
         found = [board.step(id) for id in dict.fromkeys(parent for step in given for parent in step.inputs)]
     elif what == "children":
-        found = [step for step in board.steps if set(step.inputs) & {other.id for other in given}]
+        parents = {step.id for step in given}
+        found = [step for step in board.steps if not parents.isdisjoint(step.inputs)]
     else:
         raise Refusal(f"Select {join((*KINDS, 'all', *RELATIONS), last='or')}.")
     if not found:

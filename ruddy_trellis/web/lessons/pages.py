@@ -3,42 +3,72 @@
 from typing import Annotated
 
 import orjson
-from fastapi import APIRouter, Form, HTTPException, Request, UploadFile
+from fastapi import APIRouter, Form, HTTPException, Query, Request, UploadFile
 from fastapi.responses import PlainTextResponse, RedirectResponse, Response
+from starlette.concurrency import run_in_threadpool
 
 from ...core import limits
 from ...core.board import Board, Settings
 from ...core.catalogue import CATALOGUE
 from ...core.display.palette import PENS
-from ...core.lesson.file import board_to_text, lesson_from_json, lesson_schema, lesson_to_json
+from ...core.lesson.arriving import arrived_lesson
+from ...core.lesson.file import board_to_text, lesson_schema, lesson_to_json
 from ...core.lesson.recipes import steps_of
 from ...core.refusal import Refusal
 from ..people.who import own_lesson, signed_in, visitor
-from ..rendering import drawing_look, file_name, json_of, page
+from ..rendering import content_of, drawing_look, file_name, page
 from ..shelf import shelf
+from ..worker import WORKER
 from .panels import working_rows
 
 router = APIRouter()
+#: How many lessons stand on one page of a list, and how many of those put away are listed.
+LISTED, _MOST_AWAY = 60, 200
+PageNumber = Annotated[int, Query(alias="page", ge=1, le=100_000)]
+#: A file of at most so many bytes is read in less time than it takes to hand it to another process.
+_SMALL_FILE = 20_000
+
+
+def page_of(listed, number):
+    """One page of a list.
+
+    Args:
+        listed: a function of ``start`` and ``most`` that gives that part of the list.
+        number: which page, from 1.
+
+    Returns:
+        What stands on it; and the numbers of the page before, of itself and of the page after, None where there is none.
+    """
+    found = listed(start=(number - 1) * LISTED, most=LISTED + 1)
+    return found[:LISTED], (number - 1 or None, number, number + 1 if len(found) > LISTED else None)
+
+
+def check_room(request, teacher_id):
+    """Raise Refusal where a teacher has filled the room that there is for one."""
+    quota = request.app.state.options.quota
+    if request.app.state.lessons.room_of(teacher_id) > quota * 1_000_000:
+        raise Refusal(f"Your lessons fill the {quota} MB that there are for each teacher. Delete some, or ask whoever runs this program.")
 
 
 @router.get("/")
-def lesson_list(request: Request, find: str = ""):
+def lesson_list(request: Request, find: str = "", page_number: PageNumber = 1):
     """The list of one's lessons with pictures, all or those whose title holds some words, and the kept recipes. Who is
     not signed in is welcomed."""
     if visitor(request) is None:
-        return page(request, "welcome.html", directory=request.app.state.directory, lessons=request.app.state.lessons.gallery()[:8])
-    return lesson_list_page(request, find=find)
+        return page(request, "welcome.html", directory=request.app.state.directory, lessons=request.app.state.lessons.gallery(most=8))
+    return lesson_list_page(request, find=find, number=page_number)
 
 
-def lesson_list_page(request, problem="", find="", status=200):
-    """The list of lessons, with a problem to tell where there is one."""
+def lesson_list_page(request, problem="", find="", status=200, number=1):
+    """The list of lessons, a page of it, with a problem to tell where there is one."""
     store, teacher = request.app.state.lessons, signed_in(request)
-    lessons = [pair for pair in store.of_teacher(teacher.id) if find.strip().lower() in pair[0].title.lower()]
+    lessons, pages = page_of(lambda **part: store.of_teacher(teacher.id, find=find, **part), number)
     answer = page(
         request,
         "lessons.html",
         lessons=lessons,
-        away=store.of_teacher(teacher.id, put_away=True),
+        pages=pages,
+        away=store.of_teacher(teacher.id, put_away=True, most=_MOST_AWAY),
         recipes=CATALOGUE.group("Recipes"),
         steps_of=steps_of,
         problem=problem,
@@ -51,8 +81,12 @@ def lesson_list_page(request, problem="", find="", status=200):
 @router.post("/lessons")
 def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TITLE_LENGTH)] = ""):
     """Make an empty lesson and open it."""
-    document = board_to_text(Board(Settings()))
-    lesson = request.app.state.lessons.create(signed_in(request).id, title.strip() or "New lesson", [document])
+    teacher, document = signed_in(request), board_to_text(Board(Settings()))
+    try:
+        check_room(request, teacher.id)
+    except Refusal as refusal:
+        return lesson_list_page(request, problem=refusal.sentence, status=422)
+    lesson = request.app.state.lessons.create(teacher.id, title.strip() or "New lesson", [document])
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
@@ -61,11 +95,13 @@ async def read_lesson(request: Request, file: UploadFile):
     """Make a lesson from a file of the open format."""
     teacher = signed_in(request)
     try:
-        title, boards = lesson_from_json(await json_of(file))
+        await run_in_threadpool(check_room, request, teacher.id)
+        content = await content_of(file)
+        arriving = WORKER.do if len(content) > _SMALL_FILE else run_in_threadpool
+        title, documents = await arriving(arrived_lesson, content)
     except Refusal as refusal:
-        return lesson_list_page(request, problem=refusal.sentence, status=422)
-    documents = [board_to_text(board) for board in boards]
-    lesson = request.app.state.lessons.create(teacher.id, title, documents)
+        return await run_in_threadpool(lesson_list_page, request, problem=refusal.sentence, status=422)
+    lesson = await run_in_threadpool(request.app.state.lessons.create, teacher.id, title, documents)
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
@@ -131,6 +167,7 @@ def copy_lesson(request: Request, slug: str):
 
 def copied_lesson(request, lesson, teacher_id):
     """A new lesson of a teacher with the same boards as another one."""
+    check_room(request, teacher_id)
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
     return request.app.state.lessons.create(teacher_id, title, [board_to_text(board) for board in boards])

@@ -6,15 +6,20 @@ from typing import Annotated
 import orjson
 from fastapi import APIRouter, Form, HTTPException, Request, UploadFile
 from fastapi.responses import RedirectResponse, Response
+from starlette.concurrency import run_in_threadpool
 
 from ...core.catalogue import CATALOGUE
+from ...core.lesson.arriving import arrived_recipe
 from ...core.lesson.recipes import keep, likely_givens, needed, recipe_from_json
 from ...core.refusal import Refusal
 from ..people.who import is_theirs, live_board, signed_in
-from ..rendering import json_of, page
+from ..rendering import content_of, page
+from ..worker import WORKER
 from .pages import lesson_list_page
 
 router = APIRouter()
+#: How long a recipe may take to be made once, in seconds: it is made again for its picture and its steps in lists.
+_PATIENCE = 3
 
 
 def key_of(recipe_id):
@@ -110,9 +115,10 @@ async def read_recipe(request: Request, file: UploadFile):
     """Keep a recipe from a file."""
     signed_in(request)
     try:
-        _keep(request, recipe_from_json(await json_of(file)))
+        document = await WORKER.do(arrived_recipe, await content_of(file), patience=_PATIENCE)
+        await run_in_threadpool(_keep, request, recipe_from_json(orjson.loads(document)))
     except Refusal as refusal:
-        return lesson_list_page(request, problem=refusal.sentence, status=422)
+        return await run_in_threadpool(lesson_list_page, request, problem=refusal.sentence, status=422)
     return RedirectResponse("/#recipes", 303)
 
 

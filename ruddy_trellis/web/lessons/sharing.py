@@ -10,18 +10,17 @@ from fastapi.responses import RedirectResponse, Response
 from ...core.lesson.student_copy import left_to_students
 from ..people.who import own_board, own_lesson, signed_in
 from ..rendering import page
-from .pages import copied_lesson
+from .pages import PageNumber, copied_lesson, page_of
 from .students import embed_code, link_of, shared_lesson
 
 router = APIRouter()
 
 
 @router.get("/gallery")
-def gallery(request: Request, find: str = ""):
+def gallery(request: Request, find: str = "", page_number: PageNumber = 1):
     """The lessons that teachers have listed for all, found by words of their title or their teacher's name."""
-    words = find.strip().lower()
-    lessons = [row for row in request.app.state.lessons.gallery() if words in f"{row[0].title} {row[2]}".lower()]
-    return page(request, "gallery.html", lessons=lessons, find=find)
+    lessons, pages = page_of(lambda **part: request.app.state.lessons.gallery(find, **part), page_number)
+    return page(request, "gallery.html", lessons=lessons, pages=pages, find=find)
 
 
 @router.get("/lessons/{slug}/share")

@@ -17,6 +17,7 @@ from ..security import same_origin
 from .pages import board_titles
 
 router = APIRouter()
+_COPY = "copy."
 _TOKEN = re.compile(r"[\w-]{20,60}")
 #: Width and height of a frame, where a page asks for no other.
 _FRAME = (800, 520)
@@ -72,10 +73,12 @@ def shared_picture(request: Request, share_key: str, board_id: int):
 
 
 @router.websocket("/open/{share_key}/{board_id}/live")
-async def student_line(socket: WebSocket, share_key: str, board_id: int, copy: str = ""):
-    """The line of a student's browser to their own copy; ``copy`` is the secret that the browser keeps for it."""
-    live = await run_in_threadpool(_copy, socket, share_key, board_id, copy)
-    await carry(socket, live if same_origin(socket.headers) else None, StudentHand)
+async def student_line(socket: WebSocket, share_key: str, board_id: int):
+    """The line of a student's browser to their own copy. The secret that the browser keeps for it comes as the name of a
+    subprotocol: an address would stand in logs."""
+    asked = next((name for name in socket.scope["subprotocols"] if name.startswith(_COPY)), "")
+    live = await run_in_threadpool(_copy, socket, share_key, board_id, asked.removeprefix(_COPY))
+    await carry(socket, live if same_origin(socket.headers) else None, StudentHand, asked)
 
 
 def _copy(socket, share_key, board_id, token):

@@ -7,6 +7,7 @@ from contextlib import suppress
 from ...core.edits import Move
 from ...core.hand import Hand, acts, read_message
 from ...core.refusal import Refusal
+from .apart import apart
 from .motion import Running
 from .outgoing import Outgoing
 
@@ -19,14 +20,17 @@ class Connection:
     def __init__(self, live, socket, kind=Hand):
         self.live = live
         self.view = None
+        #: Whose line it is, and of which session: it ends when that does. None for students.
+        self.teacher = self.session = None
         self.hand = kind(live)
         self.outgoing = Outgoing(socket, self.hand.as_seen)
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
         self.close, self.write = self.outgoing.close, self.outgoing.write
         self._shaking = self._running = None
 
-    def welcome(self):
+    async def welcome(self):
         """Send the whole board."""
+        await self.live.look()
         for answer in self.hand.welcome():
             self.send(answer)
 
@@ -98,6 +102,8 @@ class Connection:
             case acts.ShowFrames(frames, pause):
                 if self._shaking is None or self._shaking.done():
                     self._shaking = asyncio.create_task(self._show(frames, pause))
+            case acts.Reckon(work, steps):
+                return await apart(steps, work)
             case acts.Run(ids, from_start):
                 await self._run(ids, from_start)
             case acts.Stop():
@@ -113,7 +119,8 @@ class Connection:
         return items
 
     async def _show(self, frames, pause):
-        for items in frames:
+        frames, steps = iter(frames), len(self.live.board)
+        while (items := await apart(steps, next, frames, None)) is not None:
             self.send_items(items)
             await asyncio.sleep(pause)
         # The board may have changed meanwhile: what is really there has the last word.

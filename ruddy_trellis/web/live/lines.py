@@ -2,20 +2,26 @@
 
 import asyncio
 import time
+from collections import Counter
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.responses import PlainTextResponse
 from starlette.concurrency import run_in_threadpool
 
 from ...core.hand import Hand
-from ..people.who import own_board
+from ..people.who import own_board, session_of, visitor
 from ..security import same_origin
 from .connection import Connection
 
 router = APIRouter()
 _LEAVING = set()
+#: How many lines are open from each address, and how many may be: a few classes behind one address; and in all.
+_OPEN = Counter()
+LINES_OF_ADDRESS, LINES = 300, 3_000
 #: How many messages of one browser are answered in a second. A hand moves a pointer some 60 to 125 times a second.
 MESSAGES_A_SECOND = 400
+#: What takes longer than this to be answered is followed by a pause, seconds; and how long that is at most.
+LONG, _LONGEST_PAUSE = 0.004, 0.1
 
 
 class Pace:
@@ -24,11 +30,16 @@ class Pace:
     def __init__(self):
         self._began, self._count = time.monotonic(), 0
 
-    async def keep(self):
-        """Count a message, and wait where there were too many in this second."""
+    async def keep(self, took):
+        """Count a message, and let the others have their turn; wait where there were too many in this second.
+
+        Args:
+            took: how long it took to be answered, seconds. After a long one comes a pause as long.
+        """
         self._count += 1
         now = time.monotonic()
         if now - self._began < 1 and self._count < MESSAGES_A_SECOND:
+            await asyncio.sleep(min(took, _LONGEST_PAUSE) if took > LONG else 0)
             return
         await asyncio.sleep(max(0, self._began + 1 - now))
         self._began, self._count = time.monotonic(), 0
@@ -41,29 +52,47 @@ async def live_board(socket: WebSocket, board_id: int):
     await carry(socket, live if same_origin(socket.headers) else None, Hand)
 
 
-async def carry(socket, live, kind):
+async def carry(socket, live, kind, protocol=None):
     """Carry the messages of one browser at a live board; with None for the board, send the browser away.
 
     Args:
         kind: the hand that answers them.
+        protocol: what the browser asked the line to be called.
     """
     if live is None:
         await socket.send_denial_response(PlainTextResponse("Not found", 404))
         return
-    await socket.accept()
+    address = socket.client.host if socket.client else ""
+    if _OPEN[address] >= LINES_OF_ADDRESS or _OPEN.total() >= LINES:
+        await socket.send_denial_response(PlainTextResponse("Too many boards are open. Close some of them.", 429))
+        return
+    _OPEN[address] += 1
+    try:
+        await _carry(socket, live, kind, protocol)
+    finally:
+        _OPEN[address] -= 1
+        if not _OPEN[address]:
+            del _OPEN[address]
+
+
+async def _carry(socket, live, kind, protocol):
+    await socket.accept(protocol)
     connection = Connection(live, socket, kind)
+    if (teacher := visitor(socket)) is not None:
+        connection.teacher, connection.session = teacher.id, session_of(socket)
     live.connections.add(connection)
     writer = asyncio.create_task(connection.write())
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())
     try:
-        connection.welcome()
+        await connection.welcome()
         pace = Pace()
         while not writer.done():
             message = await socket.receive()
             if message["type"] == "websocket.disconnect":
                 break
+            began = time.monotonic()
             await connection.receive(message.get("text") or message.get("bytes") or b"")
-            await pace.keep()
+            await pace.keep(time.monotonic() - began)
     except (WebSocketDisconnect, ConnectionError):
         pass  # the browser has gone
     finally:

@@ -1,17 +1,26 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
+from dataclasses import dataclass
 
 import orjson
 from starlette.concurrency import run_in_threadpool
 
 from ...core.board import Board, numbers_of
 from ...core.display import Extent, display
-from ...core.edits import Patch, prepare
+from ...core.edits import Paste, Patch, prepare
 from ...core.edits.history import brought_back, state_before
 from ...core.hand import Drags
+from ...core.lesson.arriving import arrived_paste, own_recipes
 from ...core.lesson.file import board_from_store, board_to_text, check_kept
 from ...core.refusal import Refusal
+from ..worker import WORKER
+from .apart import apart
+
+#: A pasted working of more lines than this is read in a process of its own.
+_LONG_PASTE = 60
+#: How long a view waits, at least, before it is kept: while someone zooms there are many.
+_VIEW_PAUSE = 1.0
 
 
 class LiveBoard:
@@ -30,8 +39,10 @@ class LiveBoard:
         self._lessons = lessons
         self._lock = asyncio.Lock()
         self._drags = Drags()
-        self._told = None
+        #: The items that everyone was last told, by id, and of which board and in which extent they are.
+        self._told = self._seen = None
         self._moved = set()
+        self._view_kept = None
 
     # What is seen -------------------------------------------------------------------------------------------
 
@@ -47,11 +58,21 @@ class LiveBoard:
         still being saved must be told afterwards, even if someone has looked in between."""
         return display(self.board, self.extent)
 
+    async def look(self):
+        """Work out what is seen before someone asks for it: of a large board that takes a while."""
+        board, extent = self.board, self.extent
+        if self._told is None or self._seen != (board, extent) or self._moved:
+            items = await apart(len(board), display, board.copy(), extent)
+            if self.board is board and not self._moved:
+                self._told, self._seen = {item["id"]: item for item in items}, (board, extent)
+
     def whole(self):
         """The message that shows the whole board."""
+        if self._told is not None and not self._moved and self._seen == (self.board, self.extent):
+            return {"t": "board", "items": list(self._told.values()), "state": self.state()}
         items = self.items()
         if self._told is None:
-            self._told = {item["id"]: item for item in items}
+            self._told, self._seen = {item["id"]: item for item in items}, (self.board, self.extent)
         return {"t": "board", "items": items, "state": self.state()}
 
     def state(self):
@@ -63,9 +84,14 @@ class LiveBoard:
             "undo": self.edits_done > 0, "redo": self.edits_done < self.edit_count, "steps": len(self.board),
         }  # fmt: skip
 
-    def _changes(self):
-        """The items that differ from those last told, the ids that are gone, and the state."""
-        before, self._told = self._told or {}, {item["id"]: item for item in self.items()}
+    def _changes(self, items=None):
+        """The items that differ from those last told, the ids that are gone, and the state.
+
+        Args:
+            items: the display list as it is now, where it is known.
+        """
+        before, self._told = self._told or {}, {item["id"]: item for item in (self.items() if items is None else items)}
+        self._seen = (self.board, self.extent)
         moved, self._moved = self._moved, set()
         return {
             "t": "changed",
@@ -90,39 +116,43 @@ class LiveBoard:
         """Check, apply, save and tell an edit. Returns its patch. Raises Refusal; then nothing has changed."""
         async with self._lock:
             await self._drop_all()
-            patch = prepare(self.board, edit)
-            await self._keep(patch)
-            return patch
+            if isinstance(edit, Paste) and edit.text.count("\n") > _LONG_PASTE:
+                stored = await WORKER.do(arrived_paste, board_to_text(self.board), edit.text, own_recipes())
+                return await self._keep(lambda board: Patch.from_json(orjson.loads(stored)), len(stored) // 100)
+            return await self._keep(lambda board: prepare(board, edit))
 
-    async def _keep(self, patch):
-        """Save a patch, with the state that it gives, as the next edit; then make that state the board's."""
-        ahead = self._ahead(patch)
-        await self._save(patch, ahead)
+    async def _keep(self, make, more=0):
+        """Make a patch, save it with the state that it gives as the next edit, then make that state the board's.
+
+        Args:
+            make: a function from the board to the patch. Raises Refusal; then nothing has changed.
+            more: about how many steps come to the board by it, where there are many.
+
+        Returns:
+            The patch.
+        """
+        ahead = await apart(len(self.board) + more, _ahead, self.board.copy(), make, self.extent)
+        await self._save(ahead)
         self._put_in_place(ahead)
+        return ahead.patch
 
-    async def _save(self, patch, board):
+    async def _save(self, ahead):
         """Save a patch as the next edit, and the state that it gives."""
-        stored = orjson.dumps(patch.to_json()).decode()
-        await run_in_threadpool(self._lessons.save_edit, self.id, self.edits_done + 1, stored, board_to_text(board))
+        await run_in_threadpool(self._lessons.save_edit, self.id, self.edits_done + 1, ahead.stored, ahead.text)
         self.edits_done += 1
         self.edit_count = self.edits_done
 
-    def _ahead(self, patch):
-        """The board with a patch, apart from the one that others look at. Raises Refusal where what it gives could not be
-        kept and read again; then nothing has changed."""
-        ahead = self.board.copy()
-        patch.apply(ahead)
-        check_kept(ahead, [step.id for _, step in patch.after])
-        return ahead
-
-    def _put_in_place(self, board):
+    def _put_in_place(self, ahead):
         """From here on the board is another one. Who reads the old one meanwhile reads it to its end; what is being dragged
         is where it is."""
+        board, items = ahead.board, ahead.items
         held = {id: numbers_of(self.board.step(id)) for id in self._drags.held if id in self.board and id in board}
         if held:
             board.move(held)
+        if held or ahead.extent != self.extent:
+            items = None
         self.board = board
-        self.tell(self._changes())
+        self.tell(self._changes(items))
 
     async def undo(self):
         """Take the last edit back. Returns its words. Raises Refusal where there is none."""
@@ -139,21 +169,25 @@ class LiveBoard:
             stored = await run_in_threadpool(self._lessons.edit, self.id, number) if number else None
             if stored is None:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
-            patch = Patch.from_json(orjson.loads(stored))
-            ahead = self.board.copy()
-            (patch if step > 0 else patch.reversed()).apply(ahead)
-            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, board_to_text(ahead))
+            size, copy = len(self.board) + len(stored) // 100, self.board.copy()
+            ahead = await apart(size, _ahead, copy, lambda board: _of_history(stored, step), self.extent, False)
+            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, ahead.text)
             self.edits_done += step
             self._put_in_place(ahead)
-            return patch.words
+            return ahead.patch.words
 
     async def earlier(self, number):
         """The board as it was when so many edits were in it. Raises Refusal where that is not known any more."""
         if not 0 <= number < self.edits_done:
             raise Refusal("That state is not in the history.")
         rows = await run_in_threadpool(self._lessons.edits, self.id, self.edit_count - number)
-        patches = [Patch.from_json(orjson.loads(row.patch)) for row in rows if number < row.number <= self.edits_done]
-        return state_before(self.board, patches)
+        stored = [row.patch for row in rows if number < row.number <= self.edits_done]
+        board = self.board.copy()
+
+        def taken_back():
+            return state_before(board, (Patch.from_json(orjson.loads(patch)) for patch in stored))
+
+        return await apart(len(board) + 10 * len(stored), taken_back)
 
     async def bring_back(self, number):
         """Make the board what it was when so many edits were in it, as a new edit. Returns its words."""
@@ -163,19 +197,24 @@ class LiveBoard:
 
     async def _become(self, other, words):
         """Make the board what another one is, as a new edit. Returns its words. Raises Refusal where it is that already."""
-        patch = brought_back(self.board, other, words)
-        await self._keep(patch)
-        return patch.words
+        return (await self._keep(lambda board: brought_back(board, other, words), len(other))).words
 
     async def keep_view(self, view, keep=True):
         """Keep the part of the board that is shown when it is opened next, if it shall be; no edit, so not undone."""
         if not keep:
             return
+        self.board.show_view(view)
+        if self._view_kept is None or self._view_kept.done():
+            self._view_kept = asyncio.create_task(self._keep_view())
+
+    async def _keep_view(self):
+        """Keep the view after a moment, as it is then: of many in a row, the last."""
+        await asyncio.sleep(_VIEW_PAUSE)
         async with self._lock:
-            self.board.settings = self.board.settings.with_(view=view)
             if self._drags or self.id is None:
                 return  # what is in the air is no edit yet, and of an untouched copy nothing is kept: the next edit brings it
-            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, board_to_text(self.board))
+            text = await apart(len(self.board), board_to_text, self.board.copy())
+            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, text)
 
     # Dragging -----------------------------------------------------------------------------------------------
 
@@ -203,21 +242,62 @@ class LiveBoard:
         if patch is None:
             return False
         # What everyone sees has moved already.
-        ahead = self.board.copy()
-        ahead.settings = patch.settings_after or ahead.settings
+        board = self.board.copy()
+        board.settings = patch.settings_after or board.settings
         try:
-            check_kept(ahead, [step.id for _, step in patch.after])
-            await self._save(patch, ahead)
+            ahead = await apart(len(board), _kept, board, patch, self.extent)
+            await self._save(ahead)
         except BaseException:
             self.board = self.board.copy()
             Patch("", patch.after, patch.before).apply(self.board)
             self.tell(self.whole())
             raise
-        self.board.settings = ahead.settings
-        self.tell(self._changes())
+        if self._drags or ahead.extent != self.extent:
+            self.board.settings = board.settings
+            self.tell(self._changes())
+        else:
+            self.board = board
+            self.tell(self._changes(ahead.items))
         return True
 
     async def _drop_all(self):
         """Before any other change: what is in anyone's hand is let go where it is."""
         for connection in self._drags.owners:
             await self._drop(connection)
+
+
+@dataclass(frozen=True)
+class _Ahead:
+    """A board with a patch in it, apart from the one that others look at, and all that is told and kept of it."""
+
+    board: Board
+    patch: Patch
+    stored: str
+    text: str
+    extent: Extent
+    items: list
+
+
+def _ahead(board, make, extent, is_new=True):
+    """What a patch gives. Raises Refusal where that could not be kept and read again.
+
+    Args:
+        board: a copy, which is changed.
+        make: a function from the board to the patch.
+        is_new: whether the patch is a new one, which is looked at closely and stored.
+    """
+    patch = make(board)
+    patch.apply(board)
+    return _kept(board, patch, extent, is_new)
+
+
+def _kept(board, patch, extent, is_new=True):
+    if is_new:
+        check_kept(board, [step.id for _, step in patch.after])
+    stored = orjson.dumps(patch.to_json()).decode() if is_new else ""
+    return _Ahead(board, patch, stored, board_to_text(board), extent, display(board, extent))
+
+
+def _of_history(stored, step):
+    patch = Patch.from_json(orjson.loads(stored))
+    return patch if step > 0 else patch.reversed()

@@ -15,37 +15,55 @@ class LiveBoards:
     def __init__(self, lessons):
         self._lessons = lessons
         self._open = {}
+        self._gates = {}
         self._lock = threading.Lock()
 
     def get(self, board_id):
-        """The live board of that id, opened from the store where it is not open; None where there is none.
+        """The live board of that id, opened from the store where it is not open; None where there is none."""
+        return self._found(board_id, lambda: self._opened(board_id))
 
-        Pages ask in threads of their own; the lock keeps two of them from opening one board twice.
-        """
-        with self._lock:
-            return self._get(board_id)
-
-    def _get(self, board_id):
-        if board_id not in self._open:
-            row = self._lessons.board(board_id)
-            if row is None or row.copy_of is not None:
-                return None
-            self._open[board_id] = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
-        return self._used(board_id)
+    def _opened(self, board_id):
+        row = self._lessons.board(board_id)
+        if row is None or row.copy_of is not None:
+            return None
+        return LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
 
     def get_copy(self, board_id, holder):
         """The live copy of a board that a student holds; one that is as the teacher's board is now where they have none.
         None where there is no such board."""
+        source = self.get(board_id)
+        if source is None:
+            return None
+        copy = self._found((board_id, holder), lambda: self._opened_copy(source, holder))
+        if not copy.connections:
+            copy.follow(source)
+        return copy
+
+    def _opened_copy(self, source, holder):
+        row = self._lessons.copy(source.id, holder)
+        return StudentBoard(self, source, holder, row, self._lessons.edit_count(row.id) if row else 0, self._lessons)
+
+    def _found(self, key, opened):
+        """The open board of that key, or what ``opened`` gives.
+
+        Pages ask in threads of their own: a gate for each board keeps two of them from opening it twice, and nobody waits
+        for a board that is not theirs.
+        """
         with self._lock:
-            key, source = (board_id, holder), self._get(board_id)
-            if source is None:
-                return None
-            if key not in self._open:
-                row = self._lessons.copy(board_id, holder)
-                self._open[key] = StudentBoard(self, source, holder, row, self._lessons.edit_count(row.id) if row else 0, self._lessons)
-            elif not self._open[key].connections:
-                self._open[key].follow(source)
-            return self._used(key)
+            if key in self._open:
+                return self._used(key)
+            gate = self._gates.setdefault(key, threading.Lock())
+        with gate:
+            with self._lock:
+                if key in self._open:
+                    return self._used(key)
+            live = opened()
+            with self._lock:
+                self._gates.pop(key, None)
+                if live is None:
+                    return None
+                self._open[key] = live
+                return self._used(key)
 
     def _used(self, key):
         """The open board of that key, last to be closed from now on. Memory stays flat: of those that nobody looks at,
@@ -55,6 +73,13 @@ class LiveBoards:
         for other in idle[:-_IDLE]:
             del self._open[other]
         return live
+
+    def end_lines(self, concerned):
+        """End the lines for which ``concerned`` holds: whoever has one may no longer look."""
+        with self._lock:
+            lines = [line for live in self._open.values() for line in list(live.connections) if concerned(line)]
+        for line in lines:
+            line.close()
 
     def close_lesson(self, lesson_id):
         """Close every board of a lesson, as it is deleted: who looks at one is let go."""

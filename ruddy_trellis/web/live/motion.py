@@ -5,6 +5,7 @@ import time
 
 from ...core.board import numbers_of
 from ...core.sampling.motions import course, pictures
+from .apart import apart
 
 RATE = 60
 #: How many pictures go in one message, and how far ahead of the browser they are made, in seconds.
@@ -47,7 +48,7 @@ class Running:
             if not self._in_step():
                 return
             times = [number / RATE for number in range(self._next, self._next + _BATCH)]
-            frames = pictures(self._copy, self._courses, self._view(), times)
+            frames = await apart(len(self._copy), pictures, self._copy, self._courses, self._view(), times)
             self._send(
                 {"t": "frames", "from": self._next, "rate": RATE, "now": round((time.monotonic() - self._begun) * RATE), "frames": frames}
             )

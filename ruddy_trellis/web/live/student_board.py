@@ -32,11 +32,16 @@ class StudentBoard(LiveBoard):
         if self.id is None:
             self.board, self._told = student_copy(source.board), None
 
-    async def _save(self, patch, board):
+    async def _save(self, ahead):
+        if self.id is not None and not await run_in_threadpool(self._lessons.board, self.id):
+            # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
+            self.id, self.edits_done, self.edit_count = None, 0, 0
         if self.id is None:
             row = await run_in_threadpool(self._lessons.make_copy, self._source_id, self._holder, board_to_text(self.board))
+            if row is None:
+                raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
             self.id = row.id
-        await super()._save(patch, board)
+        await super()._save(ahead)
 
     async def reset(self):
         """Make the copy again what the teacher's board is now. Returns the words for it, and whether it is an edit."""

@@ -2,6 +2,8 @@
 
 import io
 import re
+import secrets
+import unicodedata
 import zipfile
 from typing import Annotated
 
@@ -15,10 +17,9 @@ from ...core.lesson.file import lesson_to_json
 from ...core.refusal import Refusal
 from ..rendering import file_name, page
 from .passwords import check_new_password, hashed_password, is_password
-from .who import let_in, let_out, signed_in, visitor
+from .who import let_in, let_out, session_of, signed_in, visitor
 
 router = APIRouter()
-_SIGN_IN = re.compile(r"[a-z0-9][a-z0-9._+-]{1,40}(@[a-z0-9.-]{1,38})?")
 Short = Annotated[str, Form(max_length=400)]
 
 
@@ -70,34 +71,53 @@ def sign_in_demo(request: Request, sign_in: Short = "", onward: Short = "/"):
 @router.get("/register")
 def ask_register(request: Request):
     """Ask for what an account needs."""
-    return page(request, "register.html", problem="", name="", sign_in="")
+    return _register_page(request)
+
+
+def _register_page(request, problem="", name="", status=200):
+    answer = page(request, "register.html", problem=problem, name=name, options=request.app.state.options)
+    answer.status_code = status
+    return answer
 
 
 @router.post("/register")
-def register(request: Request, name: Short = "", sign_in: Short = "", password: Short = ""):
-    """Make an account and sign in."""
-    state, name, handle = request.app.state, " ".join(name.split()), sign_in.strip().lower()
+def register(request: Request, name: Short = "", password: Short = "", invitation: Short = ""):
+    """Make an account and sign in. The sign-in is made here, so that nobody learns which ones there are."""
+    state, name = request.app.state, " ".join(name.split())
     try:
+        state.attempts.check_registering(_address(request))
+        if not state.options.registration:
+            raise Refusal("Accounts are made by whoever runs this program. Ask at your school.")
         if not 1 <= len(name) <= limits.TITLE_LENGTH:
             raise Refusal(f"Your name, as colleagues and students see it, has from 1 to {limits.TITLE_LENGTH} characters.")
-        if not _SIGN_IN.fullmatch(handle):
-            raise Refusal("A sign-in is an e-mail address, or has from 2 to 41 letters, digits, dots and hyphens: “robin.alder”.")
+        if not secrets.compare_digest(_word(invitation), _word(state.options.invitation)):
+            raise Refusal("That is not the invitation word. Ask whoever invited you.")
         check_new_password(password)
-        state.attempts.check_registering(_address(request))
-        hashed = hashed_password(password)
-        teacher = state.teachers.register(handle, name, hashed)
-        if teacher is None:
-            raise Refusal("That sign-in is taken. Choose another one.")
+        teacher = made_account(state.teachers, name, hashed_password(password))
     except Refusal as refusal:
-        answer = page(request, "register.html", problem=refusal.sentence, name=name, sign_in=handle)
-        answer.status_code = 422
-        return answer
-    return let_in(request, RedirectResponse("/", 303), teacher)
+        return _register_page(request, refusal.sentence, name, 422)
+    return let_in(request, RedirectResponse("/account?made=1", 303), teacher)
+
+
+def _word(text):
+    return " ".join(text.split()).casefold().encode()
+
+
+def made_account(teachers, name, password):
+    """A new teacher, whose sign-in is made of the name and a number; of the password comes the hash."""
+    plain = unicodedata.normalize("NFKD", name.lower()).encode("ascii", "ignore").decode()
+    stem = ".".join(re.findall("[a-z0-9]+", plain))[:30] or "teacher"
+    while True:
+        teacher = teachers.register(f"{stem}.{secrets.randbelow(900) + 100}", name, password)
+        if teacher is not None:
+            return teacher
+        stem = f"{stem[:30]}.{secrets.randbelow(90) + 10}"
 
 
 @router.post("/sign-out")
 def sign_out(request: Request):
-    """Sign out in this browser."""
+    """Sign out in this browser. The lines that it has open end."""
+    request.app.state.live.end_lines(lambda line: line.session == session_of(request))
     return let_out(request, RedirectResponse("/", 303))
 
 
@@ -109,10 +129,11 @@ def account_page(request, problem="", done="", status=200):
 
 
 @router.get("/account")
-def account(request: Request):
+def account(request: Request, made: bool = False):
     """One's own account."""
-    signed_in(request)
-    return account_page(request)
+    teacher = signed_in(request)
+    done = f"Your account is made. Your sign-in is {teacher.sign_in}: write it down, with your password." if made else ""
+    return account_page(request, done=done)
 
 
 @router.post("/account/password")
@@ -125,6 +146,7 @@ def change_password(request: Request, old: Short = "", new: Short = ""):
     except Refusal as refusal:
         return account_page(request, refusal.sentence, status=422)
     request.app.state.teachers.set_password(teacher.id, hashed)
+    request.app.state.live.end_lines(lambda line: line.teacher == teacher.id)
     return let_in(request, account_page(request, done="The password is changed. Everywhere else you are signed out."), teacher)
 
 

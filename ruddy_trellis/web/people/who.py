@@ -5,7 +5,7 @@ from starlette.concurrency import run_in_threadpool
 from starlette.requests import HTTPConnection
 
 from ...core.catalogue import CATALOGUE
-from ...store.teachers import SESSION_DAYS
+from ...store.teachers import SESSION_DAYS, hashed
 
 COOKIE = "trellis_session"
 
@@ -27,6 +27,12 @@ async def identify(connection: HTTPConnection):
 def _signed_in(state, token):
     teacher = state.teachers.signed_in(token)
     return teacher, state.recipe_shelves.of(teacher.id) if teacher else {}
+
+
+def session_of(connection):
+    """What is kept of the secret with which a browser is signed in; None where it is not."""
+    token = connection.cookies.get(COOKIE)
+    return hashed(token) if token and visitor(connection) else None
 
 
 def visitor(connection):

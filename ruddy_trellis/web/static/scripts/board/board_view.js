@@ -15,7 +15,7 @@ export class BoardView {
    * @param {string} path of the live board's line
    * @param {object} hooks told what happens, where given: connected, board, changed, state, tick, playing, refused,
    *   revealed; asked: hidden (the ids of more things that are not seen for now), fits (whether a board of another
-   *   size still shows the same part of the plane)
+   *   size still shows the same part of the plane); protocol: what the line is called, with the secret of a copy
    */
   constructor(path, hooks) {
     this.hooks = hooks;
@@ -35,6 +35,7 @@ export class BoardView {
       `${scheme}://${location.host}${path}`,
       (open, gone) => this.connected(open, gone),
       () => this.tellAway("The server cannot be reached, so that was not taken in. Trying again…", true),
+      hooks.protocol,
     );
     this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
     this.player = new Player((items) => {

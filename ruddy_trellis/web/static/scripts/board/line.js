@@ -9,9 +9,11 @@ export class Line {
    * @param {string} address of the live board
    * @param {(open: boolean, gone: boolean) => void} onState told when the line opens or breaks, and whether for good
    * @param {() => void} onMissed told when an act could not be sent
+   * @param {string} [protocol] what the line is called, where it has to be
    */
-  constructor(address, onState, onMissed) {
+  constructor(address, onState, onMissed, protocol) {
     this.address = address;
+    this.protocol = protocol;
     this.onState = onState;
     this.onMissed = onMissed;
     this.handlers = new Map();
@@ -21,7 +23,7 @@ export class Line {
   }
 
   open() {
-    const socket = new WebSocket(this.address);
+    const socket = new WebSocket(this.address, this.protocol ? [this.protocol] : []);
     this.socket = socket;
     socket.onopen = () => {
       this.wait = 250;
@@ -45,7 +47,7 @@ export class Line {
   /** Whether the page itself is no longer there for this browser: then the line will not open again. */
   async isGone() {
     try {
-      return (await fetch(location.href)).status === 404;
+      return [401, 404].includes((await fetch(location.href)).status);
     } catch {
       return false; // the server is away for a while
     }

@@ -34,7 +34,8 @@ const story = `story ${page.dataset.live}`;
 
 let selected = [];
 
-const view = new BoardView(`${page.dataset.live}?copy=${encodeURIComponent(token)}`, {
+const view = new BoardView(page.dataset.live, {
+  protocol: `copy.${token}`,
   board() {
     const things = [...drawing.things.values()];
     if (!things.some((item) => drawing.visible(item) && (isPeg(item) || item.shape.dial))) hint = HINT_AT_REST;
