@@ -215,7 +215,10 @@ class _Drawing:
                 f'<rect x="{x + dx - width / 2:.1f}" y="{y + dy - height / 2:.1f}" width="{width:.1f}" height="{height:.1f}" '
                 f'rx="{size * 0.4:.1f}" fill="{GROUNDS[self.dark]}" fill-opacity="0.85"/>'
             )
-        return (
-            f'{plate}<text x="{x + dx:.1f}" y="{y + dy + size * 0.35:.1f}" font-size="{size:.1f}" font-weight="{weight}" '
-            f'text-anchor="middle" fill="{self.pen(pen)}">{escape(label["text"])}</text>'
+        lines = label["text"].split("\n")
+        top = y + dy + size * (0.35 - 0.55 * (len(lines) - 1))
+        return plate + "".join(
+            f'<text x="{x + dx:.1f}" y="{top + number * 1.1 * size:.1f}" font-size="{size:.1f}" font-weight="{weight}" '
+            f'text-anchor="middle" fill="{self.pen(pen)}">{escape(line)}</text>'
+            for number, line in enumerate(lines)
         )

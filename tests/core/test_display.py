@@ -6,7 +6,7 @@ import unittest
 from xml.etree import ElementTree
 
 from ruddy_trellis.core.display import Extent, display
-from ruddy_trellis.core.display.palette import PENS
+from ruddy_trellis.core.display.palette import PENS, SIZES
 from ruddy_trellis.core.display.text import shown_name, value_text
 from ruddy_trellis.core.edits import Arrange, Restyle, perform
 from ruddy_trellis.core.language.printing import rounded_text, why_absent
@@ -65,6 +65,31 @@ class ItemsTest(unittest.TestCase):
         for name, inwards in {"A": (2, 1), "B": (-2, 1), "C": (0, -3)}.items():
             push = items[name]["label"]["push"]
             self.assertLess(push[0] * inwards[0] + push[1] * inwards[1], 0)
+
+    def test_tags_with_one_middle_stand_apart_and_words_beside_their_line(self):
+        f = figure(
+            "A=(-4,-3)\nB=(4,-3)\nC=(4,3)\nD=(-4,3)\nABCD is the polygon through A, B, C, D\nE is the midpoint of AB\n"
+            "F is the midpoint of BC\nG is the midpoint of CD\nH is the midpoint of DA\nEFGH is the polygon through E, F, G, H\n"
+            "the area of ABCD\nthe area of EFGH\nP=(-9,-5)\nQ=(-8,5)\np is the line through P and Q"
+        )
+        tags = [item["label"] for item in display(f.board, EXTENT) if item["kind"] == "number"]
+        self.assertEqual(tags[0]["at"], tags[1]["at"])
+        apart = abs(tags[0]["push"][1] - tags[1]["push"][1]) * SIZES["push"]
+        self.assertGreater(apart, 1.6 * SIZES["tag"], "one tag is no higher than this")
+        perform(f.board, Restyle(ids=[f.board.find("p"), f.board.find("ABCD")], look={"caption": "edge of the pond", "label": True}))
+        items = items_of(f)
+        off = math.hypot(*items["p"]["label"]["push"]) * SIZES["push"]
+        self.assertGreater(off, 60, "half of the words is wider than that, and the line is steep")
+        self.assertEqual(items["ABCD"]["label"]["text"], "edge of\nthe pond")
+        self.assertEqual(svg(display(f.board, EXTENT), EXTENT, 1000, 600).count(">the pond</text>"), 1)
+
+    def test_an_image_looks_like_what_it_comes_from(self):
+        f = figure(f"{TRIANGLE}\nABC is the polygon through A, B, C\nt is the rotation about A by 60 degrees")
+        perform(f.board, Restyle(ids=[f.board.find("ABC"), f.board.find("B")], look={"pen": "plum", "fill": 0.4, "hidden": True}))
+        f.say("the images of B and ABC under t")
+        image = next(step for step in reversed(f.board.steps) if step.makes == "polygon")
+        self.assertEqual((image.look.pen, image.look.fill, image.look.hidden), ("plum", 0.4, False))
+        self.assertEqual(f.board.step(f.board.find("B′")).look.pen, "plum")
 
     def test_what_is_not_there_says_why(self):
         f = figure(

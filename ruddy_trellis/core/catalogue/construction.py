@@ -36,12 +36,13 @@ class Piece:
 @dataclass(frozen=True)
 class Part:
     """One step of a sentence that makes several: its construction, its fills, in which "made:0" is the first step made
-    before it, whether it starts hidden, as a helper does, and whether a cover lies on it."""
+    before it, whether it starts hidden, as a helper does, whether a cover lies on it, and what it looks like at first."""
 
     key: str
     fills: dict
     hidden: bool = False
     cover: bool | None = None
+    like: str | None = None
 
 
 @dataclass(frozen=True)
@@ -68,7 +69,7 @@ class Construction:
         undefined: why it may have no value, in words that follow "because".
         distinct: whether the points that fill it must all differ.
         likely: its place among the offers for a selection; the smallest comes first.
-        helper: whether it is drawn as a helper line at first.
+        helper: whether it is drawn as a helper line at first. ``looks_like``: the gap of the thing that it looks like then.
         aliases: other sentences that are read as this one.
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
         settles: a function of such full fills and of the board that changes what was left out to what the figure suggests
@@ -103,6 +104,7 @@ class Construction:
     distinct: bool = True
     likely: float = 50
     helper: bool = False
+    looks_like: str = ""
     aliases: tuple = ()
     defaults: Callable | None = None
     settles: Callable | None = None

@@ -86,6 +86,7 @@ def _image(key: str, makes: str, of: str, by: str, formula: Callable | None, und
         tool=f"image of {word(of)}",
         named_after="of",
         name_suffix="′",
+        looks_like="of",
         likely=2,
         undefined=undefined,
         example=f"{_BED}D is a free point at (2.4, 0.9)\n{making}{_MAPS[by]}the image of {called} under t",

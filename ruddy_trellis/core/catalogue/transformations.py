@@ -266,7 +266,7 @@ def _images(kinds, fills, board):
             image_point(id)
         elif step.does in _FROM_POINTS and by_kind != INVERSION:
             made = {gap: sum((image_point(point) for point in step.fills[gap]), ()) for gap in _FROM_POINTS[step.does]}
-            parts.append(Part(step.does, made))
+            parts.append(Part(step.does, made, like=id))
         elif key := image_key(step.makes, by_kind):
             parts.append(Part(key, {"of": (id,), "by": (by,)}))
         else:

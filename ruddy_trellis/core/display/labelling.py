@@ -61,15 +61,12 @@ def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
             break
         best: tuple[Box, Turn] | None = None
         least = float("inf")
-        for cosine, sine, times in _TURNED:
-            x, y = label["push"]
-            if x == y == 0:
-                y = (times - 1) * 1.2
-            push = times * (cosine * x - sine * y), times * (sine * x + cosine * y)
+        for turn in _TURNED:
+            push = turned(label["push"], turn)
             box = _box(step, label, zoom, (SIZES["push"] * push[0], SIZES["push"] * push[1]))
             covered = taken.covered(box, least)
             if covered < least:
-                best, least = (box, (cosine, sine, times)), covered
+                best, least = (box, turn), covered
             if not covered:
                 break
         if best is None:
@@ -80,9 +77,45 @@ def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
     return turns
 
 
+def turned(push: tuple[float, float], turn: Turn) -> tuple[float, float]:
+    """Which way a label is pushed that stands in another way than by itself; one in the middle of its thing goes up or down."""
+    x, y = push
+    cosine, sine, times = turn
+    if x == y == 0:
+        y = (times - 1) * 1.2
+    return times * (cosine * x - sine * y), times * (sine * x + cosine * y)
+
+
+def stood_off(text: str, push: tuple[float, float]) -> tuple[float, float]:
+    """How far a name is pushed so that what it belongs to does not strike through it: words further than letters."""
+    if len(text) <= 2:
+        return push
+    wide, high = _half(text)
+    need = (wide * abs(push[0]) + high * abs(push[1]) + 3) / (SIZES["push"] * (push[0] ** 2 + push[1] ** 2) or 1)
+    return (push[0] * max(need, 1), push[1] * max(need, 1))
+
+
+#: A label of more letters than this goes on in a second line where it stands in the middle of what it belongs to.
+_LONG_LABEL = 12
+
+
+def in_two_lines(text: str) -> str:
+    """A label that is long for the inside of a shape, broken at the space nearest to its middle."""
+    spaces = [place for place, letter in enumerate(text) if letter == " "]
+    if len(text) <= _LONG_LABEL or not spaces:
+        return text
+    at = min(spaces, key=lambda place: abs(2 * place - len(text)))
+    return f"{text[:at]}\n{text[at + 1 :]}"
+
+
+def _half(text):
+    """Half the width and half the height of a name, in pixels, about."""
+    lines = text.split("\n")
+    return 0.3 * SIZES["name"] * max(map(len, lines)), 10 * len(lines)
+
+
 def _box(step, label, zoom, offset):
-    size = SIZES["tag"] if step.makes == NUMBER else SIZES["name"]
-    wide, high = (0.27 * size * len(label["text"]) + 8, 13) if step.makes == NUMBER else (0.3 * size * len(label["text"]), 10)
+    wide, high = (0.27 * SIZES["tag"] * len(label["text"]) + 8, 13) if step.makes == NUMBER else _half(label["text"])
     x, y = label["at"][0] * zoom + offset[0], label["at"][1] * zoom + offset[1]
     return x - wide, y - high, x + wide, y + high
 

@@ -36,7 +36,7 @@ from ..language.expression import ANGLE
 from ..seen import SeenBoard
 from . import marking, tags
 from .extent import Extent, clip
-from .labelling import settled
+from .labelling import in_two_lines, settled, stood_off, turned
 from .palette import style_of
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer
 from .tracing import trace
@@ -146,9 +146,10 @@ class Shapes:
                 text = text.replace("{value}", thing_value_text(self.board, known.step.id))
         elif known.written:
             text += known.written(self.board.values[known.place])
+        if known.written is None:
+            text, push = (in_two_lines(text), push) if push == (0, 0) else (text, stood_off(text, push))
         if turn := self.turns.get(known.step.id):
-            cosine, sine, times = turn
-            push = (times * (cosine * push[0] - sine * push[1]), times * (sine * push[0] + cosine * push[1]))
+            push = turned(push, turn)
         return {"text": text, "at": at, "push": push, "offset": known.offset}
 
     def _point(self, known, at):

@@ -8,7 +8,7 @@ from .. import limits
 from ..board.board import Board
 from ..board.naming import automatic_name, check_names, spelt
 from ..board.plan import kinds_of_fills
-from ..board.step import Step
+from ..board.step import PLAIN, Look, Step
 from ..catalogue import CATALOGUE
 from ..catalogue.construction import Construction
 from ..language import names as spelling
@@ -72,7 +72,7 @@ def _new_steps(board, new, new_ids):
             part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
             part_construction = CATALOGUE[part.key]
             check_fills(part_construction, part_fills, board)
-            step = _new_step(board, part_construction, with_defaults(part_construction, part_fills, board), None)
+            step = _new_step(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like)
             made.append(step.id)
             yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover))
     else:
@@ -87,9 +87,20 @@ def with_defaults(construction: Construction, fills: Fills, board: Board) -> dic
     return construction.settles(full, board) if construction.settles and full != fills else full
 
 
-def _new_step(board, construction, fills, name):
+#: What of a look an image takes over from what it is the image of.
+_TAKEN_OVER = ("pen", "width", "pattern", "fill", "size", "part")
+
+
+def _first_look(board, construction, fills, like):
+    """The look of a new step: the plain one, or for an image that of what it comes from."""
+    if like is None and construction.looks_like:
+        like = fills[construction.looks_like][0]
+    return PLAIN if like is None else Look(**{part: getattr(board.step(like).look, part) for part in _TAKEN_OVER})
+
+
+def _new_step(board, construction, fills, name, like=None):
     last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal()), default=0)
-    step = Step(f"s{last + 1}", construction.key, fills)
+    step = Step(f"s{last + 1}", construction.key, fills, look=_first_look(board, construction, fills, like))
     names = board.names
     if name is not None:
         return step if spelt(step, names) == spelling.tidy(name) else step.with_(name=spelling.check_new_name(name))

@@ -19,11 +19,18 @@ def done(words: str, undo: bool = True) -> Answer:
     return {"t": "says", "kind": "done", "words": words, "undo": undo}
 
 
+def heard(words: str) -> Answer:
+    """The answer that tells who does not see the board what has happened on it."""
+    return {"t": "heard", "words": words}
+
+
 def edit(hand, message: messages.DoEdit) -> Doing:
     asked = read_edit(message.edit)
     patch = yield Change(asked)
     if isinstance(asked, (Delete, Paste, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
         yield done(patch.words)
+    else:
+        yield heard(patch.words)
 
 
 def loosen(hand, message: messages.Loosen) -> Doing:

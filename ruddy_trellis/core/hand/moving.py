@@ -4,6 +4,7 @@ from typing import Any
 
 from ..board import numbers_of
 from ..catalogue import CATALOGUE
+from ..display.text import thing_value_text, value_text
 from ..edits import Move
 from ..kinds import join
 from ..language.filling import read_fill
@@ -14,6 +15,7 @@ from ..pointing.picking import place_near
 from ..refusal import Refusal
 from . import messages
 from .acts import Change, Doing, Hold, LetGo, Shift
+from .changing import heard
 
 
 def take_hold(hand, message: messages.Grab) -> Doing:
@@ -67,7 +69,23 @@ def nudge(hand, message: messages.Nudge) -> Doing:
     if not numbers:
         names = join(noun(board, id) for id in asked)
         raise Refusal(f"{names or 'That'} cannot be nudged: only free and sliding points that are not locked can.")
+    yield from _moved_by_key(hand, numbers)
+
+
+def _moved_by_key(hand, numbers):
+    """Move pegs, and tell where they are then and which readings have changed."""
+    board = hand.board
+    below = [*numbers, *board.dependants(list(numbers))]
+    before = {id: value_text(board, id) for id in below if board.step(id).is_reading and not board.step(id).look.hidden}
     yield Change(Move(numbers=numbers))
+    board = hand.board
+    places = [
+        f"{board.name(id)} = {value_text(board, id)}" if id in before else f"{noun(board, id)} at {thing_value_text(board, id)}"
+        for id in list(numbers)[:3]
+    ]
+    covers = {id for id in before if board.step(id).look.cover and id not in hand.lifted}
+    changed = [id for id, text in before.items() if id not in numbers and id not in covers and value_text(board, id) != text]
+    yield heard("; ".join([*places, *(f"{board.name(id)} = {value_text(board, id)}" for id in changed[:4])]))
 
 
 def put(hand, message: messages.Put) -> Doing:
@@ -75,7 +93,9 @@ def put(hand, message: messages.Put) -> Doing:
     text = message.text.strip()
     gap = CATALOGUE["free_point"].gap_by_name["at"]
     at = read_fill(gap, text if text.startswith("(") else f"({text})", hand.board)
-    yield Change(Move(numbers={message.id: list(at)}))
+    if message.id not in hand.board:
+        raise Refusal("That thing is no longer on the board.")
+    yield from _moved_by_key(hand, {message.id: list(at)})
 
 
 HANDLERS: dict[type, Any] = {messages.Grab: take_hold, messages.Drag: drag, messages.Drop: let_go, messages.Nudge: nudge, messages.Put: put}

@@ -13,6 +13,7 @@ from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
 from . import messages
 from .acts import Answer, Change, Doing
+from .changing import heard
 
 
 def prompt_answer(hand) -> Answer:
@@ -75,12 +76,13 @@ def _finish_if_complete(hand) -> Doing:
         return
     hand.prompt = Prompt.of(prompt.construction.key) if hand.pinned and prompt.retie is None else None
     try:
-        yield Change(prompt.edit(hand.board))
+        patch = yield Change(prompt.edit(hand.board))
     except Refusal:
         prompt.drop_last()
         hand.prompt = prompt
         yield prompt_answer(hand)
         raise
+    yield heard(patch.words)
     yield prompt_answer(hand)
 
 

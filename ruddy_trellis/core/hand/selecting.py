@@ -11,6 +11,7 @@ from ..pointing.offers import offers
 from ..refusal import Refusal
 from . import messages
 from .acts import Change, Doing
+from .changing import heard
 
 #: Of more things than this no offers are made: what they could become is too much to read.
 _MOST_OFFERED = 12
@@ -42,7 +43,8 @@ def take_offer(hand, message: messages.Offer) -> Doing:
         raise Refusal("That offer is no longer there. Select again.")
     edit = hand.offers[message.number].edit
     hand.offers = []
-    yield Change(edit)
+    patch = yield Change(edit)
+    yield heard(patch.words)
 
 
 def gather_more(hand, message: messages.Gather) -> Doing:

@@ -17,7 +17,7 @@ function button(text, act, className = "go") {
 }
 
 export class SentenceBar {
-  /** @param {object} acts say, complete, offer, stop, hide, remove, warn, finish */
+  /** @param {object} acts say, complete, offer, stop, hide, another, remove, warn, finish */
   constructor(acts) {
     this.acts = acts;
     this.line = document.getElementById("sentence");
@@ -78,7 +78,7 @@ export class SentenceBar {
   }
 
   /** What is selected, what it could become, and what would go. */
-  selection({ words, warning, offers }, hiddenToo) {
+  selection({ words, warning, offers }, hiddenToo, another) {
     const what = word(words, "chip filled long");
     what.title = words;
     const row = word("", "offers");
@@ -89,9 +89,17 @@ export class SentenceBar {
     remove.title = warning || "Nothing else goes with it.";
     for (const kind of ["pointerenter", "focus"]) remove.addEventListener(kind, () => this.acts.warn(warning));
     for (const kind of ["pointerleave", "blur"]) remove.addEventListener(kind, () => this.acts.warn(""));
+    const more = button("and …", () => {
+      const on = more.getAttribute("aria-pressed") !== "true";
+      more.setAttribute("aria-pressed", String(on));
+      this.acts.another(on);
+    });
+    more.title = "What is picked next is added (as with Shift)";
+    more.setAttribute("aria-pressed", String(another));
     const others = (this.others ?? []).map(({ words: other, act }) => button(`or ${other}`, act, "go or"));
     this.show(
       what,
+      more,
       ...others,
       row,
       button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)),

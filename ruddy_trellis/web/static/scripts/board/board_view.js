@@ -1,6 +1,8 @@
 // A live board on the page: what a teacher's page and a student's have in common.
+import "../page/focus.js";
 import { Dials } from "./dials.js";
 import { Drawing } from "../drawing/drawing.js";
+import { hear } from "../page/hear.js";
 import { Latest, Line } from "./line.js";
 import { Player } from "./player.js";
 import { Reveals } from "./reveals.js";
@@ -15,7 +17,8 @@ export class BoardView {
    * @param {string} path of the live board's line
    * @param {object} hooks told what happens, where given: connected, board, changed, state, tick, playing, refused,
    *   revealed; asked: hidden (the ids of more things that are not seen for now), fits (whether a board of another
-   *   size still shows the same part of the plane); protocol: what the line is called, with the secret of a copy
+   *   size still shows the same part of the plane), figure (the part that is shown at first, where it is another one);
+   *   protocol: what the line is called, with the secret of a copy
    */
   constructor(path, hooks) {
     this.hooks = hooks;
@@ -84,6 +87,7 @@ export class BoardView {
       this.drawing.show(message.items);
       this.showDials();
       this.takeState(message.state);
+      if (this.hooks.figure?.()) this.resized();
       this.drawing.redraw();
       this.hooks.board?.(message);
     });
@@ -101,6 +105,7 @@ export class BoardView {
       this.drags.landed();
       if (held && items.length) this.note("Moving…");
     });
+    line.on("heard", ({ words }) => hear(words));
     line.on("kept", () => this.note("Saved"));
     line.on("stuck", ({ words, lights }) => {
       toast(words, { refusal: true });
@@ -136,7 +141,7 @@ export class BoardView {
   resized() {
     this.port.measure();
     if (this.hooks.fits) {
-      this.port.show(this.chosenView);
+      this.port.show((!this.moved && this.hooks.figure?.()) || this.chosenView);
       this.showBoard();
       this.tellView(false);
     }
@@ -219,6 +224,7 @@ export class BoardView {
   // The view ------------------------------------------------------------------------------------------------------
 
   viewChanged() {
+    this.moved = true; // from here on what is shown is what the person chose
     this.chosenView = this.port.view();
     this.drawing.redraw();
     this.reveals.place();
@@ -255,10 +261,16 @@ export class BoardView {
     this.viewChanged();
   }
 
-  /** Nudge what is selected by an arrow key. Returns whether it was one. */
+  /** Nudge what is selected by an arrow key, or where nothing is, move the view. Returns whether it was one. */
   nudge(event, ids) {
     const way = ARROWS[event.key];
-    if (!way || !ids.length) return false;
+    if (!way || (!ids.length && event.target !== this.canvas)) return false;
+    if (!ids.length) {
+      const size = event.shiftKey ? 240 : 60;
+      this.port.pan(-way[0] * size, way[1] * size);
+      this.viewChanged();
+      return true;
+    }
     const size = this.port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
     this.line.send("nudge", { ids, by: way.map((part) => part * size) });
     return true;

@@ -68,7 +68,9 @@ export class Dials {
       },
       { passive: false },
     );
-    row.append(name, input, document.createElement("output"));
+    const says = document.createElement("span");
+    says.className = "dial-value";
+    row.append(name, input, says);
   }
 
   /** What a dial says now. */
@@ -87,9 +89,10 @@ export class Dials {
     const input = row.querySelector("input");
     const text = item.label?.text ?? "";
     row.querySelector("label").textContent = text.split(" = ")[0];
-    row.querySelector("output").textContent = text.split(" = ")[1] ?? "";
+    row.querySelector(".dial-value").textContent = text.split(" = ")[1] ?? "";
     Object.assign(input, { min: least, max: most, step, disabled: !!item.shape.locked });
-    input.setAttribute("aria-valuetext", text);
+    // While motions run, what is heard of a dial is where it stops.
+    if (!this.running.size || row.held) input.setAttribute("aria-valuetext", text);
     if (!row.held) input.value = value;
   }
 

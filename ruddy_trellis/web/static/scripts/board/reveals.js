@@ -1,5 +1,7 @@
 // Reveals: buttons on the board that show things together, pressed by anyone and put elsewhere by their handle.
 
+import { hear } from "../page/hear.js";
+
 export class Reveals {
   /**
    * @param {import("../drawing/viewport.js").Viewport} port
@@ -130,6 +132,7 @@ export class Reveals {
     const next = way > 0 ? items.find((item) => !this.open.get(item.id)) : items.findLast((item) => this.open.get(item.id));
     if (!next) return false;
     this.press(next.id);
+    hear(`${next.shape.says}: ${way > 0 ? "shown" : "hidden again"}`);
     return true;
   }
 }

@@ -214,8 +214,13 @@ export class Drawing {
 
   /** The part of the plane that the visible things take up, with room around; null for an empty board. */
   bounds() {
+    return this.boundsOf((item) => this.visible(item));
+  }
+
+  /** The same for the things for which `wanted` holds. */
+  boundsOf(wanted) {
     const places = this.order
-      .filter((item) => this.visible(item) && item.kind !== "line" && item.kind !== "ray")
+      .filter((item) => wanted(item) && item.kind !== "line" && item.kind !== "ray")
       .flatMap((item) => extremes(item.shape));
     if (!places.length) return null;
     const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
@@ -237,7 +242,7 @@ export class Drawing {
         line.className = Object.keys(this.marks)
           .filter((name) => this.marks[name].has(item.id))
           .join(" ");
-        if (tagged(item)) line.dataset.label = covered(item) ? "?" : item.label.text;
+        if (tagged(item)) line.dataset.label = covered(item) ? "?" : item.label.text.replace("\n", " ");
         if (item.shape.doubt) line.dataset.doubt = "";
         const doubt = item.shape.doubt ? ": the figure does not agree now" : "";
         const says =

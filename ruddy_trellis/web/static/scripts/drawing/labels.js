@@ -84,6 +84,7 @@ export function markPlace({ at, start, sweep }, port) {
 /** Half the width and half the height of a label, in pixels. */
 export function labelHalf({ kind, label }, context) {
   context.font = kind === "number" ? tagFont : nameFont;
-  const width = context.measureText(label.text).width;
-  return kind === "number" ? [width / 2 + 9, 14 * sizes.times] : [Math.max(width / 2, 8), 12 * sizes.times];
+  const lines = label.text.split("\n");
+  const width = Math.max(...lines.map((line) => context.measureText(line).width));
+  return kind === "number" ? [width / 2 + 9, 14 * sizes.times] : [Math.max(width / 2, 8), 12 * lines.length * sizes.times];
 }

@@ -41,7 +41,7 @@ export class Trails {
   paintOne(context, port, useLine, { places, style, kind, seconds }, now) {
     const strength = ({ time }) => (seconds ? Math.max(0.06, 1 - (now - time) / (seconds * 1000)) : 0.8);
     const point = kind === "point";
-    useLine(point ? { ...style, width: 3, pattern: "solid" } : { ...style, width: Math.min(style.width, 1.6) });
+    useLine(point ? { ...style, width: 3, pattern: "solid" } : { ...style, width: 1, pattern: "solid" });
     let last = null;
     for (const place of places) {
       if (point) {

@@ -21,6 +21,7 @@ export class Present {
     document.body.classList.toggle("presenting", on);
     document.getElementById("present-bar").hidden = !on;
     if (!on) this.dot.hidden = true;
+    document.getElementById(on ? "drawing" : "present").focus();
     this.acts.fitted();
   }
 

@@ -1,6 +1,10 @@
 // A student's page: their own copy of a board, to drag, turn, reveal and start again.
 import { BoardView, isPeg } from "../board/board_view.js";
 import { Gestures } from "../board/gestures.js";
+import { hear } from "./hear.js";
+import { kept } from "./kept.js";
+import { isKey, showKeys } from "./keys.js";
+import { Strip } from "./strip.js";
 import { hideToast } from "./toast.js";
 
 const page = document.getElementById("board");
@@ -10,29 +14,12 @@ const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-ne
 const HINT_AT_REST = "Click a thing to read what it is.";
 let hint = "Drag a diamond and watch what stays true.";
 
-/** What this browser keeps, where it keeps anything: in some frames it may not. */
-const kept = {
-  read(name) {
-    try {
-      return localStorage.getItem(`ruddy-trellis ${name}`);
-    } catch {
-      return null;
-    }
-  },
-  write(name, value) {
-    try {
-      localStorage.setItem(`ruddy-trellis ${name}`, value);
-    } catch {
-      // Then the copy lasts as long as the page.
-    }
-  },
-};
-
 const token = kept.read("copy") ?? page.dataset.fresh;
 kept.write("copy", token);
 const story = `story ${page.dataset.live}`;
 
 let selected = [];
+let strip = null;
 
 const view = new BoardView(page.dataset.live, {
   protocol: `copy.${token}`,
@@ -42,10 +29,18 @@ const view = new BoardView(page.dataset.live, {
     select(selected.filter((id) => drawing.things.has(id)));
   },
   changed: ({ gone }) => select(selected.filter((id) => !gone.includes(id))),
-  revealed: tellStory,
+  revealed() {
+    tellStory();
+    strip?.show();
+  },
+  tick: () => strip?.show(),
+  hidden: () => strip?.words() ?? [],
+  figure: () => strip?.figure(),
   fits: true,
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
+strip = new Strip(view);
+strip.turn();
 reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
 
 /** The buttons of the story, and what of it is seen: that is kept for the next visit. */
@@ -64,7 +59,9 @@ function say(words) {
 function select(ids) {
   selected = ids;
   drawing.markOnly("chosen", ids);
-  say(ids.map((id) => drawing.things.get(id).sentence).join("; "));
+  const words = ids.map((id) => drawing.things.get(id).sentence).join("; ");
+  say(words);
+  hear(words);
 }
 
 /** Select the next or the one before of the things that are seen. */
@@ -109,7 +106,7 @@ document.getElementById("reset").addEventListener("click", () => {
 
 document.addEventListener("keydown", (event) => {
   const command = event.ctrlKey || event.metaKey;
-  if (event.target.matches?.("input:not([type=range])")) return;
+  if (event.target.matches?.("input:not([type=range])") || document.querySelector("dialog[open]") || !isKey(event)) return;
   if (command && event.key.toLowerCase() === "z") line.send(event.shiftKey ? "redo" : "undo");
   else if (command && event.key.toLowerCase() === "y") line.send("redo");
   else if (command) return;
@@ -117,7 +114,8 @@ document.addEventListener("keydown", (event) => {
     gestures.stop();
     hideToast();
     select([]);
-  } else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1);
+  } else if (event.key === "?") showKeys();
+  else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1);
   else if (event.key === "PageDown" || event.key === "PageUp") reveals.step(event.key === "PageDown" ? 1 : -1);
   else if (event.key === ".") line.send(player.on ? "pause" : "play");
   else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);

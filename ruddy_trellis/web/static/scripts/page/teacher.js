@@ -5,9 +5,11 @@ import { ARROWS, BoardView } from "../board/board_view.js";
 import { Drawer } from "../drawer/drawer.js";
 import { Gestures } from "../board/gestures.js";
 import { labelOffset } from "../drawing/labels.js";
+import { hear } from "./hear.js";
 import { Latest } from "../board/line.js";
 import { SentenceBar } from "../bar/sentence_bar.js";
 import { Shelf } from "../bar/shelf.js";
+import { isKey, showKeys } from "./keys.js";
 import { Present } from "./present.js";
 import { Replay } from "./replay.js";
 import { hideToast, toast } from "./toast.js";
@@ -18,6 +20,7 @@ const pointerWords = document.getElementById("pointer-words");
 
 let selected = [];
 let tool = null;
+let another = false; // whether the next thing that is picked is added to the selection
 let atLabelStart = null;
 let pendingItems = []; // the new points of the running sentence
 
@@ -86,6 +89,12 @@ line.on("prompt", ({ tool: key, chips, ways, pinned, pending }) => {
   pendingItems = pending;
   if (key) {
     bar.prompt(chips, ways);
+    hear(
+      chips
+        .map((chip) => chip.words ?? chip.shown)
+        .join(" ")
+        .replace(/\s+/g, " "),
+    );
     if (selected.length) select([]);
   } else {
     speak(null);
@@ -118,12 +127,14 @@ line.on("show", (message) => {
 line.on("offers", (offer) => {
   if (tool || !selected.length) return;
   const hidden = selected.every((id) => drawing.things.get(id)?.style.hidden);
-  bar.selection(offer, hidden);
+  hear(offer.offers.length ? `${offer.words}. 1 makes ${offer.offers[0].sentence}` : offer.words);
+  bar.selection(offer, hidden, another);
 });
 
 line.on("completions", (ways) => bar.completions(ways));
 
-line.on("said", () => {
+line.on("said", ({ words }) => {
+  hear(words);
   bar.taken();
   drawer.calculated();
   hideToast();
@@ -145,10 +156,14 @@ function select(ids) {
   drawer.selectionChanged();
   if (tool) return;
   if (ids.length) line.send("select", { ids });
-  else bar.rest();
+  else {
+    another = false;
+    bar.rest();
+  }
 }
 
-function choose(id, adding, here = []) {
+function choose(id, withShift, here = []) {
+  const adding = withShift || another;
   if (id && here.length) drawing.uncover(id);
   if (present.on) return;
   const others = adding ? [] : here.filter((other) => other !== id && sameSort(id, other));
@@ -224,6 +239,9 @@ const bar = new SentenceBar({
   offer: (number) => line.send("offer", { number }),
   stop,
   finish: () => line.send("finish"),
+  another(on) {
+    another = on;
+  },
   hide: (hidden) => edit({ kind: "restyle", ids: selected, look: { hidden } }),
   remove,
   warn: (words) => (words ? toast(words) : hideToast()),
@@ -318,9 +336,6 @@ pasting.addEventListener("close", () => {
 });
 sharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } }));
 boardActs((title) => edit({ kind: "arrange", title }));
-const keys = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
-document.getElementById("keys-button").addEventListener("click", () => keys.showModal());
-document.getElementById("keys-close").addEventListener("click", () => keys.close());
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
   drawing.showGhosts(event.target.checked);
@@ -343,7 +358,7 @@ title.addEventListener("change", async () => {
 title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur());
 
 document.addEventListener("keydown", (event) => {
-  if (document.querySelector("dialog[open]")) return;
+  if (document.querySelector("dialog[open]") || !isKey(event)) return;
   if (present.key(event)) {
     event.preventDefault();
     return;
@@ -356,7 +371,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "Escape") stop();
   else if ((event.key === "Delete" || event.key === "Backspace") && !tool) remove();
   else if (event.key === "Backspace") line.send("back");
-  else if (event.key === "?") keys.showModal();
+  else if (event.key === "?") showKeys();
   else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1, false);
   else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
   else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);

@@ -1,5 +1,7 @@
 // A line of words over the foot of the board, with Undo where it helps.
 
+import { hear } from "./hear.js";
+
 let timer;
 
 /** Show words; with `undo`, a button that takes the last edit back; those that stay are there until the next ones. */
@@ -8,6 +10,7 @@ export function toast(words, { refusal = false, undo = null, stays = false } = {
   const text = document.createElement("span");
   text.textContent = words;
   place.replaceChildren(text);
+  hear(words);
   if (undo) {
     const button = document.createElement("button");
     button.textContent = "Undo";

@@ -1,0 +1,63 @@
+// The focus stays where a person works: when what had it goes away or is shut, what stands for it gets it.
+
+let last = null;
+let home = null; // where it stood: the nearest thing with an id that stays
+
+document.addEventListener("focusin", ({ target }) => {
+  last = target;
+  home = target.parentElement?.closest("[id]");
+});
+
+/** What says of a button or a field which one it is, whatever else about it changes. */
+function sign(element) {
+  const { dataset, name, value, type } = element;
+  const own = Object.entries(dataset).filter(([key]) => !["edit", "copied", "ahead"].includes(key));
+  return JSON.stringify([
+    element.tagName,
+    element.id,
+    own,
+    name,
+    type === "radio" ? value : "",
+    own.length || element.id ? "" : element.textContent,
+  ]);
+}
+
+/** What has the focus next, now that the last one cannot have it. */
+function next() {
+  const places = [home?.isConnected ? home : null, document.querySelector("dialog[open]"), document.getElementById("panel")];
+  for (const place of places) {
+    if (!place?.contains(document.getElementById(home?.id))) continue;
+    const same = [...place.querySelectorAll("button, input, select, a, textarea")].find((one) => can(one) && sign(one) === sign(last));
+    if (same) return same;
+  }
+  if (home?.isConnected && shown(home)) {
+    const near = home.matches("[tabindex], canvas") ? home : [...home.querySelectorAll("button, input, a")].find(can);
+    if (near) return near;
+  }
+  return document.getElementById("drawing") ?? document.querySelector("main");
+}
+
+function shown(element) {
+  return element.getClientRects().length > 0;
+}
+
+function can(element) {
+  return shown(element) && !element.disabled && element.tabIndex >= -1;
+}
+
+function mend() {
+  if (!last || (document.activeElement && document.activeElement !== document.body)) return;
+  if (last.isConnected && shown(last) && !last.disabled) return; // a person clicked beside everything
+  next()?.focus({ preventScroll: true });
+}
+
+let waiting = false;
+new MutationObserver(() => {
+  if (waiting || document.activeElement !== document.body || !last) return;
+  waiting = true;
+  // What replaces it may come in a moment.
+  setTimeout(() => {
+    waiting = false;
+    mend();
+  }, 30);
+}).observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ["hidden", "disabled", "class"] });

@@ -1,0 +1,17 @@
+// What a person hears who does not see the board: said once, shortly, by a region of its own.
+
+let waiting;
+let words = [];
+let again = false;
+
+/** Say words. What comes within a moment is said together; the same words twice are said twice. */
+export function hear(text) {
+  if (!text || words.includes(text)) return;
+  words.push(text);
+  clearTimeout(waiting);
+  waiting = setTimeout(() => {
+    again = !again;
+    document.getElementById("heard").textContent = words.map((part) => part.replace(/[.…]+$/, "")).join(". ") + (again ? "." : ".\u00a0");
+    words = [];
+  }, 100);
+}

@@ -1,0 +1,18 @@
+// The list of keys, and whether single letters, digits and signs are keys wherever the focus is.
+import { kept } from "./kept.js";
+
+const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
+const letters = /** @type {HTMLInputElement} */ (document.getElementById("letters"));
+letters.checked = kept.read("letters") !== "no";
+letters.addEventListener("change", () => kept.write("letters", letters.checked ? "yes" : "no"));
+document.getElementById("keys-button").addEventListener("click", () => dialog.showModal());
+document.getElementById("keys-close").addEventListener("click", () => dialog.close());
+
+export function showKeys() {
+  dialog.showModal();
+}
+
+/** Whether a key is one for the page: a sign that writes is one everywhere, or on the board only. */
+export function isKey(event) {
+  return letters.checked || event.key.length !== 1 || event.ctrlKey || event.metaKey || event.target.id === "drawing";
+}
