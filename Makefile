@@ -4,7 +4,7 @@ VENV := .venv
 PORT ?= 8200
 CLASS_PORT ?= $(shell expr $(PORT) + 1)
 
-MINUTES ?= 3
+MINUTES ?= 4
 
 .PHONY: start test bench campaign screenshots
 

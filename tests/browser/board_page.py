@@ -1,6 +1,8 @@
 """A board page as a person meets it: clicks and keys by the names of things and by board positions."""
 
+import json
 import math
+import time
 
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.display.palette import SIZES
@@ -8,12 +10,37 @@ from ruddy_trellis.core.language.printing import working_text
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.pointing.picking import crossing_near, look_under
 
+#: Messages after which nothing need come back.
+UNANSWERED = {"grab", "lift", "pause", "hover", "complete", "select"}
+FLEETING = tuple(f'{{"t":"{kind}"' for kind in ("under", "completions", "offers", "frames"))
+#: How long nothing goes or comes until all that an act brings about is over, seconds: the panel is asked for again 60 ms
+#: after a change. And how long that is waited for.
+QUIET, PATIENCE = 0.1, 2
+
 
 class BoardPage:
     """Drives one board in one browser page."""
 
     def __init__(self, page, address):
         self.page, self.address = page, address
+        self._last, self._asked = time.monotonic(), 0
+        page.on("websocket", self._watch)
+
+    def _watch(self, socket):
+        """Note when messages go and come, and how many of those that are answered were not yet."""
+        self._asked = 0
+        socket.on("framesent", self._sent)
+        socket.on("framereceived", self._received)
+
+    def _sent(self, payload):
+        self._last = time.monotonic()
+        self._asked += json.loads(payload)["t"] not in UNANSWERED
+
+    def _received(self, payload):
+        self._last = time.monotonic()
+        # What only follows the pointer or the typing is no answer to what was done before it.
+        if not str(payload[:30]).startswith(FLEETING):
+            self._asked = 0
 
     def start(self, title="A new bed"):
         """Make a new lesson from the list of lessons."""
@@ -33,7 +60,7 @@ class BoardPage:
         return self._ready()
 
     def _ready(self):
-        self.page.wait_for_selector("#saved:text-is('Saved')")
+        self.page.wait_for_selector("#saved:text-is('Saved')", state="attached")
         self.page.wait_for_timeout(450)  # the view is told and kept
         self.slug = self.page.url.split("/lessons/")[1].split("?")[0]
         self.frame = self.page.locator("#drawing").bounding_box()
@@ -72,7 +99,12 @@ class BoardPage:
 
     def settle(self):
         """Wait for what an act brings about: answers over the line, and a panel that is asked for anew."""
-        self.page.wait_for_timeout(200)
+        began = time.monotonic()
+        while True:
+            self.page.wait_for_timeout(QUIET * 1000 / 3)
+            now = time.monotonic()
+            if (now - max(self._last, began) > QUIET and not self._asked) or now - began > PATIENCE:
+                break
         self.page.locator(".htmx-request").first.wait_for(state="detached")
 
     def move(self, x, y):

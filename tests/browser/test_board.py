@@ -28,7 +28,7 @@ class TendingTest(BrowserTest):
         b.drag((-4.6, -2.7), (0, 0), (4.6, 3.6), drop=False)
         page.mouse.up()
         b.settle()
-        self.assertEqual(b.sentence().split(" a button")[0], "point A, point B, point C and polygon ABC")
+        self.assertEqual(b.sentence().split(" and …")[0], "point A, point B, point C and polygon ABC")
         b.open_drawer("look")
         page.click("[data-look=pen][title=plum]")
         b.settle()

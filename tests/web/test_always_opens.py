@@ -8,7 +8,7 @@ from unittest import mock
 
 from ruddy_trellis.core.lesson.file import board_from_store
 from ruddy_trellis.web.people import passwords
-from tests.campaign import student_drags
+from tests.campaign.boards import student_drags
 
 from .served import Line, WebTest
 

@@ -144,7 +144,7 @@ class PaceTest(unittest.IsolatedAsyncioTestCase):
                 pace, start = Pace(), time.monotonic()
                 for _ in range(messages):
                     await asyncio.sleep(apart)
-                    await pace.keep()
+                    await pace.keep(0)
                 return time.monotonic() - start - messages * apart
 
         flood, hand = await asyncio.gather(spent(41, 0), spent(12, 0.1))

@@ -39,9 +39,9 @@ const view = new BoardView(page.dataset.live, {
   fits: true,
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
+reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
 strip = new Strip(view);
 strip.turn();
-reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
 
 /** The buttons of the story, and what of it is seen: that is kept for the next visit. */
 function tellStory() {

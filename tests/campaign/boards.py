@@ -1,11 +1,7 @@
-"""Random campaigns against what would lose a board, for as long as asked: ``python -m tests.campaign 5`` takes five minutes.
-
-Three in turn: students who drag everything on every demo board, each board opened again after each act; anyone who does
-anything at a board; crossings of conics walked in small steps.
-"""
+"""Random acts at boards in memory. Three in turn: students who drag everything on every demo board, each board opened again
+after each act; anyone who does anything at a board; crossings of conics walked in small steps."""
 
 import random
-import sys
 import time
 import unittest
 
@@ -18,9 +14,9 @@ from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.demo import demo_lessons
 
-from .core.random_board import check
-from .core.test_conic_crossings import walk_all
-from .core.test_state_machine import BoardMachine
+from ..core.random_board import check
+from ..core.test_conic_crossings import walk_all
+from ..core.test_state_machine import BoardMachine
 
 #: Acts at a board, 25 at a time, without looking for the shortest way to a fault.
 QUICK = settings(
@@ -58,20 +54,13 @@ def student_drags(chance: random.Random, acts: int) -> int:
     return done
 
 
-def main() -> None:
-    """Run until the time is over, or something breaks."""
-    minutes = float(sys.argv[1]) if len(sys.argv) > 1 else 3.0
-    seed = int(sys.argv[2]) if len(sys.argv) > 2 else random.randrange(10**6)
-    print(f"seed {seed}: the same again with “python -m tests.campaign {minutes:g} {seed}”", flush=True)
-    end, chance, rounds, drags = time.monotonic() + 60 * minutes, random.Random(seed), 0, 0
+def campaign(seconds: float, chance: random.Random) -> str:
+    """Go on until the time is over, or something breaks. Returns what was done."""
+    end, rounds, drags = time.monotonic() + seconds, 0, 0
     while time.monotonic() < end:
         drags += student_drags(chance, 6)
         run_state_machine_as_test(BoardMachine, settings=QUICK)
         walk_all(unittest.TestCase(), 60)
         rounds += 1
     acts, steps = rounds * 25 * 25, rounds * 16 * 60
-    print(f"{rounds} rounds: {drags:,} drags of students, {acts:,} acts at a board, {steps:,} steps of conics; nothing broke")
-
-
-if __name__ == "__main__":
-    main()
+    return f"{rounds} rounds: {drags:,} drags of students, {acts:,} acts at a board, {steps:,} steps of conics"
