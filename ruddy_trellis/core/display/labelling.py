@@ -49,7 +49,9 @@ def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
             taken.add(x * zoom - 12, y * zoom - 12, x * zoom + 12, y * zoom + 12)
         if label is None or step.makes == MARK or (step.makes == NUMBER and step.look.tag is False):
             continue
-        if label["offset"]:
+        if not label["offset"] and step.makes != NUMBER and not any(label["push"]):
+            taken.add(*_box(step, label, zoom, (0, 0)))  # the name of a shape stays in its middle
+        elif label["offset"]:
             taken.add(*_box(step, label, zoom, (label["offset"][0], -label["offset"][1])))
         else:
             moving.append((step, label))

@@ -18,7 +18,7 @@ export class Drawer {
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.addEventListener("click", () => this.open(tab.dataset.panel));
     rove(this.root.querySelector(".drawer-names"), "[data-panel]");
     document.getElementById("fold").addEventListener("click", () => this.fold());
-    if (matchMedia("(max-width: 900px), (max-height: 560px)").matches) this.fold(); // there it lies over the board
+    if (matchMedia("(max-width: 56.25em), (max-height: 35em)").matches) this.fold(); // there it lies over the board
     this.panel.addEventListener("click", (event) => this.click(event));
     this.panel.addEventListener("change", (event) => this.changed(event));
     this.panel.addEventListener("submit", (event) => this.submit(event));

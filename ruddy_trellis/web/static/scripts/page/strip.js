@@ -1,6 +1,6 @@
 // On a small screen the words and buttons of a board stand in a strip beside the figure, and the figure has the rest.
 
-const SMALL = matchMedia("(max-width: 700px), (max-height: 560px)");
+const SMALL = matchMedia("(max-width: 43.75em), (max-height: 35em)");
 const BESIDE = new Set(["words", "reveal", "motion", "number"]);
 
 export class Strip {
