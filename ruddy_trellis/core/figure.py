@@ -30,7 +30,7 @@ class Figure:
         """
         name = ""
         for line in filter(None, map(str.strip, text.splitlines())):
-            name = self._add(said(line, self.board))
+            name = self._add(*said(line, self.board))
         return name
 
     def make(self, key: str, name: str | None = None, **fills) -> str:
@@ -44,8 +44,8 @@ class Figure:
             return [self.board.find(part) for part in fill]
         return fill_to_json(fill)
 
-    def _add(self, new):
-        perform(self.board, Add(steps=[new]))
+    def _add(self, *new):
+        perform(self.board, Add(steps=list(new)))
         return self.board.name(self.board.steps[-1].id)
 
     def drag(self, name: str, *numbers) -> None:

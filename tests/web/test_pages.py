@@ -170,7 +170,7 @@ class RecipePagesTest(WebTest):
         board = self.new_board()
         live = self.application.state.live.get(board).board
         for text in ("A=(0,0)", "B=(4,0)", "M is the midpoint of A and B", "k is the circle with centre M through A"):
-            perform(live, Add(steps=[said(text, live)]))
+            perform(live, Add(steps=said(text, live)))
         panel = self.client.get(f"/boards/{board}/panels/recipe", params={"ids": "s4"}).text
         self.assertIn("point M", panel)
         refused = self.client.post(f"/boards/{board}/recipes", data={"name": "9", "results": "s4", "given": ["s1", "s2"]}).text

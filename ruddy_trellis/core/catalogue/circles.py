@@ -45,6 +45,12 @@ CIRCLES = (
     Construction(
         key="circle",
         sentence="the circle with centre {centre:point} through {point:point}",
+        also=(
+            "circle [{=}] [with] centre {centre} [and|,] (through|containing|touching|to) {point}",
+            "circle [{=}] (about|centred at|centred on|centred|at|on) {centre} [and] (through|containing) {point}",
+            "circle [{=}] through {point} [and] [with] centre {centre}",
+            "circle [{=}] through {point} (about|centred at|centred on) {centre}",
+        ),
         makes=CIRCLE,
         formula=formulas.circle_through,
         group="Circles",
@@ -58,6 +64,14 @@ CIRCLES = (
     Construction(
         key="circle_radius",
         sentence="the circle with centre {centre:point} and radius {radius:length}",
+        also=(
+            "circle [{=}] [with] centre {centre} [,|and] [of] radius {radius}",
+            "circle [{=}] (about|centred at|centred on|centred|at|on) {centre} [,|and] [with|of] radius {radius}",
+            "circle [{=}] [of|with] radius {radius} (about|at|on|centred at|centred on|centred) {centre}",
+            "circle [{=}] [of|with] radius {radius} [and|,] centre {centre}",
+            "circle [{=}] {centre} [,] radius {radius}",
+            "circle [{=}] (about|centre) {centre} diameter {radius}",
+        ),
         makes=CIRCLE,
         formula=formulas.circle_with_radius,
         group="Circles",
@@ -70,8 +84,36 @@ CIRCLES = (
         "AB is the segment from A to B\nk is the circle with centre C and radius AB",
     ),
     Construction(
+        key="circle_on_diameter",
+        sentence="the circle on the diameter from {from:point} to {to:point}",
+        also=(
+            "circle [{=}] [with] diameter {from+to}",
+            "circle [{=}] on {from+to} as diameter",
+            "circle [{=}] (on|over) [diameter] {from+to}",
+            "Thales circle [{=}] [of|on|over] {from+to}",
+        ),
+        makes=CIRCLE,
+        formula=formulas.circle_on_diameter,
+        group="Circles",
+        tool="on a diameter",
+        keys="cd",
+        through=("from", "to"),
+        likely=9,
+        undefined="its ends coincide",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nk is the circle on the diameter from A to B",
+    ),
+    Construction(
         key="circumcircle",
         sentence="the circle through {a:point}, {b:point} and {c:point}",
+        also=(
+            "(circumcircle|circumscribed circle|circum circle) [{=}] [of|about|for] {a+b+c}",
+            "circle [{=}] (through|containing) {a+b+c}",
+            "circle [{=}] (through|containing) [all] [three] corner of {a+b+c}",
+            "circle [{=}] about triangle {a+b+c}",
+            "circle [{=}] circumscribed about {a+b+c}",
+            "(circumcircle|circumscribed circle)",
+            "circle through three points {a+b+c}",
+        ),
         makes=CIRCLE,
         formula=triangles.circumcircle,
         group="Circles",
@@ -85,6 +127,11 @@ CIRCLES = (
     Construction(
         key="tangent_at",
         sentence="the tangent to {circle:circle} at {point:point}",
+        also=(
+            "tangent [{=}] (to|of) {circle} (at|in) {point}",
+            "tangent [{=}] (at|in) {point} [(to|of) {circle}]",
+            "line touching {circle} at {point}",
+        ),
         makes=LINE,
         formula=straights.tangent_at,
         group="Circles",
@@ -99,6 +146,14 @@ CIRCLES = (
     Construction(
         key="tangent_from",
         sentence="the tangent from {point:point} to {circle:circle}[, {which:which_of_two} one]",
+        also=(
+            "tangent [{=}] from {point} [to {circle}]",
+            "tangent [{=}] to {circle} (from|through) {point}",
+            "(second|other) tangent from {point} [to {circle}] <which=second>",
+            "(second|other) tangent to {circle} (from|through) {point} <which=second>",
+            "first tangent from {point} to {circle} <which=first>",
+            "line through {point} touching {circle}",
+        ),
         makes=LINE,
         formula=None,
         choose=_tangent,
@@ -112,6 +167,11 @@ CIRCLES = (
     Construction(
         key="tangents",
         sentence="both tangents from {point:point} to {circle:circle}",
+        also=(
+            "[both|the two|two|all] tangents from {point} [(to|on) {circle}]",
+            "[both|the two|two|all] tangents to {circle} (from|through) {point}",
+            "lines through {point} touching {circle}",
+        ),
         makes=LINE,
         formula=None,
         expands=lambda kinds, fills, board: [Part("tangent_from", {**fills, "which": word}) for word in ORDER[:2]],
@@ -124,6 +184,12 @@ CIRCLES = (
     Construction(
         key="incircle",
         sentence="the incircle of {triangle:triangle}",
+        also=(
+            "(incircle|inscribed circle|in circle) [{=}] [of|in|for] {triangle}",
+            "circle inscribed in {triangle}",
+            "circle touching [all] [three] side of {triangle}",
+            "(incircle|inscribed circle)",
+        ),
         makes=CIRCLE,
         formula=triangles.incircle,
         group="Triangles",
@@ -136,6 +202,10 @@ CIRCLES = (
     Construction(
         key="nine_point_circle",
         sentence="the nine-point circle of {triangle:triangle}",
+        also=(
+            "(nine point|9 point|nine points) circle [{=}] [of|in|for] {triangle}",
+            "(nine point|9 point) circle",
+        ),
         makes=CIRCLE,
         formula=triangles.nine_point_circle,
         group="Triangles",
@@ -148,6 +218,7 @@ CIRCLES = (
     Construction(
         key="excircle",
         sentence="the excircle of {triangle:triangle} that faces its first corner",
+        also=("(excircle|escribed circle) [{=}] [of|for] {triangle}",),
         makes=CIRCLE,
         formula=triangles.excircle,
         tool="excircle",
@@ -158,6 +229,7 @@ CIRCLES = (
     Construction(
         key="excircles",
         sentence="the three excircles of {triangle:triangle}",
+        also=("[all|the three|three] (excircles|escribed circles) [of|for] {triangle}",),
         makes=CIRCLE,
         formula=None,
         expands=_excircles,
@@ -171,6 +243,10 @@ CIRCLES = (
     Construction(
         key="common_tangent",
         sentence="the common tangent of {a:circle} and {b:circle}[, {which:crossing} one]",
+        also=(
+            "common tangent (of|to) {a} and {b}",
+            "tangent common to {a} and {b}",
+        ),
         makes=LINE,
         formula=None,
         choose=_common_tangent,
@@ -183,6 +259,11 @@ CIRCLES = (
     Construction(
         key="common_tangents",
         sentence="all common tangents of {a:circle} and {b:circle}",
+        also=(
+            "[all] common tangents (of|to) {a} and {b}",
+            "[all] tangents common to {a} and {b}",
+            "tangents to both {a} and {b}",
+        ),
         makes=LINE,
         formula=None,
         group="Circles",
@@ -195,6 +276,7 @@ CIRCLES = (
     Construction(
         key="circle_from_equation",
         sentence="the circle {equation:equation}",
+        also=("circle [with] equation {equation}",),
         makes=CIRCLE,
         formula=None,
         choose=_circle_of,
@@ -209,6 +291,12 @@ CIRCLES = (
     Construction(
         key="arc",
         sentence="the arc with centre {centre:point} from {from:point} to {to:point}",
+        also=(
+            "arc [{=}] [with] centre {centre} from {from} to {to}",
+            "arc [{=}] (about|centred at|centred on) {centre} from {from} to {to}",
+            "arc [{=}] from {from} to {to} (about|centred at|centred on|centre) {centre}",
+            "arc [{=}] {from+to} [with] (about|centre|centred at) {centre}",
+        ),
         makes=ARC,
         formula=arcs.arc,
         group="Arcs",
@@ -222,6 +310,11 @@ CIRCLES = (
     Construction(
         key="arc_through",
         sentence="the arc through {a:point}, {b:point} and {c:point}",
+        also=(
+            "arc [{=}] (through|of) {a+b+c}",
+            "arc [{=}] {a+b+c}",
+            "arc [{=}] from {a} (through|by|over|via) {b} to {c}",
+        ),
         makes=ARC,
         formula=arcs.arc_through,
         group="Arcs",
@@ -235,6 +328,12 @@ CIRCLES = (
     Construction(
         key="semicircle",
         sentence="the semicircle on the diameter from {from:point} to {to:point}",
+        also=(
+            "(semicircle|half circle|semi circle) [{=}] (on|over|above|with) [diameter] {from+to}",
+            "(semicircle|half circle|semi circle) [{=}] from {from} to {to}",
+            "(semicircle|half circle) {from+to}",
+            "half circle with diameter {from+to}",
+        ),
         makes=ARC,
         formula=arcs.semicircle,
         group="Arcs",
@@ -248,6 +347,12 @@ CIRCLES = (
     Construction(
         key="sector",
         sentence="the sector with centre {centre:point} from {from:point} to {to:point}",
+        also=(
+            "sector [{=}] [with] centre {centre} from {from} to {to}",
+            "sector [{=}] (about|centred at) {centre} from {from} to {to}",
+            "sector [{=}] from {from} to {to} (about|centre|centred at) {centre}",
+            "(slice|pie) [with] centre {centre} from {from} to {to}",
+        ),
         makes=SECTOR,
         formula=arcs.arc,
         group="Arcs",
@@ -260,6 +365,11 @@ CIRCLES = (
     Construction(
         key="chord_region",
         sentence="the chord region with centre {centre:point} from {from:point} to {to:point}",
+        also=(
+            "(segment of circle|circular segment|circle segment) [{=}] [with] centre {centre} from {from} to {to}",
+            "chord region from {from} to {to} about {centre}",
+            "(segment of circle|circular segment|circle segment) from {from} to {to} (about|centre) {centre}",
+        ),
         makes=CHORD_REGION,
         formula=arcs.arc,
         group="Arcs",

@@ -19,6 +19,10 @@ CONICS = (
     Construction(
         key="parabola",
         sentence="the parabola with focus {focus:point} and directrix {directrix:straight}",
+        also=(
+            "parabola [{=}] [with] focus {focus} [and|,] [and] directrix {directrix}",
+            "parabola [{=}] [with] directrix {directrix} [and|,] focus {focus}",
+        ),
         makes=CONIC,
         formula=formulas.parabola,
         group="Conics",
@@ -32,6 +36,11 @@ CONICS = (
     Construction(
         key="ellipse",
         sentence="the ellipse with foci {first:point} and {second:point} through {point:point}",
+        also=(
+            "ellipse [{=}] [with] (foci|focuses) {first} [and|,] {second} [and|,] through {point}",
+            "ellipse [{=}] [with] foci {first+second} [and|,] through {point}",
+            "ellipse [{=}] through {point} [with] foci {first+second}",
+        ),
         makes=CONIC,
         formula=formulas.ellipse,
         group="Conics",
@@ -45,6 +54,11 @@ CONICS = (
     Construction(
         key="hyperbola",
         sentence="the hyperbola with foci {first:point} and {second:point} through {point:point}",
+        also=(
+            "hyperbola [{=}] [with] (foci|focuses) {first} [and|,] {second} [and|,] through {point}",
+            "hyperbola [{=}] [with] foci {first+second} [and|,] through {point}",
+            "hyperbola [{=}] through {point} [with] foci {first+second}",
+        ),
         makes=CONIC,
         formula=formulas.hyperbola,
         group="Conics",
@@ -58,6 +72,10 @@ CONICS = (
     Construction(
         key="ellipse_with_sum",
         sentence="the ellipse with foci {first:point} and {second:point} and the sum {sum:length}",
+        also=(
+            "ellipse [{=}] [with] foci {first} [and|,] {second} [and|,] [distance] sum {sum}",
+            "ellipse [{=}] [with] foci {first+second} [and|,] sum {sum}",
+        ),
         makes=CONIC,
         formula=formulas.ellipse_with_sum,
         group="Conics",
@@ -71,6 +89,10 @@ CONICS = (
     Construction(
         key="hyperbola_with_difference",
         sentence="the hyperbola with foci {first:point} and {second:point} and the difference {difference:length}",
+        also=(
+            "hyperbola [{=}] [with] foci {first} and {second} [and|,] difference {difference}",
+            "hyperbola [{=}] [with] foci {first+second} [and|,] difference {difference}",
+        ),
         makes=CONIC,
         formula=formulas.hyperbola_with_difference,
         group="Conics",
@@ -84,6 +106,10 @@ CONICS = (
     Construction(
         key="conic_through",
         sentence="the conic through {points:five}",
+        also=(
+            "conic [{=}] (through|section through) {points}",
+            "conic through five points {points}",
+        ),
         makes=CONIC,
         formula=formulas.through_five,
         group="Conics",
@@ -99,6 +125,12 @@ CONICS = (
     Construction(
         key="conic_from_equation",
         sentence="the conic {equation:equation}",
+        also=(
+            "conic [with] equation {equation}",
+            "ellipse {equation}",
+            "parabola {equation}",
+            "hyperbola {equation}",
+        ),
         makes=CONIC,
         formula=None,
         choose=_conic_of,
@@ -113,6 +145,7 @@ CONICS = (
     Construction(
         key="directrix",
         sentence="the directrix of {conic:conic}",
+        also=("directrix {conic}",),
         makes=LINE,
         formula=formulas.directrix,
         group="Conics",
@@ -125,6 +158,11 @@ CONICS = (
     Construction(
         key="axis",
         sentence="the axis of {conic:conic}",
+        also=(
+            "axis {conic}",
+            "axis of symmetry of {conic}",
+            "main axis of {conic}",
+        ),
         makes=LINE,
         formula=formulas.axis,
         group="Conics",

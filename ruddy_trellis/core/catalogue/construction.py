@@ -70,7 +70,7 @@ class Construction:
         distinct: whether the points that fill it must all differ.
         likely: its place among the offers for a selection; the smallest comes first.
         helper: whether it is drawn as a helper line at first. ``looks_like``: the gap of the thing that it looks like then.
-        aliases: other sentences that are read as this one.
+        aliases: other sentences that are read as this one. ``also``: other ways to say it, as ``language/patterns`` reads them.
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
         settles: a function of such full fills and of the board that changes what was left out to what the figure suggests
             now: where a ray starts inside a circle, its only crossing is the second.
@@ -106,6 +106,7 @@ class Construction:
     helper: bool = False
     looks_like: str = ""
     aliases: tuple = ()
+    also: tuple = ()
     defaults: Callable | None = None
     settles: Callable | None = None
     follows: Callable | None = None
@@ -130,6 +131,11 @@ class Construction:
     def sentences(self) -> tuple[tuple[Piece, ...], ...]:
         """The pieces of the sentence and of every alias."""
         return (self.pieces, *(_pieces(alias) for alias in self.aliases))
+
+    @property
+    def sentence_shown(self) -> str:
+        """The sentence with its gaps as dots, for people."""
+        return re.sub(r"\{[^}]*\}", "…", re.sub(r"\[.*?\]", "", self.sentence))
 
     @property
     def moved_gap(self) -> str | None:

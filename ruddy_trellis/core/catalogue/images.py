@@ -87,6 +87,7 @@ def _image(key: str, makes: str, of: str, by: str, formula: Callable | None, und
         named_after="of",
         name_suffix="′",
         looks_like="of",
+        also=("image [{=}] [of] {of} under {by}", "{of} under {by}"),
         likely=2,
         undefined=undefined,
         example=f"{_BED}D is a free point at (2.4, 0.9)\n{making}{_MAPS[by]}the image of {called} under t",

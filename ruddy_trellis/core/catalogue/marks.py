@@ -26,6 +26,14 @@ MARKS = (
     Construction(
         key="equal_length",
         sentence="the equal-length mark on {span:span}[ drawn {strokes:strokes}]",
+        also=(
+            "(equal length|equal) mark on {span}",
+            "mark {span} as equal",
+            "equal mark {span}",
+            "tick [on] {span}",
+            "one stroke on {span} <strokes=once>",
+            "two strokes on {span} <strokes=twice>",
+        ),
         makes=MARK,
         formula=_points,
         group="Mark",
@@ -39,6 +47,10 @@ MARKS = (
     Construction(
         key="equal_angle",
         sentence="the equal-angle mark at {corner:corner}[ drawn {strokes:strokes}]",
+        also=(
+            "(equal angle) mark (at|on) {corner}",
+            "mark angle {corner} [as equal]",
+        ),
         makes=MARK,
         formula=_points,
         group="Mark",
@@ -52,6 +64,11 @@ MARKS = (
     Construction(
         key="parallel_mark",
         sentence="the parallel mark on {straight:straight}[ drawn {strokes:strokes}]",
+        also=(
+            "parallel mark on {straight}",
+            "parallel arrow on {straight}",
+            "mark {straight} as parallel",
+        ),
         makes=MARK,
         formula=_straight,
         group="Mark",
@@ -65,6 +82,12 @@ MARKS = (
     Construction(
         key="right_angle_mark",
         sentence="the right-angle mark at {corner:corner}",
+        also=(
+            "right angle mark (at|in) {corner}",
+            "right angle sign at {corner}",
+            "right angle at {corner}",
+            "mark right angle {corner}",
+        ),
         makes=MARK,
         formula=_points,
         group="Mark",

@@ -52,6 +52,15 @@ READINGS = (
     Construction(
         key="length",
         sentence="the length of {span:span}",
+        also=(
+            "measure {span}",
+            "length [{=}] [of] {span}",
+            "how long is {span}",
+            "| {span} |",
+            "distance [between|of] {span}",
+            "length of (segment|side) {span}",
+            "{span} long",
+        ),
         makes=NUMBER,
         formula=formulas.distance,
         group="Measure",
@@ -66,6 +75,14 @@ READINGS = (
     Construction(
         key="distance",
         sentence="the distance from {from:point} to {to:target}",
+        also=(
+            "distance [{=}] (from|between) {from} (to|and) {to}",
+            "how far is {from} from {to}",
+            "distance of {from} from {to}",
+            "distance [{=}] {from} to {to}",
+            "perpendicular distance (from|of) {from} (to|from) {to}",
+            "height of {from} above {to}",
+        ),
         makes=NUMBER,
         formula=None,
         choose=_distance,
@@ -82,6 +99,15 @@ READINGS = (
     Construction(
         key="angle",
         sentence="the [{turn:turn} ]angle {corner:corner}",
+        also=(
+            "measure angle {corner}",
+            "[size of] angle [{=}] {corner}",
+            "(size|measure) of angle {corner}",
+            "how (large|big|wide) is angle {corner}",
+            "angle {corner} in degrees",
+            "angle [{=}] at {corner}",
+            "reflex angle {corner} <turn=reflex>",
+        ),
         makes=NUMBER,
         formula=None,
         choose=_angle,
@@ -97,6 +123,12 @@ READINGS = (
     Construction(
         key="area",
         sentence="the area of {shape:shape}",
+        also=(
+            "area [{=}] [of] {shape}",
+            "how large is {shape}",
+            "size of {shape}",
+            "surface of {shape}",
+        ),
         makes=NUMBER,
         formula=None,
         choose=_area,
@@ -114,6 +146,11 @@ READINGS = (
     Construction(
         key="perimeter",
         sentence="the perimeter of {polygon:outline}",
+        also=(
+            "perimeter [{=}] [of] {polygon}",
+            "distance about {polygon}",
+            "length about {polygon}",
+        ),
         makes=NUMBER,
         formula=None,
         choose=_perimeter,
@@ -131,6 +168,7 @@ READINGS = (
     Construction(
         key="radius",
         sentence="the radius of {circle:circle}",
+        also=("radius [{=}] [of] {circle}",),
         makes=NUMBER,
         formula=formulas.radius,
         group="Measure",
@@ -147,6 +185,11 @@ READINGS = (
     Construction(
         key="circumference",
         sentence="the circumference of {circle:circle}",
+        also=(
+            "circumference [{=}] [of] {circle}",
+            "length about {circle}",
+            "perimeter of {circle}",
+        ),
         makes=NUMBER,
         formula=formulas.circumference,
         group="Measure",
@@ -163,6 +206,7 @@ READINGS = (
     Construction(
         key="slope",
         sentence="the slope of {straight:straight}",
+        also=("slope [{=}] [of] {straight}",),
         makes=NUMBER,
         formula=formulas.slope,
         group="Measure",
@@ -176,6 +220,12 @@ READINGS = (
     Construction(
         key="ratio",
         sentence="the ratio of {first:span} to {second:span}",
+        also=(
+            "ratio [{=}] [of|between] {first} (to|and|:) {second}",
+            "{first} : {second}",
+            "{first} to {second} ratio",
+            "{first} over {second}",
+        ),
         makes=NUMBER,
         formula=formulas.ratio_of_lengths,
         group="Measure",
@@ -191,6 +241,13 @@ READINGS = (
     Construction(
         key="calculation",
         sentence="the value of {formula:formula}",
+        also=(
+            "value of {formula}",
+            "value {formula}",
+            "calculate {formula}",
+            "compute {formula}",
+            "evaluate {formula}",
+        ),
         makes=NUMBER,
         formula=None,
         choose=_calculation,
@@ -204,6 +261,7 @@ READINGS = (
     Construction(
         key="angle_between",
         sentence="the angle between {a:straight} and {b:straight}",
+        also=("angle [{=}] (between|of|from) {a} (and|to) {b}",),
         makes=NUMBER,
         formula=formulas.angle_between,
         group="Measure",
@@ -229,10 +287,18 @@ READINGS = (
         undefined="its polygon is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 3)\n"
         "ABC is the polygon through A, B, C\nα is the angle inside ABC at A",
+        also=(
+            "(interior angle|inside angle|angle) [of|inside|in] {polygon} at {corner}",
+            "(interior angle|angle) at {corner} (in|of|inside) {polygon}",
+        ),
     ),
     Construction(
         key="all_angles",
         sentence="all angles inside {polygon:polygon}",
+        also=(
+            "[all] (interior angle|inside angle|angle) (of|inside|in) {polygon}",
+            "all angle {polygon}",
+        ),
         makes=NUMBER,
         formula=None,
         group="Measure",
@@ -246,6 +312,11 @@ READINGS = (
     Construction(
         key="arc_length",
         sentence="the arc length of {arc:arc}",
+        also=(
+            "(arc length|length) [of] arc {arc}",
+            "how long is arc {arc}",
+            "length of {arc}",
+        ),
         makes=NUMBER,
         formula=arcs.arc_length,
         group="Measure",
@@ -262,6 +333,11 @@ READINGS = (
     Construction(
         key="coordinates",
         sentence="the coordinates of {point:point}",
+        also=(
+            "coordinates [of] {point}",
+            "where is {point}",
+            "position of {point}",
+        ),
         makes=NUMBER,
         formula=_same,
         group="Measure",
@@ -276,6 +352,7 @@ READINGS = (
     Construction(
         key="abscissa",
         sentence="the x-coordinate of {point:point}",
+        also=("(x coordinate|x value|x) of {point}",),
         makes=NUMBER,
         formula=lambda m, point: point[0],
         group="Measure",
@@ -291,6 +368,7 @@ READINGS = (
     Construction(
         key="ordinate",
         sentence="the y-coordinate of {point:point}",
+        also=("(y coordinate|y value|y) of {point}",),
         makes=NUMBER,
         formula=lambda m, point: point[1],
         group="Measure",
@@ -306,6 +384,10 @@ READINGS = (
     Construction(
         key="equation",
         sentence="the equation of {curve:curve}",
+        also=(
+            "equation [of] {curve}",
+            "what is equation of {curve}",
+        ),
         makes=NUMBER,
         formula=_same,
         group="Measure",
@@ -321,6 +403,7 @@ READINGS = (
     Construction(
         key="eccentricity",
         sentence="the eccentricity of {conic:conic}",
+        also=("eccentricity {conic}",),
         makes=NUMBER,
         formula=conics.eccentricity,
         group="Measure",

@@ -35,7 +35,7 @@ def _check_dial(fills, board):
         raise Refusal("The step of a dial is above zero and no longer than its whole range, which has at most a million steps.")
 
 
-def _make_dial(key, words, tool, keys, dimension, example):
+def _make_dial(key, words, tool, keys, dimension, example, also):
     return Construction(
         key=key,
         sentence=f"{words} from {{least:typed}} to {{most:typed}} in steps of {{step:typed}}[ at {{value:place}}]",
@@ -51,6 +51,7 @@ def _make_dial(key, words, tool, keys, dimension, example):
         defaults=lambda kinds: {"value": 0.0},
         undefined="it is not there",
         example=example,
+        also=also,
     )
 
 
@@ -69,7 +70,21 @@ def _check_motion(fills, board):
 
 
 MOVING = (
-    _make_dial("dial", "a dial", "dial", "vd", 0, "A is a free point at (0, 0)\nv is a dial from 0 to 10 in steps of 0.5 at 4"),
+    _make_dial(
+        "dial",
+        "a dial",
+        "dial",
+        "vd",
+        0,
+        "A is a free point at (0, 0)\nv is a dial from 0 to 10 in steps of 0.5 at 4",
+        (
+            "dial [{=}] from {least} to {most} [in] [steps of {step}]",
+            "dial [{=}] (between|for) {least} (and|to) {most}",
+            "{=} dial from {least} to {most}",
+            "dial [{=}] {least} to {most}",
+            "{=} from {least} to {most}",
+        ),
+    ),
     _make_dial(
         "angle_dial",
         "an angle dial",
@@ -77,6 +92,7 @@ MOVING = (
         "va",
         "angle",
         "A is a free point at (0, 0)\nα is an angle dial from 0 to 360 in steps of 1 at 45",
+        ("angle dial [{=}] from {least} to {most} [degrees] [in] [steps of {step}]",),
     ),
     _make_dial(
         "length_dial",
@@ -85,10 +101,17 @@ MOVING = (
         "vl",
         1,
         "A is a free point at (0, 0)\nv is a length dial from 0 to 5 in steps of 0.1 at 2",
+        ("length dial [{=}] from {least} to {most} [in] [steps of {step}]",),
     ),
     Construction(
         key="motion",
         sentence="the motion of {driver:driver}, {way:way}, in {seconds:typed} seconds",
+        also=(
+            "(move|run|animate) {driver} {way} in {seconds} seconds",
+            "motion of {driver} {way} in {seconds} seconds",
+            "(move|animate) {driver} in {seconds} seconds <way=to and fro>",
+            "(animate|motion of) {driver} <way=to and fro> <seconds=4>",
+        ),
         makes=MOTION,
         formula=lambda m, *_: (0.0,),
         group="Move",
@@ -102,6 +125,11 @@ MOVING = (
     Construction(
         key="locus",
         sentence="the locus of {tracer:tracer} as {driver:driver} runs",
+        also=(
+            "(locus|path|trace|curve) of {tracer} (as|when|while) {driver} (runs|moves|varies|slides|changes|turns)",
+            "(locus|path) {tracer} runs through (as|when|while) {driver} (runs|moves)",
+            "where {tracer} goes (as|when|while) {driver} (runs|moves|slides)",
+        ),
         makes=LOCUS,
         formula=None,
         planner=loci.locus_plan,
@@ -116,6 +144,7 @@ MOVING = (
     Construction(
         key="envelope",
         sentence="the envelope of {curve:moving_curve} as {driver:driver} runs",
+        also=("envelope of {curve} (as|when|while) {driver} (runs|moves|varies|slides)",),
         makes=LOCUS,
         formula=None,
         planner=loci.envelope_plan,

@@ -140,6 +140,14 @@ POINTS = (
     Construction(
         key="free_point",
         sentence="a free point[ at {at:coordinates}]",
+        also=(
+            "{at}",
+            "[free] (point|peg) [{=}] [at] [coordinates] {at}",
+            "{=} at {at}",
+            "{=} {at}",
+            "[free] (point|peg) [{=}]",
+            "point coordinates {at}",
+        ),
         aliases=("the point at {at:coordinates}",),
         makes=POINT,
         formula=_free,
@@ -153,6 +161,16 @@ POINTS = (
     Construction(
         key="point_on",
         sentence="a point on {path:ride}[ at {place:place}]",
+        also=(
+            "[anywhere] on {path}",
+            "(point|peg) [{=}] [anywhere|somewhere|sliding|moving] on {path}",
+            "{=} [is] [anywhere|somewhere] on {path}",
+            "random point on {path}",
+            "(point|peg) [{=}] that slides on {path}",
+            "{=} moves on {path}",
+            "{=} slides (on|along) {path}",
+            "point [{=}] of {path}",
+        ),
         makes=POINT,
         formula=None,
         choose=_on_path,
@@ -169,6 +187,23 @@ POINTS = (
     Construction(
         key="intersection",
         sentence="where {a:path} meets {b:path}[, {which:crossing} crossing][ near {near:branch}]",
+        also=(
+            "(crossing|crossing point|point of crossing|common point|meets point|point of meets) [{=}] (of|between) {a} and {b}",
+            "[where] {a} meets {b} [at {=}]",
+            "{a} and {b} meets [at {=}]",
+            "where {a} and {b} meets",
+            "{=} where {a} meets {b}",
+            "{=} (at|is) crossing of {a} and {b}",
+            "{a} ∩ {b}",
+            "(first|1st) crossing of {a} and {b} <which=first>",
+            "(second|2nd) crossing of {a} and {b} <which=second>",
+            "where {a} meets {b} second time <which=second>",
+            "where {a} meets {b} first time <which=first>",
+            "(point|place) where {a} [and|meets] {b} [meets]",
+            "point (common to|in common of|on both) {a} and {b}",
+            "crossing {a} and {b}",
+            "crossing {a} {b}",
+        ),
         makes=POINT,
         formula=None,
         choose=_crossing,
@@ -187,6 +222,12 @@ POINTS = (
     Construction(
         key="crossings",
         sentence="all crossings of {a:path} and {b:path}",
+        also=(
+            "[all|both|the two] (crossings|intersection points|crossing points|points of crossing|common points) (of|between) {a} and {b}",
+            "all points where {a} meets {b}",
+            "both crossing points of {a} and {b}",
+            "where {a} meets {b} everywhere",
+        ),
         aliases=("both crossings of {a:path} and {b:path}",),
         makes=POINT,
         formula=None,
@@ -201,6 +242,12 @@ POINTS = (
     Construction(
         key="other_intersection",
         sentence="where {a:path} meets {b:path} again, other than {known:point}",
+        also=(
+            "other (crossing|crossing point|point of crossing|common point) of {a} and {b} [(than|except|besides|apart from|not) {known}]",
+            "where {a} meets {b} again [at {=}]",
+            "{a} meets {b} again [at {=}]",
+            "other point where {a} meets {b}",
+        ),
         makes=POINT,
         formula=None,
         choose=_other_crossing,
@@ -217,6 +264,18 @@ POINTS = (
     Construction(
         key="midpoint",
         sentence="the midpoint of {span:span}",
+        also=(
+            "(midpoint|mid point|centre|half way point|middle point) (of|between|on) {span}",
+            "midpoint {span}",
+            "(half way|midpoint) along {span}",
+            "point half way (between|along|on) {span}",
+            "point midpoint between {span}",
+            "half way between {span}",
+            "{=} midpoint of {span}",
+            "{=} bisects {span}",
+            "point bisecting {span}",
+            "halve {span}",
+        ),
         makes=POINT,
         formula=formulas.midpoint,
         group="Points",
@@ -228,6 +287,16 @@ POINTS = (
     Construction(
         key="foot",
         sentence="the foot of the perpendicular from {point:point} to {base:straight}",
+        also=(
+            "foot [{=}] of (perpendicular|altitude|height) from {point} (to|on|onto) {base}",
+            "foot from {point} (to|on|onto) {base}",
+            "(projection|shadow) of {point} (on|onto|to|in) {base}",
+            "project {point} (on|onto|to) {base}",
+            "where perpendicular from {point} [to {base}] meets {base}",
+            "nearest point to {point} on {base}",
+            "point of {base} nearest to {point}",
+            "point on {base} (closest|nearest) to {point}",
+        ),
         makes=POINT,
         formula=formulas.foot,
         group="Points",
@@ -242,6 +311,11 @@ POINTS = (
     Construction(
         key="centre",
         sentence="the centre of {of:centred}",
+        also=(
+            "centre [{=}] of {of}",
+            "centre {of}",
+            "midpoint of circle {of}",
+        ),
         makes=POINT,
         formula=None,
         choose=_centre,
@@ -257,6 +331,11 @@ POINTS = (
     Construction(
         key="dividing",
         sentence="the point that divides {span:span} in the ratio {first:number} : {second:number}",
+        also=(
+            "[point] [that] [{=}] divides {span} [in] [ratio] {first} (:|to) {second}",
+            "point [{=}] on {span} in ratio {first} (:|to) {second}",
+            "point [{=}] divides {span} in ratio {first} (:|to) {second}",
+        ),
         makes=POINT,
         formula=formulas.dividing,
         group="Points",
@@ -270,6 +349,7 @@ POINTS = (
     Construction(
         key="point_at",
         sentence="the point with x = {x:formula} and y = {y:formula}",
+        also=("point x = {x} [,|and] y = {y}",),
         makes=POINT,
         formula=None,
         choose=_at_formulas,
@@ -284,6 +364,11 @@ POINTS = (
     Construction(
         key="same_place",
         sentence="the place of {point:point}",
+        also=(
+            "[point at] place of {point}",
+            "copy of point {point}",
+            "copy {point}",
+        ),
         makes=POINT,
         formula=lambda m, point: point,
         tool="same place",
@@ -294,6 +379,15 @@ POINTS = (
     Construction(
         key="turned",
         sentence="the point {point:point} turned about {centre:point} by {angle:number} degrees",
+        also=(
+            "{point} turn (by|through) {angle} [degrees] about {centre}",
+            "{point} turn about {centre} [by|through] {angle} [degrees]",
+            "turn {point} [by|through] {angle} [degrees] about {centre}",
+            "turn {point} about {centre} [by|through] {angle} [degrees]",
+            "rotation of {point} about {centre} [by|through] {angle} [degrees]",
+            "rotation of {point} [by|through] {angle} [degrees] about {centre}",
+            "image of {point} [under] rotation about {centre} by {angle} [degrees]",
+        ),
         makes=POINT,
         formula=formulas.turned,
         group="Points",
@@ -306,6 +400,12 @@ POINTS = (
     Construction(
         key="mirrored",
         sentence="the mirror image of {point:point} in {mirror:straight}",
+        also=(
+            "reflect {point} (in|across|about|over|on|through|at) {mirror}",
+            "(reflection|reflect image|image) of {point} (in|across|about|over|on) {mirror}",
+            "{point} reflect (in|across|about|over) {mirror}",
+            "reflect image of {point} in {mirror}",
+        ),
         makes=POINT,
         formula=formulas.mirrored,
         group="Points",
@@ -320,6 +420,11 @@ POINTS = (
     Construction(
         key="fourth_corner",
         sentence="the fourth corner of the parallelogram {corners:triangle}",
+        also=(
+            "fourth (corner|point) [of] [parallelogram] {corners}",
+            "complete parallelogram {corners}",
+            "fourth corner to {corners}",
+        ),
         makes=POINT,
         formula=formulas.fourth_corner,
         group="Points",
@@ -333,6 +438,11 @@ POINTS = (
     Construction(
         key="focus",
         sentence="the focus of {conic:conic}[, {which:which_of_two} one]",
+        also=(
+            "(second|other) focus of {conic} <which=second>",
+            "first focus of {conic} <which=first>",
+            "focus {conic}",
+        ),
         makes=POINT,
         formula=None,
         choose=_focus,
@@ -346,6 +456,10 @@ POINTS = (
     Construction(
         key="foci",
         sentence="both foci of {conic:conic}",
+        also=(
+            "[both|the two] (foci|focuses) of {conic}",
+            "foci {conic}",
+        ),
         makes=POINT,
         formula=None,
         group="Conics",

@@ -141,6 +141,13 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         lambda kinds, fills, board: _on_side(fills["from"], fills["to"], 4),
         _SIDE + "the square on the side from A to B",
         61,
+        also=(
+            "square [{=}] (on|over|above|outside) [side|segment] {from+to}",
+            "square [{=}] (with|on) side {from+to}",
+            "square [{=}] {from+to}",
+            "square [{=}] from {from} to {to}",
+            "square side {from+to}",
+        ),
     ),
     _shape(
         "equilateral",
@@ -150,6 +157,12 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         lambda kinds, fills, board: _on_side(fills["from"], fills["to"], 3),
         _SIDE + "the equilateral triangle on the side from A to B",
         62,
+        also=(
+            "equilateral [triangle] [{=}] [(on|over|above|with)] [side] {from+to}",
+            "equal sided triangle [(on|over|with)] [side] {from+to}",
+            "regular triangle on {from+to}",
+            "triangle equal side on {from+to}",
+        ),
     ),
     _shape(
         "regular",
@@ -160,6 +173,19 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _SIDE + "the regular polygon with 5 corners on the side from A to B",
         75,
         check=_check_count,
+        also=(
+            "regular {count} [sided] (gon|polygon|sided shape|sided figure) [(on|over|with)] [side] {from+to}",
+            "regular polygon with {count} (side|corner) [(on|over)] [side] {from+to}",
+            "regular pentagon [(on|over|with)] [side] {from+to} <count=5>",
+            "regular hexagon [(on|over|with)] [side] {from+to} <count=6>",
+            "regular heptagon [(on|over|with)] [side] {from+to} <count=7>",
+            "regular octagon [(on|over|with)] [side] {from+to} <count=8>",
+            "regular decagon [(on|over|with)] [side] {from+to} <count=10>",
+            "regular dodecagon [(on|over|with)] [side] {from+to} <count=12>",
+            "hexagon on [side] {from+to} <count=6>",
+            "pentagon on [side] {from+to} <count=5>",
+            "octagon on [side] {from+to} <count=8>",
+        ),
     ),
     _shape(
         "regular_about",
@@ -170,6 +196,15 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _SIDE + "the regular polygon with 6 corners about A through B",
         76,
         check=_check_count,
+        also=(
+            "[regular] pentagon (about|centred at|centred on|[with] centre) {centre} [and] (through|corner) {corner} <count=5>",
+            "[regular] hexagon (about|centred at|centred on|[with] centre) {centre} [and] (through|corner) {corner} <count=6>",
+            "[regular] octagon (about|centred at|centred on|[with] centre) {centre} [and] (through|corner) {corner} <count=8>",
+            "square (about|centred at|centred on|[with] centre) {centre} [and] (through|corner) {corner} <count=4>",
+            "equilateral triangle (about|centred at|[with] centre) {centre} [and] (through|corner) {corner} <count=3>",
+            "regular polygon [with] {count} (corner|side) (about|centred at|centre) {centre} through {corner}",
+            "regular {count} gon (about|centred at|centre) {centre} through {corner}",
+        ),
     ),
     _shape(
         "rectangle",
@@ -179,6 +214,11 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _rectangle,
         _SIDE + "the rectangle on the side from A to B",
         63,
+        also=(
+            "rectangle [{=}] (on|over|above) [side] {from+to}",
+            "rectangle [{=}] [with] side {from+to}",
+            "rectangle {from+to}",
+        ),
     ),
     _shape(
         "rhombus",
@@ -188,6 +228,11 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _rhombus,
         _SIDE + "the rhombus on the side from A to B",
         64,
+        also=(
+            "(rhombus|diamond) [{=}] (on|over|above) [side] {from+to}",
+            "rhombus [{=}] [with] side {from+to}",
+            "rhombus {from+to}",
+        ),
     ),
     _shape(
         "kite",
@@ -197,6 +242,7 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _kite,
         "A is a free point at (0, 0)\nB is a free point at (1, -1)\nC is a free point at (3, 0)\nthe kite with corners ABC",
         65,
+        also=("kite [with] [corner|through|on] {corners}",),
     ),
     _shape(
         "parallelogram",
@@ -206,6 +252,7 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _parallelogram,
         _THREE.replace("(3, 2)", "(5, 2)") + "the parallelogram with corners ABC",
         66,
+        also=("parallelogram [with] [corner|through|on] {corners#3}",),
     ),
     _shape(
         "trapezium",
@@ -215,6 +262,7 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _trapezium,
         _THREE + "the trapezium with corners ABC",
         67,
+        also=("(trapezium|trapezoid) [with] [corner|through|on] {corners}",),
     ),
     _shape(
         "isosceles_trapezium",
@@ -224,6 +272,7 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _isosceles_trapezium,
         _THREE + "the isosceles trapezium with corners ABC",
         68,
+        also=("isosceles (trapezium|trapezoid) [with] [corner|through|on] {corners}",),
     ),
     _shape(
         "three_sides",
@@ -234,6 +283,11 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _SIDE + "the triangle at A with sides 4, 3 and 2.5",
         77,
         distinct=False,
+        also=(
+            "triangle [at {from}] [with] side {first} , {second} [and|,] {third}",
+            "triangle [with] side {first} , {second} [and|,] {third} at {from}",
+            "triangle from {from} [with] side {first} , {second} and {third}",
+        ),
     ),
     _shape(
         "two_sides",
@@ -244,6 +298,10 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _SIDE + "the triangle at A with the sides 4 and 3 and the angle 50 between them",
         78,
         distinct=False,
+        also=(
+            "triangle at {from} [with] side {first} and {second} and angle {angle} [degrees]",
+            "triangle at {from} with side {first} , {second} and angle {angle} [degrees] [between]",
+        ),
     ),
     _shape(
         "two_angles",
@@ -254,15 +312,16 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
         _SIDE + "the triangle at A with the side 4 and the angles 40 and 65",
         79,
         check=_check_angles,
+        also=("triangle at {from} [with] side {side} and angle {first} [degrees] and {second} [degrees]",),
     ),
 )
 
 
-def _triangle_centre(key, words, formula, keys, likely):
+def _triangle_centre(key, words, formula, keys, likely, also):
     return Construction(
         key=key, sentence=f"the {words} of {{triangle:triangle}}", makes=POINT, formula=formula, group="Triangles", tool=words, keys=keys,
         likely=likely, undefined="its three points stand in one line",
-        example=_TRIANGLE + f"D is the {words} of ABC",
+        example=_TRIANGLE + f"D is the {words} of ABC", also=also,
     )  # fmt: skip
 
 
@@ -277,6 +336,18 @@ SHAPES = (
     Construction(
         key="polygon",
         sentence="the polygon through {corners:corners}",
+        also=(
+            "triangle {corners#3}",
+            "quadrilateral {corners#4}",
+            "pentagon {corners#5}",
+            "hexagon {corners#6}",
+            "(polygon|shape|figure|outline|bed) [with] [corner] {corners}",
+            "(polygon|shape) (through|of|on|from) {corners}",
+            "triangle (through|on|with corner|of|from) {corners#3}",
+            "quadrilateral (through|on|with corner|of|from) {corners#4}",
+            "join {corners} [in order]",
+            "join up {corners}",
+        ),
         makes=POLYGON,
         formula=_polygon,
         group="Shapes",
@@ -303,6 +374,12 @@ SHAPES = (
         likely=31,
         undefined="its corner is the middle of its side",
         example=_TRIANGLE + "m is the median from C to AB",
+        also=(
+            "median [{=}] from {corner} [to {side}]",
+            "median [{=}] from {corner} (in|of) {triangle!}",
+            "median of {triangle!} (from|through|at) {corner}",
+            "median (through|at) {corner}",
+        ),
     ),
     Construction(
         key="altitude",
@@ -317,10 +394,74 @@ SHAPES = (
         likely=30,
         undefined="its corner is on its base",
         example=_TRIANGLE + "h is the altitude from C to AB",
+        also=(
+            "(altitude|height) [{=}] from {corner} [(to|on|onto) {base}]",
+            "(altitude|height) [{=}] from {corner} (in|of) {triangle!}",
+            "(altitude|height) of {triangle!} (from|through|at) {corner}",
+            "(altitude|height) (through|at) {corner}",
+            "(altitude|height) to {base} from {corner}",
+            "height of {corner} above {base}",
+        ),
     ),
-    _triangle_centre("centroid", "centroid", triangles.centroid, "sc", 32),
-    _triangle_centre("circumcentre", "circumcentre", triangles.circumcentre, "so", 33),
-    _triangle_centre("incentre", "incentre", triangles.incentre, "si", 35),
-    _triangle_centre("orthocentre", "orthocentre", triangles.orthocentre, "sh", 36),
-    _triangle_centre("nine_point_centre", "nine-point centre", triangles.nine_point_centre, "sn", 37),
+    _triangle_centre(
+        "centroid",
+        "centroid",
+        triangles.centroid,
+        "sc",
+        32,
+        (
+            "(centroid|centre of gravity|centre of mass|barycentre) [{=}] [of|in|for] {triangle}",
+            "where medians of {triangle} meets",
+            "crossing of medians [of] {triangle}",
+            "centroid",
+        ),
+    ),
+    _triangle_centre(
+        "circumcentre",
+        "circumcentre",
+        triangles.circumcentre,
+        "so",
+        33,
+        (
+            "(circumcentre|circumcenter|centre of circumcircle) [{=}] [of|in|for] {triangle}",
+            "where perpendicular bisectors of {triangle} meets",
+            "circumcentre",
+        ),
+    ),
+    _triangle_centre(
+        "incentre",
+        "incentre",
+        triangles.incentre,
+        "si",
+        35,
+        (
+            "(incentre|incenter|centre of incircle) [{=}] [of|in|for] {triangle}",
+            "where angle bisectors of {triangle} meets",
+            "incentre",
+        ),
+    ),
+    _triangle_centre(
+        "orthocentre",
+        "orthocentre",
+        triangles.orthocentre,
+        "sh",
+        36,
+        (
+            "(orthocentre|orthocenter|height crossing) [{=}] [of|in|for] {triangle}",
+            "where (altitudes|heights) of {triangle} meets",
+            "crossing of (altitudes|heights) [of|in] {triangle}",
+            "orthocentre",
+        ),
+    ),
+    _triangle_centre(
+        "nine_point_centre",
+        "nine-point centre",
+        triangles.nine_point_centre,
+        "sn",
+        37,
+        (
+            "(nine|9) point centre [{=}] [of|in|for] {triangle}",
+            "centre of nine point circle of {triangle}",
+        ),
+    ),
 )

@@ -30,6 +30,13 @@ STRAIGHT_THINGS = (
     Construction(
         key="segment",
         sentence="the segment from {from:point} to {to:point}",
+        also=(
+            "(segment|line segment|side|edge|chord) [{=}] {from+to}",
+            "(segment|line segment|side|edge|chord|line) [{=}] (from|between|join) {from} (and|to|with) {to}",
+            "join {from} (to|and|with) {to}",
+            "join {from+to}",
+            "(segment|line segment) with ends {from} and {to}",
+        ),
         makes=SEGMENT,
         formula=formulas.segment,
         group="Lines",
@@ -44,6 +51,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="ray",
         sentence="the ray from {from:point} through {to:point}",
+        also=(
+            "(ray|half line) [{=}] {from+to}",
+            "(ray|half line) [{=}] [starting] (from|at) {from} (through|to|towards) {to}",
+            "half line {from+to}",
+        ),
         makes=RAY,
         formula=formulas.ray,
         group="Lines",
@@ -57,6 +69,12 @@ STRAIGHT_THINGS = (
     Construction(
         key="line",
         sentence="the line through {from:point} and {to:point}",
+        also=(
+            "line [{=}] {from+to}",
+            "line [{=}] (through|from|between|join) {from} (and|to) {to}",
+            "line [{=}] (through|on|containing) {from+to}",
+            "(extend|produce|prolong) {from+to}",
+        ),
         makes=LINE,
         formula=formulas.line,
         group="Lines",
@@ -70,6 +88,15 @@ STRAIGHT_THINGS = (
     Construction(
         key="perpendicular",
         sentence="the perpendicular to {base:straight} through {point:point}",
+        also=(
+            "[line] perpendicular [{=}] (to|on) {base} (through|at|from|in) {point}",
+            "perpendicular [{=}] (from|through|at) {point} (to|on|onto) {base}",
+            "[line] [{=}] (through|from) {point} perpendicular [to] {base}",
+            "line through {point} at right angles to {base}",
+            "line at right angles to {base} (through|at) {point}",
+            "normal [{=}] to {base} (through|at|from) {point}",
+            "right angle to {base} at {point}",
+        ),
         makes=LINE,
         formula=formulas.perpendicular,
         group="Lines",
@@ -85,6 +112,13 @@ STRAIGHT_THINGS = (
     Construction(
         key="parallel",
         sentence="the parallel to {base:straight} through {point:point}",
+        also=(
+            "[line] parallel [{=}] (to|with) {base} (through|at|from) {point}",
+            "parallel [{=}] (through|from|at) {point} (to|with) {base}",
+            "[line] [{=}] (through|from) {point} parallel [to|with] {base}",
+            "parallel of {base} through {point}",
+            "[line] through {point} that is parallel to {base}",
+        ),
         makes=LINE,
         formula=formulas.parallel,
         group="Lines",
@@ -100,6 +134,14 @@ STRAIGHT_THINGS = (
     Construction(
         key="perpendicular_bisector",
         sentence="the perpendicular bisector of {span:span}",
+        also=(
+            "(perpendicular bisector|mediator|right bisector) [{=}] (of|to|between|for|on) {span}",
+            "perpendicular bisector {span}",
+            "bisect {span} (perpendicularly|at right angles)",
+            "all points equidistant from {span}",
+            "points as far from each of {span}",
+            "perpendicular at midpoint of {span}",
+        ),
         makes=LINE,
         formula=formulas.perpendicular_bisector,
         group="Lines",
@@ -113,6 +155,13 @@ STRAIGHT_THINGS = (
     Construction(
         key="angle_bisector",
         sentence="the bisector of angle {corner:corner}",
+        also=(
+            "bisect [angle] {corner}",
+            "(bisector|angle bisector) [{=}] [of] [angle] {corner}",
+            "line (bisecting|halving|that bisects) [angle] {corner}",
+            "halve angle {corner}",
+            "internal bisector of [angle] {corner}",
+        ),
         makes=LINE,
         formula=formulas.angle_bisector,
         group="Lines",
@@ -128,6 +177,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="at_angle",
         sentence="the line through {point:point} at {angle:number} degrees to {base:straight}",
+        also=(
+            "line [{=}] through {point} at [angle of] {angle} [degrees] (to|with) {base}",
+            "line [{=}] at [angle of] {angle} [degrees] (to|with) {base} (through|at|from) {point}",
+            "line through {point} (making|makes|forming) [angle of|angle] {angle} [degrees] (with|to) {base}",
+        ),
         makes=LINE,
         formula=formulas.at_angle,
         group="Lines",
@@ -143,6 +197,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="horizontal",
         sentence="the horizontal line through {point:point}",
+        also=(
+            "(horizontal|level) [line] [{=}] (through|at|from) {point}",
+            "line through {point} parallel to x axis",
+            "(horizontal|level) line {point}",
+        ),
         makes=LINE,
         formula=formulas.horizontal,
         group="Lines",
@@ -156,6 +215,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="vertical",
         sentence="the vertical line through {point:point}",
+        also=(
+            "(vertical|upright) [line] [{=}] (through|at|from) {point}",
+            "line through {point} parallel to y axis",
+            "vertical line {point}",
+        ),
         makes=LINE,
         formula=formulas.vertical,
         group="Lines",
@@ -169,6 +233,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="vector",
         sentence="the vector from {from:point} to {to:point}",
+        also=(
+            "vector [{=}] {from+to}",
+            "(vector|arrow) [{=}] from {from} to {to}",
+            "arrow {from+to}",
+        ),
         makes=VECTOR,
         formula=formulas.segment,
         group="Lines",
@@ -182,6 +251,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="segment_of_length",
         sentence="the segment from {from:point} of length {length:length} at {angle:number} degrees",
+        also=(
+            "(segment|line segment|line) [{=}] from {from} [of] length {length} [at {angle} [degrees]]",
+            "(segment|line segment|line) [{=}] of length {length} from {from} [at {angle} [degrees]]",
+            "segment {length} long from {from} [at {angle} [degrees]]",
+        ),
         makes=SEGMENT,
         formula=formulas.at_distance,
         group="Lines",
@@ -209,6 +283,12 @@ STRAIGHT_THINGS = (
     Construction(
         key="bisector_of_lines",
         sentence="the bisector of {a:straight} and {b:straight}[, {which:which_of_two} one]",
+        also=(
+            "(bisector|angle bisector) (of|between) {a} and {b}",
+            "bisect angle between {a} and {b}",
+            "(second|other) bisector of {a} and {b} <which=second>",
+            "bisector of angle between {a} and {b}",
+        ),
         makes=LINE,
         formula=None,
         choose=_bisector,
@@ -223,6 +303,7 @@ STRAIGHT_THINGS = (
     Construction(
         key="bisectors",
         sentence="both bisectors of {a:straight} and {b:straight}",
+        also=("[both|two] (bisectors|angle bisectors) (of|between) {a} and {b}",),
         makes=LINE,
         formula=None,
         group="Lines",
@@ -235,6 +316,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="line_from_equation",
         sentence="the line {equation:equation}",
+        also=(
+            "line [with] equation {equation}",
+            "graph [of] {equation}",
+            "line {equation}",
+        ),
         makes=LINE,
         formula=None,
         choose=_line_of,
@@ -260,6 +346,11 @@ STRAIGHT_THINGS = (
     Construction(
         key="euler_line",
         sentence="the Euler line of {triangle:triangle}",
+        also=(
+            "Euler line [{=}] [of|in|for] {triangle}",
+            "Eulers line of {triangle}",
+            "Euler line",
+        ),
         makes=LINE,
         formula=formulas.euler_line,
         group="Triangles",

@@ -74,6 +74,7 @@ TELLING = (
     Construction(
         key="words",
         sentence="the words {text:text}[ at {at:coordinates}]",
+        also=("(write|text|words|note|label) {text} [at {at}]",),
         makes=WORDS_ON_BOARD,
         formula=_place,
         group="Tell",
@@ -88,6 +89,7 @@ TELLING = (
     Construction(
         key="words_beside",
         sentence="the words {text:text} beside {thing:thing}[ off by {off:coordinates}]",
+        also=("(write|words|text) {text} (beside|next to|at|on) {thing}",),
         makes=WORDS_ON_BOARD,
         formula=None,
         choose=_beside,
@@ -115,6 +117,11 @@ TELLING = (
     Construction(
         key="new_reveal",
         sentence="a button that reveals {things:anything}",
+        also=(
+            "(reveal|button) (for|of) {things}",
+            "button to (show|reveal) {things}",
+            "button showing {things}",
+        ),
         makes=REVEAL,
         formula=None,
         expands=_reveal,

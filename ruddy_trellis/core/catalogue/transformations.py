@@ -58,6 +58,11 @@ _MAKERS = (
         "tt",
         80,
         _VECTOR.replace("u is the vector from D to E\n", "") + "t is the translation from D to E",
+        also=(
+            "translation [{=}] {from+to}",
+            "translation [{=}] (from|taking) {from} (to|onto) {to}",
+            "translation by vector {from+to}",
+        ),
     ),
     _map(
         "translation_along",
@@ -68,6 +73,7 @@ _MAKERS = (
         "tv",
         56,
         _VECTOR + "t is the translation along u",
+        also=("translation [{=}] (along|by) [vector] {vector}",),
     ),
     _map(
         "translation_by",
@@ -78,6 +84,12 @@ _MAKERS = (
         "tn",
         98,
         _BED + "t is the translation by 2 across and 1 up",
+        also=(
+            "translation [{=}] by ( {x} , {y} )",
+            "translation [{=}] {x} across [and] {y} up",
+            "translation [{=}] [by] {x} right [and] {y} up",
+            "translation by {x} , {y}",
+        ),
     ),
     _map(
         "rotation",
@@ -88,6 +100,14 @@ _MAKERS = (
         "tr",
         81,
         _CENTRE + "t is the rotation about D by 60 degrees",
+        also=(
+            "rotation [{=}] about {centre} [by|through|of] {angle} [degrees]",
+            "rotation [{=}] [of|by|through] {angle} [degrees] about {centre}",
+            "turn [of|by|through] {angle} [degrees] about {centre}",
+            "turn about {centre} [by|through] {angle} [degrees]",
+            "quarter turn about {centre} <angle=90>",
+            "half turn about {centre} <angle=180>",
+        ),
     ),
     _map(
         "rotation_by_corner",
@@ -100,6 +120,10 @@ _MAKERS = (
         _CENTRE + "t is the rotation about D by the angle BAC",
         undefined="an arm of its angle has no length",
         distinct=False,
+        also=(
+            "rotation [{=}] about {centre} by angle {corner}",
+            "turn about {centre} by angle {corner}",
+        ),
     ),
     _map(
         "reflection",
@@ -110,6 +134,10 @@ _MAKERS = (
         "tm",
         57,
         _MIRROR + "t is the reflection in p",
+        also=(
+            "reflection [{=}] (in|across|about|over|on) {mirror}",
+            "reflect (in|across|about|over|on) {mirror}",
+        ),
     ),
     _map(
         "point_reflection",
@@ -120,6 +148,11 @@ _MAKERS = (
         "tp",
         83,
         _CENTRE + "t is the reflection in the point D",
+        also=(
+            "(point reflection|reflection) [{=}] (in|about|through|at) [point] {centre}",
+            "half turn [{=}] about {centre}",
+            "central symmetry about {centre}",
+        ),
     ),
     _map(
         "circle_reflection",
@@ -130,6 +163,10 @@ _MAKERS = (
         "tc",
         84,
         _CENTRE + "k is the circle with centre D and radius 1.2\nt is the reflection in the circle k",
+        also=(
+            "(inversion|circle inversion) [{=}] (in|about) {circle}",
+            "reflection [{=}] in circle {circle}",
+        ),
     ),
     _map(
         "enlargement",
@@ -140,6 +177,13 @@ _MAKERS = (
         "te",
         85,
         _CENTRE.replace("(2.4, 0.4)", "(-0.6, -0.4)") + "t is the enlargement from D by the factor 1.8",
+        also=(
+            "enlargement [{=}] (from|about|centred at|at) {centre} [by|with|,] [scale] [factor] {factor}",
+            "enlargement [{=}] [with] centre {centre} [and|,] [scale] factor {factor}",
+            "enlargement [{=}] [with|by|of] [scale] factor {factor} (from|about|centre|and centre|centred at) {centre}",
+            "enlarge by [factor|scale factor] {factor} (from|about|centre) {centre}",
+            "enlarge from {centre} by [factor] {factor}",
+        ),
     ),
     _map(
         "shear",
@@ -150,6 +194,7 @@ _MAKERS = (
         "ts",
         87,
         _BED + "p is the line through A and B\nt is the shear along p with the factor 0.8",
+        also=("shear [{=}] along {line} [with|by] [factor] {factor}",),
     ),
     _map(
         "stretch",
@@ -160,6 +205,7 @@ _MAKERS = (
         "tx",
         88,
         _BED + "p is the line through A and B\nt is the stretch from p by the factor 1.8",
+        also=("stretch [{=}] from {line} [with|by] [factor] {factor}",),
     ),
     _map(
         "glide_reflection",
@@ -170,6 +216,7 @@ _MAKERS = (
         "tg",
         58,
         _VECTOR + "p is the line through D and E\nt is the glide reflection in p along u",
+        also=("glide [reflection] [{=}] (in|along) {mirror} [and] along {vector}",),
     ),
     _map(
         "composition",
@@ -181,6 +228,10 @@ _MAKERS = (
         5,
         _MIRROR + "r is the reflection in p\ns is the rotation about D by 60 degrees\nt is the composition of r and then s",
         distinct=False,
+        also=(
+            "{first} [and] then {then}",
+            "{first} followed by {then}",
+        ),
     ),
     _map(
         "composition_affine",
@@ -203,6 +254,12 @@ _MAKERS = (
         7,
         _CENTRE + "r is the rotation about D by 60 degrees\nt is the inverse of r",
         undefined="it cannot be undone",
+        also=(
+            "inverse of {map}",
+            "undo of {map}",
+            "inverse {map}",
+            "{map} backwards",
+        ),
     ),
     _map(
         "inverse_affine",
@@ -225,6 +282,11 @@ _MAKERS = (
         9,
         _CENTRE + "r is the rotation about D by 60 degrees\nt is the transformation r done 2 times",
         undefined="it cannot be undone",
+        also=(
+            "{map} done {times} times",
+            "{map} {times} times",
+            "{map} repeated {times} times",
+        ),
     ),
     _map(
         "between",
@@ -239,6 +301,12 @@ _MAKERS = (
         "t is the transformation that takes ABC to DEF",
         undefined="no similarity takes the one to the other, corner by corner",
         check=_check_corners,
+        also=(
+            "transformation (taking|takes|from) {polygon} (to|onto) {image}",
+            "which transformation takes {polygon} to {image}",
+            "what takes {polygon} to {image}",
+            "which one takes {polygon} to {image}",
+        ),
     ),
 )
 
@@ -327,6 +395,27 @@ TRANSFORMATIONS = (
     Construction(
         key="images",
         sentence="the images of {of:things} under {by:anymap}",
+        also=(
+            "images [of] {of} under {by}",
+            "apply {by} to {of}",
+            "(move|map|take|carry) {of} by {by}",
+            "turn {of} [by|through] {by/rotation.angle} [degrees] about {by/rotation.centre}",
+            "turn {of} about {by/rotation.centre} [by|through] {by/rotation.angle} [degrees]",
+            "reflect {of} (in|across|about|over|on|at) {by/reflection.mirror}",
+            "(reflection|reflect image|image) of {of} in {by/reflection.mirror}",
+            "reflect {of} (in|through|about) point {by/point_reflection.centre}",
+            "reflect {of} in circle {by/circle_reflection.circle}",
+            "invert {of} in {by/circle_reflection.circle}",
+            "enlarge {of} by [factor|scale factor] {by/enlargement.factor} (from|about|centre) {by/enlargement.centre}",
+            "enlarge {of} (from|about|centre) {by/enlargement.centre} [by] [factor|scale factor] {by/enlargement.factor}",
+            "translate {of} (by|along) [vector] {by/translation_along.vector}",
+            "translate {of} from {by/translation.from} to {by/translation.to}",
+            "translate {of} by {by/translation_by.x} across [and] {by/translation_by.y} up",
+            "translate {of} by ( {by/translation_by.x} , {by/translation_by.y} )",
+            "(turn|rotation of) {of} half turn about {by/point_reflection.centre}",
+            "image of {of} under {by}",
+            "rotation of {of} about {by/rotation.centre} by {by/rotation.angle} [degrees]",
+        ),
         makes=POINT,
         formula=None,
         expands=_images,
@@ -339,6 +428,11 @@ TRANSFORMATIONS = (
     Construction(
         key="family",
         sentence="the family of {of:repeatable} under {by:map}, {values:values}",
+        also=(
+            "{of} under {by} [,] {values}",
+            "repeat {of} under {by} {values}",
+            "family of {of} under {by} {values}",
+        ),
         makes=FAMILY,
         formula=None,
         planner=family_plan,
@@ -355,6 +449,10 @@ TRANSFORMATIONS = (
     Construction(
         key="workings",
         sentence="the workings of {image:point}",
+        also=(
+            "working of {image}",
+            "show workings of {image}",
+        ),
         makes=SEGMENT,
         formula=None,
         expands=_workings,

@@ -72,11 +72,11 @@ def _new_steps(board, new, new_ids):
             part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
             part_construction = CATALOGUE[part.key]
             check_fills(part_construction, part_fills, board)
-            step = _new_step(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like)
+            step = step_of(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like)
             made.append(step.id)
             yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover))
     else:
-        yield _new_step(board, construction, with_defaults(construction, fills, board), new.name)
+        yield step_of(board, construction, with_defaults(construction, fills, board), new.name)
 
 
 def with_defaults(construction: Construction, fills: Fills, board: Board) -> dict[str, Any]:
@@ -98,7 +98,12 @@ def _first_look(board, construction, fills, like):
     return PLAIN if like is None else Look(**{part: getattr(board.step(like).look, part) for part in _TAKEN_OVER})
 
 
-def _new_step(board, construction, fills, name, like=None):
+def step_of(board: Board, construction: Construction, fills: Any, name: str | None, like: str | None = None) -> Step:
+    """A new step for a board, with the id and the name that it gets; it is not put on yet. Raises Refusal for a wrong name.
+
+    Args:
+        like: the id of what it looks like at first.
+    """
     last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal()), default=0)
     step = Step(f"s{last + 1}", construction.key, fills, look=_first_look(board, construction, fills, like))
     names = board.names

@@ -18,7 +18,7 @@ def grow(board: Board, text: str) -> None:
             continue
         before = len(board)
         try:
-            put_on(board, Add(steps=[said(line.strip(), board)]))
+            put_on(board, Add(steps=said(line.strip(), board)))
         except Refusal as refusal:
             board.become(board.steps[:before])
             raise Refusal(f"Line {number}: {refusal.sentence}") from None

@@ -1,19 +1,109 @@
-"""From what a person types to the step that it adds."""
+"""From what a person types to the steps that it adds."""
+
+from collections.abc import Sequence
+from typing import Any
 
 from ..board.board import Board
+from ..board.step import Step
 from ..catalogue import CATALOGUE
 from ..language import completion
-from ..language.fills import fill_to_json
-from ..language.reading import read_sentence
+from ..language.expression import Formula
+from ..language.fills import fill_to_json, is_ids
+from ..language.names import check_name
+from ..language.printing import phrase
+from ..language.reading import ReadStep, TooManyWays, read_sentence
+from ..language.suggesting import suggestions
+from ..language.understanding import Reading, Understanding
+from ..refusal import Refusal
+from .adding import step_of, with_defaults
 from .checking import check_fills
+from .filling_in import left_out
 from .models import NewStep
 
+#: Two readings of which one is better by less than this are both meant.
+_CLOSE = 2.0
+#: How long a text may be that is read in other ways than its own.
+_LONGEST = 400
 
-def said(text: str, board: Board) -> NewStep:
-    """A typed sentence as a step to add. Raises Refusal."""
-    read = read_sentence(text, board, CATALOGUE, check_fills)
-    fills = {name: fill_to_json(fill) for name, fill in read.fills.items()}
+
+def said(text: str, board: Board) -> list[NewStep]:
+    """A typed sentence as steps to add, the last of them what it is about. Raises Refusal, with sentences that would be taken
+    as its ``ways`` where there are some near."""
+    sure = False
+    try:
+        read = read_sentence(text, board, CATALOGUE, check_fills)
+        sure = True  # but for the name, if that is none
+        if " " in (read.name or ""):
+            check_name(read.name)
+        return [_new(read, {})]
+    except TooManyWays:
+        raise
+    except Refusal as refusal:
+        if len(text) > _LONGEST:
+            raise
+        return _understood(text, board, refusal, sure)
+
+
+def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[NewStep]:
+    reader = Understanding(text, CATALOGUE, check_fills, _grown, left_out)
+    found = reader.readings(board)
+    if not found:
+        near = suggestions(reader.text, board, CATALOGUE, check_fills)
+        words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
+        said_why = why if words and not sure else refusal
+        raise Refusal(said_why.sentence, said_why.place if said_why is refusal else None, ways=near)
+    meant = [one for one in found if one.score > found[0].score - _CLOSE]
+    if len(meant) > 1:
+        raise Refusal("Which is meant?", ways=tuple(_sentence(one) for one in meant[:6]))
+    best = meant[0]
+    known: dict[str, int] = {}
+    news = []
+    for read, ids in zip(best.steps, _ids_of(best, board)):
+        news.append(_new(read, known))
+        for id in ids:
+            known[id] = len(known)
+    return news
+
+
+def _ids_of(reading: Reading, board: Board) -> list[list[str]]:
+    """For each step of a reading the ids that it gets on the board with the helpers on it."""
+    made = [step.id for step in reading.board.steps[len(board) :]]
+    helpers = len(reading.steps) - 1
+    return [[id] for id in made[:helpers]] + [[]]
+
+
+def _new(read: ReadStep, known: dict[str, int]) -> NewStep:
+    fills = {name: fill_to_json(_renamed(fill, known)) for name, fill in read.fills.items()}
     return NewStep(does=read.construction.key, fills=fills, name=read.name)
+
+
+def _renamed(fill: Any, known: dict[str, int]) -> Any:
+    """A fill with "new:0" for the first step that is made before, and so on."""
+    places = {id: f"new:{number}" for id, number in known.items()}
+    if is_ids(fill):
+        return tuple(places.get(id, id) for id in fill)
+    if isinstance(fill, Formula):
+        return type(fill)(fill.text, tuple(tuple(places.get(id, id) for id in operand) for operand in fill.operands))
+    return fill
+
+
+def _grown(board: Board, reads: Sequence[ReadStep]) -> tuple[Board, list[str]]:
+    """A copy of a board with steps put on, as they would be, and the ids of these."""
+    ahead = board.copy()
+    made: list[Step] = []
+    for read in reads:
+        check_fills(read.construction, read.fills, ahead)
+        step = step_of(ahead, read.construction, with_defaults(read.construction, read.fills, ahead), read.name)
+        ahead.append(step)
+        made.append(step)
+    return ahead, [step.id for step in made]
+
+
+def _sentence(reading: Reading) -> str:
+    """A reading as the sentence that it is."""
+    main = reading.steps[-1]
+    words = phrase(main.construction, main.fills, reading.board.names, full=True, board=reading.board)
+    return f"{main.name} is {words}" if main.name else words
 
 
 def completions(text: str, board: Board) -> list[completion.Completion]:

@@ -121,7 +121,7 @@ def say(hand, message: messages.Say) -> Doing:
             return
     else:
         new = said(message.text, hand.board)
-    patch = yield Change(Add(steps=[new]))
+    patch = yield Change(Add(steps=new))
     hand.prompt = None
     yield {"t": "said", "words": patch.words}
     yield prompt_answer(hand)

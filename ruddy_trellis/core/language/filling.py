@@ -11,21 +11,20 @@ from ..refusal import Refusal
 from ..seen import SeenBoard, SeenGap
 from . import equation as equations
 from . import names as spelling
+from .amounts import amount
 from .expression import MEASURES, read_formula
 from .words import read_words
 
 _NUMBER = r"[-−+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-−+]?\d+)?"
 _BRANCH = re.compile(rf"\(\s*{_NUMBER}(?:\s*[,;]\s*{_NUMBER})+\s*\)")
 COORDINATES = re.compile(rf"\(\s*({_NUMBER})\s*[,;]\s*({_NUMBER})\s*\)")
-_LENGTH = re.compile(rf"({_NUMBER})\s*(mm|cm|m|km|°)?")
-_METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
 
 
 def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
     """What a typed text fills a gap with. Raises Refusal where it does not fit."""
     kind = gap.kind
     if kind.literal == "formula":
-        return read_formula(text, lambda name, function: _operand(name, function, board))
+        return read_formula(text, lambda name, function: operand(name, function, board))
     if kind.literal == "text":
         return read_words(text, lambda name: _reading_named(name, board))
     if kind.literal == "equation":
@@ -46,8 +45,8 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
         if text.lower() not in kind.options:
             raise Refusal(f"“{text[:30]}” does not fit here: {' or '.join(kind.options)}.")
         return text.lower()
-    if kind.literal == "number" and (found := _LENGTH.fullmatch(text)):
-        return check_number(_number(found[1]) * _unit_factor(found[2], board))
+    if kind.literal == "number" and (value := amount(text, board)) is not None:
+        return check_number(value)
     if kind.literal == "number" and not kind.single:
         raise Refusal(f"“{text[:30]}” is not a number.")
     return _read_things(gap, spelling.tidy(text), board)
@@ -55,15 +54,6 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
 
 def _number(text):
     return float(text.replace("−", "-"))
-
-
-def _unit_factor(unit, board):
-    own = board.settings.unit
-    if unit in (None, "°", own):
-        return 1.0
-    if not own:
-        raise Refusal(f"This board has no unit, so type the number without “{unit}”.")
-    return _METRES[unit] / _METRES[own]
 
 
 def _reading_named(name, board):
@@ -80,7 +70,7 @@ def _equation_text(text):
     return " ".join(text.split())
 
 
-def _operand(name, function, board):
+def operand(name: str, function: str | None, board: SeenBoard) -> tuple[str, ...]:
     """What a name in a formula stands for: a reading, or the distance between two points; in area(…) and its like a
     thing, or the corners of a polygon."""
     name = spelling.tidy(name)
@@ -88,14 +78,14 @@ def _operand(name, function, board):
         for id in board.ids_named(name):
             if board.kind_of(id) in MEASURES[function][0]:
                 return (id,)
-        points = _points(board)
+        points = points_by_name(board)
         for way in spelling.unspelt(name, points, range(3, limits.POLYGON_CORNERS + 1)):
             return tuple(points[part] for part in way)
         raise Refusal(f"{name[:30]} is not {MEASURES[function][2]}.")
     readings = [id for id in board.ids_named(name) if board.kind_of(id) == NUMBER]
     if readings:
         return (readings[0],)
-    points = _points(board)
+    points = points_by_name(board)
     ways = spelling.unspell(name, points, 2)
     if ways:
         return tuple(points[part] for part in ways[0])
@@ -104,7 +94,8 @@ def _operand(name, function, board):
     raise Refusal(f"There is no reading called {name[:30]}. {there}")
 
 
-def _points(board):
+def points_by_name(board: SeenBoard) -> dict[str, str]:
+    """The ids of all points by their names."""
     return {board.name(step.id): step.id for step in board.steps if step.makes == POINT}
 
 
@@ -129,7 +120,7 @@ def _read_things(gap, text, board):
     for id in sorted(board.ids_named(only_reading), key=lambda id: board.kind_of(id) == NUMBER):
         if board.kind_of(id) in kind.single and (only_reading == text or board.kind_of(id) == NUMBER):
             return (id,)
-    points = _points(board)
+    points = points_by_name(board)
     if kind.points:
         parts = [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+(?:and|to)\s+", text) if part]
         if len(parts) > 1 and all(part in points for part in parts):

@@ -8,15 +8,15 @@ from .. import limits
 from ..kinds import CIRCLE, NUMBER, POINT
 from ..refusal import Refusal
 
-_LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
-NAME = re.compile(rf"[{_LETTER}][{_LETTER}0-9]*(?:_[{_LETTER}0-9]+)?['′]*")
+LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
+NAME = re.compile(rf"[{LETTER}][{LETTER}0-9]*(?:_[{LETTER}0-9]+)?['′]*")
 #: A name short enough to be written right after another: one letter with a number or primes.
-_SHORT = re.compile(rf"[{_LETTER}](?:_?[0-9]+)?['′]*")
+_SHORT = re.compile(rf"[{LETTER}](?:_?[0-9]+)?['′]*")
 
 #: What joins names that are too long to be written right after one another. It is no minus.
 JOINT = "‐"
 #: A name as it stands in a formula, be it spelt from others: letters, digits, subscripts, primes, joints.
-WRITTEN = re.compile(rf"[{_LETTER}](?:[{_LETTER}0-9_'′]|{JOINT}(?=[{_LETTER}]))*")
+WRITTEN = re.compile(rf"[{LETTER}](?:[{LETTER}0-9_'′]|{JOINT}(?=[{LETTER}]))*")
 #: Names that would be taken for something else where they stand in a sentence or a formula.
 RESERVED = {"pi", "π", "is", "the", "an", "and", "to", "at", "of", "reading"}
 

@@ -3,6 +3,7 @@
 import re
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Any
 
 from .. import limits
@@ -136,11 +137,12 @@ def flattened(pieces, groups_kept):
     return kept
 
 
+@lru_cache(maxsize=4096)
 def variants(pieces):
     """Every way to take or leave the optional stretches, the fullest first."""
     groups = sorted({piece.group for piece in pieces if piece.group})
-    for choice in range(2 ** len(groups) - 1, -1, -1):
-        yield flattened(pieces, {group for number, group in enumerate(groups) if choice >> number & 1})
+    choices = range(2 ** len(groups) - 1, -1, -1)
+    return [flattened(pieces, {group for number, group in enumerate(groups) if choice >> number & 1}) for choice in choices]
 
 
 def _matches(pieces, text, board, tries):

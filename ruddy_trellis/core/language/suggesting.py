@@ -1,0 +1,135 @@
+"""The sentences nearest to a text that was not understood, filled with the names that are in it."""
+
+import difflib
+from collections.abc import Callable
+from functools import lru_cache
+from typing import Any
+
+from ..kinds import POINT
+from ..refusal import Refusal
+from ..seen import SeenBoard
+from . import names as spelling
+from .amounts import amount
+from .filling import names_of_kinds
+from .printing import phrase
+from .tokens import IDLE, LINKING, Token, tokens
+from .understanding import ways_to_say
+
+#: How many sentences are offered, and how many of the likeliest are tried to be filled.
+_OFFERED, _TRIED = 3, 24
+#: How alike two words have to be to be taken for the same, wrongly typed.
+_ALIKE = 0.74
+
+
+def suggestions(text: str, board: SeenBoard, sentences: Any, check: Callable[..., None]) -> tuple[str, ...]:
+    """Up to three sentences that would be taken, the nearest first."""
+    said = tokens(text)
+    names, numbers = _named(said, board), [value for token in said if (value := _number(token, board)) is not None]
+    words = {token.word for token in said if token.word not in IDLE and token.word not in LINKING and not board.ids_named(token.text)}
+    if not words and not names:
+        return ()
+    ranked = _ranked(words, sentences)
+    found: list[str] = []
+    for construction in ranked:
+        if len(found) == _OFFERED:
+            break
+        sentence = _filled(construction, names, numbers, board, check)
+        if sentence is not None and sentence not in found:
+            found.append(sentence)
+    return tuple(found)
+
+
+def _number(token: Token, board: SeenBoard) -> float | None:
+    try:
+        return amount(token.text, board) if token.text[0].isdigit() or token.text[0] in "½⅓¼" else None
+    except Refusal:
+        return None
+
+
+def _named(said: list[Token], board: SeenBoard) -> list[str]:
+    """The ids of the things whose names are in a text, points that are spelt together one by one."""
+    points = {board.name(step.id): step.id for step in board.steps if step.makes == POINT}
+    found: list[str] = []
+    for token in said:
+        name = spelling.tidy(token.text)
+        ids = board.ids_named(name)
+        if ids:
+            found.append(ids[0])
+        elif name[0].isupper():
+            for way in spelling.unspelt(name, points, range(2, 9)):
+                found += [points[part] for part in way]
+    return list(dict.fromkeys(found))
+
+
+def _ranked(words: set[str], sentences: Any) -> list[Any]:
+    """The constructions that have the most of a text's words in one of their ways to be said, and the least besides."""
+    ways = [(construction, _own_words(construction)) for construction in sentences]
+    known = frozenset().union(*(own for _, all_own in ways for own in all_own))
+    meant = {word if word in known else _spelt_right(word, known) for word in words}
+    ranked = []
+    for construction, all_own in ways:
+        best = max((1.15 * len(own & meant) - 0.15 * len(own) for own in all_own if not own.isdisjoint(meant)), default=0.0)
+        if best > 0:
+            ranked.append((best - 0.001 * construction.likely, construction))
+    return [construction for _, construction in sorted(ranked, key=lambda pair: -pair[0])[:_TRIED]]
+
+
+def _own_words(construction: Any) -> frozenset[frozenset[str]]:
+    """The words of each way to say a construction that tell it from others."""
+    known = _OWN_WORDS.get(construction.key)
+    if known is None or known[0] is not construction:
+        own = frozenset(pattern.words - LINKING for pattern in ways_to_say(construction) if pattern.words - LINKING)
+        known = _OWN_WORDS[construction.key] = (construction, own)
+    return known[1]
+
+
+_OWN_WORDS: dict[str, tuple[Any, frozenset[frozenset[str]]]] = {}
+
+
+@lru_cache(maxsize=2048)
+def _spelt_right(word: str, known: frozenset[str]) -> str:
+    """The known word that a word is nearest to; itself where none is near."""
+    near = [other for other in known if abs(len(other) - len(word)) <= 2 and len(word) > 2]
+    return next(iter(difflib.get_close_matches(word, near, 1, _ALIKE)), word)
+
+
+def _filled(construction: Any, names: list[str], numbers: list[float], board: SeenBoard, check: Callable[..., None]) -> str | None:
+    """The sentence of a construction with things from the text in its gaps, then with what else is on the board; None where
+    that does not fit."""
+    left, typed, fills = list(names), list(numbers), {}
+    for gap in construction.gaps:
+        if gap.optional:
+            continue
+        fill = _one_fill(gap, left, typed, board)
+        if fill is None:
+            return None
+        fills[gap.name] = fill
+    try:
+        check(construction, fills, board)
+    except Refusal:
+        return None
+    return phrase(construction, fills, board.names, full=True, board=board)
+
+
+def _one_fill(gap: Any, left: list[str], typed: list[float], board: SeenBoard) -> Any:
+    kind = gap.kind
+    if kind.literal == "number" and typed:
+        return typed.pop(0)
+    for id in left:
+        if board.kind_of(id) in kind.single:
+            left.remove(id)
+            return (id,)
+    if kind.points:
+        points = [id for id in left if board.kind_of(id) == POINT]
+        wanted = kind.points if kind.points > 0 else max(len(points), 3)
+        points += [step.id for step in board.steps if step.makes == POINT and step.id not in points]
+        if len(points) >= wanted:
+            taken = tuple(points[:wanted])
+            left[:] = [id for id in left if id not in taken]
+            return taken
+    if kind.single and not kind.literal:
+        others = names_of_kinds(kind.single, board)
+        return (board.ids_named(others[0])[0],) if others else None
+    if kind.literal == "word":
+        return kind.options[0]
+    return {"number": 2.0, "coordinates": (0.0, 0.0), "values": "5 times"}.get(kind.literal)

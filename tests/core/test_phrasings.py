@@ -1,0 +1,73 @@
+"""The bank of phrasings: each line of ``phrasings.txt`` is read as it is meant, or its meaning is among what is offered."""
+
+import unittest
+from pathlib import Path
+
+from ruddy_trellis.core.catalogue import CATALOGUE
+from ruddy_trellis.core.edits.adding import new_step_ids, put_on
+from ruddy_trellis.core.edits.models import Add
+from ruddy_trellis.core.edits.saying import said
+from ruddy_trellis.core.language.fills import fill_from_json
+from ruddy_trellis.core.language.printing import phrase
+from ruddy_trellis.core.refusal import Refusal
+
+from .figures import figure
+
+BANK = Path(__file__).parent / "phrasings.txt"
+
+
+def bank():
+    """Every phrasing: the board's sentences, the text, and what it means, None where the program has to ask."""
+    board = ""
+    for line in BANK.read_text("utf-8").splitlines():
+        if line.startswith("@"):
+            board = line.partition(":")[2].replace("|", "\n")
+        elif line.strip() and not line.startswith("#"):
+            text, _, meant = line.partition(" => ")
+            yield board, text.strip(), None if meant.strip() == "?" else meant.strip()
+
+
+def understood(board, text):
+    """The sentences that a text is read as, apart by " ; ". Raises Refusal."""
+    news, ahead, made = said(text, board), board.copy(), []
+    for number, new in enumerate(news):
+        fills = {name: new_step_ids(fill_from_json(fill), made) for name, fill in new.fills.items() if fill is not None}
+        words = phrase(CATALOGUE[new.does], fills, ahead.names, full=True, board=ahead)
+        news[number] = f"{new.name} is {words}" if new.name else words
+        before = len(ahead)
+        put_on(
+            ahead,
+            Add(
+                steps=[
+                    new.model_copy(
+                        update={"fills": {name: list(fill) if isinstance(fill, tuple) else new.fills[name] for name, fill in fills.items()}}
+                    )
+                ]
+            ),
+        )
+        made += [step.id for step in ahead.steps[before:]]
+    return " ; ".join(news)
+
+
+class PhrasingsTest(unittest.TestCase):
+    def test_what_teachers_say_is_read_as_meant(self):
+        boards, read, offered, other = {}, 0, [], []
+        for sentences, text, meant in bank():
+            board = boards.setdefault(sentences, figure(sentences).board)
+            try:
+                found = understood(board, text)
+            except Refusal as refusal:
+                if meant is None or any(meant.split(" ; ")[-1] in way for way in refusal.ways):
+                    offered.append((text, refusal.sentence, refusal.ways))
+                else:
+                    other.append((text, meant, f"{refusal.sentence} {refusal.ways}"))
+                continue
+            if found == meant:
+                read += 1
+            else:
+                other.append((text, meant, found))
+        count = read + len(offered) + len(other)
+        print(f"{read} of {count} read, {len(offered)} asked or offered")
+        self.assertEqual(other, [])
+        self.assertGreaterEqual(count, 250)
+        self.assertGreater(read, 0.95 * count)
