@@ -13,3 +13,8 @@ class Refusal(ValueError):
         self.sentence = sentence
         self.place = place
         self.ways = ways
+
+    def told(self) -> dict[str, object]:
+        """The answer that tells it to a browser."""
+        ways = {"ways": list(self.ways)} if self.ways else {}
+        return {"t": "says", "kind": "refusal", "words": self.sentence, "place": self.place, **ways}

@@ -55,7 +55,7 @@ def one_kill(server, visitor, seconds):
     assert edits == patches == kept + 1, "the first made the point, each other moved it by one"
     server.start()
     assert visitor.lesson()["boards"][0]["steps"][0]["with"]["at"] == [kept, 0]
-    acknowledged, visitor.at = max(0, (told[-1] if told else visitor.at) - visitor.at), int(kept)
+    acknowledged, visitor.at = max(0, int(told[-1] if told else visitor.at) - visitor.at), int(kept)
     return acknowledged
 
 

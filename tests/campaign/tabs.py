@@ -38,8 +38,9 @@ def an_act(chance, number):
     )
 
 
-def tab(visitor, chance, shown):
-    """One tab does what it does, lets go, and hears the rest. ``shown`` gets what it shows in the end."""
+def tab(visitor, chance, shown, everyone):
+    """One tab does what it does, lets go, waits until everyone has been answered, and hears the rest. ``shown`` gets what it
+    shows in the end."""
     things = {}
     with visitor.line() as line:
 
@@ -51,13 +52,19 @@ def tab(visitor, chance, shown):
                     things.setdefault(item["id"], {}).update(item)
                 for id in message.get("gone", ()):
                     things.pop(id, None)
+                if message.get("for") == "the end":
+                    return True
+            return False
 
         for number in range(ACTS):
             line.send(json.dumps(an_act(chance, number)))
             if chance.random() < 0.3:
                 time.sleep(chance.uniform(0, 0.02))
         line.send(json.dumps({"t": "drop"}))
-        hear(1.2)
+        line.send(json.dumps({"t": "complete", "text": "the end"}))
+        assert hear(30), "a line died"
+        everyone.wait(60)
+        hear(1)
     shown.append({id: item["shape"] for id, item in things.items()})
 
 
@@ -76,7 +83,8 @@ def one_round(server, chance):
         for text in ("A = (0, 0)", "B = (4, 0)", "C = (1, 3)"):
             line.send(json.dumps({"t": "say", "text": text}))
             next(message for message in messages(line, 10) if message["t"] == "changed")
-    tabs = [threading.Thread(target=tab, args=(visitor, random.Random(chance.random()), shown)) for _ in range(TABS)]
+    everyone = threading.Barrier(TABS)
+    tabs = [threading.Thread(target=tab, args=(visitor, random.Random(chance.random()), shown, everyone)) for _ in range(TABS)]
     for one in tabs:
         one.start()
     for one in tabs:

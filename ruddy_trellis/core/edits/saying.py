@@ -33,7 +33,7 @@ def said(text: str, board: Board) -> list[NewStep]:
     try:
         read = read_sentence(text, board, CATALOGUE, check_fills)
         sure = True  # but for the name, if that is none
-        if " " in (read.name or ""):
+        if read.name is not None and " " in read.name:
             check_name(read.name)
         return [_new(read, {})]
     except TooManyWays:

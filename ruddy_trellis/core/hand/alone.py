@@ -47,7 +47,7 @@ class Alone:
         try:
             self._run(self.hand.take(read_message(message)))
         except Refusal as refusal:
-            self.told.append({"t": "says", "kind": "refusal", "words": refusal.sentence, "place": refusal.place})
+            self.told.append(refusal.told())
         return self.told[already:]
 
     def _run(self, doing: acts.Doing) -> None:

@@ -14,6 +14,7 @@ from ..refusal import Refusal
 from . import messages
 from .acts import Answer, Change, Doing
 from .changing import heard
+from .orders import ordered
 
 
 def prompt_answer(hand) -> Answer:
@@ -113,14 +114,28 @@ def say(hand, message: messages.Say) -> Doing:
         except Refusal as refusal:
             try:
                 new = said(message.text, hand.board)
-            except Refusal:
-                raise refusal from None
+            except Refusal as other:
+                raise (other if other.ways else refusal) from None
         else:
             yield {"t": "said"}
             yield from _finish_if_complete(hand)
             return
     else:
-        new = said(message.text, hand.board)
+        order = None
+        try:
+            order = ordered(hand, message.text)
+        except Refusal as refusal:
+            # Not a thing that is there: then it may be a sentence that begins with such a word.
+            try:
+                new = said(message.text, hand.board)
+            except Refusal:
+                raise refusal from None
+        else:
+            if order is not None:
+                yield {"t": "said", "words": ""}
+                yield from order
+                return
+            new = said(message.text, hand.board)
     patch = yield Change(Add(steps=new))
     hand.prompt = None
     yield {"t": "said", "words": patch.words}

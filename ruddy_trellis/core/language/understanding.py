@@ -272,9 +272,9 @@ class Understanding:
         except Refusal as found:
             refusal = found
         for way in (self._of_points, self._of_formula, self._of_parts, self._described, self._definite):
-            found = way(gap, part, board, depth)
-            if found is not None:
-                return found
+            taken = way(gap, part, board, depth)
+            if taken is not None:
+                return taken
         raise refusal
 
     def _of_noun(self, gap, part, board, depth, count) -> tuple[Any, list[ReadStep], Any]:
@@ -527,6 +527,27 @@ def _several(part: list[Token], whole: str, board: SeenBoard, kind: Any) -> list
         return list(_points(part, whole, board, 0)) if POINT in kind.single else []
     except Refusal:
         return []
+
+
+def things_named(text: str, board: SeenBoard) -> list[str]:
+    """The ids of the things that a text names: "A, B and circle k", "the segment AB". Raises Refusal naming what is not there."""
+    found: list[str] = []
+    for piece in _split(tokens(text)) or [[]]:
+        part = _without_ends(piece, board)
+        kinds = None
+        if part and part[0].word in NOUNS and len(part) > 1:
+            kinds, part = NOUNS[part[0].word], part[1:]
+        name = spelling.tidy(_text(part, text))
+        ids = [id for id in board.ids_named(name) if kinds is None or board.kind_of(id) in (*kinds, *(STRAIGHTS if LINE in kinds else ()))]
+        if ids:
+            found.append(ids[0])
+            continue
+        if board.ids_named(name):
+            raise Refusal(f"{name} is {with_article(word(board.kind_of(board.ids_named(name)[0])))}, not {with_article(piece[0].word)}.")
+        found += _points(part, text, board, 0)
+    if not found:
+        raise Refusal("Say which things are meant: hide p and q.")
+    return list(dict.fromkeys(found))
 
 
 def _split(part: list[Token]) -> list[list[Token]]:

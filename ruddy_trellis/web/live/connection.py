@@ -46,7 +46,7 @@ class Connection:
             self._refuse(Refusal("That could not be done, and nothing was changed. The fault is on our side and has been noted."))
 
     def _refuse(self, refusal):
-        self.send({"t": "says", "kind": "refusal", "words": refusal.sentence, "place": refusal.place})
+        self.send(refusal.told())
 
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""

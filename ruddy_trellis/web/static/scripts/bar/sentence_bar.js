@@ -1,5 +1,7 @@
 // The sentence bar: the running sentence with its chips, the offers for a selection, and typing.
 
+import { hear } from "../page/hear.js";
+
 function word(text, className) {
   const element = document.createElement("span");
   element.textContent = text;
@@ -142,7 +144,8 @@ export class SentenceBar {
   enter() {
     const text = this.chosen >= 0 ? this.list[this.chosen].text : this.typed.value;
     if (this.chosen >= 0) return this.take(this.chosen);
-    if (text.trim()) this.acts.say(text);
+    if (this.near && text === this.nearFor) this.acts.say(this.near[0]);
+    else if (text.trim()) this.acts.say(text);
     else this.acts.finish();
   }
 
@@ -150,11 +153,20 @@ export class SentenceBar {
   taken() {
     this.typed.value = "";
     this.typed.classList.remove("wrong");
+    this.near = null;
     this.showWays([]);
   }
 
-  /** What was typed was refused; it stays, to be put right. */
-  refused(place) {
+  /** What was typed was refused; it stays, to be put right. Sentences that are near, or are meant, stand beside it: Enter takes
+   *  the first. */
+  refused(place, ways = []) {
+    this.near = null;
+    if (ways.length) {
+      this.near = ways;
+      this.nearFor = this.typed.value;
+      this.show(word("Enter for", "soft"), ...ways.map((way) => button(way, () => this.acts.say(way), "go way")));
+      hear(`Enter for: ${ways.join("; or: ")}`);
+    }
     if (document.activeElement !== this.typed) return;
     this.typed.classList.add("wrong");
     this.showWays([]);

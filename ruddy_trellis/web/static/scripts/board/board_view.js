@@ -111,9 +111,9 @@ export class BoardView {
       toast(words, { refusal: true });
       this.drawing.markOnly("lit", lights);
     });
-    line.on("says", ({ kind, words, undo, place }) => {
+    line.on("says", ({ kind, words, undo, place, ways }) => {
       if (kind === "refusal") {
-        this.hooks.refused?.(place);
+        this.hooks.refused?.(place, ways);
         this.note("Saved"); // nothing has changed, so what is kept is what is shown
       }
       toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });

@@ -40,7 +40,7 @@ const view = new BoardView(`/boards/${boardId}/live`, {
   state: pageIsEmpty,
   tick: (items) => drawer.tick(items),
   playing: (ids) => drawer.running(ids),
-  refused: (place) => bar.refused(place),
+  refused: (place, ways) => bar.refused(place, ways),
   hidden: () => replay.hidden(),
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
@@ -129,6 +129,12 @@ line.on("offers", (offer) => {
   const hidden = selected.every((id) => drawing.things.get(id)?.style.hidden);
   hear(offer.offers.length ? `${offer.words}. 1 makes ${offer.offers[0].sentence}` : offer.words);
   bar.selection(offer, hidden, another);
+});
+
+line.on("do", ({ what }) => {
+  if (what === "fit") view.fit();
+  else if (what === "present") present.turn(true);
+  else if (what === "reveal") reveals.step(1);
 });
 
 line.on("completions", (ways) => bar.completions(ways));
