@@ -42,6 +42,19 @@ def orchard(trees=40):
     return figure
 
 
+def orchard_with(sentences, trees=39):
+    """The same orchard on a board on which something stands already, under other names than those there."""
+    figure = Figure("m")
+    figure.say(sentences)
+    for tree in range(trees):
+        x, y, name = (tree % 8) * 2.2 - 9, (tree // 8) * 2.2 - 5, f"_{tree + 1}"
+        figure.say(
+            f"T{name} = ({x:.1f}, {y:.1f})\nU{name} = ({x + 1.5:.1f}, {y + 0.5:.1f})\ns{name} is the segment from T{name} to U{name}"
+        )
+        figure.say(f"W{name} is the midpoint of T{name} and U{name}\ng{name} is the circle with centre W{name} through U{name}")
+    return figure
+
+
 def kitchen_garden(beds=16):
     """A board of 200 steps and more of many sorts: arcs, sectors, conics, tags and marks on every small bed."""
     figure = Figure("m")

@@ -99,6 +99,8 @@ class BoardPage:
 
     def settle(self):
         """Wait for what an act brings about: answers over the line, and a panel that is asked for anew."""
+        # What the mouse or a key did has reached the page when it has painted once more.
+        self.page.evaluate("() => new Promise((done) => requestAnimationFrame(() => setTimeout(done)))")
         began = time.monotonic()
         while True:
             self.page.wait_for_timeout(QUIET * 1000 / 3)

@@ -5,6 +5,7 @@ from pathlib import Path
 
 from ruddy_trellis.core.catalogue import CATALOGUE
 from ruddy_trellis.core.edits.adding import new_step_ids, put_on
+from ruddy_trellis.core.edits.examples import example_of, ways_shown
 from ruddy_trellis.core.edits.models import Add
 from ruddy_trellis.core.edits.saying import said
 from ruddy_trellis.core.language.fills import fill_from_json
@@ -71,3 +72,29 @@ class PhrasingsTest(unittest.TestCase):
         self.assertEqual(other, [])
         self.assertGreaterEqual(count, 250)
         self.assertGreater(read, 0.95 * count)
+
+
+class ExamplesTest(unittest.TestCase):
+    def test_every_way_in_the_definitions_is_read_as_its_construction(self):
+        """What the help shows: each way to say each construction, with the names of its example."""
+        count, asked = 0, []
+        for construction in CATALOGUE:
+            if not ways_shown(construction.key):
+                continue
+            board, read = example_of(construction)
+            for text in ways_shown(construction.key):
+                count += 1
+                with self.subTest(f"{construction.key}: {text}"):
+                    try:
+                        *_, new = said(text, board)
+                    except Refusal as refusal:
+                        wanted = phrase(construction, read.fills, board.names, full=True, board=board)
+                        self.assertIn(wanted, refusal.ways, refusal.sentence)
+                        asked.append(text)
+                        continue
+                    self.assertEqual(new.does, construction.key)
+                    fills = {name: fill_from_json(fill) for name, fill in new.fills.items()}
+                    needed = {gap.name for gap in construction.gaps if not gap.optional}
+                    self.assertEqual({name: fills.get(name) for name in needed}, {name: read.fills.get(name) for name in needed})
+        self.assertGreater(count, 350)
+        self.assertLess(len(asked), 0.05 * count, asked)

@@ -3,6 +3,8 @@
 import json
 
 from ruddy_trellis.core.edits import Add, perform, said
+from ruddy_trellis.web.lessons.help import RULES
+from tests.core.figures import figure
 
 from .served import WebTest
 
@@ -56,11 +58,11 @@ class PagesTest(WebTest):
         count = len(self.own_lessons())
         good = self.client.get(f"/lessons/{self.own_lessons()[0][0].slug}/lesson.json").json()
         for content, part in (
-            (b"not json", "is not JSON"),
+            (b"not json", "no file of this program"),
             (b"{}", "not a Ruddy Trellis lesson"),
             (b" " * 2_000_001, "too large"),
             (json.dumps({**good, "version": 9}).encode(), "version 9"),
-            (b'{"a":' * 5000, "is not JSON"),
+            (b'{"a":' * 5000, "no file of this program"),
         ):
             answer = self.client.post("/lessons/read", files={"file": ("x.json", content)})
             self.assertEqual(answer.status_code, 422)
@@ -192,3 +194,24 @@ class RecipePagesTest(WebTest):
         broken = self.client.post("/recipes/read", files={"file": ("r.json", b'{"format": "x"}')})
         self.assertEqual(broken.status_code, 422)
         self.assertIn("not a Ruddy Trellis recipe", broken.text)
+
+
+class HelpTest(WebTest):
+    def test_how_things_may_be_said_is_found_and_its_examples_are_read(self):
+        whole = self.new_client().get("/help").text
+        for part in ("the midpoint of …", "<q>bisect angle ABC</q>", "rename A to Fountain", "M = midpoint of AB"):
+            self.assertIn(part, whole)
+        found = self.client.get("/help?find=gradient").text
+        self.assertIn("slope", found)
+        self.assertNotIn("incircle", found)
+        self.assertIn("Nothing here is said", self.client.get("/help?find=xyzzy").text)
+        bed = (
+            "A = (-4, -3)\nB = (4, -3)\nC = (1, 4)\nABC is the polygon through A, B, C\nD = (6, 2)\np is the line through A and C\n"
+            "k is the circle with centre A through B"
+        )
+        for rule, examples in RULES:
+            for example in examples:
+                with self.subTest(f"{rule}: {example}"):
+                    board = figure(bed).board
+                    perform(board, Add(steps=said(example, board)))
+                    self.assertIsNotNone(board.values[-1])

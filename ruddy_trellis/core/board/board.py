@@ -11,7 +11,7 @@ from ..arithmetic import ARRAYS, FLOATS, Arithmetic, Undefined
 from ..arithmetic.arrays import undefined_as_a_whole
 from ..catalogue import CATALOGUE
 from ..catalogue.moving import settled
-from ..kinds import NUMBER
+from ..kinds import NUMBER, POINT
 from ..language.expression import Formula
 from ..language.fills import is_ids
 from ..refusal import Refusal
@@ -24,7 +24,7 @@ _LOG = logging.getLogger(__name__)
 #: How many sets of pegs are remembered with all that hangs on them; a drag asks for the same set again and again.
 _REMEMBERED = 64
 #: What is derived from the steps when it is asked for.
-_DERIVED = ("names", "incidence", "_ids_by_name", "_made_with")
+_DERIVED = ("names", "incidence", "points_by_name", "_ids_by_name", "_made_with")
 
 
 class Board:
@@ -268,6 +268,11 @@ class Board:
         if not found:
             raise Refusal(f"Nothing here is called {name}.")
         return found[0]
+
+    @cached_property
+    def points_by_name(self) -> dict[str, str]:
+        """The ids of all points by their names."""
+        return {self.names[step.id]: step.id for step in self.steps if step.makes == POINT}
 
     @cached_property
     def _made_with(self) -> dict[str, list[str]]:

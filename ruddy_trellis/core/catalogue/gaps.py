@@ -24,6 +24,7 @@ from ..kinds import (
     STRAIGHTS,
     THINGS,
     WORDS_ON_BOARD,
+    with_article,
     word,
 )
 
@@ -53,6 +54,12 @@ class GapKind:
     options: tuple = ()
     hands: str = "one"
     several: bool = False
+
+    @property
+    def goes(self) -> str:
+        """What is accepted, in a sentence: "Here goes a point", "Here go three points"."""
+        plural = self.several or self.points not in (0, 2) or self.wants.startswith(("two", "three", "five", "at least"))
+        return f"Here {'go' if plural else 'goes'} {self.wants}"
 
 
 _ORDER = ("first", "second", "third", "fourth")
@@ -131,7 +138,7 @@ GAP_KINDS = {
         literal="word",
         options=("once", "to and fro", "round and round"),
     ),
-    **{f"only_{kind}": GapKind(f"pick a {word(kind)}", f"a {word(kind)}", single=(kind,)) for kind in THINGS},
+    **{f"only_{kind}": GapKind(f"pick {with_article(word(kind))}", with_article(word(kind)), single=(kind,)) for kind in THINGS},
     "only_straight": GapKind("pick a line", "a line", single=STRAIGHTS),
     "equation": GapKind("type an equation", "an equation such as y = 3x − 1", literal="equation"),
 }

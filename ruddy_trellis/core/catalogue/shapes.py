@@ -152,7 +152,7 @@ SHAPES_THAT_KEEP_THEIR_KIND = (
     _shape(
         "equilateral",
         "the equilateral triangle on the side from {from:point} to {to:point}",
-        "equal sides",
+        "equilateral triangle",
         "sd",
         lambda kinds, fills, board: _on_side(fills["from"], fills["to"], 3),
         _SIDE + "the equilateral triangle on the side from A to B",

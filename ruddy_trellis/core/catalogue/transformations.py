@@ -8,6 +8,7 @@ from ..kinds import (
     POINT,
     SEGMENT,
     SIMILARITY,
+    with_article,
     word,
 )
 from ..refusal import Refusal
@@ -223,7 +224,7 @@ _MAKERS = (
         "the composition of {first:similarity} and then {then:similarity}",
         SIMILARITY,
         formulas.composition,
-        "one after another",
+        "one, then another",
         "tb",
         5,
         _MIRROR + "r is the reflection in p\ns is the rotation about D by 60 degrees\nt is the composition of r and then s",
@@ -238,7 +239,7 @@ _MAKERS = (
         "the composition of {first:map} and then {then:map}",
         AFFINITY,
         formulas.composition,
-        "one after another, any",
+        "one, then another, any",
         "",
         6,
         _BED + "p is the line through A and B\nr is the shear along p with the factor 0.5\nt is the composition of r and then r",
@@ -249,7 +250,7 @@ _MAKERS = (
         "the inverse of {map:similarity}",
         SIMILARITY,
         formulas.inverse,
-        "undone",
+        "inverse",
         "ti",
         7,
         _CENTRE + "r is the rotation about D by 60 degrees\nt is the inverse of r",
@@ -266,7 +267,7 @@ _MAKERS = (
         "the inverse of {map:affinity}",
         AFFINITY,
         formulas.inverse,
-        "undone, any",
+        "inverse, any",
         "",
         8,
         _BED + "p is the line through A and B\nr is the shear along p with the factor 0.5\nt is the inverse of r",
@@ -277,7 +278,7 @@ _MAKERS = (
         "the transformation {map:similarity} done {times:number} times",
         SIMILARITY,
         formulas.repeated,
-        "done again",
+        "repeated",
         "tw",
         9,
         _CENTRE + "r is the rotation about D by 60 degrees\nt is the transformation r done 2 times",
@@ -293,7 +294,7 @@ _MAKERS = (
         "the transformation that takes {polygon:polygon} to {image:polygon}",
         SIMILARITY,
         formulas.between,
-        "which one?",
+        "which transformation?",
         "tq",
         30,
         _BED
@@ -338,7 +339,9 @@ def _images(kinds, fills, board):
         elif key := image_key(step.makes, by_kind):
             parts.append(Part(key, {"of": (id,), "by": (by,)}))
         else:
-            raise Refusal(f"{board.name(id)} is a {word(step.makes)}, and {board.name(by)} makes no image of such a thing here.")
+            raise Refusal(
+                f"{board.name(id)} is {with_article(word(step.makes))}, and {board.name(by)} makes no image of such a thing here."
+            )
     if not parts:
         raise Refusal("All of these images are there already.")
     return parts
@@ -413,7 +416,6 @@ TRANSFORMATIONS = (
             "translate {of} by {by/translation_by.x} across [and] {by/translation_by.y} up",
             "translate {of} by ( {by/translation_by.x} , {by/translation_by.y} )",
             "(turn|rotation of) {of} half turn about {by/point_reflection.centre}",
-            "image of {of} under {by}",
             "rotation of {of} about {by/rotation.centre} by {by/rotation.angle} [degrees]",
         ),
         makes=POINT,

@@ -53,7 +53,7 @@ def _check_gap(construction, gap, fill, board):
             raise Refusal(f"“{construction.tool}” asks for a thing that is not on this board.")
     if len(fill) == 1 and fits_alone(kind, board.kind_of(fill[0])):
         if board.kind_of(fill[0]) == NUMBER and board.dimension(fill[0]) not in ((0, 1) if kind.hands == "length" else PLAIN_DIMENSIONS):
-            raise Refusal(f"{board.name(fill[0])} is not a {'length' if kind.hands == 'length' else 'number'}. Here goes {kind.wants}.")
+            raise Refusal(f"{board.name(fill[0])} is not a {'length' if kind.hands == 'length' else 'number'}. {kind.goes}.")
         return None
     if kind.several and all(fits_alone(kind, board.kind_of(id)) for id in fill):
         if len(set(fill)) < len(fill):
@@ -75,7 +75,7 @@ def _check_gap(construction, gap, fill, board):
 def misfit(gap: Gap, ids: Sequence[str], board: Board) -> Refusal:
     """The refusal for things that do not fit a gap."""
     wrong = next((id for id in ids if not (gap.kind.points and board.kind_of(id) == POINT)), ids[0])
-    return Refusal(f"{board.name(wrong)} is {with_article(word(board.kind_of(wrong)))}. Here goes {gap.kind.wants}.")
+    return Refusal(f"{board.name(wrong)} is {with_article(word(board.kind_of(wrong)))}. {gap.kind.goes}.")
 
 
 def _count(number):

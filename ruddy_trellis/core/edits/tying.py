@@ -8,7 +8,7 @@ from ..board.naming import automatic_name, check_names
 from ..board.nearest import nearest_place
 from ..board.step import Step
 from ..catalogue import CATALOGUE
-from ..kinds import POINT, join
+from ..kinds import POINT, join, with_article, word
 from ..language.fills import fill_from_json
 from ..language.printing import noun, sentence
 from ..refusal import Refusal
@@ -38,7 +38,8 @@ def retied(board: Board, edit: Any) -> Patch:
         raise Refusal("A thing is made by one sentence; that one is not there, or makes several.")
     construction = CATALOGUE[edit.does]
     if construction.makes != old.makes:
-        raise Refusal(f"{board.name(old.id)} is a {old.makes}, and “{construction.tool}” makes a {construction.makes}.")
+        is_now, would_be = (with_article(word(kind)) for kind in (old.makes, construction.makes))
+        raise Refusal(f"{board.name(old.id)} is {is_now}, and “{construction.tool}” makes {would_be}.")
     ahead, helpers = tried(board, Add(steps=[edit.helper])) if edit.helper else (board, [])
     added = [step.with_(look=replace(step.look, hidden=True)) for step in helpers]
     step = _remade(ahead, old, construction, edit.fills, [helper.id for helper in added])

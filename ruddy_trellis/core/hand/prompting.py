@@ -15,6 +15,7 @@ from . import messages
 from .acts import Answer, Change, Doing
 from .changing import heard
 from .orders import ordered
+from .selecting import point_out, there_already
 
 
 def prompt_answer(hand) -> Answer:
@@ -25,9 +26,26 @@ def prompt_answer(hand) -> Answer:
         "tool": prompt and prompt.construction.key,
         "chips": chips.chips(prompt, board) if prompt else [],
         "ways": chips.ways(prompt, board) if prompt else [],
+        "typed": _typed(prompt, board) if prompt else "",
         "pinned": hand.pinned,
         "pending": pending(prompt, board, hand.table.extent) if prompt else [],
     }
+
+
+def _typed(prompt, board) -> str:
+    """The signs with which something begins that an open gap takes: digits, a quotation mark, a bracket, a capital."""
+    signs = ""
+    for gap in prompt.open_gaps(board):
+        kind = gap.kind
+        if kind.literal in ("number", "formula", "values", "equation"):
+            signs += "0123456789-−."
+        if kind.literal == "coordinates":
+            signs += "("
+        if kind.literal == "text":
+            signs += '“"'
+        if kind.single or kind.points:
+            signs += "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
+    return "".join(dict.fromkeys(signs))
 
 
 def take_tool(hand, message: messages.Tool) -> Doing:
@@ -77,7 +95,12 @@ def _finish_if_complete(hand) -> Doing:
         return
     hand.prompt = Prompt.of(prompt.construction.key) if hand.pinned and prompt.retie is None else None
     try:
-        patch = yield Change(prompt.edit(hand.board))
+        edit = prompt.edit(hand.board)
+        if (there := there_already(hand.board, edit)) is not None:
+            yield prompt_answer(hand)
+            yield from point_out(hand, there)
+            return
+        patch = yield Change(edit)
     except Refusal:
         prompt.drop_last()
         hand.prompt = prompt
@@ -136,7 +159,12 @@ def say(hand, message: messages.Say) -> Doing:
                 yield from order
                 return
             new = said(message.text, hand.board)
-    patch = yield Change(Add(steps=new))
+    edit = Add(steps=new)
+    if (there := there_already(hand.board, edit)) is not None:
+        yield {"t": "said", "words": ""}
+        yield from point_out(hand, there)
+        return
+    patch = yield Change(edit)
     hand.prompt = None
     yield {"t": "said", "words": patch.words}
     yield prompt_answer(hand)

@@ -2,19 +2,40 @@
 
 from typing import Any
 
+from ..catalogue import CATALOGUE
 from ..display.covers import cover_words
+from ..edits import Add
+from ..edits.adding import with_defaults
 from ..edits.deleting import what_goes
 from ..kinds import join
+from ..language.fills import fill_from_json, is_ids
 from ..language.printing import noun, sentence
 from ..pointing.gathering import gather
 from ..pointing.offers import offers
 from ..refusal import Refusal
 from . import messages
 from .acts import Change, Doing
-from .changing import heard
+from .changing import done, heard
 
-#: Of more things than this no offers are made: what they could become is too much to read.
-_MOST_OFFERED = 12
+#: Of more things than this no offers are made: that many are not selected to make something of them.
+_MOST_OFFERED = 200
+
+
+def there_already(board, edit) -> str | None:
+    """The id of the thing that an edit would make a second time, in just the same way and without another name."""
+    if not isinstance(edit, Add) or len(edit.steps) != 1 or edit.steps[0].name is not None:
+        return None
+    (new,) = edit.steps
+    if new.does not in CATALOGUE or (construction := CATALOGUE[new.does]).expands or construction.moves:
+        return None
+    fills = with_defaults(construction, {name: fill_from_json(fill) for name, fill in new.fills.items() if fill is not None}, board)
+    return next((step.id for step in board.steps if step.does == new.does and step.fills == fills and not step.look.hidden), None)
+
+
+def point_out(hand, id: str) -> Doing:
+    """Say of a thing that it is there already, and select it."""
+    yield done(f"That is there already: {sentence(hand.board, id)}.", undo=False)
+    yield {"t": "gathered", "ids": [id]}
 
 
 def select(hand, message: messages.Select) -> Doing:
@@ -41,10 +62,35 @@ def _words(board, ids: list[str], lifted: set[str]) -> str:
 def take_offer(hand, message: messages.Offer) -> Doing:
     if message.number >= len(hand.offers):
         raise Refusal("That offer is no longer there. Select again.")
-    edit = hand.offers[message.number].edit
+    offer = hand.offers[message.number]
     hand.offers = []
-    patch = yield Change(edit)
+    if (there := there_already(hand.board, offer.edit)) is not None:
+        yield from point_out(hand, there)
+        return
+    patch = yield Change(offer.edit)
     yield heard(patch.words)
+    if offer.does == "images":
+        # The image is selected, so that the same key goes on with it.
+        yield {"t": "gathered", "ids": _images_of(hand.board, offer.edit)}
+
+
+def _images_of(board, edit) -> list[str]:
+    """What the images of an offer are on a board, corners and ends left out where what stands on them is there."""
+    fills = edit.steps[0].fills
+    by = tuple(fills["by"])
+    image_of = {step.fills["of"][0]: step.id for step in board.steps if step.fills.get("by") == by and "of" in step.fills}
+    found = []
+    for id in fills["of"]:
+        if id in image_of:
+            found.append(image_of[id])
+            continue
+        step = board.step(id)
+        for other in board.steps:
+            parts = {name: tuple(image_of.get(one, one) for one in fill) for name, fill in step.fills.items() if is_ids(fill)}
+            if other.does == step.does and other.id != id and other.fills == {**step.fills, **parts}:
+                found.append(other.id)
+                break
+    return found
 
 
 def gather_more(hand, message: messages.Gather) -> Doing:

@@ -78,14 +78,14 @@ def operand(name: str, function: str | None, board: SeenBoard) -> tuple[str, ...
         for id in board.ids_named(name):
             if board.kind_of(id) in MEASURES[function][0]:
                 return (id,)
-        points = points_by_name(board)
+        points = board.points_by_name
         for way in spelling.unspelt(name, points, range(3, limits.POLYGON_CORNERS + 1)):
             return tuple(points[part] for part in way)
         raise Refusal(f"{name[:30]} is not {MEASURES[function][2]}.")
     readings = [id for id in board.ids_named(name) if board.kind_of(id) == NUMBER]
     if readings:
         return (readings[0],)
-    points = points_by_name(board)
+    points = board.points_by_name
     ways = spelling.unspell(name, points, 2)
     if ways:
         return tuple(points[part] for part in ways[0])
@@ -94,18 +94,13 @@ def operand(name: str, function: str | None, board: SeenBoard) -> tuple[str, ...
     raise Refusal(f"There is no reading called {name[:30]}. {there}")
 
 
-def points_by_name(board: SeenBoard) -> dict[str, str]:
-    """The ids of all points by their names."""
-    return {board.name(step.id): step.id for step in board.steps if step.makes == POINT}
-
-
 def _read_several(kind, text, board):
     """Things named one after another: "ABC, k and P". Raises Refusal naming the one that does not fit."""
     ids = []
     for name in [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+and\s+", text) if part]:
         found = [id for id in board.ids_named(name) if board.kind_of(id) in kind.single]
         if not found:
-            raise Refusal(f"{name[:30]} does not fit. Here {'go' if kind.several else 'goes'} {kind.wants}.")
+            raise Refusal(f"{name[:30]} does not fit. {kind.goes}.")
         ids.append(found[0])
     if not ids:
         raise Refusal(_what_there_is(kind, board))
@@ -120,7 +115,7 @@ def _read_things(gap, text, board):
     for id in sorted(board.ids_named(only_reading), key=lambda id: board.kind_of(id) == NUMBER):
         if board.kind_of(id) in kind.single and (only_reading == text or board.kind_of(id) == NUMBER):
             return (id,)
-    points = points_by_name(board)
+    points = board.points_by_name
     if kind.points:
         parts = [part for part in re.split(r"\s*,\s*(?:and\s+)?|\s+(?:and|to)\s+", text) if part]
         if len(parts) > 1 and all(part in points for part in parts):
@@ -131,7 +126,7 @@ def _read_things(gap, text, board):
                 return tuple(points[part] for part in way)
     found = board.ids_named(text)
     if found:
-        raise Refusal(f"{text} is {with_article(word(board.kind_of(found[0])))}. Here goes {kind.wants}.")
+        raise Refusal(f"{text} is {with_article(word(board.kind_of(found[0])))}. {kind.goes}.")
     raise Refusal((f"Nothing here is called {text[:30]}. " if text else "") + _what_there_is(kind, board))
 
 
@@ -148,5 +143,5 @@ def names_of_kinds(kinds: Collection[str], board: SeenBoard):
 def _what_there_is(kind, board):
     names = fitting_names(kind, board)
     if not names:
-        return f"Here goes {kind.wants}, and the board has none yet."
+        return f"{kind.goes}, and the board has none yet."
     return f"Here fits {kind.wants}: {join(names[:12], last='or')}."

@@ -3,7 +3,6 @@
 import re
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import lru_cache
 from typing import Any
 
 from .. import limits
@@ -53,10 +52,14 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
     if not rest:
         raise Refusal("Type a sentence, such as “M is the midpoint of AB” or “A is a free point at (2, 3)”.")
     refusals, tries = [], _Tries()
+    bare = without_article(rest)
+    low = lower(bare)
     for construction in sentences:
-        for pieces in construction.sentences:
+        for ways, firsts in _ways(construction):
+            if not any(low.startswith(first) for first in firsts):
+                continue
             try:
-                for fills in _matches(pieces, rest, board, tries):
+                for fills in _matches(ways, bare, low, board, tries):
                     check(construction, fills, board)
                     return ReadStep(construction, fills, name)
             except _Misread as misread:
@@ -137,20 +140,34 @@ def flattened(pieces, groups_kept):
     return kept
 
 
-@lru_cache(maxsize=4096)
 def variants(pieces):
     """Every way to take or leave the optional stretches, the fullest first."""
     groups = sorted({piece.group for piece in pieces if piece.group})
-    choices = range(2 ** len(groups) - 1, -1, -1)
-    return [flattened(pieces, {group for number, group in enumerate(groups) if choice >> number & 1}) for choice in choices]
+    for choice in range(2 ** len(groups) - 1, -1, -1):
+        yield flattened(pieces, {group for number, group in enumerate(groups) if choice >> number & 1})
 
 
-def _matches(pieces, text, board, tries):
+def _ways(construction):
+    """For each sentence of a construction its variants, and the words with which these begin, in small letters."""
+    known = _WAYS.get(construction.key)
+    if known is None or known[0] is not construction:
+        made = []
+        for pieces in construction.sentences:
+            ways = list(variants(pieces))
+            made.append((ways, tuple({lower(parts[0]).rstrip() if isinstance(parts[0], str) else "" for parts in ways if parts})))
+        known = _WAYS[construction.key] = (construction, made)
+    return known[1]
+
+
+#: Of each construction its variants, made when it is first read; a recipe's key may come to mean another one.
+_WAYS: dict[str, tuple[Any, list]] = {}
+
+
+def _matches(ways, text, low, board, tries):
     worst = None
-    text = without_article(text)
-    for parts in variants(pieces):
+    for parts in ways:
         try:
-            yield _match(parts, text, 0, board, tries)
+            yield _match(parts, text, low, 0, board, tries)
         except _Misread as misread:
             if worst is None or misread.matched > worst.matched:
                 worst = misread
@@ -184,7 +201,7 @@ class TooManyWays(Refusal):
     """A sentence that nobody could take apart, so that nothing else about it is tried."""
 
 
-def _match(parts, text, at, board, tries):
+def _match(parts, text, low, at, board, tries):
     """The fills of a sentence whose parts match the text from ``at``. Raises LookupError where its words do not,
     _Misread where they do and a gap does not."""
     tries.count()
@@ -194,15 +211,16 @@ def _match(parts, text, at, board, tries):
         return {}
     part, rest = parts[0], parts[1:]
     if isinstance(part, str):
-        if rest and lower(text[at:]) == lower(part.rstrip()):
-            return _match(rest, text, len(text), board, tries)
-        if not lower(text[at : at + len(part)]) == lower(part):
+        words = lower(part)
+        if rest and low[at:] == words.rstrip():
+            return _match(rest, text, low, len(text), board, tries)
+        if not low.startswith(words, at):
             raise LookupError
-        return _match(rest, text, at + len(part), board, tries)
+        return _match(rest, text, low, at + len(part), board, tries)
     refusal = further = None
     for end in ends_of_gap(rest, text, at):
         try:
-            fills = _match(rest, text, end, board, tries)
+            fills = _match(rest, text, low, end, board, tries)
         except LookupError:
             continue
         except _Misread as misread:

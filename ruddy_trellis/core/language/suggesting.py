@@ -48,7 +48,7 @@ def _number(token: Token, board: SeenBoard) -> float | None:
 
 def _named(said: list[Token], board: SeenBoard) -> list[str]:
     """The ids of the things whose names are in a text, points that are spelt together one by one."""
-    points = {board.name(step.id): step.id for step in board.steps if step.makes == POINT}
+    points = board.points_by_name
     found: list[str] = []
     for token in said:
         name = spelling.tidy(token.text)
@@ -63,27 +63,29 @@ def _named(said: list[Token], board: SeenBoard) -> list[str]:
 
 def _ranked(words: set[str], sentences: Any) -> list[Any]:
     """The constructions that have the most of a text's words in one of their ways to be said, and the least besides."""
-    ways = [(construction, _own_words(construction)) for construction in sentences]
-    known = frozenset().union(*(own for _, all_own in ways for own in all_own))
+    ways = [(construction, *_own_words(construction)) for construction in sentences]
+    known = frozenset().union(*(every for _, _, every in ways))
     meant = {word if word in known else _spelt_right(word, known) for word in words}
     ranked = []
-    for construction, all_own in ways:
+    for construction, all_own, every in ways:
+        if every.isdisjoint(meant):
+            continue
         best = max((1.15 * len(own & meant) - 0.15 * len(own) for own in all_own if not own.isdisjoint(meant)), default=0.0)
         if best > 0:
             ranked.append((best - 0.001 * construction.likely, construction))
     return [construction for _, construction in sorted(ranked, key=lambda pair: -pair[0])[:_TRIED]]
 
 
-def _own_words(construction: Any) -> frozenset[frozenset[str]]:
-    """The words of each way to say a construction that tell it from others."""
+def _own_words(construction: Any) -> tuple[frozenset[frozenset[str]], frozenset[str]]:
+    """The words of each way to say a construction that tell it from others, and all of them together."""
     known = _OWN_WORDS.get(construction.key)
     if known is None or known[0] is not construction:
         own = frozenset(pattern.words - LINKING for pattern in ways_to_say(construction) if pattern.words - LINKING)
-        known = _OWN_WORDS[construction.key] = (construction, own)
+        known = _OWN_WORDS[construction.key] = (construction, (own, frozenset().union(*own)))
     return known[1]
 
 
-_OWN_WORDS: dict[str, tuple[Any, frozenset[frozenset[str]]]] = {}
+_OWN_WORDS: dict[str, tuple[Any, tuple[frozenset[frozenset[str]], frozenset[str]]]] = {}
 
 
 @lru_cache(maxsize=2048)

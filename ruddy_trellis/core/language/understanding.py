@@ -34,7 +34,7 @@ from ..seen import SeenBoard
 from . import names as spelling
 from .amounts import amount
 from .expression import read_formula
-from .filling import operand, points_by_name, read_fill
+from .filling import operand, read_fill
 from .patterns import NAME, TRIANGLE, Pattern, Slot, canonical, patterns
 from .reading import ReadStep
 from .tokens import IDLE, LINKING, Token, tokens
@@ -125,7 +125,10 @@ class Understanding:
 
     def _fitting(self, words: set[str], wanted: tuple[str, ...] | None) -> Iterator[tuple[Any, Pattern]]:
         if wanted is None:
-            self._fit = [(one, pattern) for one in self._sentences for pattern in ways_to_say(one) if pattern.words <= words]
+            for one in self._sentences:
+                fitting, all_words = ways_to_say(one), _words_of(one)
+                if not all_words.isdisjoint(words) or _WORDLESS in all_words:
+                    self._fit += [(one, pattern) for pattern in fitting if pattern.words <= words]
             yield from self._fit
             return
         for construction, pattern in self._fit:
@@ -251,7 +254,7 @@ class Understanding:
     def _read(self, gap, part: list[Token], board, depth: int, count: int = 0) -> tuple[Any, list[ReadStep], Any]:
         """What a stretch fills a gap with, the steps that this needs, and the board with them on it. Raises Refusal."""
         if not part:
-            raise Refusal(f"Here goes {gap.kind.wants}.")
+            raise Refusal(f"{gap.kind.goes}.")
         text, kind = _text(part, self.text), gap.kind
         if part[0].word in NOUNS and len(part) > 1 and not board.ids_named(spelling.tidy(text)):
             return self._of_noun(gap, part, board, depth, count)
@@ -418,6 +421,20 @@ def ways_to_say(construction: Any) -> tuple[Pattern, ...]:
     return known[1]
 
 
+#: Stands among the words of a construction of which a pattern has none.
+_WORDLESS = ""
+
+
+def _words_of(construction: Any) -> frozenset[str]:
+    """All words of all patterns of a construction."""
+    known = _WORDS.get(construction.key)
+    if known is None or known[0] is not construction:
+        every = [pattern.words or frozenset((_WORDLESS,)) for pattern in ways_to_say(construction)]
+        known = _WORDS[construction.key] = (construction, frozenset().union(*every))
+    return known[1]
+
+
+_WORDS: dict[str, tuple[Any, frozenset[str]]] = {}
 _WAYS: dict[str, tuple[Any, tuple[Pattern, ...]]] = {}
 
 _ORDER = re.compile(
@@ -432,6 +449,8 @@ _LAST = re.compile(
     r"(?P<rest>.+?)[\s,]+(?:and\s+)?(?:call(?:ed)?(?:\s+(?:it|this|that))?|named?(?:\s+it)?|label(?:led)?(?:\s+it)?)\s+(?P<name>\S+)",
     re.DOTALL,
 )
+#: With these a sentence begins that asks, and no name stands there.
+_ASKING = frozenset(("where", "what", "how", "which", "who", "it", "that", "this", "there", "here", "angle"))
 #: |AB|, as lengths are written.
 _BARS = re.compile(r"\|\s*([^|]+?)\s*\|")
 
@@ -444,7 +463,9 @@ def named(text: str, board: SeenBoard) -> tuple[str | None, str]:
         found = form.fullmatch(text)
         if not found or not spelling.NAME.fullmatch(name := spelling.tidy(found["name"])) or name.lower() in NOUNS:
             continue
-        if form is _FIRST and found["sign"] == ":" and (board.ids_named(name) or spelling.unspell(name, points_by_name(board), 2)):
+        if name.lower() in _ASKING:
+            continue
+        if form is _FIRST and found["sign"] == ":" and (board.ids_named(name) or spelling.unspell(name, board.points_by_name, 2)):
             continue  # a ratio
         return name, _without_order(found["rest"])
     return None, text
@@ -491,7 +512,7 @@ def _points(part: list[Token], whole: str, board: SeenBoard, count: int) -> tupl
     """The points that a stretch names: "ABC", "A, B and C", "points A B". Raises Refusal where they are not so many."""
     while part and part[0].word in NOUNS and len(part) > 1:
         part = part[1:]
-    known = points_by_name(board)
+    known = board.points_by_name
     found: list[str] = []
     for token in part:
         if token.word in ("and", ",", "to"):

@@ -17,7 +17,7 @@ def parsed(content: bytes) -> Any:
     try:
         return orjson.loads(content)
     except orjson.JSONDecodeError as error:
-        raise Refusal(f"That file is not JSON: {error.msg} in line {error.lineno}, column {error.colno}.") from None
+        raise Refusal(f"That is no file of this program: {error.msg} in line {error.lineno}, column {error.colno}.") from None
 
 
 def arrived_lesson(content: bytes) -> tuple[str, list[str]]:

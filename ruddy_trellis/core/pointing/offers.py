@@ -8,11 +8,12 @@ from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
 from ..edits.checking import check_fills
-from ..edits.models import Add, NewStep
+from ..edits.models import Add, Edit, NewStep
 from ..kinds import MAPS, POINT, THINGS, join
 from ..language.fills import fill_to_json
-from ..language.printing import phrase
+from ..language.printing import listed, phrase
 from ..refusal import Refusal
+from .offers_for_many import many_offers, moving_offers
 
 
 @dataclass(frozen=True)
@@ -21,7 +22,11 @@ class Offer:
 
     does: str
     sentence: str
-    edit: Add
+    edit: Edit
+
+
+#: Of more things than this only what holds for any number is offered.
+_MOST_FILLED = 12
 
 
 def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
@@ -32,7 +37,7 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     """
     found = []
     for construction in CATALOGUE:
-        if not construction.asked_gaps or construction.moves == "free":
+        if len(ids) > _MOST_FILLED or not construction.asked_gaps or construction.moves == "free":
             continue  # what a person puts somewhere is not offered without saying where
         for fills in _fillings(construction, list(ids), board):
             for choice in _choices(construction, fills, board):
@@ -47,8 +52,10 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
                 step = NewStep(does=construction.key, fills={name: fill_to_json(fill) for name, fill in full.items()})
                 rank = construction.likely + 20 * _stretched(construction, full)
                 found.append((rank, Offer(construction.key, text, Add(steps=[step]))))
-    if len(ids) > 1:
+    if 1 < len(ids) <= _MOST_FILLED:
         found += _one_for_each(board, ids)
+    for rank, does, words, edit in (*many_offers(board, ids), *moving_offers(board, ids)):
+        found.append((rank, Offer(does, words, edit)))
     found += _known_transformations(board, list(ids))
     found.sort(key=lambda pair: pair[0])
     unique = {}
@@ -70,7 +77,8 @@ def _known_transformations(board, ids):
         except Refusal:
             continue
         step = NewStep(does="images", fills={name: fill_to_json(fill) for name, fill in fills.items()})
-        yield rank / 10, Offer("images", phrase(images, fills, board.names), Add(steps=[step]))
+        words = phrase(images, fills, board.names) if len(ids) <= 6 else f"the images of {listed(board, ids)} under {board.name(map_id)}"
+        yield rank / 10, Offer("images", words, Add(steps=[step]))
 
 
 def _one_for_each(board, ids):

@@ -13,6 +13,7 @@ from ..edits.models import Add, NewStep, Retie
 from ..kinds import POINT
 from ..language.fills import fill_to_json, is_ids
 from ..language.reading import read_fill
+from ..language.understanding import things_named
 from ..refusal import Refusal
 from ..seen import Place
 from .picking import NewPoint, crossing_near
@@ -155,6 +156,8 @@ class Prompt:
             for gap, number in zip(typed, numbers):
                 self.take(Taking(gap.name, (read_fill(gap, number, board),), ""))
             return
+        if self._type_into_list(text, board):
+            return
         gap, fill = self._read(text.strip(), board)
         if gap.kind.literal == "coordinates":
             self.take(Taking(gap.name, (NewPoint("free_point", {"at": fill}, fill, ""),), ""))
@@ -162,6 +165,28 @@ class Prompt:
         if is_list(gap):
             self.closed = True
         self.take(Taking(gap.name, fill if isinstance(fill, tuple) else (fill,), ""))
+
+    def _type_into_list(self, text: str, board: Board) -> bool:
+        """Put one or two things into a list that goes on, as picking them does: the first corner again closes it. Returns
+        whether that was meant."""
+        gap = next(iter(self.open_gaps(board)), None)
+        if gap is None or not is_list(gap):
+            return False
+        try:
+            ids = things_named(text, board)
+        except Refusal:
+            return False
+        accepted = (*gap.kind.single, POINT) if gap.kind.points else gap.kind.single
+        had = self.filled.get(gap.name, [])
+        if len(ids) > 2 or any(board.kind_of(id) not in accepted for id in ids):
+            return False
+        if had and ids == [had[0]] and len(had) > 2:
+            self.closed = True
+            return True
+        if any(id in had for id in ids):
+            raise Refusal(f"{board.name(next(id for id in ids if id in had))} is picked already. Enter closes the list.")
+        self.take(Taking(gap.name, tuple(ids), ""))
+        return True
 
     def _read(self, text, board):
         """The first open gap that a typed text fits, and what it fills it with; the refusal of the first otherwise."""

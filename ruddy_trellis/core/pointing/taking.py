@@ -40,7 +40,7 @@ def what_at(prompt: Prompt, board: Board, at: Place, tolerance: float, only: str
     if under.points or under.paths:
         ids = under.points[:1] or under.paths[0]
         raise misfit(gaps[0], ids, board)
-    raise Refusal(f"Nothing is under the pointer. Here goes {gaps[0].kind.wants}.")
+    raise Refusal(f"Nothing is under the pointer. {gaps[0].kind.goes}.")
 
 
 def what_of(prompt: Prompt, board: Board, id: str) -> Taking:

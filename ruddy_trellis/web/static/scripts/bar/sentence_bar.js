@@ -113,6 +113,7 @@ export class SentenceBar {
   offerButton(offer, number) {
     const make = button(offer.sentence, () => this.acts.offer(number));
     make.dataset.offer = offer.does;
+    if (number < 9) make.dataset.key = number + 1;
     return make;
   }
 
@@ -121,11 +122,15 @@ export class SentenceBar {
     if (row.scrollWidth <= row.clientWidth) return;
     const more = button("more ▴", () => {
       list.hidden = !list.hidden;
+      more.setAttribute("aria-expanded", String(!list.hidden));
+      if (!list.hidden) list.querySelector("button").focus();
     });
     more.classList.add("more");
+    more.setAttribute("aria-expanded", "false");
     const list = document.createElement("ul");
     list.className = "ways";
     list.hidden = true;
+    list.addEventListener("keydown", (event) => this.walk(event, list, more));
     row.after(more, list);
     const kept = [...row.children];
     while (kept.length > 1 && row.scrollWidth > row.clientWidth) kept.pop().remove();
@@ -139,6 +144,20 @@ export class SentenceBar {
     );
   }
 
+  /** Arrow keys in the open list of offers. */
+  walk(event, list, more) {
+    const all = [...list.querySelectorAll("button")];
+    const at = all.indexOf(document.activeElement);
+    if (event.key === "ArrowDown") all[(at + 1) % all.length].focus();
+    else if (event.key === "ArrowUp") all[(at + all.length - 1) % all.length].focus();
+    else if (event.key === "Escape") {
+      more.click();
+      more.focus();
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
   // Typing ---------------------------------------------------------------------------------------------------
 
   enter() {
@@ -147,6 +166,13 @@ export class SentenceBar {
     if (this.near && text === this.nearFor) this.acts.say(this.near[0]);
     else if (text.trim()) this.acts.say(text);
     else this.acts.finish();
+  }
+
+  /** A key that begins what a gap takes was pressed elsewhere. */
+  typeOn(key) {
+    this.typed.focus();
+    this.typed.value += key;
+    this.typed.dispatchEvent(new Event("input"));
   }
 
   /** What was typed has been taken. */

@@ -112,11 +112,11 @@ export class BoardView {
       this.drawing.markOnly("lit", lights);
     });
     line.on("says", ({ kind, words, undo, place, ways }) => {
+      toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
       if (kind === "refusal") {
         this.hooks.refused?.(place, ways);
         this.note("Saved"); // nothing has changed, so what is kept is what is shown
       }
-      toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
     });
     line.on("frames", (batch) => this.player.take(batch));
     line.on("playing", ({ ids }) => {

@@ -20,6 +20,7 @@ const pointerWords = document.getElementById("pointer-words");
 
 let selected = [];
 let tool = null;
+let typing = ""; // the signs with which something begins that the running sentence takes
 let another = false; // whether the next thing that is picked is added to the selection
 let atLabelStart = null;
 let pendingItems = []; // the new points of the running sentence
@@ -78,8 +79,9 @@ const present = new Present({
 
 // The server speaks ---------------------------------------------------------------------------------------------
 
-line.on("prompt", ({ tool: key, chips, ways, pinned, pending }) => {
+line.on("prompt", ({ tool: key, chips, ways, typed, pinned, pending }) => {
   tool = key;
+  typing = typed;
   gestures.toolMode = !!key;
   canvas.classList.toggle("tool-mode", !!key);
   pin.checked = pinned;
@@ -375,6 +377,7 @@ document.addEventListener("keydown", (event) => {
   else if (command && !writing && event.key.toLowerCase() === "y") line.send("redo");
   else if (command || writing || (event.altKey && !ARROWS[event.key])) return;
   else if (event.key === "Escape") stop();
+  else if (tool && event.key.length === 1 && typing.includes(event.key)) bar.typeOn(event.key);
   else if ((event.key === "Delete" || event.key === "Backspace") && !tool) remove();
   else if (event.key === "Backspace") line.send("back");
   else if (event.key === "?") showKeys();
