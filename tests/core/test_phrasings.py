@@ -1,5 +1,8 @@
 """The bank of phrasings: each line of ``phrasings.txt`` is read as it is meant, or its meaning is among what is offered."""
 
+import contextlib
+import random
+import time
 import unittest
 from pathlib import Path
 
@@ -10,6 +13,7 @@ from ruddy_trellis.core.edits.models import Add
 from ruddy_trellis.core.edits.saying import said
 from ruddy_trellis.core.language.fills import fill_from_json
 from ruddy_trellis.core.language.printing import phrase
+from ruddy_trellis.core.language.understanding import ways_to_say
 from ruddy_trellis.core.refusal import Refusal
 
 from .figures import figure
@@ -98,3 +102,26 @@ class ExamplesTest(unittest.TestCase):
                     self.assertEqual({name: fills.get(name) for name in needed}, {name: read.fills.get(name) for name in needed})
         self.assertGreater(count, 350)
         self.assertLess(len(asked), 0.05 * count, asked)
+
+
+class AnythingTest(unittest.TestCase):
+    def test_any_heap_of_words_is_read_or_refused_in_a_moment(self):
+        chance = random.Random(12)
+        words = sorted({word for one in CATALOGUE for pattern in ways_to_say(one) for word in pattern.words})
+        signs = [*"ABCDpqka,=√|:²-", "AB", "ABC", "A′", "60°", "1/2", "(1, 2)", "“x”", "and", "it"]
+        board = figure(next(text for text, _, _ in bank() if " p" in text)).board
+        before = list(board.steps)
+        for _ in range(1500):
+            count = chance.choice((1, 2, 3, 5, 8, 14, 30))
+            text = " ".join(chance.choice(words if chance.random() < 0.5 else signs) for _ in range(count))
+            start = time.perf_counter()
+            try:
+                news = said(text, board)
+            except Refusal as refusal:
+                for way in refusal.ways:
+                    self.assertTrue(said(way, board), f"{text}: {way}")
+            else:
+                with contextlib.suppress(Refusal):  # a name that is taken is found when it is put on
+                    put_on(board.copy(), Add(steps=news))
+            self.assertLess(time.perf_counter() - start, 2, text)
+        self.assertEqual(board.steps, before)

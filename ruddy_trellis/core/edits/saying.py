@@ -11,7 +11,7 @@ from ..language.expression import Formula
 from ..language.fills import fill_to_json, is_ids
 from ..language.names import check_name
 from ..language.printing import phrase
-from ..language.reading import ReadStep, TooManyWays, read_sentence
+from ..language.reading import NoSentence, ReadStep, TooManyWays, read_sentence
 from ..language.suggesting import suggestions
 from ..language.understanding import Reading, Understanding
 from ..refusal import Refusal
@@ -48,13 +48,17 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
     reader = Understanding(text, CATALOGUE, check_fills, _grown, left_out)
     found = reader.readings(board)
     if not found:
-        near = suggestions(reader.text, board, CATALOGUE, check_fills)
+        near = tuple(way for way in suggestions(reader.text, board, CATALOGUE, check_fills) if _is_read(way, board))
         words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
         said_why = why if words and not sure else refusal
+        if near and isinstance(said_why, NoSentence):
+            raise Refusal(f"“{text[:60]}” is not understood. What is near it stands at the foot; Enter takes the first.", ways=near)
         raise Refusal(said_why.sentence, said_why.place if said_why is refusal else None, ways=near)
     meant = [one for one in found if one.score > found[0].score - _CLOSE]
     if len(meant) > 1:
-        raise Refusal("Which is meant?", ways=tuple(_sentence(one) for one in meant[:6]))
+        ways = tuple(dict.fromkeys(way for one in meant[:6] if _is_taken(way := _sentence(one, board), text, board)))
+        if len(ways) != 1:
+            raise Refusal("Which is meant?" if ways else "That can be meant in several ways. Say it in a longer sentence.", ways=ways)
     best = meant[0]
     known: dict[str, int] = {}
     news = []
@@ -63,6 +67,20 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
         for id in ids:
             known[id] = len(known)
     return news
+
+
+def described(text: str, board: Board) -> str | None:
+    """The id of the thing on a board that a sentence describes, such as "the altitude from A"; None where none is so made."""
+    try:
+        reads = [read_sentence(text, board, CATALOGUE, check_fills)]
+    except Refusal:
+        found = Understanding(text, CATALOGUE, check_fills, _grown, left_out).readings(board) if len(text) <= _LONGEST else []
+        reads = [one.steps[0] for one in found if len(one.steps) == 1]
+    for read in reads:
+        for step in board.steps:
+            if step.does == read.construction.key and all(step.fills.get(name) == fill for name, fill in read.fills.items()):
+                return step.id
+    return None
 
 
 def _ids_of(reading: Reading, board: Board) -> list[list[str]]:
@@ -99,11 +117,35 @@ def _grown(board: Board, reads: Sequence[ReadStep]) -> tuple[Board, list[str]]:
     return ahead, [step.id for step in made]
 
 
-def _sentence(reading: Reading) -> str:
-    """A reading as the sentence that it is."""
+def _sentence(reading: Reading, board: Board) -> str:
+    """A reading as a sentence, in which what would have to be made before is described."""
+    names = dict(board.names)
+    for read, ids in zip(reading.steps, _ids_of(reading, board)):
+        for id in ids:
+            names[id] = phrase(read.construction, read.fills, names, full=True)
     main = reading.steps[-1]
-    words = phrase(main.construction, main.fills, reading.board.names, full=True, board=reading.board)
+    words = phrase(main.construction, main.fills, names, full=True, board=board if len(reading.steps) == 1 else None)
     return f"{main.name} is {words}" if main.name else words
+
+
+def _is_read(sentence: str, board: Board) -> bool:
+    """Whether a sentence is one of the catalogue's own, as it stands."""
+    try:
+        read_sentence(sentence, board, CATALOGUE, check_fills)
+    except Refusal:
+        return False
+    return True
+
+
+def _is_taken(sentence: str, text: str, board: Board) -> bool:
+    """Whether a sentence would be taken in the place of a text that could mean several things."""
+    if sentence == text:
+        return False
+    try:
+        said(sentence, board)
+    except Refusal:
+        return False
+    return True
 
 
 def completions(text: str, board: Board) -> list[completion.Completion]:

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from ..edits import Delete, LookChanges, Move, Rename, Restyle, Tidy
+from ..edits.saying import described
 from ..kinds import MOTION, POINT, REVEAL
 from ..language.understanding import things_named
 from ..pointing.gathering import KINDS, gather
@@ -47,7 +48,12 @@ def _ids(hand: Any, text: str) -> list[str]:
         return [step.id for step in board.steps]
     if words in KINDS and not board.ids_named(text.strip()):
         return gather(board, words)
-    return things_named(text, board)
+    try:
+        return things_named(text, board)
+    except Refusal:
+        if (id := described(text, board)) is not None:
+            return [id]
+        raise
 
 
 def _look(**look: Any) -> Callable[[Any, re.Match[str]], Doing]:

@@ -105,7 +105,7 @@ def _short_form(rest, name, verb, board, sentences):
     elif verb == "=":
         construction, gap = sentences["calculation"], "formula"
     else:
-        raise Refusal(
+        raise NoSentence(
             f"No sentence begins “{rest[:40]}”. Try “the midpoint of AB”, “the circle with centre A through B”, or pick a tool above."
         )
     fills = {gap: read_fill(construction.gap_by_name[gap], rest, board)}
@@ -195,6 +195,10 @@ class _Tries:
         self._left -= 1
         if self._left < 0:
             raise TooManyWays("That sentence can be taken apart in too many ways. Say it in shorter ones.")
+
+
+class NoSentence(Refusal):
+    """A text that begins like none of the sentences."""
 
 
 class TooManyWays(Refusal):

@@ -143,7 +143,7 @@ class Understanding:
         parts = pattern.parts
 
         def idle(at: int) -> bool:
-            return said[at].word in IDLE and not (board.ids_named(said[at].text) and not _is_article_before_noun(said, at))
+            return _is_idle(said, at, board)
 
         def go(part: int, at: int, named: bool) -> Iterator[list[tuple[Slot, int, int]]]:
             self._left -= 1
@@ -188,7 +188,7 @@ class Understanding:
             if slot == NAME:
                 if name is not None:
                     raise Refusal("That sentence gives two names.")
-                found.name = spelling.check_new_name(part[0].text)
+                found.name = spelling.check_new_name(said[start].text)
             elif slot == TRIANGLE:
                 found.triangle = _points(part, self.text, board, 3)
             elif slot.of is not None:
@@ -476,6 +476,14 @@ def _without_order(text: str) -> str:
     return text[order.end() :] if order else text
 
 
+def _is_idle(said: list[Token], at: int, board: SeenBoard) -> bool:
+    """Whether a token says nothing where it stands: an article or the like, and no name."""
+    token = said[at]
+    if token.word not in IDLE:
+        return False
+    return (token.text not in ("A", "AN") and not board.ids_named(token.text)) or _is_article_before_noun(said, at)
+
+
 def _is_article_before_noun(said: list[Token], at: int) -> bool:
     if said[at].word not in ("a", "an", "the") or at + 1 == len(said) or not (said[at].text.islower() or said[at].start == 0):
         return False
@@ -487,7 +495,7 @@ def _is_new_name(token: Token, board: SeenBoard) -> bool:
     """Whether a token may be a name for what is made: short, or with a capital or a digit, and nothing else's."""
     text = spelling.tidy(token.text)
     short = len(text) == 1 or text[0].isupper() or any(letter.isdigit() for letter in text)
-    if token.word in IDLE or token.word in LINKING or token.word in NOUNS:
+    if token.text in IDLE or token.text in LINKING or token.word in NOUNS:
         return False
     return short and bool(spelling.NAME.fullmatch(text)) and text not in spelling.RESERVED and not board.ids_named(text)
 
@@ -499,9 +507,7 @@ def _text(part: list[Token], whole: str) -> str:
 def _without_ends(part: list[Token], board: SeenBoard) -> list[Token]:
     """A stretch without the words at its ends that say nothing."""
     start, end = 0, len(part)
-    while start < end and (part[start].word in IDLE or part[start].word in ("and", ",", "both", "of")):
-        if board.ids_named(part[start].text) and not _is_article_before_noun(part, start):
-            break
+    while start < end and (_is_idle(part, start, board) or part[start].word in ("and", ",", "both", "of")):
         start += 1
     while end > start and part[end - 1].word in ("and", ",", ".", ";"):
         end -= 1

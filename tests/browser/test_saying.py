@@ -1,0 +1,93 @@
+"""Whole figures by typing in a teacher's own words, by keys, and by things first; a refusal offers what would be taken."""
+
+from playwright.sync_api import expect
+
+from .board_page import BoardPage
+from .served import BrowserTest
+
+
+class SayingTest(BrowserTest):
+    def setUp(self):
+        super().setUp()
+        self.b = BoardPage(self.page, self.server.address).start("Said")
+
+    def test_a_whole_figure_in_a_teachers_own_words(self):
+        b = self.b
+        b.say("plot A at (-4, -3)", "B at (5, -2)", "point C at 0, 4", "draw triangle ABC")
+        b.say("altitude from A", "the altitude from B", "height of ABC from C", "H = orthocenter of ABC")
+        b.say("how long is AB?", "angle ABC", "area of ABC", "hide all segments", "show the altitude from A")
+        self.assertIn("Showed", b.toast())
+        b.say("rename H to Hub", "colour Hub red", "undo", "fit")
+        names = [line.split(" is ")[1] for line in b.working()]
+        self.assertEqual(names[3:], [
+            "the polygon through A, B, C", "the altitude from A to BC", "the altitude from B to AC", "the altitude from C to AB",
+            "the orthocentre of ABC", "the length of AB", "the angle ABC", "the area of ABC",
+        ])  # fmt: skip
+        self.assertIn("Hub is the orthocentre of ABC", b.working())
+        self.assertEqual(sum(step.look.hidden for step in b.board.steps), 2)
+
+    def test_a_refusal_offers_what_is_near_and_enter_takes_it(self):
+        b = self.b
+        b.say("A = (0, 0)", "B = (4, 0)", "teh midpont of AB")
+        expect(self.page.locator("#sentence .way").first).to_have_text("the midpoint of AB")
+        self.page.press("#typed", "Enter")
+        b.settle()
+        self.assertEqual(b.working()[-1], "C is the midpoint of AB")
+        self.assertEqual(self.page.input_value("#typed"), "")
+        b.say("half turn about A")
+        self.assertEqual(b.toast(), "Which is meant?")
+        self.page.click("#sentence .way >> nth=0")
+        b.settle()
+        self.assertIn(" about A by 180 degrees", b.working()[-1])
+        b.say("midpoint of AB")
+        self.assertIn("there already", b.toast())
+        self.assertEqual(len(b.board), 4)
+
+    def test_a_rosette_of_twelve_in_twenty_gestures(self):
+        b = self.b
+        b.tool("sp")
+        for place in ((0, 0), (3, 0.7), (3, -0.7), (0, 0)):
+            b.click(*place)
+        b.tool("tr")
+        b.click(0, 0)
+        self.page.keyboard.press("3")  # a gap takes a number: the key goes to the bar
+        self.page.keyboard.type("0")
+        self.page.keyboard.press("Enter")
+        b.settle()
+        self.page.mouse.move(*b.pixel(-4, -4))
+        self.page.focus("#drawing")
+        b.click(2, 0.1)
+        for _ in range(11):
+            self.page.keyboard.press("1")
+            b.settle()
+        gestures = 5 + 3 + 1 + 11
+        self.assertLessEqual(gestures, 25)
+        polygons = [step for step in b.board.steps if step.makes == "polygon"]
+        self.assertEqual(len(polygons), 12)
+        self.assertEqual(len({tuple(round(part, 6) for corner in b.board.value(step.id) for part in corner) for step in polygons}), 12)
+
+    def test_corners_typed_one_at_a_time_and_what_a_gap_takes_from_anywhere(self):
+        b = self.b
+        b.say("A = (0, 0)", "B = (4, 0)", "C = (1, 3)")
+        self.page.focus("#drawing")
+        b.tool("sp")
+        for name in "ABC":
+            self.page.keyboard.press(f"Shift+{name}")
+            self.page.keyboard.press("Enter")
+            b.settle()
+        self.page.keyboard.press("Enter")
+        b.settle()
+        self.assertEqual(b.working()[-1], "ABC is the polygon through A, B, C")
+
+    def test_things_first_for_many(self):
+        b = self.b
+        b.say(*(f"P{number} = ({number % 5 - 2}, {number // 5 - 1})" for number in range(1, 15)))
+        b.escape()
+        self.page.focus("#drawing")
+        self.page.keyboard.press("]")
+        for _ in range(13):
+            self.page.keyboard.press("}")
+        b.settle()
+        self.assertIn("14 things", b.sentence())
+        b.take_offer("join each to P1")
+        self.assertEqual(sum(step.does == "segment" for step in b.board.steps), 13)
