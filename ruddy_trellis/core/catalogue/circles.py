@@ -1,8 +1,8 @@
 """Constructions that make circles, and the lines that touch them."""
 
-from ..formulas import arcs, straights, triangles
+from ..formulas import arcs, polars, straights, triangles
 from ..formulas import circles as formulas
-from ..kinds import ARC, CHORD_REGION, CIRCLE, LINE, SECTOR
+from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LINE, SECTOR
 from ..language.equation import check_equation, circle_of
 from .construction import Construction, Part
 from .points import ORDER
@@ -21,7 +21,14 @@ _ARC = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free po
 
 
 def _tangent(kinds, words):
-    return lambda m, point, circle: straights.tangent_from(m, point, circle, words.get("which") == "second")
+    which = words.get("which") == "second"
+    if kinds["circle"] == CONIC:
+        return lambda m, point, conic: polars.tangent_from(m, point, conic, which)
+    return lambda m, point, circle: straights.tangent_from(m, point, circle[:3], which)
+
+
+def _tangent_at(kinds, words):
+    return polars.tangent_at if kinds["circle"] == CONIC else lambda m, circle, point: straights.tangent_at(m, circle[:3], point)
 
 
 def _common_tangent(kinds, words):
@@ -126,14 +133,15 @@ CIRCLES = (
     ),
     Construction(
         key="tangent_at",
-        sentence="the tangent to {circle:circle} at {point:point}",
+        sentence="the tangent to {circle:curved} at {point:point}",
         also=(
             "tangent [{=}] (to|of) {circle} (at|in) {point}",
             "tangent [{=}] (at|in) {point} [(to|of) {circle}]",
             "line touching {circle} at {point}",
         ),
         makes=LINE,
-        formula=straights.tangent_at,
+        formula=None,
+        choose=_tangent_at,
         group="Circles",
         tool="tangent at",
         keys="lt",
@@ -145,7 +153,7 @@ CIRCLES = (
     ),
     Construction(
         key="tangent_from",
-        sentence="the tangent from {point:point} to {circle:circle}[, {which:which_of_two} one]",
+        sentence="the tangent from {point:point} to {circle:curved}[, {which:which_of_two} one]",
         also=(
             "tangent [{=}] from {point} [to {circle}]",
             "tangent [{=}] to {circle} (from|through) {point}",
@@ -166,7 +174,7 @@ CIRCLES = (
     ),
     Construction(
         key="tangents",
-        sentence="both tangents from {point:point} to {circle:circle}",
+        sentence="both tangents from {point:point} to {circle:curved}",
         also=(
             "[both|the two|two|all] tangents from {point} [(to|on) {circle}]",
             "[both|the two|two|all] tangents to {circle} (from|through) {point}",

@@ -73,6 +73,7 @@ GAP_KINDS = {
     "triangle": GapKind("pick three corners", "three points", points=3, hands="points"),
     "five": GapKind("pick five points", "five points", points=5, hands="points"),
     "circle": GapKind("pick a circle", "a circle", single=ROUNDS, hands="circle"),
+    "curved": GapKind("pick a circle or a conic", "a circle, an arc or a conic", single=(*ROUNDS, CONIC)),
     "centred": GapKind("pick a circle or a conic", "a circle, an arc or a conic", single=(*ROUNDS, CONIC)),
     "arc": GapKind("pick an arc", "an arc", single=("arc", SECTOR)),
     "conic": GapKind("pick a conic", "a conic", single=(CONIC,)),

@@ -3,7 +3,7 @@
 from contextvars import ContextVar
 from types import MappingProxyType
 
-from . import circles, conics, images, marks, measures, moving, points, shapes, straights, telling, transformations
+from . import circles, conics, images, marks, measures, moving, points, polars, shapes, straights, telling, transformations
 from .construction import Construction
 
 #: The rows of the shelf, in order.
@@ -72,6 +72,7 @@ CATALOGUE = Catalogue(
         *circles.CIRCLES,
         *shapes.SHAPES,
         *conics.CONICS,
+        *polars.POLARS,
         *transformations.TRANSFORMATIONS,
         *images.IMAGES,
         *moving.MOVING,

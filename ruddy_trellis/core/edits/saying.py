@@ -52,7 +52,7 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
         words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
         said_why = why if words and not sure else refusal
         if near and isinstance(said_why, NoSentence):
-            raise Refusal(f"“{text[:60]}” is not understood. What is near it stands at the foot; Enter takes the first.", ways=near)
+            raise Refusal(f"“{text[:60]}” is no sentence here. What is near it stands at the foot; Enter takes the first.", ways=near)
         raise Refusal(said_why.sentence, said_why.place if said_why is refusal else None, ways=near)
     meant = [one for one in found if one.score > found[0].score - _CLOSE]
     if len(meant) > 1:

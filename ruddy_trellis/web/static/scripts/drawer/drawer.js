@@ -21,6 +21,11 @@ export class Drawer {
     if (matchMedia("(max-width: 56.25em), (max-height: 35em)").matches) this.fold(); // there it lies over the board
     this.panel.addEventListener("click", (event) => this.click(event));
     this.panel.addEventListener("change", (event) => this.changed(event));
+    // A name, a place, a number that is typed and done with Enter: then the board has the keys again.
+    this.panel.addEventListener("keydown", (event) => {
+      if (event.key === "Enter" && event.target.matches("input") && !event.target.form)
+        setTimeout(() => document.getElementById("drawing").focus({ preventScroll: true }));
+    });
     this.panel.addEventListener("submit", (event) => this.submit(event));
     for (const kind of ["pointerover", "focusin"]) this.panel.addEventListener(kind, (event) => this.pointed(event.target));
     this.panel.addEventListener("pointerleave", () => this.pointed(null));
