@@ -116,8 +116,8 @@ def main():
             b.open_drawer("loose")
             page.hover(".loose li button >> nth=0")
             take("loose-ends")
-            b.start("A new bed")
-            take("empty-board")
+            page.goto(f"{server.address}/help")
+            take("saying")
         finally:
             browser.close()
             server.kill()

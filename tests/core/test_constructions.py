@@ -204,7 +204,18 @@ class TriangleTest(unittest.TestCase):
         f = figure("A=(0,0)\nB=(2,0)\nC=(0,2)\nk is the circle with centre A through B")
         with self.assertRaises(Refusal) as caught:
             f.say("the tangent to k at C")
-        self.assertIn("C is not tied to k", caught.exception.sentence)
+        self.assertIn("C does not lie on k wherever the pegs are", caught.exception.sentence)
+
+    def test_what_lies_on_a_path_in_every_position_counts_as_tied_to_it(self):
+        """The mirror image in a diameter lies on the circle, though it was not made on it."""
+        f = figure(
+            "A=(0,0)\nB=(3,1)\nk is the circle with centre A through B\nP is a point on k at 70\nd is the line through A and B\n"
+            "Q is the mirror image of P in d\nt is the tangent to k at Q\nC=(-3,-1)"
+        )
+        (_, _, dx, dy), (x, y) = f.value("t")[:4], f.value("Q")
+        self.assertAlmostEqual(dx * x + dy * y, 0, msg="square to the radius")
+        with self.assertRaises(Refusal):
+            f.say("s is the tangent to k at C")  # which lies on it only just now
 
 
 class DegenerateTest(unittest.TestCase):

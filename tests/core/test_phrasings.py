@@ -11,6 +11,7 @@ from ruddy_trellis.core.edits.adding import new_step_ids, put_on
 from ruddy_trellis.core.edits.examples import example_of, ways_shown
 from ruddy_trellis.core.edits.models import Add
 from ruddy_trellis.core.edits.saying import said
+from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.fills import fill_from_json
 from ruddy_trellis.core.language.printing import phrase
 from ruddy_trellis.core.language.understanding import ways_to_say
@@ -76,6 +77,17 @@ class PhrasingsTest(unittest.TestCase):
         self.assertEqual(other, [])
         self.assertGreaterEqual(count, 250)
         self.assertGreater(read, 0.95 * count)
+
+
+class CompletionTest(unittest.TestCase):
+    def test_what_is_typed_in_other_words_is_completed_by_its_sentence(self):
+        alone = Alone(figure("A = (0, 0)\nB = (4, 0)\nC = (1, 3)").board)
+        shown = lambda text: [way["shown"] for way in alone.do(t="complete", text=text)[-1]["ways"]]
+        self.assertEqual(shown("bisect angle ABC"), ["the bisector of angle ABC"])
+        self.assertIn("the circle with centre A and radius 3", shown("circle about A of radius 3"))
+        self.assertIn("the midpoint of AB", shown("teh midpont of AB"))
+        self.assertEqual(shown("hid")[:2], ["hide p and q", "hide helpers"])
+        self.assertEqual(shown("xyz"), [])
 
 
 class ExamplesTest(unittest.TestCase):

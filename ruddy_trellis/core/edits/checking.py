@@ -9,13 +9,14 @@ from ..arithmetic import FLOATS, Undefined
 from ..board.board import Board
 from ..board.plan import chosen_formula, kinds_of_fills
 from ..catalogue.construction import Construction, Gap
-from ..kinds import NUMBER, POINT, join, with_article, word
+from ..kinds import NUMBER, PATHS, POINT, join, with_article, word
 from ..language import names as spelling
 from ..language.expression import ANGLE, MEASURES, Formula
 from ..language.fills import is_ids
 from ..language.words import Words
 from ..limits import check_number
 from ..refusal import Refusal
+from ..sampling.shaking import always, distance_from, shaken, span
 from ..seen import Fills
 
 #: The dimensions of readings that are numbers to go on with: not coordinates, equations or what is true or false.
@@ -175,10 +176,23 @@ def _check_own_rules(construction, fills, board):
 
 
 def _check_tied(construction, fills, board):
+    """Raise Refusal unless a point lies on some paths wherever the pegs are: made so, or as the figure has it."""
     point_gap, *path_gaps = construction.tied
     known = fills[point_gap][0]
     for gap in path_gaps:
         fill = fills[gap]
         on = set(fill) if len(fill) > 1 else board.incidence.get(fill[0], ())
-        if known not in on:
-            raise Refusal(f"{board.name(known)} is not tied to {join(board.name(id) for id in fill)}; pick a point that was made on it.")
+        if known not in on and not _lies_always(board, known, fill):
+            name, path = board.name(known), join(board.name(id) for id in fill)
+            raise Refusal(
+                f"{name} does not lie on {path} wherever the pegs are: “{construction.sentence_shown}” needs a point of it. Put one there "
+                f"with “a point on {path}”, or tie {name} to it under Look."
+            )
+
+
+def _lies_always(board, point, path):
+    """Whether a point lies on a path in every one of some shaken copies of the figure."""
+    copies = shaken(board)
+    if len(path) != 1 or board.kind_of(path[0]) not in PATHS or copies[point] is None or copies[path[0]] is None:
+        return False
+    return always(distance_from(board.kind_of(path[0]), copies[path[0]], copies[point]), 1e-7 * (span(board) + 1))

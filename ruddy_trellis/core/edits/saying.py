@@ -22,6 +22,8 @@ from .models import NewStep
 
 #: Two readings of which one is better by less than this are both meant.
 _CLOSE = 2.0
+#: From how many letters on a text is completed by what it would be read as.
+_LEAST = 4
 #: How long a text may be that is read in other ways than its own.
 _LONGEST = 400
 
@@ -149,5 +151,13 @@ def _is_taken(sentence: str, text: str, board: Board) -> bool:
 
 
 def completions(text: str, board: Board) -> list[completion.Completion]:
-    """The ways to go on from a typed text, in the sentences of the catalogue; see ``language.completion``."""
-    return completion.complete(text, board, CATALOGUE)
+    """The ways to go on from a typed text, in the sentences of the catalogue; see ``language.completion``. Where it goes on in
+    none of them: the sentence as which it would be read, or those that are near."""
+    found = completion.complete(text, board, CATALOGUE)
+    if found or "=" in text or not _LEAST <= len(text.strip()) <= _LONGEST // 4:
+        return found
+    reader = Understanding(text, CATALOGUE, check_fills, _grown, left_out)
+    readings = reader.readings(board)
+    sentences = [_sentence(one, board) for one in readings[:3] if one.score > readings[0].score - _CLOSE and len(one.steps) == 1]
+    near = sentences or ([] if readings else suggestions(reader.text, board, CATALOGUE, check_fills))
+    return [completion.Completion(sentence, sentence, "") for sentence in near if _is_read(sentence, board)]

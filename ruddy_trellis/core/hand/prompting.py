@@ -4,6 +4,7 @@ from typing import Any
 
 from ..edits import Add, said
 from ..edits.saying import completions
+from ..language.completion import MOST
 from ..language.printing import sentence
 from ..limits import COMPLETION_LENGTH
 from ..pointing import chips
@@ -14,7 +15,7 @@ from ..refusal import Refusal
 from . import messages
 from .acts import Answer, Change, Doing
 from .changing import heard
-from .orders import ordered
+from .orders import ORDERS, ordered
 from .selecting import point_out, there_already
 
 
@@ -172,7 +173,13 @@ def say(hand, message: messages.Say) -> Doing:
 
 def complete(hand, message: messages.Complete) -> Doing:
     found = completions(message.text, hand.board) if len(message.text) <= COMPLETION_LENGTH else []
-    yield {"t": "completions", "for": message.text, "ways": [{"text": way.text, "shown": way.shown} for way in found]}
+    ways = [{"text": way.text, "shown": way.shown} for way in found]
+    typed = message.text.strip().lower()
+    if len(typed) > 1 and not hand.prompt:
+        # An act is completed by its first word; what it is about is the person's.
+        acts = [order.shown for order in ORDERS if order.shown.startswith(typed)]
+        ways = [*({"text": shown.split()[0] + " " * (" " in shown), "shown": shown} for shown in acts[:4]), *ways][:MOST]
+    yield {"t": "completions", "for": message.text, "ways": ways}
 
 
 HANDLERS: dict[type, Any] = {
