@@ -131,7 +131,7 @@ class EquationTest(unittest.TestCase):
         self.assertEqual(f.value("k"), (0, 0, 25))
         self.assertEqual(f.value("c"), (1, -2, 9))
         self.assertAlmostEqual(f.value("n")[1], 1, msg="the focus of y = x²/4 is (0, 1)")
-        self.assertEqual([line.split(" is ")[1] for line in sentences[3:5]], ["the line y = +2", "the line y = −2"])
+        self.assertEqual([line.split(" is ")[1] for line in sentences[3:5]], ["the line y = 2", "the line y = −2"])
         readings = {}
         for name in "akcn":
             f.say(f"equation_{name} is the equation of {name}")

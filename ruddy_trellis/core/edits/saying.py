@@ -52,7 +52,8 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
     if not found:
         near = tuple(way for way in suggestions(reader.text, board, CATALOGUE, check_fills) if _is_read(way, board))
         words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
-        said_why = why if words and not sure else refusal
+        # An equation that cannot be taken is explained by what is wrong with it.
+        said_why = why if words and not sure and "=" not in reader.text else refusal
         if near and isinstance(said_why, NoSentence):
             raise Refusal(f"“{text[:60]}” is no sentence here. What is near it stands at the foot; Enter takes the first.", ways=near)
         raise Refusal(said_why.sentence, said_why.place if said_why is refusal else None, ways=near)

@@ -1,5 +1,6 @@
 """Equations in x and y: read as polynomials, exactly, and turned into lines, circles and conics."""
 
+import re
 from collections.abc import Callable
 from fractions import Fraction
 from functools import lru_cache
@@ -17,8 +18,8 @@ _NAMES = {"line": "a line", "circle": "a circle", "conic": "a conic"}
 
 
 def with_each_sign(text: str) -> tuple[str, str]:
-    """The equation with its ± as plus and as minus."""
-    return text.replace("±", "+"), text.replace("±", "−")
+    """The equation with its ± as plus and as minus; a plus before the first number of a side is not written."""
+    return re.sub(r"(^|=)(\s*)±\s*", r"\1\2", text).replace("±", "+"), text.replace("±", "−")
 
 
 class NoEquation(Refusal):

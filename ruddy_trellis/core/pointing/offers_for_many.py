@@ -5,10 +5,11 @@ from itertools import combinations
 from math import atan2
 
 from ..board.board import Board
-from ..catalogue import CATALOGUE
+from ..catalogue import CATALOGUE, GAP_KINDS
 from ..edits.models import Add, Edit, LookChanges, NewStep, Restyle
 from ..kinds import CIRCLE, LINE, NUMBER, POINT
 from ..language.printing import listed
+from ..limits import POLYGON_CORNERS
 from ..seen import Place
 
 #: How many points are joined in pairs at most, and how many steps one offer makes.
@@ -28,6 +29,13 @@ def many_offers(board: Board, ids: Sequence[str]) -> Iterator[tuple[float, str, 
             yield 31, "segment", "join all in pairs", _segments(pairs)
     if len(ids) > 12:
         yield from _each(board, ids)
+        if all(board.kind_of(id) in GAP_KINDS["anything"].single for id in ids) and len(ids) <= POLYGON_CORNERS:
+            yield (
+                70,
+                "new_reveal",
+                f"a button that reveals {listed(board, ids)}",
+                Add(steps=[NewStep(does="new_reveal", fills={"things": list(ids)})]),
+            )
 
 
 def moving_offers(board: Board, ids: Sequence[str]) -> Iterator[tuple[float, str, str, Edit]]:
