@@ -24,6 +24,7 @@ class BoardPage:
     def __init__(self, page, address):
         self.page, self.address = page, address
         self._last, self._asked = time.monotonic(), 0
+        self._read = self._board = None
         page.on("websocket", self._watch)
 
     def _watch(self, socket):
@@ -71,8 +72,10 @@ class BoardPage:
     @property
     def board(self):
         """The board as it is kept."""
-        answer = self.page.context.request.get(f"{self.address}/lessons/{self.slug}/lesson.json")
-        return lesson_from_json(answer.json())[1][0]
+        text = self.page.context.request.get(f"{self.address}/lessons/{self.slug}/lesson.json").text()
+        if text != self._read:
+            self._read, self._board = text, lesson_from_json(json.loads(text))[1][0]
+        return self._board
 
     def working(self):
         return working_text(self.board).splitlines()

@@ -38,12 +38,14 @@ class EveryoneTest(BrowserTest):
     # What axe finds -----------------------------------------------------------------------------------------
 
     def fine(self, state):
-        found = Axe().run(self.page, options=RULES).response["violations"]
+        # The shelf of tools is the same in all states of a board's page, and large: it is looked at once.
+        context = None if state in ("board",) or not self.page.query_selector("footer .tools") else {"exclude": [["footer .tools"]]}
+        found = Axe().run(self.page, context=context, options=RULES).response["violations"]
         self.assertEqual([(one["id"], one["nodes"][0]["target"]) for one in found], [], state)
 
     def teachers_states(self, whole):
         """Every state of a teacher's pages, one after another; on small screens those that differ there."""
-        for address in ("/", "/account", "/gallery"):
+        for address in ("/", "/account", "/gallery", "/help") if whole else ("/",):
             self.page.goto(self.server.address + address)
             yield address
         BoardPage(self.page, self.server.address).open("nine posts")
@@ -51,6 +53,10 @@ class EveryoneTest(BrowserTest):
         for panel in ("readings", "log", "motions", "look", "loose") if whole else ("look",):
             self.press(f"[data-panel={panel}]")
             yield panel
+        if not whole:
+            self.press("#share")
+            yield "sharing"
+            return
         self.press("[data-panel=working]")
         for panel in ("recipe", "history"):
             self.press(f"[data-panel-open={panel}]")
@@ -60,8 +66,6 @@ class EveryoneTest(BrowserTest):
             self.press("[data-steps='-1']")
         yield "an earlier step"
         self.press("#see-all")
-        if not whole:
-            self.press("#fold")
         self.page.keyboard.press("]")
         self.press("[data-panel=look]")
         yield "one thing selected"
@@ -87,7 +91,8 @@ class EveryoneTest(BrowserTest):
         link = self.student_link("pond")
         for width, height in SIZES:
             self.page = self.sized(width, height, None)
-            for address in ("/", "/sign-in", "/register", "/nothing", link, link.replace("/open/", "/embed/")):
+            strangers = ("/", "/sign-in", "/register", "/nothing", link.replace("/open/", "/embed/")) if width == 1280 else ()
+            for address in (*strangers, link):
                 self.page.goto(address if address.startswith("http") else self.server.address + address)
                 self.page.wait_for_timeout(500)
                 with self.subTest(f"{width}: {address}"):
@@ -99,9 +104,8 @@ class EveryoneTest(BrowserTest):
             self.page.goto(self.server.address + address)
             self.fine(f"dark {address}")
         BoardPage(self.page, self.server.address).open("nine posts")
-        for panel in ("working", "look", "readings"):
-            self.press(f"[data-panel={panel}]")
-            self.fine(f"dark {panel}")
+        self.press("[data-panel=look]")
+        self.fine("dark look")
 
     # What is heard ------------------------------------------------------------------------------------------
 

@@ -2,8 +2,6 @@
 
 import math
 
-from axe_playwright_python.sync_playwright import Axe
-
 from .board_page import BoardPage
 from .served import BrowserTest
 
@@ -319,35 +317,6 @@ class KitTest(BrowserTest):
         keys.press("Control+y")
         b.settle()
         self.assertEqual(len(b.board), 5)
-
-    def test_no_accessibility_violations(self):
-        b = BoardPage(self.page, self.server.address).open("nine posts")
-        for panel in ("working", "readings", "log", "look", "loose"):
-            b.open_drawer(panel)
-            self.assertEqual(self.violations(), [], panel)
-        self.page.click("#share")
-        self.page.check("#sharing [value=link]")
-        link = self.page.input_value("#share-link")
-        self.assertEqual(self.violations(), [], "sharing")
-        stranger = self.open_page(sign_in=None)
-        for page, address in (
-            (self.page, "/"),
-            (self.page, "/account"),
-            (stranger, "/"),
-            (stranger, "/sign-in"),
-            (stranger, "/register"),
-            (stranger, "/gallery"),
-        ):
-            page.goto(self.server.address + address)
-            self.assertEqual(self.violations(page), [], address)
-        for address in (link, link.replace("/open/", "/embed/")):
-            stranger.goto(address)
-            stranger.wait_for_selector("#saved:text-is('Saved')")
-            self.assertEqual(self.violations(stranger), [], address)
-
-    def violations(self, page=None):
-        """What axe finds wrong with a page."""
-        return [(one["id"], one["nodes"][0]["target"]) for one in Axe().run(page or self.page).response["violations"]]
 
     def test_a_look_is_copied_given_and_made_the_boards_own(self):
         b = self.start("Looks")

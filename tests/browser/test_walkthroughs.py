@@ -215,9 +215,9 @@ class TypingTest(BrowserTest):
         self.page.focus("#panel [data-id=s3]")
         keys.press("Enter")
         before = b.value("C")
-        keys.press("ArrowRight")
-        keys.press("Shift+ArrowUp")
-        b.page.wait_for_timeout(400)
+        for arrow in ("ArrowRight", "Shift+ArrowUp"):
+            keys.press(arrow)
+            b.settle()
         after = b.value("C")
         self.assertGreater(after[0], before[0])
         self.assertAlmostEqual(after[1] - before[1], 10 * (after[0] - before[0]))

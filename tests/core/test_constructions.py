@@ -366,7 +366,7 @@ class MisfitTest(unittest.TestCase):
             "the line through A and A": "twice",
             "the perpendicular to k through A": "circle",
             "where p meets q again, other than B": "meet only once",
-            "where p meets k again, other than C": "not tied",
+            "where p meets k again, other than C": "does not lie on",
             "the circle with centre A and radius α": "not a length",
             "the circle with centre A and radius 0": "above zero",
             "the midpoint of Q": "called Q",

@@ -53,7 +53,7 @@ class WorkerTest(WebTest):
         self.assertEqual((lesson.title, len(self.application.state.live.get(id).board)), ("Many pegs", 400))
         answer = self.client.post("/lessons/read", files={"file": ("l.json", content[:-9])})
         self.assertEqual(answer.status_code, 422)
-        self.assertIn("not JSON", answer.text)
+        self.assertIn("no file of this program", answer.text)
 
     def test_a_recipe_that_takes_too_long_is_refused(self):
         board = self.new_board()
