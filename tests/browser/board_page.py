@@ -11,11 +11,14 @@ from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.pointing.picking import crossing_near, look_under
 
 #: Messages after which nothing need come back.
-UNANSWERED = {"grab", "lift", "pause", "hover", "complete", "select"}
-FLEETING = tuple(f'{{"t":"{kind}"' for kind in ("under", "completions", "offers", "frames"))
-#: How long nothing goes or comes until all that an act brings about is over, seconds: the panel is asked for again 60 ms
-#: after a change. And how long that is waited for.
-QUIET, PATIENCE = 0.1, 2
+UNANSWERED = {"grab", "lift", "pause"}
+#: Messages that have an answer of their own, which is none to what was done before them.
+ANSWERED_BY = {"hover": "under", "complete": "completions", "select": "offers"}
+#: What changes nothing that is drawn or listed later than at once.
+UNSEEN = {"prompt", "heard", "said", "stuck"}
+#: How long nothing goes or comes until all that an act brings about is over, in seconds; and how long after something has
+#: changed: the panel is asked for again, and the list of what is seen is told, 60 ms later. And how long that is waited for.
+QUIET, DRAWN, PATIENCE = 0.04, 0.1, 2
 
 
 class BoardPage:
@@ -23,25 +26,34 @@ class BoardPage:
 
     def __init__(self, page, address):
         self.page, self.address = page, address
-        self._last, self._asked = time.monotonic(), 0
+        self._last = self._changed = time.monotonic()
+        self._asked, self._waiting = 0, set()
         self._read = self._board = None
         page.on("websocket", self._watch)
 
     def _watch(self, socket):
         """Note when messages go and come, and how many of those that are answered were not yet."""
-        self._asked = 0
+        self._asked, self._waiting = 0, set()
         socket.on("framesent", self._sent)
         socket.on("framereceived", self._received)
 
     def _sent(self, payload):
         self._last = time.monotonic()
-        self._asked += json.loads(payload)["t"] not in UNANSWERED
+        kind = json.loads(payload)["t"]
+        if kind in ANSWERED_BY:
+            self._waiting.add(ANSWERED_BY[kind])
+        else:
+            self._asked += kind not in UNANSWERED
 
     def _received(self, payload):
         self._last = time.monotonic()
-        # What only follows the pointer or the typing is no answer to what was done before it.
-        if not str(payload[:30]).startswith(FLEETING):
+        kind = str(payload[6:30]).partition('"')[0]
+        if kind in ANSWERED_BY.values():
+            self._waiting.discard(kind)
+        elif kind != "frames":
             self._asked = 0
+            if kind not in UNSEEN:
+                self._changed = self._last
 
     def start(self, title="A new bed"):
         """Make a new lesson from the list of lessons."""
@@ -106,9 +118,10 @@ class BoardPage:
         self.page.evaluate("() => new Promise((done) => requestAnimationFrame(() => setTimeout(done)))")
         began = time.monotonic()
         while True:
-            self.page.wait_for_timeout(QUIET * 1000 / 3)
+            self.page.wait_for_timeout(20)
             now = time.monotonic()
-            if (now - max(self._last, began) > QUIET and not self._asked) or now - began > PATIENCE:
+            quiet = now - max(self._last, began) > QUIET and now - self._changed > DRAWN and not self._asked and not self._waiting
+            if quiet or now - began > PATIENCE:
                 break
         self.page.locator(".htmx-request").first.wait_for(state="detached")
 
