@@ -1,6 +1,6 @@
 """Runs every test: ``python -m tests``. With names, only those: ``python -m tests tests.core tests.web``.
 
-All of them run in three processes side by side, a file of tests at a time: those in the browser mostly wait. The last line
+All of them run in two processes side by side, a file of tests at a time: those in the browser mostly wait. The last line
 says how many passed, failed and were skipped.
 """
 
@@ -38,7 +38,7 @@ def run_here(names):
 
 
 def run_all():
-    """Run every file of tests in a process of its own, three at a time, the browser's first since they take longest.
+    """Run every file of tests in a process of its own, two at a time, the browser's first since they take longest.
     Returns how many passed, failed and were skipped; a file that ended without saying so counts as one failure."""
     files = [
         path
@@ -57,7 +57,7 @@ def run_all():
             print(done.stdout, flush=True)
         return tuple(int(part or 0) for part in counts[-1]) if counts else (0, 1, 0)
 
-    with ThreadPoolExecutor(3) as pool:
+    with ThreadPoolExecutor(2) as pool:
         return tuple(map(sum, zip(*pool.map(run, files))))
 
 

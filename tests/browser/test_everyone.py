@@ -230,7 +230,7 @@ class EveryoneTest(BrowserTest):
         self.page.goto(self.server.address)
         for form in (".start-file", "#recipes form"):
             self.page.goto(self.server.address, wait_until="networkidle")
-            self.page.focus(f"{form} input[type=file]")
+            self.page.focus(f"{form} .open-file")
             with self.page.expect_file_chooser():
                 self.page.keyboard.press("Enter")
         self.page.keyboard.press("Tab")

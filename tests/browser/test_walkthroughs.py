@@ -153,7 +153,7 @@ class HexagonTest(BrowserTest):
         rim = b.value(names["A"])
         self.page.mouse.move(*b.pixel(*rim))
         self.page.mouse.down()
-        for turn in range(0, 730, 20):
+        for turn in range(0, 370, 20):
             self.page.mouse.move(*b.pixel(centre[0] + 2.6 * math.cos(math.radians(turn)), centre[1] + 2.6 * math.sin(math.radians(turn))))
             self.page.wait_for_timeout(25)
             board = b.board

@@ -1,9 +1,6 @@
 // The list of lessons: a chosen file is read at once.
-for (const field of document.querySelectorAll("input[type=file]")) {
+for (const button of document.querySelectorAll(".open-file")) {
+  const field = /** @type {HTMLInputElement} */ (button.parentElement.querySelector("input[type=file]"));
+  button.addEventListener("click", () => field.click());
   field.addEventListener("change", () => field.form.submit());
-  field.addEventListener("keydown", (event) => {
-    if (event.key !== "Enter") return; // the space bar opens it by itself
-    event.preventDefault();
-    field.click();
-  });
 }
