@@ -6,7 +6,7 @@ CLASS_PORT ?= $(shell expr $(PORT) + 1)
 
 MINUTES ?= 4
 
-.PHONY: start test bench campaign screenshots
+.PHONY: start test walks bench campaign screenshots
 
 start: $(VENV)/ready
 	$(VENV)/bin/python -m ruddy_trellis --port $(PORT) --class-site $(CLASS_PORT)
@@ -14,6 +14,9 @@ start: $(VENV)/ready
 test: $(VENV)/ready-for-tests
 	@command -v chromium >/dev/null || (echo "Installing Chromium for the browser tests" && apt-get update -qq && apt-get install -y -qq chromium)
 	$(VENV)/bin/python -m tests
+
+walks: $(VENV)/ready-for-tests
+	WALKS=all $(VENV)/bin/python -m tests tests.browser
 
 bench: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m bench

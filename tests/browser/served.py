@@ -19,6 +19,11 @@ ARGUMENTS = [
 ROOT = Path(__file__).parents[2]
 
 
+#: Long walks run with ``make walks`` only, so that the whole run stays under ten minutes on two cores; each kind of thing that
+#: they do is done in shorter tests as well.
+long_walk = unittest.skipUnless(os.environ.get("WALKS") == "all", "a long walk: make walks")
+
+
 def free_port():
     """A port that nothing listens on."""
     with socket.socket() as probe:

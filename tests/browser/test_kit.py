@@ -3,7 +3,7 @@
 import math
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 
 def slope_off(a, b):
@@ -16,6 +16,7 @@ class KitTest(BrowserTest):
         self.b = BoardPage(self.page, self.server.address).start(title)
         return self.b
 
+    @long_walk
     def test_isosceles_trapezium_on_its_axis(self):
         b = self.start("Trapezium")
         b.tool("ll")
@@ -57,6 +58,7 @@ class KitTest(BrowserTest):
             self.assertAlmostEqual(b.reading("CE"), b.reading("FD"))
         self.assertEqual(len(b.tags()), 8)
 
+    @long_walk
     def test_eight_angles_at_parallel_rails(self):
         b = self.start("Eight angles")
         b.tool("ll")
@@ -103,6 +105,7 @@ class KitTest(BrowserTest):
             self.assertAlmostEqual(values[0] + values[-1], 180)
             self.assertEqual(values.count(values[0]), 4)
 
+    @long_walk
     def test_a_parallel_by_copying_an_angle_with_the_compass(self):
         b = self.start("Copied angle")
         b.tool("ll")

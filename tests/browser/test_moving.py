@@ -3,7 +3,7 @@
 import math
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 
 class MovingTest(BrowserTest):
@@ -20,6 +20,7 @@ class MovingTest(BrowserTest):
     def check_image(self, image, of, rule):
         self.assertLess(math.dist(self.b.value(image), rule(*self.b.value(of))), 1e-6)
 
+    @long_walk
     def test_an_eight_sided_tile_is_turned_by_a_dial_and_repeated(self):
         b = self.start("Tile")
         b.tool("cp")
@@ -89,6 +90,7 @@ class MovingTest(BrowserTest):
         b.settle()
         self.assertEqual(b.reading("t"), 45)
 
+    @long_walk
     def test_ten_posts_by_one_key_on_a_dark_board(self):
         b = self.start("Ten posts")
         b.say("O=(0,0)", "A=(0,4)", "k is the circle with centre O through A", "r is the rotation about O by 36 degrees")
@@ -134,6 +136,7 @@ class MovingTest(BrowserTest):
         self.assertEqual(board.step(board.find("g")).look.pen, "straw")
         self.assertEqual(len(board.value(board.find("g"))), 2)
 
+    @long_walk
     def test_a_bed_in_three_mirrors(self):
         b = self.start("Mirrors")
         for place in ((-5, -3), (-2, -2), (-2.5, 1), (-6, 0.5)):
@@ -182,6 +185,7 @@ class MovingTest(BrowserTest):
         b.drag(b.board.value(last.id), (3, 3))
         self.assertIn("is the image of", b.toast(), "an image says what it comes from")
 
+    @long_walk
     def test_multiples_of_a_vector_and_a_petal_by_an_angle(self):
         b = self.start("Multiples")
         b.say(

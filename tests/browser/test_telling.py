@@ -1,7 +1,7 @@
 """Telling a lesson: reveals, covers, words, the working, presenting, several boards."""
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 from .student_page import StudentPage
 
 
@@ -333,6 +333,7 @@ class RecipeTest(BrowserTest):
         b.settle()
         self.assertEqual(sum(step.makes == "arc" for step in b.board.steps), 2, "one use is one edit")
 
+    @long_walk
     def test_a_rosette_on_three_other_pairs(self):
         b = BoardPage(self.page, self.server.address).start("Rosette")
         b.say(

@@ -3,12 +3,13 @@
 import math
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 
 class ThreeBasesTest(BrowserTest):
     """The area of a triangle from each of its three bases in turn, agreeing into the obtuse case."""
 
+    @long_walk
     def test_three_bases(self):
         b = BoardPage(self.page, self.server.address).start("Three bases")
         corners = {"A": (-5, -3), "B": (5, -3), "C": (1, 4)}

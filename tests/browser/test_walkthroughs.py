@@ -5,7 +5,7 @@ import math
 from ruddy_trellis.core.pointing.picking import crossing_near
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 
 def distance(a, b):
@@ -101,6 +101,7 @@ class FountainTest(BrowserTest):
 class HexagonTest(BrowserTest):
     """A hexagon stepped round a circle with compasses."""
 
+    @long_walk
     def test_hexagon_by_compass(self):
         b = BoardPage(self.page, self.server.address).start("Hexagon")
         b.tool("cp")
