@@ -33,6 +33,13 @@ class Drags:
         """Take hold of pegs. Their steps as they are now are what an undo will bring back."""
         self._held[owner] = (set(ids), {id: board.step(id) for id in (*ids, *board.followers(ids))}, [])
 
+    def go_on_from(self, board: Board, patch: Patch) -> None:
+        """A patch of someone else has given this board while things were held: of what it touches, a drag tells from there on
+        what it has moved."""
+        touched = {step.id for _, step in (*patch.before, *patch.after)}
+        for _, before, _ in self._held.values():
+            before.update({id: board.step(id) for id in before if id in touched and id in board})
+
     def move(self, owner: Hashable, board: Board, extent: Extent, numbers: dict[str, tuple[float, ...]]) -> Items | None:
         """Move what is held. Returns the refreshed items, or None where nothing is held any more."""
         if owner not in self._held:

@@ -40,7 +40,7 @@ def drag(hand, message: messages.Drag) -> Doing:
         # What someone else's edit let go is asked of whoever keeps the board, before anything moves.
         items = yield Shift({})
         if items is None:
-            hand.drag = None
+            yield from let_go(hand, None)  # of several that were held one may be gone: what the others have moved is kept
         elif numbers := hand.drag.numbers(hand.board, message.to):
             items = yield Shift(nicely(hand.board, numbers))
     yield {"t": "moved", "seq": message.seq, "items": items or [], "held": items is not None}

@@ -148,6 +148,7 @@ class LiveBoard:
         board, items = ahead.board, ahead.items
         held = {id: numbers_of(self.board.step(id)) for id in self._drags.held if id in self.board and id in board}
         if held:
+            self._drags.go_on_from(board, ahead.patch)
             board.move(held)
         if held or ahead.extent != self.extent:
             items = None
