@@ -7,11 +7,10 @@ import threading
 import time
 from pathlib import Path
 
-from ruddy_trellis.core.board import Board
-from ruddy_trellis.core.edits import Patch
 from ruddy_trellis.core.lesson.file import board_from_store, board_to_json
 from ruddy_trellis.store import Database, Lessons
 from tests.browser.served import Server
+from tests.web.replaying import replayed
 
 from .visitor import Visitor, messages
 
@@ -66,15 +65,6 @@ def tab(visitor, chance, shown, everyone):
         everyone.wait(60)
         hear(1)
     shown.append({id: item["shape"] for id, item in things.items()})
-
-
-def replayed(lessons, board):
-    """The board that its history gives, from nothing."""
-    row = lessons.board(board)
-    grown = Board()
-    for number in range(1, row.edits_done + 1):
-        Patch.from_json(json.loads(lessons.edit(board, number))).apply(grown)
-    return row, grown
 
 
 def one_round(server, chance):

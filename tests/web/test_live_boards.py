@@ -8,9 +8,7 @@ from starlette.websockets import WebSocketDisconnect
 from .served import Line, WebTest
 
 
-class LiveBoardTest(WebTest):
-    demo = False
-
+class LineTest(WebTest):
     def line(self, board_id):
         manager = self.client.websocket_connect(f"/boards/{board_id}/live")
         socket = manager.__enter__()
@@ -19,6 +17,8 @@ class LiveBoardTest(WebTest):
         line.first = line.until("board")
         return line
 
+
+class LiveBoardTest(LineTest):
     def test_a_drag_tells_what_changed_and_is_one_edit(self):
         board = self.new_board()
         line, other = self.line(board), self.line(board)

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 import orjson
 from starlette.concurrency import run_in_threadpool
 
-from ...core.board import Board, numbers_of
+from ...core.board import Board
 from ...core.display import Extent, display
 from ...core.edits import Paste, Patch, prepare
 from ...core.edits.history import brought_back, state_before
@@ -42,7 +42,7 @@ class LiveBoard:
         #: The items that everyone was last told, by id, and of which board and in which extent they are.
         self._told = self._seen = None
         self._moved = set()
-        self._view_kept = None
+        self._view, self._view_kept = self.board.settings.view, None
 
     # What is seen -------------------------------------------------------------------------------------------
 
@@ -117,7 +117,7 @@ class LiveBoard:
         async with self._lock:
             await self._drop_all()
             if isinstance(edit, Paste) and edit.text.count("\n") > _LONG_PASTE:
-                stored = await WORKER.do(arrived_paste, board_to_text(self.board), edit.text, own_recipes())
+                stored = await WORKER.do(arrived_paste, board_to_text(self._at_rest()), edit.text, own_recipes())
                 return await self._keep(lambda board: Patch.from_json(orjson.loads(stored)), len(stored) // 100)
             return await self._keep(lambda board: prepare(board, edit))
 
@@ -131,7 +131,7 @@ class LiveBoard:
         Returns:
             The patch.
         """
-        ahead = await apart(len(self.board) + more, _ahead, self.board.copy(), make, self.extent)
+        ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent)
         await self._save(ahead)
         self._put_in_place(ahead)
         return ahead.patch
@@ -142,18 +142,18 @@ class LiveBoard:
         self.edits_done += 1
         self.edit_count = self.edits_done
 
+    def _at_rest(self):
+        """A copy of the board as its history gives it: what is in someone's hand is where it was taken."""
+        board = self.board.copy()
+        self._drags.put_back(board)
+        return board
+
     def _put_in_place(self, ahead):
         """From here on the board is another one. Who reads the old one meanwhile reads it to its end; what is being dragged
         is where it is."""
-        board, items = ahead.board, ahead.items
-        held = {id: numbers_of(self.board.step(id)) for id in self._drags.held if id in self.board and id in board}
-        if held:
-            self._drags.go_on_from(board, ahead.patch)
-            board.move(held)
-        if held or ahead.extent != self.extent:
-            items = None
-        self.board = board
-        self.tell(self._changes(items))
+        held = self._drags.carry_over(self.board, ahead.board)
+        self.board = ahead.board
+        self.tell(self._changes(None if held or ahead.extent != self.extent else ahead.items))
 
     async def undo(self):
         """Take the last edit back. Returns its words. Raises Refusal where there is none."""
@@ -170,8 +170,8 @@ class LiveBoard:
             stored = await run_in_threadpool(self._lessons.edit, self.id, number) if number else None
             if stored is None:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
-            size, copy = len(self.board) + len(stored) // 100, self.board.copy()
-            ahead = await apart(size, _ahead, copy, lambda board: _of_history(stored, step), self.extent, False)
+            size = len(self.board) + len(stored) // 100
+            ahead = await apart(size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, False)
             await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, ahead.text)
             self.edits_done += step
             self._put_in_place(ahead)
@@ -183,7 +183,7 @@ class LiveBoard:
             raise Refusal("That state is not in the history.")
         rows = await run_in_threadpool(self._lessons.edits, self.id, self.edit_count - number)
         stored = [row.patch for row in rows if number < row.number <= self.edits_done]
-        board = self.board.copy()
+        board = self._at_rest()
 
         def taken_back():
             return state_before(board, (Patch.from_json(orjson.loads(patch)) for patch in stored))
@@ -204,6 +204,7 @@ class LiveBoard:
         """Keep the part of the board that is shown when it is opened next, if it shall be; no edit, so not undone."""
         if not keep:
             return
+        self._view = view
         self.board.show_view(view)
         if self._view_kept is None or self._view_kept.done():
             self._view_kept = asyncio.create_task(self._keep_view())
@@ -212,9 +213,10 @@ class LiveBoard:
         """Keep the view after a moment, as it is then: of many in a row, the last."""
         await asyncio.sleep(_VIEW_PAUSE)
         async with self._lock:
-            if self._drags or self.id is None:
-                return  # what is in the air is no edit yet, and of an untouched copy nothing is kept: the next edit brings it
-            text = await apart(len(self.board), board_to_text, self.board.copy())
+            self.board.show_view(self._view)  # an edit that was under way meanwhile began from the view before
+            if self.id is None:
+                return  # of an untouched copy nothing is kept: the next edit brings it
+            text = await apart(len(self.board), board_to_text, self._at_rest())
             await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, text)
 
     # Dragging -----------------------------------------------------------------------------------------------
@@ -239,26 +241,20 @@ class LiveBoard:
             return await self._drop(connection)
 
     async def _drop(self, connection):
+        board = self._at_rest()
         patch = self._drags.let_go(connection, self.board)
         if patch is None:
             return False
-        # What everyone sees has moved already.
-        board = self.board.copy()
-        board.settings = patch.settings_after or board.settings
         try:
-            ahead = await apart(len(board), _kept, board, patch, self.extent)
+            ahead = await apart(len(board), _ahead, board, lambda _: patch, self.extent)
             await self._save(ahead)
         except BaseException:
+            # What everyone sees has moved already.
             self.board = self.board.copy()
             Patch("", patch.after, patch.before).apply(self.board)
             self.tell(self.whole())
             raise
-        if self._drags or ahead.extent != self.extent:
-            self.board.settings = board.settings
-            self.tell(self._changes())
-        else:
-            self.board = board
-            self.tell(self._changes(ahead.items))
+        self._put_in_place(ahead)
         return True
 
     async def _drop_all(self):
@@ -289,10 +285,6 @@ def _ahead(board, make, extent, is_new=True):
     """
     patch = make(board)
     patch.apply(board)
-    return _kept(board, patch, extent, is_new)
-
-
-def _kept(board, patch, extent, is_new=True):
     if is_new:
         check_kept(board, [step.id for _, step in patch.after])
     stored = orjson.dumps(patch.to_json()).decode() if is_new else ""
