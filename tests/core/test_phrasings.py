@@ -13,8 +13,8 @@ from ruddy_trellis.core.edits.models import Add
 from ruddy_trellis.core.edits.saying import said
 from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.fills import fill_from_json
+from ruddy_trellis.core.language.patterns import ways_to_say
 from ruddy_trellis.core.language.printing import phrase
-from ruddy_trellis.core.language.understanding import ways_to_say
 from ruddy_trellis.core.refusal import Refusal
 
 from .figures import figure

@@ -262,6 +262,10 @@ class Board:
             found.setdefault(name, []).append(id)
         return found
 
+    def alike(self, does: str, fills: Mapping[str, Any]) -> list[str]:
+        """The ids of the steps that are made by a construction of just what fills these gaps."""
+        return [step.id for step in self.steps if step.does == does and all(step.fills.get(name) == fill for name, fill in fills.items())]
+
     def find(self, name: str) -> str:
         """The id of the thing of that name, or else of the reading. Raises Refusal where there is none."""
         found = sorted(self.ids_named(name), key=lambda id: self.step(id).is_reading)

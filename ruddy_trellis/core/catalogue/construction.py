@@ -71,6 +71,8 @@ class Construction:
         likely: its place among the offers for a selection; the smallest comes first.
         helper: whether it is drawn as a helper line at first. ``looks_like``: the gap of the thing that it looks like then.
         aliases: other sentences that are read as this one. ``also``: other ways to say it, as ``language/patterns`` reads them.
+        usual: what is meant where a sentence leaves a gap out that has to be filled: for each of some gaps a fill, or a
+            function of the other fills and of the board that gives one.
         defaults: a function of the kinds that fill the gaps, giving what optional gaps are filled with when left out.
         settles: a function of such full fills and of the board that changes what was left out to what the figure suggests
             now: where a ray starts inside a circle, its only crossing is the second.
@@ -107,6 +109,7 @@ class Construction:
     looks_like: str = ""
     aliases: tuple = ()
     also: tuple = ()
+    usual: Mapping = field(default_factory=dict)
     defaults: Callable | None = None
     settles: Callable | None = None
     follows: Callable | None = None

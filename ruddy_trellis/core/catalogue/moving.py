@@ -1,5 +1,7 @@
 """What moves: dials, motions, loci and envelopes."""
 
+import math
+
 from ..kinds import CONIC, LOCUS, MOTION, NUMBER
 from ..refusal import Refusal
 from ..sampling import loci
@@ -35,6 +37,11 @@ def _check_dial(fills, board):
         raise Refusal("The step of a dial is above zero and no longer than its whole range, which has at most a million steps.")
 
 
+def _usual_step(fills, board):
+    """A step for a dial of some range: a fortieth of it or less, and round."""
+    return float(f"{10.0 ** math.floor(math.log10(max(abs(fills['most'] - fills['least']), 1e-6) / 40)):.6g}")
+
+
 def _make_dial(key, words, tool, keys, dimension, example, also):
     return Construction(
         key=key,
@@ -48,6 +55,7 @@ def _make_dial(key, words, tool, keys, dimension, example, also):
         moves="turning",
         likely=99,
         check=_check_dial,
+        usual={"step": _usual_step},
         defaults=lambda kinds: {"value": 0.0},
         undefined="it is not there",
         example=example,
@@ -107,16 +115,15 @@ MOVING = (
         key="motion",
         sentence="the motion of {driver:driver}, {way:way}, in {seconds:typed} seconds",
         also=(
-            "(move|run|animate) {driver} {way} in {seconds} seconds",
-            "motion of {driver} {way} in {seconds} seconds",
-            "(move|animate) {driver} in {seconds} seconds <way=to and fro>",
-            "(animate|motion of) {driver} <way=to and fro> <seconds=4>",
+            "(move|run) {driver} [{way}] in {seconds} seconds",
+            "(animate|motion of) {driver} [{way}] [in {seconds} seconds]",
         ),
         makes=MOTION,
         formula=lambda m, *_: (0.0,),
         group="Move",
         tool="motion",
         keys="vm",
+        usual={"way": "to and fro", "seconds": 4.0},
         likely=50,
         check=_check_motion,
         undefined="it is not there",

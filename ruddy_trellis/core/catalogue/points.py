@@ -7,6 +7,7 @@ from ..formulas import arcs, conic_crossings, conics, intersections
 from ..formulas import points as formulas
 from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, ROUNDS, STRAIGHTS
 from .construction import Construction, Part
+from .places import free_place
 
 #: The words for which of several crossings is meant.
 ORDER = ("first", "second", "third", "fourth")
@@ -155,6 +156,7 @@ POINTS = (
         tool="point",
         keys="pp",
         moves="free",
+        usual={"at": lambda fills, board: free_place(board)},
         likely=90,
         example="A is a free point at (0, 0)",
     ),

@@ -264,6 +264,7 @@ STRAIGHT_THINGS = (
         through=("from",),
         likely=41,
         distinct=False,
+        usual={"angle": 0.0},
         undefined="its length is not above zero",
         example="A is a free point at (0, 0)\nr is the segment from A of length 3 at 25 degrees",
     ),

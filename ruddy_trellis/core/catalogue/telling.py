@@ -6,6 +6,7 @@ from ..formulas.points import middle_of_corners
 from ..kinds import POLYGON, REVEAL, SPANS, WORDS_ON_BOARD
 from ..seen import SeenBoard
 from .construction import Construction, Part
+from .places import free_corner
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
 
@@ -57,13 +58,6 @@ def _ends(board, ids):
 def _with_belongings(kinds, fills, board):
     things = fills["things"]
     return [Part("reveal", {**fills, "things": (*things, *belonging(board, things)), "at": free_corner(board)})]
-
-
-def free_corner(board: SeenBoard):
-    """Where the next reveal's button stands: down the left edge, one under another."""
-    left, low, right, high = board.settings.view
-    above = sum(1 for step in board.steps if step.makes == REVEAL)
-    return round(left + 0.03 * (right - left), 2), round(high - (0.3 + 0.11 * above) * (high - low), 2)
 
 
 def _reveal(kinds, fills, board):

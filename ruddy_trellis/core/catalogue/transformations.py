@@ -15,7 +15,7 @@ from ..refusal import Refusal
 from ..sampling.families import check_values, family_plan
 from .construction import Construction, Part
 from .images import image_key
-from .telling import free_corner
+from .places import free_corner
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (1.6, 0)\nC is a free point at (1.2, 1)\nABC is the polygon through A, B, C\n"
 _MIRROR = _BED + "D is a free point at (2.4, -0.6)\nE is a free point at (2.2, 1.8)\np is the line through D and E\n"

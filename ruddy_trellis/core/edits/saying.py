@@ -47,8 +47,8 @@ def said(text: str, board: Board) -> list[NewStep]:
 
 
 def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[NewStep]:
-    reader = Understanding(text, CATALOGUE, check_fills, _grown, left_out)
-    found = reader.readings(board)
+    reader = _reader(text, board)
+    found = reader.readings()
     if not found:
         near = tuple(way for way in suggestions(reader.text, board, CATALOGUE, check_fills) if _is_read(way, board))
         words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
@@ -77,13 +77,13 @@ def described(text: str, board: Board) -> str | None:
     try:
         reads = [read_sentence(text, board, CATALOGUE, check_fills)]
     except Refusal:
-        found = Understanding(text, CATALOGUE, check_fills, _grown, left_out).readings(board) if len(text) <= _LONGEST else []
+        found = _reader(text, board).readings() if len(text) <= _LONGEST else []
         reads = [one.steps[0] for one in found if len(one.steps) == 1]
-    for read in reads:
-        for step in board.steps:
-            if step.does == read.construction.key and all(step.fills.get(name) == fill for name, fill in read.fills.items()):
-                return step.id
-    return None
+    return next((id for read in reads for id in board.alike(read.construction.key, read.fills)), None)
+
+
+def _reader(text: str, board: Board) -> Understanding:
+    return Understanding(text, board, CATALOGUE, check_fills, _grown, left_out)
 
 
 def _ids_of(reading: Reading, board: Board) -> list[list[str]]:
@@ -157,8 +157,8 @@ def completions(text: str, board: Board) -> list[completion.Completion]:
     found = completion.complete(text, board, CATALOGUE)
     if found or "=" in text or not _LEAST <= len(text.strip()) <= _LONGEST // 4:
         return found
-    reader = Understanding(text, CATALOGUE, check_fills, _grown, left_out)
-    readings = reader.readings(board)
+    reader = _reader(text, board)
+    readings = reader.readings()
     sentences = [_sentence(one, board) for one in readings[:3] if one.score > readings[0].score - _CLOSE and len(one.steps) == 1]
     near = sentences or ([] if readings else suggestions(reader.text, board, CATALOGUE, check_fills))
     return [completion.Completion(sentence, sentence, "") for sentence in near if _is_read(sentence, board)]

@@ -8,7 +8,7 @@ from typing import Any
 from ..edits import Delete, LookChanges, Move, Rename, Restyle, Tidy
 from ..edits.saying import described
 from ..kinds import MOTION, POINT, REVEAL
-from ..language.understanding import things_named
+from ..language.stretches import things_named
 from ..pointing.gathering import KINDS, gather
 from ..refusal import Refusal
 from .acts import Answer, Change, Doing, Redo, Run, Stop, Undo

@@ -29,7 +29,7 @@ def there_already(board, edit) -> str | None:
     if new.does not in CATALOGUE or (construction := CATALOGUE[new.does]).expands or construction.moves:
         return None
     fills = with_defaults(construction, {name: fill_from_json(fill) for name, fill in new.fills.items() if fill is not None}, board)
-    return next((step.id for step in board.steps if step.does == new.does and step.fills == fills and not step.look.hidden), None)
+    return next((id for id in board.alike(new.does, fills) if not board.step(id).look.hidden), None)
 
 
 def point_out(hand, id: str) -> Doing:
@@ -85,11 +85,8 @@ def _images_of(board, edit) -> list[str]:
             found.append(image_of[id])
             continue
         step = board.step(id)
-        for other in board.steps:
-            parts = {name: tuple(image_of.get(one, one) for one in fill) for name, fill in step.fills.items() if is_ids(fill)}
-            if other.does == step.does and other.id != id and other.fills == {**step.fills, **parts}:
-                found.append(other.id)
-                break
+        parts = {name: tuple(image_of.get(one, one) for one in fill) for name, fill in step.fills.items() if is_ids(fill)}
+        found += [other for other in board.alike(step.does, {**step.fills, **parts}) if other != id][:1]
     return found
 
 

@@ -11,7 +11,9 @@ import re
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Any
 
+from .for_each import for_each
 from .tokens import IDLE, tokens
 
 _PART = re.compile(r"\{([^}]*)\}|<(\w+)=([^>]*)>|([\[\](|)])|([^\[\](|){}<>]+)")
@@ -122,3 +124,17 @@ def canonical(pieces: Iterable) -> tuple[Pattern, ...]:
             group = piece.group
         text += f" {{{piece.gap.name}}} " if piece.gap else piece.text.replace("(", " ").replace(")", " ")
     return patterns(text + ("]" if group else ""))
+
+
+@for_each
+def ways_to_say(construction: Any) -> tuple[Pattern, ...]:
+    """Every pattern of a construction: its own sentence, its aliases, and the other ways in its definition."""
+    made = [pattern for pieces in construction.sentences for pattern in canonical(pieces)]
+    made += [pattern for text in construction.also for pattern in patterns(text)]
+    return tuple(dict.fromkeys(made))
+
+
+@for_each
+def words_of(construction: Any) -> frozenset[str]:
+    """All words of all patterns of a construction, and the empty one where it can be said without any."""
+    return frozenset().union(*(pattern.words or ("",) for pattern in ways_to_say(construction)))

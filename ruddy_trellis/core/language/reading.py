@@ -11,6 +11,7 @@ from ..seen import SeenBoard, Sentences
 from . import equation as equations
 from . import names as spelling
 from .filling import COORDINATES, read_fill
+from .for_each import for_each
 
 #: "p: y = 3x − 1": a name for what an equation makes.
 _NAMED_EQUATION = re.compile(r"\s*(?P<name>[^\s:=]+)\s*:\s*(?P<equation>.*=.*)", re.DOTALL)
@@ -147,20 +148,14 @@ def variants(pieces):
         yield flattened(pieces, {group for number, group in enumerate(groups) if choice >> number & 1})
 
 
-def _ways(construction):
+@for_each
+def _ways(construction: Any) -> list[tuple[list, tuple[str, ...]]]:
     """For each sentence of a construction its variants, and the words with which these begin, in small letters."""
-    known = _WAYS.get(construction.key)
-    if known is None or known[0] is not construction:
-        made = []
-        for pieces in construction.sentences:
-            ways = list(variants(pieces))
-            made.append((ways, tuple({lower(parts[0]).rstrip() if isinstance(parts[0], str) else "" for parts in ways if parts})))
-        known = _WAYS[construction.key] = (construction, made)
-    return known[1]
-
-
-#: Of each construction its variants, made when it is first read; a recipe's key may come to mean another one.
-_WAYS: dict[str, tuple[Any, list]] = {}
+    made = []
+    for pieces in construction.sentences:
+        ways = list(variants(pieces))
+        made.append((ways, tuple({lower(parts[0]).rstrip() if isinstance(parts[0], str) else "" for parts in ways if parts})))
+    return made
 
 
 def _matches(ways, text, low, board, tries):

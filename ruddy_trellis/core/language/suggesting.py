@@ -11,9 +11,10 @@ from ..seen import SeenBoard
 from . import names as spelling
 from .amounts import amount
 from .filling import names_of_kinds
+from .for_each import for_each
+from .patterns import ways_to_say
 from .printing import phrase
 from .tokens import IDLE, LINKING, Token, tokens
-from .understanding import ways_to_say
 
 #: How many sentences are offered, and how many of the likeliest are tried to be filled.
 _OFFERED, _TRIED = 3, 24
@@ -76,16 +77,11 @@ def _ranked(words: set[str], sentences: Any) -> list[Any]:
     return [construction for _, construction in sorted(ranked, key=lambda pair: -pair[0])[:_TRIED]]
 
 
+@for_each
 def _own_words(construction: Any) -> tuple[frozenset[frozenset[str]], frozenset[str]]:
     """The words of each way to say a construction that tell it from others, and all of them together."""
-    known = _OWN_WORDS.get(construction.key)
-    if known is None or known[0] is not construction:
-        own = frozenset(pattern.words - LINKING for pattern in ways_to_say(construction) if pattern.words - LINKING)
-        known = _OWN_WORDS[construction.key] = (construction, (own, frozenset().union(*own)))
-    return known[1]
-
-
-_OWN_WORDS: dict[str, tuple[Any, tuple[frozenset[frozenset[str]], frozenset[str]]]] = {}
+    own = frozenset(pattern.words - LINKING for pattern in ways_to_say(construction) if pattern.words - LINKING)
+    return own, frozenset().union(*own)
 
 
 @lru_cache(maxsize=2048)

@@ -13,7 +13,7 @@ from ..kinds import MAPS, POINT, THINGS, join
 from ..language.fills import fill_to_json
 from ..language.printing import listed, phrase
 from ..refusal import Refusal
-from .offers_for_many import many_offers, moving_offers
+from .offers_for_many import MOST_FILLED, many_offers, moving_offers
 
 
 @dataclass(frozen=True)
@@ -25,10 +25,6 @@ class Offer:
     edit: Edit
 
 
-#: Of more things than this only what holds for any number is offered.
-_MOST_FILLED = 12
-
-
 def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     """The sentences that use every one of these things.
 
@@ -37,7 +33,7 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     """
     found = []
     for construction in CATALOGUE:
-        if len(ids) > _MOST_FILLED or not construction.asked_gaps or construction.moves == "free":
+        if len(ids) > MOST_FILLED or not construction.asked_gaps or construction.moves == "free":
             continue  # what a person puts somewhere is not offered without saying where
         for fills in _fillings(construction, list(ids), board):
             for choice in _choices(construction, fills, board):
@@ -52,7 +48,7 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
                 step = NewStep(does=construction.key, fills={name: fill_to_json(fill) for name, fill in full.items()})
                 rank = construction.likely + 20 * _stretched(construction, full)
                 found.append((rank, Offer(construction.key, text, Add(steps=[step]))))
-    if 1 < len(ids) <= _MOST_FILLED:
+    if 1 < len(ids) <= MOST_FILLED:
         found += _one_for_each(board, ids)
     for rank, does, words, edit in (*many_offers(board, ids), *moving_offers(board, ids)):
         found.append((rank, Offer(does, words, edit)))

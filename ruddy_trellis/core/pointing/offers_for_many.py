@@ -8,12 +8,14 @@ from ..board.board import Board
 from ..catalogue import CATALOGUE, GAP_KINDS
 from ..edits.models import Add, Edit, LookChanges, NewStep, Restyle
 from ..kinds import CIRCLE, LINE, NUMBER, POINT
-from ..language.printing import listed
+from ..language.printing import listed, phrase
 from ..limits import POLYGON_CORNERS
 from ..seen import Place
 
 #: How many points are joined in pairs at most, and how many steps one offer makes.
 _PAIRED, _MOST_STEPS = 10, 50
+#: Of more things than this only what holds for any number is offered.
+MOST_FILLED = 12
 
 
 def many_offers(board: Board, ids: Sequence[str]) -> Iterator[tuple[float, str, str, Edit]]:
@@ -27,7 +29,7 @@ def many_offers(board: Board, ids: Sequence[str]) -> Iterator[tuple[float, str, 
         pairs = list(combinations(points, 2))
         if len(points) <= _PAIRED:
             yield 31, "segment", "join all in pairs", _segments(pairs)
-    if len(ids) > 12:
+    if len(ids) > MOST_FILLED:
         yield from _each(board, ids)
         if all(board.kind_of(id) in GAP_KINDS["anything"].single for id in ids) and len(ids) <= POLYGON_CORNERS:
             yield (
@@ -44,8 +46,9 @@ def moving_offers(board: Board, ids: Sequence[str]) -> Iterator[tuple[float, str
         return
     step, name = board.step(ids[0]), board.name(ids[0])
     if step.construction.moves in ("sliding", "turning"):
-        fills = {"driver": list(ids), "way": "to and fro", "seconds": 4.0}
-        yield 3, "motion", f"the motion of {name}, to and fro, in 4 seconds", Add(steps=[NewStep(does="motion", fills=fills)])
+        motion = CATALOGUE["motion"]
+        words = phrase(motion, {"driver": tuple(ids), **motion.usual}, board.names, full=True, board=board)
+        yield 3, "motion", words, Add(steps=[NewStep(does="motion", fills={"driver": list(ids), **motion.usual})])
         below = [other for other in board.dependants(ids) if not board.step(other).look.hidden]
         for other in [id for id in below if board.kind_of(id) == POINT][:3]:
             words = f"the locus of {board.name(other)} as {name} runs"

@@ -13,7 +13,7 @@ from ..edits.models import Add, NewStep, Retie
 from ..kinds import POINT
 from ..language.fills import fill_to_json, is_ids
 from ..language.reading import read_fill
-from ..language.understanding import things_named
+from ..language.stretches import things_named
 from ..refusal import Refusal
 from ..seen import Place
 from .picking import NewPoint, crossing_near
