@@ -73,6 +73,8 @@ class OrdersTest(unittest.TestCase):
             ("hide circle p", "p is a line, not a circle"),
             ("move p to (1, 1)", "Only a free point"),
             ("rename A to B", "B is the name of a point already"),
+            ("move A to 3 metres", "(3 metres)"),
+            ("colour p tartan", "There is no pen called tartan. There are ink, ruddy, leaf, straw, sky, plum and slate."),
             ("run", "There is no motion yet"),
             ("reveal", "There is no reveal"),
         ):
@@ -82,9 +84,8 @@ class OrdersTest(unittest.TestCase):
 
     def test_the_list_says_each_as_it_is_read(self):
         for order in ORDERS:
-            if order.shown:
-                self.assertTrue(any(other.form.fullmatch(order.shown) for other in ORDERS), order.shown)
-                self.assertTrue(order.about)
+            self.assertTrue(any(form.fullmatch(order.shown) for form in order.forms), order.shown)
+            self.assertTrue(order.about)
         # A sentence that begins like an order is a sentence.
         self.assertNotIn("refusal", [answer.get("kind") for answer in self.say("put D at (2, 2)")])
         self.assertIn("D", self.alone.board.names.values())

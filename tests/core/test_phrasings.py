@@ -15,6 +15,7 @@ from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.fills import fill_from_json
 from ruddy_trellis.core.language.patterns import ways_to_say
 from ruddy_trellis.core.language.printing import phrase
+from ruddy_trellis.core.limits import COORDINATE
 from ruddy_trellis.core.refusal import Refusal
 
 from .figures import figure
@@ -137,3 +138,24 @@ class AnythingTest(unittest.TestCase):
                     put_on(board.copy(), Add(steps=news))
             self.assertLess(time.perf_counter() - start, 2, text)
         self.assertEqual(board.steps, before)
+
+    def test_any_way_to_write_a_number_gives_one_or_is_refused(self):
+        chance = random.Random(3)
+        digits = ("", "0", "3", "2.5", ".5", "9" * 400, "1e400", "1e-400", "−4", "third")
+        board = figure("A = (0, 0)").board
+        taken = 0
+        for _ in range(600):
+            whole, over, under = (chance.choice(digits) for _ in range(3))
+            number = (
+                whole
+                + chance.choice(("", "½", f" {over}/{under}", f"/{under}", f"√{over}", f" * √({over})"))
+                + chance.choice(("", "", "°", " m"))
+            )
+            try:
+                (new,) = said(f"the circle with centre A and radius {number}", board)
+            except Refusal:
+                continue
+            taken += 1
+            if new.does == "circle_radius" and isinstance(new.fills["radius"], float):
+                self.assertTrue(abs(new.fills["radius"]) <= COORDINATE, number)
+        self.assertGreater(taken, 60)

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ..board import numbers_of
+from ..board import Board, numbers_of
 from ..catalogue import CATALOGUE
 from ..display.text import thing_value_text, value_text
 from ..edits import Move
@@ -90,12 +90,16 @@ def _moved_by_key(hand, numbers):
 
 def put(hand, message: messages.Put) -> Doing:
     """A free point goes to the coordinates that were typed for it; their brackets may be left out."""
-    text = message.text.strip()
-    gap = CATALOGUE["free_point"].gap_by_name["at"]
-    at = read_fill(gap, text if text.startswith("(") else f"({text})", hand.board)
+    at = place_typed(message.text, hand.board)
     if message.id not in hand.board:
         raise Refusal("That thing is no longer on the board.")
     yield from _moved_by_key(hand, {message.id: list(at)})
+
+
+def place_typed(text: str, board: Board) -> tuple[float, float]:
+    """The coordinates that a text says, with or without brackets. Raises Refusal."""
+    text = text.strip()
+    return read_fill(CATALOGUE["free_point"].gap_by_name["at"], text if text.startswith("(") else f"({text})", board)
 
 
 HANDLERS: dict[type, Any] = {messages.Grab: take_hold, messages.Drag: drag, messages.Drop: let_go, messages.Nudge: nudge, messages.Put: put}

@@ -3,22 +3,29 @@
 import re
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, TypeAlias
 
+from ..display.palette import PENS
 from ..edits import Delete, LookChanges, Move, Rename, Restyle, Tidy
 from ..edits.saying import described
-from ..kinds import MOTION, POINT, REVEAL
+from ..kinds import MOTION, REVEAL, join
 from ..language.stretches import things_named
 from ..pointing.gathering import KINDS, gather
 from ..refusal import Refusal
-from .acts import Answer, Change, Doing, Redo, Run, Stop, Undo
+from . import messages
+from .acts import Act, Answer, Change, Doing, Run, Stop
+from .changing import done, redo, undo
+from .moving import place_typed
 
+#: The words for pens: their own names, and the usual names of colours.
 _PENS = {
+    **{name: name for name in PENS},
     "black": "ink", "red": "ruddy", "brown": "ruddy", "green": "leaf", "yellow": "straw", "orange": "straw", "blue": "sky",
     "purple": "plum", "violet": "plum", "grey": "slate", "gray": "slate",
-    **{name: name for name in ("ink", "ruddy", "leaf", "straw", "sky", "plum", "slate")},
 }  # fmt: skip
-_PLACE = r"(?:\(\s*(?P<x>[-−]?[\d.]+)\s*[,;]\s*(?P<y>[-−]?[\d.]+)\s*\)|(?P<xx>[-−]?[\d.]+)\s*,\s*(?P<yy>[-−]?[\d.]+))"
+
+#: What an order does: a function of the hand, of the ids of the things that are named, and of what else was found.
+Does: TypeAlias = Callable[[Any, list[str], re.Match[str]], Doing]
 
 
 @dataclass(frozen=True)
@@ -26,14 +33,14 @@ class Order:
     """An act that can be said.
 
     Attributes:
-        form: what it looks like, as an expression in which ``things`` is what it is about.
-        does: a function of the hand and of what was found that gives answers and acts.
+        forms: what it looks like, as expressions in which ``things`` is what it is about.
+        does: what it does.
         shown: how it is said, for completion and help.
         about: what it does, for help.
     """
 
-    form: re.Pattern[str]
-    does: Callable[[Any, re.Match[str]], Doing]
+    forms: tuple[re.Pattern[str], ...]
+    does: Does
     shown: str
     about: str
 
@@ -56,131 +63,119 @@ def _ids(hand: Any, text: str) -> list[str]:
         raise
 
 
-def _look(**look: Any) -> Callable[[Any, re.Match[str]], Doing]:
-    def does(hand: Any, found: re.Match[str]) -> Doing:
-        yield from _changed(Restyle(ids=_ids(hand, found["things"]), look=LookChanges(**look)))
-
-    return does
-
-
 def _changed(edit: Any) -> Doing:
     patch = yield Change(edit)
-    yield {"t": "says", "kind": "done", "words": patch.words, "undo": True}
+    yield done(patch.words)
 
 
-def _colour(hand: Any, found: re.Match[str]) -> Doing:
+def _only(one: Answer | Act) -> Doing:
+    yield one
+
+
+def _look(**look: Any) -> Does:
+    return lambda hand, ids, found: _changed(Restyle(ids=ids, look=LookChanges(**look)))
+
+
+def _colour(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     pen = _PENS.get(found["pen"].lower())
     if pen is None:
-        raise Refusal(f"There is no pen called {found['pen'][:20]}. There are ink, ruddy, leaf, straw, sky, plum and slate.")
-    yield from _changed(Restyle(ids=_ids(hand, found["things"]), look=LookChanges.model_validate({"pen": pen})))
+        raise Refusal(f"There is no pen called {found['pen'][:20]}. There are {join(PENS)}.")
+    return _changed(Restyle(ids=ids, look=LookChanges.model_validate({"pen": pen})))
 
 
-def _delete(hand: Any, found: re.Match[str]) -> Doing:
-    yield from _changed(Delete(ids=_ids(hand, found["things"])))
+def _delete(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    return _changed(Delete(ids=ids))
 
 
-def _rename(hand: Any, found: re.Match[str]) -> Doing:
-    ids = _ids(hand, found["things"])
+def _rename(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     if len(ids) != 1:
         raise Refusal("One thing at a time gets another name: rename A to Fountain.")
-    yield from _changed(Rename(id=ids[0], name=found["name"]))
+    return _changed(Rename(id=ids[0], name=found["name"]))
 
 
-def _move(hand: Any, found: re.Match[str]) -> Doing:
-    ids = _ids(hand, found["things"])
-    if len(ids) != 1 or hand.board.kind_of(ids[0]) != POINT or hand.board.step(ids[0]).moves != "free":
+def _move(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    if len(ids) != 1 or hand.board.step(ids[0]).moves != "free":
         raise Refusal("Only a free point can be put somewhere: move A to (1, 1).")
-    at = [float((found[a] or found[b]).replace("−", "-")) for a, b in (("x", "xx"), ("y", "yy"))]
-    yield from _changed(Move(numbers={ids[0]: at}))
+    return _changed(Move(numbers={ids[0]: list(place_typed(found["at"], hand.board))}))
 
 
-def _undo(hand: Any, found: re.Match[str]) -> Doing:
-    words = yield Undo()
-    yield {"t": "says", "kind": "done", "words": f"Undone: {words}", "undo": False}
+def _tidy(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    return _changed(Tidy())
 
 
-def _redo(hand: Any, found: re.Match[str]) -> Doing:
-    words = yield Redo()
-    yield {"t": "says", "kind": "done", "words": f"Redone: {words}", "undo": False}
+def _undo(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    return undo(hand, messages.Undo(t="undo"))
 
 
-def _tidy(hand: Any, found: re.Match[str]) -> Doing:
-    yield from _changed(Tidy())
+def _redo(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    return redo(hand, messages.Redo(t="redo"))
 
 
-def _run(hand: Any, found: re.Match[str]) -> Doing:
+def _run(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     motions = [step.id for step in hand.board.steps if step.makes == MOTION]
     if not motions:
         raise Refusal("There is no motion yet. Make one: “the motion of P, to and fro, in 4 seconds”.")
-    yield Run(tuple(motions), False)
+    return _only(Run(tuple(motions), False))
 
 
-def _stop(hand: Any, found: re.Match[str]) -> Doing:
-    yield Stop()
+def _stop(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    return _only(Stop())
 
 
-def _on_page(what: str) -> Callable[[Any, re.Match[str]], Doing]:
+def _on_page(what: str) -> Does:
     """An act of the page: fit, present, the next reveal."""
-
-    def does(hand: Any, found: re.Match[str]) -> Doing:
-        answer: Answer = {"t": "do", "what": what}
-        yield answer
-
-    return does
+    return lambda hand, ids, found: _only({"t": "do", "what": what})
 
 
-def _reveal(hand: Any, found: re.Match[str]) -> Doing:
+def _reveal(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     if not any(step.makes == REVEAL for step in hand.board.steps):
         raise Refusal("There is no reveal on this board. Make one: “a button that reveals ABC”.")
-    yield {"t": "do", "what": "reveal"}
+    return _on_page("reveal")(hand, ids, found)
 
 
-def _order(form: str, does: Callable[[Any, re.Match[str]], Doing], shown: str, about: str) -> Order:
-    return Order(re.compile(form, re.IGNORECASE), does, shown, about)
+def _order(does: Does, shown: str, about: str, *forms: str) -> Order:
+    return Order(tuple(re.compile(form, re.IGNORECASE) for form in forms), does, shown, about)
 
 
+_MOTIONS = r"(?: (?:it|all|the motions?|the animation))?"
 ORDERS = (
-    _order(r"hide (?P<things>.+)", _look(hidden=True), "hide p and q", "hide things"),
-    _order(r"(?:hide|tidy)(?: the)? helpers|tidy(?: up)?", _tidy, "hide helpers", "hide what is only made from"),
-    _order(r"show (?P<things>.+?)(?: again)?", _look(hidden=False), "show p", "show hidden things"),
-    _order(r"(?:delete|remove|erase|rub out|take away) (?P<things>.+)", _delete, "delete p", "delete things, and what hangs on them"),
-    _order(r"(?:rename|call) (?P<things>.+?) (?:to|as|into|=) (?P<name>\S+)", _rename, "rename A to Fountain", "another name"),
-    _order(rf"(?:move|put|drag|set) (?P<things>.+?) (?:to|at|on) {_PLACE}", _move, "move A to (1, 1)", "put a free point somewhere"),
-    _order(r"unlock (?P<things>.+)", _look(locked=False), "unlock A", "let it be moved again"),
-    _order(r"(?:lock|fix|freeze) (?P<things>.+)", _look(locked=True), "lock A", "keep it from being moved"),
-    _order(r"(?:colou?r|paint|make) (?P<things>.+?) (?:in )?(?P<pen>black|red|brown|green|yellow|orange|blue|purple|violet|gr[ae]y|ink|"
-           r"ruddy|leaf|straw|sky|plum|slate)", _colour, "colour p ruddy", "another pen"),
-    _order(r"(?:colou?r) (?P<things>.+?) (?:in )?(?P<pen>\w+)", _colour, "", ""),
-    _order(r"dash (?P<things>.+)|make (?P<more>.+) dashed", lambda hand, found: _look(pattern="dashed")(hand, _things_of(found)),
-           "dash p", "draw it dashed"),
-    _order(r"(?:thicken|embolden) (?P<things>.+)|make (?P<more>.+) (?:thick|thicker|bold)",
-           lambda hand, found: _look(width=3.4)(hand, _things_of(found)), "thicken p", "draw it thick"),
-    _order(r"(?:thin) (?P<things>.+)|make (?P<more>.+) (?:thin|thinner)", lambda hand, found: _look(width=1.2)(hand, _things_of(found)),
-           "thin p", "draw it thin"),
-    _order(r"(?:unlabel|take the (?:name|label) (?:off|from)) (?P<things>.+)", _look(label=False), "unlabel p", "without its name"),
-    _order(r"label (?P<things>.+)", _look(label=True), "label p", "with its name"),
-    _order(r"undo(?: (?:that|it|the last(?: step| edit)?))?", _undo, "undo", "take the last edit back"),
-    _order(r"redo(?: (?:that|it))?", _redo, "redo", "make it again"),
-    _order(r"(?:fit|show all|show the whole figure|zoom to fit)", _on_page("fit"), "fit", "show the whole figure"),
-    _order(r"(?:run|play|start)(?: (?:it|all|the motions?|the animation))?", _run, "run", "run the motions"),
-    _order(r"(?:stop|pause|halt)(?: (?:it|all|the motions?|the animation))?", _stop, "stop", "stop the motions"),
-    _order(r"(?:reveal|next|show the next)(?: (?:it|reveal|step))?", _reveal, "reveal", "the next reveal"),
-    _order(r"present", _on_page("present"), "present", "the board alone, large"),
+    _order(_look(hidden=True), "hide p and q", "hide things", r"hide (?P<things>.+)"),
+    _order(_tidy, "hide helpers", "hide what is only made from", r"(?:hide|tidy)(?: the)? helpers", r"tidy(?: up)?"),
+    _order(_look(hidden=False), "show p", "show hidden things", r"show (?P<things>.+?)(?: again)?"),
+    _order(
+        _delete, "delete p", "delete things, and what hangs on them", r"(?:delete|remove|erase|rub out|take away) (?P<things>.+)"
+    ),
+    _order(_rename, "rename A to Fountain", "another name", r"(?:rename|call) (?P<things>.+?) (?:to|as|into|=) (?P<name>\S+)"),
+    _order(
+        _move, "move A to (1, 1)", "put a free point somewhere",
+        r"(?:move|put|drag|set) (?P<things>.+?) (?:to|at|on) (?P<at>\(?\s*[-−+]?[\d.].*)",
+    ),
+    _order(_look(locked=False), "unlock A", "let it be moved again", r"unlock (?P<things>.+)"),
+    _order(_look(locked=True), "lock A", "keep it from being moved", r"(?:lock|fix|freeze) (?P<things>.+)"),
+    _order(
+        _colour, "colour p ruddy", "another pen",
+        rf"(?:colou?r|paint|make) (?P<things>.+?) (?:in )?(?P<pen>{'|'.join(_PENS)})", r"colou?r (?P<things>.+?) (?:in )?(?P<pen>\w+)",
+    ),
+    _order(_look(pattern="dashed"), "dash p", "draw it dashed", r"dash (?P<things>.+)", r"make (?P<things>.+) dashed"),
+    _order(
+        _look(width=3.4), "thicken p", "draw it thick",
+        r"(?:thicken|embolden) (?P<things>.+)", r"make (?P<things>.+) (?:thick|thicker|bold)",
+    ),
+    _order(_look(width=1.2), "thin p", "draw it thin", r"thin (?P<things>.+)", r"make (?P<things>.+) (?:thin|thinner)"),
+    _order(
+        _look(label=False), "unlabel p", "without its name",
+        r"(?:unlabel|take the (?:name|label) (?:off|from)) (?P<things>.+)",
+    ),
+    _order(_look(label=True), "label p", "with its name", r"label (?P<things>.+)"),
+    _order(_undo, "undo", "take the last edit back", r"undo(?: (?:that|it|the last(?: step| edit)?))?"),
+    _order(_redo, "redo", "make it again", r"redo(?: (?:that|it))?"),
+    _order(_on_page("fit"), "fit", "show the whole figure", r"fit|show all|show the whole figure|zoom to fit"),
+    _order(_run, "run", "run the motions", r"(?:run|play|start)" + _MOTIONS),
+    _order(_stop, "stop", "stop the motions", r"(?:stop|pause|halt)" + _MOTIONS),
+    _order(_reveal, "reveal", "the next reveal", r"(?:reveal|next|show the next)(?: (?:it|reveal|step))?"),
+    _order(_on_page("present"), "present", "the board alone, large", r"present"),
 )  # fmt: skip
-
-
-class _Named:
-    """A match in which what an order is about has another name."""
-
-    def __init__(self, things: str) -> None:
-        self._things = things
-
-    def __getitem__(self, name: str) -> str:
-        return self._things
-
-
-def _things_of(found: re.Match[str]) -> Any:
-    return _Named(found["things"] or found["more"])
+_FORMS = [(order, form) for order in ORDERS for form in order.forms]
 
 
 def ordered(hand: Any, text: str) -> Doing | None:
@@ -188,17 +183,16 @@ def ordered(hand: Any, text: str) -> Doing | None:
     text = " ".join(text.split()).rstrip(" .!")
     text = re.sub(r"^(?:please|now|then|and)\s+", "", text, flags=re.IGNORECASE)
     refusal = None
-    for order in ORDERS:
-        found = order.form.fullmatch(text)
+    for order, form in _FORMS:
+        found = form.fullmatch(text)
         if not found:
             continue
         try:
-            if "things" in (found.groupdict() or {}):
-                _ids(hand, found["things"] or found.groupdict().get("more") or "")
+            ids = _ids(hand, found["things"]) if "things" in form.groupindex else []
         except Refusal as one:
             refusal = refusal or one
             continue
-        return order.does(hand, found)
+        return order.does(hand, ids, found)
     if refusal is not None:
         raise refusal
     return None

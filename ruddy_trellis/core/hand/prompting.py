@@ -131,35 +131,26 @@ def finish(hand, message: messages.Finish) -> Doing:
 
 
 def say(hand, message: messages.Say) -> Doing:
-    if hand.prompt:
-        yield from _forget_lost_things(hand)
-        try:
-            hand.prompt.type(message.text, hand.board)
-        except Refusal as refusal:
-            try:
-                new = said(message.text, hand.board)
-            except Refusal as other:
-                raise (other if other.ways else refusal) from None
+    prompt, text = hand.prompt, message.text
+    try:
+        if prompt:
+            yield from _forget_lost_things(hand)
+            prompt.type(text, hand.board)
+            doing: Doing | None = _finish_if_complete(hand)
         else:
-            yield {"t": "said"}
-            yield from _finish_if_complete(hand)
-            return
+            doing = ordered(hand, text)
+    except Refusal as refusal:
+        # Nothing that goes into a gap, or an act on nothing that is there: then it may be a sentence of its own.
+        try:
+            new = said(text, hand.board)
+        except Refusal as other:
+            raise (other if prompt and other.ways else refusal) from None
     else:
-        order = None
-        try:
-            order = ordered(hand, message.text)
-        except Refusal as refusal:
-            # Not a thing that is there: then it may be a sentence that begins with such a word.
-            try:
-                new = said(message.text, hand.board)
-            except Refusal:
-                raise refusal from None
-        else:
-            if order is not None:
-                yield {"t": "said", "words": ""}
-                yield from order
-                return
-            new = said(message.text, hand.board)
+        if doing is not None:
+            yield {"t": "said", "words": ""}
+            yield from doing
+            return
+        new = said(text, hand.board)
     edit = Add(steps=new)
     if (there := there_already(hand.board, edit)) is not None:
         yield {"t": "said", "words": ""}

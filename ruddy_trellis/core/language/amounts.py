@@ -14,7 +14,7 @@ _WORDS = {
     "right angle": 90, "quarter turn": 90, "half turn": 180, "minus one": -1,
 }  # fmt: skip
 _UNIT = re.compile(r"\s*(mm|cm|km|m|degrees?|deg|°|units?|times)\s*$")
-METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
+_METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
 _DECIMAL = r"(?:\d+[.]?\d*|[.]\d+)(?:[eE][-−+]?\d+)?"
 _AMOUNT = re.compile(
     rf"(?P<sign>[-−+]?)\s*(?:(?P<whole>{_DECIMAL})\s*)?(?:(?P<part>[½⅓⅔¼¾⅕⅛])|\s+(?P<over>\d+)\s*/\s*(?P<under>\d+)|/\s*(?P<by>{_DECIMAL}))?"
@@ -32,11 +32,11 @@ def amount(text: str, board: SeenBoard) -> float | None:
     value = _WORDS.get(text.lower())
     if value is None:
         value = _written(text)
-    if value is None or unit not in METRES or unit == board.settings.unit:
+    if value is None or unit not in _METRES or unit == board.settings.unit:
         return value
     if not board.settings.unit:
         raise Refusal(f"This board has no unit, so type the number without “{unit}”.")
-    return value * METRES[unit] / METRES[board.settings.unit]
+    return value * _METRES[unit] / _METRES[board.settings.unit]
 
 
 def _written(text: str) -> float | None:
@@ -46,21 +46,22 @@ def _written(text: str) -> float | None:
     if (found["by"] or found["over"]) and not found["whole"]:
         return None
     try:
-        value = _float(found["whole"]) if found["whole"] else 0.0 if found["part"] else 1.0
+        value = typed_number(found["whole"]) if found["whole"] else 0.0 if found["part"] else 1.0
         if found["part"]:
             value += _PARTS[found["part"]]
         if found["over"]:
-            value += int(found["over"]) / int(found["under"])
+            value += typed_number(found["over"]) / typed_number(found["under"])
         if found["by"]:
-            value /= _float(found["by"])
+            value /= typed_number(found["by"])
         if found["root"]:
-            value *= math.sqrt(_float(found["root"]))
+            value *= math.sqrt(typed_number(found["root"]))
         if found["last"]:
-            value /= _float(found["last"])
+            value /= typed_number(found["last"])
     except ZeroDivisionError:
         return None
     return -value if found["sign"] in ("-", "−") else value
 
 
-def _float(text):
+def typed_number(text: str) -> float:
+    """The number that decimal digits say, with a minus of either sort."""
     return float(text.replace("−", "-"))

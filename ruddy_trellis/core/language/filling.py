@@ -11,7 +11,7 @@ from ..refusal import Refusal
 from ..seen import SeenBoard, SeenGap
 from . import equation as equations
 from . import names as spelling
-from .amounts import amount
+from .amounts import amount, typed_number
 from .expression import MEASURES, read_formula
 from .words import read_words
 
@@ -35,9 +35,9 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
         found = COORDINATES.fullmatch(text)
         if not found:
             raise Refusal(f"“{text[:30]}” is not a place. Coordinates look like (2, 3) or (−1.5, 0).")
-        return check_number(_number(found[1])), check_number(_number(found[2]))
+        return check_number(typed_number(found[1])), check_number(typed_number(found[2]))
     if kind.literal == "branch":
-        numbers = _BRANCH.fullmatch(text) and [_number(part) for part in re.findall(_NUMBER, text)]
+        numbers = _BRANCH.fullmatch(text) and [typed_number(part) for part in re.findall(_NUMBER, text)]
         if not numbers or len(numbers) not in (2, 4):
             raise Refusal(f"“{text[:30]}” is not where a crossing was: that is written (2, 3), or with two more numbers.")
         return tuple(map(check_number, numbers))
@@ -50,10 +50,6 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
     if kind.literal == "number" and not kind.single:
         raise Refusal(f"“{text[:30]}” is not a number.")
     return _read_things(gap, spelling.tidy(text), board)
-
-
-def _number(text):
-    return float(text.replace("−", "-"))
 
 
 def _reading_named(name, board):

@@ -8,7 +8,6 @@ from ..kinds import LINE, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS, join, with_a
 from ..refusal import Refusal
 from ..seen import SeenBoard
 from . import names as spelling
-from .amounts import amount
 from .expression import read_formula
 from .filling import operand, read_fill
 from .nouns import CORNERS, NOUNS
@@ -57,8 +56,6 @@ class GapFilling:
             return self._of_noun(gap, part, board, depth, count)
         refusal = None
         try:
-            if kind.literal == "number" and (value := amount(text, board)) is not None:
-                return read_fill(gap, repr(value), board), [], board
             if kind.literal == "coordinates" and not text.startswith("("):
                 text = f"({text})"
             if kind.points and len(part) > 1 and all(board.ids_named(token.text) for token in part):

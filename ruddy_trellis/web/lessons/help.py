@@ -34,7 +34,7 @@ def help_page(request: Request, find: str = ""):
     """How things may be said, all of it or what holds some words."""
     words = find.strip().lower()[:80]
     groups = [(group, [row for tool in tools if matches(row := _row(tool), words)]) for group, tools in shelf() if group != "Recipes"]
-    orders = [order for order in ORDERS if order.shown and words in f"{order.shown} {order.about}".lower()]
+    orders = [order for order in ORDERS if words in f"{order.shown} {order.about}".lower()]
     return page(request, "help.html", groups=groups, orders=orders, rules=() if words else RULES, find=find)
 
 
