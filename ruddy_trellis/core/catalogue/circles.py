@@ -22,13 +22,12 @@ _ARC = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free po
 
 def _tangent(kinds, words):
     which = words.get("which") == "second"
-    if kinds["circle"] == CONIC:
-        return lambda m, point, conic: polars.tangent_from(m, point, conic, which)
-    return lambda m, point, circle: straights.tangent_from(m, point, circle[:3], which)
+    formula = polars.tangent_from if kinds["circle"] == CONIC else straights.tangent_from
+    return lambda m, point, curve: formula(m, point, curve, which)
 
 
 def _tangent_at(kinds, words):
-    return polars.tangent_at if kinds["circle"] == CONIC else lambda m, circle, point: straights.tangent_at(m, circle[:3], point)
+    return polars.tangent_at if kinds["circle"] == CONIC else straights.tangent_at
 
 
 def _common_tangent(kinds, words):

@@ -19,7 +19,7 @@ def _first(words):
 
 def _touching(kinds, words):
     which = _first(words)
-    return lambda m, point, curve: formulas.touching_point(m, point, curve[:3] if len(curve) != 5 else curve, which)
+    return lambda m, point, curve: formulas.touching_point(m, point, curve, which)
 
 
 def _asymptote(kinds, words):
@@ -54,7 +54,7 @@ POLARS = (
             "chord of contact from {point} to {curve}",
         ),
         makes=LINE,
-        formula=lambda m, point, curve: formulas.polar(m, curve[:3] if len(curve) != 5 else curve, point),
+        formula=lambda m, point, curve: formulas.polar(m, curve, point),
         group="Conics",
         tool="polar",
         keys="nl",
@@ -67,7 +67,7 @@ POLARS = (
         sentence="the pole of {line:straight} in {curve:curved}",
         also=("pole [{=}] of {line} (in|to|for|with respect to) {curve}", "pole of {line} [in {curve}]"),
         makes=POINT,
-        formula=lambda m, straight, curve: formulas.pole(m, curve[:3] if len(curve) != 5 else curve, straight),
+        formula=lambda m, straight, curve: formulas.pole(m, curve, straight),
         group="Conics",
         tool="pole",
         keys="no",
