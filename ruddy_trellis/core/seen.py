@@ -84,6 +84,7 @@ class SeenBoard(Protocol):
     """A board; see ``board.board.Board``."""
 
     values: list[Any]
+    drawn: Any
 
     @property
     def settings(self) -> Any: ...

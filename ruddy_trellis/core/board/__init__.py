@@ -1,6 +1,7 @@
 """The board: a graph of steps with their values, its settings, names and plans."""
 
-from .board import Board, numbers_of, with_numbers
+from .board import Board
+from .pegs import numbers_of, with_numbers
 from .settings import GROUNDS, PAPERS, UNITS, Settings
 from .step import PLAIN, Look, Step
 

@@ -66,7 +66,7 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
     """
     shapes = Shapes(board, extent, settles=ids is None or len(board) <= _SETTLED_AHEAD)
     if ids is None:
-        board.__dict__["_shapes"] = shapes
+        board.drawn = shapes
     items = []
     for step in board.steps if ids is None else map(board.step, ids):
         item = {
@@ -110,7 +110,7 @@ def refreshed(board: SeenBoard, extent: Extent, ids: Sequence[str], lifted: Coll
 
 def _shapes(board, extent):
     """The shapes of a board, kept from one position of a drag to the next: names and looks do not change in it."""
-    kept = board.__dict__.get("_shapes")
+    kept = board.drawn
     if kept is None or kept.names is not board.names or kept.extent != extent or kept.settings is not board.settings:
-        kept = board.__dict__["_shapes"] = Shapes(board, extent)
+        kept = board.drawn = Shapes(board, extent)
     return kept

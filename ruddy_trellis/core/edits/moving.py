@@ -2,7 +2,8 @@
 
 from typing import Any
 
-from ..board.board import Board, numbers_of, with_numbers
+from ..board.board import Board
+from ..board.pegs import numbers_of, with_numbers
 from ..kinds import join
 from ..language.printing import sentence, why_locked
 from ..limits import check_number

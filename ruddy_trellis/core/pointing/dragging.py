@@ -3,8 +3,9 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..board.board import Board, numbers_of
+from ..board.board import Board
 from ..board.lattice import snapped
+from ..board.pegs import numbers_of
 from ..catalogue.moving import settled
 from ..kinds import POINT, join
 from ..language.printing import noun, sentence, why_locked
