@@ -3,7 +3,22 @@
 from contextvars import ContextVar
 from types import MappingProxyType
 
-from . import circles, conics, images, marks, measures, moving, points, polars, shapes, straights, telling, transformations
+from . import (
+    circles,
+    conics,
+    explaining_images,
+    images,
+    many_images,
+    marks,
+    measures,
+    moving,
+    points,
+    polars,
+    shapes,
+    straights,
+    telling,
+    transformations,
+)
 from .construction import Construction
 
 #: The rows of the shelf, in order.
@@ -73,7 +88,9 @@ CATALOGUE = Catalogue(
         *shapes.SHAPES,
         *conics.CONICS,
         *polars.POLARS,
+        *many_images.MANY_IMAGES,
         *transformations.TRANSFORMATIONS,
+        *explaining_images.EXPLAINING_IMAGES,
         *images.IMAGES,
         *moving.MOVING,
         *measures.READINGS,
