@@ -14,13 +14,13 @@ def snapped(settings: Settings, at: Place) -> Place:
         return at
     step, (x, y) = settings.spacing, at
     if settings.ground != "triangles":
-        return _tidy(round(x / step) * step), _tidy(round(y / step) * step)
+        return tidy(round(x / step) * step), tidy(round(y / step) * step)
     rows = [row + shift for row in (round(y / (step * _SLANT)),) for shift in (-1, 0, 1)]
     near = [((round(x / step - row / 2) + row / 2) * step, row * _SLANT * step) for row in rows]
     px, py = min(near, key=lambda place: (place[0] - x) ** 2 + (place[1] - y) ** 2)
-    return _tidy(px), _tidy(py)
+    return tidy(px), tidy(py)
 
 
-def _tidy(number):
-    """Without the dust that a product of decimals leaves: 0.30000000000000004 is 0.3."""
+def tidy(number: float) -> float:
+    """A number without the dust that a product of decimals leaves: 0.30000000000000004 is 0.3."""
     return float(f"{number:.12g}")

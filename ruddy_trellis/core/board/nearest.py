@@ -83,13 +83,14 @@ def _foot(straight, at):
 
 
 def nearest_place(board: Board, ids: Sequence[str], at: Place) -> float:
-    """The place on a path that is nearest to a position, within the ends of the path.
+    """The place on a path that is nearest to a position, to seven digits, within the ends of the path.
 
     Args:
         ids: of one path, or of the two ends of a side.
         at: a position, board units.
     """
-    return min(max(_nearest_place(board, ids, at), -limits.COORDINATE), limits.COORDINATE)
+    place = min(max(_nearest_place(board, ids, at), -limits.COORDINATE), limits.COORDINATE)
+    return float(f"{place:.7g}")  # no eye tells more of a path, and it is written out in the working
 
 
 def _nearest_place(board, ids, at):

@@ -83,7 +83,7 @@ GAP_KINDS = {
     "count": GapKind("type how many", "a whole number", literal="number"),
     "typed": GapKind("type a number", "a number", literal="number"),
     "corners": GapKind("pick corners; the first again to close", "at least three points", points=-1, hands="many"),
-    "path": GapKind("pick a line, circle or curve", "a segment, ray, line, circle, arc or conic", single=PATHS, points=2),
+    "path": GapKind("pick a line, circle or curve", "a segment, ray, line, circle, arc, conic or locus", single=(*PATHS, LOCUS), points=2),
     "ride": GapKind(
         "pick a line, circle or curve",
         "a segment, ray, line, circle, arc, conic, polygon or locus",

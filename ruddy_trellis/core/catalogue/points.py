@@ -5,7 +5,8 @@ from collections.abc import Mapping
 from ..arithmetic import ARRAYS, FLOATS, Undefined
 from ..formulas import arcs, conic_crossings, conics, intersections
 from ..formulas import points as formulas
-from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, ROUNDS, STRAIGHTS
+from ..kinds import ARC, CIRCLE, CONIC, LOCUS, POINT, POLYGON, ROUNDS, STRAIGHTS
+from ..sampling import locus_crossings
 from .construction import Construction, Part
 from .places import free_place
 
@@ -49,6 +50,7 @@ _MEETINGS = {
     ("straight", CONIC): (2, conics.straight_conic, conics.other_on_straight_conic),
     ("round", CONIC): (4, _round_conic, None),
     (CONIC, CONIC): (4, conic_crossings.conic_conic, None),
+    **{(LOCUS, family): (4, locus_crossings.crossing, None) for family in ("straight", "round", CONIC, LOCUS)},
 }
 
 
@@ -81,11 +83,14 @@ def _crossing(kinds, words):
 
 
 def _followed_crossing(kinds, words):
-    """How a crossing of two conics is followed; None for crossings whose rules need not know where they were."""
+    """How a crossing of two conics, or with a locus, is followed; None for crossings whose rules need not know where they were."""
     (count, _, _), swapped = _meeting(kinds)
     if count < 4:
         return None
     which = ORDER.index(words.get("which", "first"))
+
+    if LOCUS in (kinds["a"], kinds["b"]):
+        return lambda m, before, a, b, *near: locus_crossings.followed(m, *((b, a) if swapped else (a, b)), which, near)
 
     def follow(m, before, a, b, *near):
         pairs = [tuple(_as_conic(m, one) for one in pair) for pair in (before or (), (a, b)) if pair]
@@ -120,7 +125,12 @@ def _crossing_that_is_there(fills, board):
 
 
 def _all_crossings(kinds, fills, board):
-    return [Part("intersection", {**fills, **choice}) for choice in crossing_choices(kinds)]
+    """Of two paths all crossings that there can be; of a locus, of which nobody knows how many there can be, those there are."""
+    choices = crossing_choices(kinds)
+    if LOCUS in kinds.values():
+        there = tuple(choice for choice in choices if board.value_of("intersection", {**fills, **choice}) is not None)
+        choices = there or choices[:1]
+    return [Part("intersection", {**fills, **choice}) for choice in choices]
 
 
 def _centre(kinds, words):

@@ -3,6 +3,7 @@
 from typing import Any
 
 from ..board import Board, numbers_of
+from ..board.lattice import tidy
 from ..catalogue import CATALOGUE
 from ..display.text import thing_value_text, value_text
 from ..edits import Move
@@ -62,9 +63,9 @@ def nudge(hand, message: messages.Nudge) -> Doing:
         if step.construction.moves == "turning":
             numbers[id] = [value + message.by[0]]
         elif step.construction.moves == "hanging":
-            numbers[id] = [off + by for off, by in zip(numbers_of(step), message.by)]
+            numbers[id] = [tidy(off + by) for off, by in zip(numbers_of(step), message.by)]
         else:
-            to = (value[0] + message.by[0], value[1] + message.by[1])
+            to = (tidy(value[0] + message.by[0]), tidy(value[1] + message.by[1]))
             numbers[id] = list(to) if step.construction.moves == "free" else [place_near(board, id, to)]
     if not numbers:
         names = join(noun(board, id) for id in asked)

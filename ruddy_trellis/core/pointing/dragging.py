@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..board.board import Board
-from ..board.lattice import snapped
+from ..board.lattice import snapped, tidy
 from ..board.pegs import numbers_of
 from ..catalogue.moving import settled
 from ..kinds import POINT, join
@@ -64,7 +64,7 @@ class Drag:
 
 
 def _bounded(coordinate):
-    return min(max(coordinate, -COORDINATE), COORDINATE)
+    return tidy(min(max(coordinate, -COORDINATE), COORDINATE))
 
 
 def grab(board: Board, ids: Sequence[str], at: Place) -> Drag:

@@ -142,9 +142,8 @@ def _size(corners):
 def _new_point(board, at, paths, tolerance):
     """The point that a click makes: at a crossing, on a path, or free."""
     best = None
-    crossing = [ids for ids in paths[:5] if board.kind_of(ids[0]) != LOCUS]
-    for number, a in enumerate(crossing):
-        for b in crossing[number + 1 :]:
+    for number, a in enumerate(paths[:5]):
+        for b in paths[number + 1 : 5]:
             first, second = sorted((a, b), key=lambda ids: board.place(ids[0]))
             found = crossing_near(board, first, second, at)
             if found and (distance := _gap(found.at, at)) <= tolerance * _CROSSING_REACH:
