@@ -18,7 +18,7 @@ ANSWERED_BY = {"hover": "under", "complete": "completions", "select": "offers"}
 UNSEEN = {"prompt", "heard", "said", "stuck"}
 #: How long nothing goes or comes until all that an act brings about is over, in seconds; and how long after something has
 #: changed: the panel is asked for again, and the list of what is seen is told, 60 ms later. And how long that is waited for.
-QUIET, DRAWN, PATIENCE = 0.04, 0.1, 2
+QUIET, DRAWN, PATIENCE = 0.04, 0.1, 6
 
 
 class BoardPage:

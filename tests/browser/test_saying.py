@@ -43,6 +43,20 @@ class SayingTest(BrowserTest):
         self.assertIn("there already", b.toast())
         self.assertEqual(len(b.board), 4)
 
+    def test_sentences_typed_without_waiting_and_one_to_be_put_right(self):
+        b = self.b
+        self.page.focus("#typed")
+        self.page.keyboard.type("A = (0, 0)\nB = (4, 0)\nthe midpoint of AB\nthe midpoint of AX\n")
+        b.settle()
+        self.assertEqual(b.working()[2:], ["C is the midpoint of AB"])
+        self.assertEqual(self.page.input_value("#typed"), "the midpoint of AX", "what is refused comes back")
+        self.page.hover("#sentence .way >> nth=0")
+        b.settle()
+        self.assertEqual(b.lit(), ["s1", "s2"], "what a sentence is about is lit")
+        self.page.mouse.move(500, 300)
+        b.settle()
+        self.assertEqual(b.lit(), [])
+
     def test_a_rosette_of_twelve_in_twenty_gestures(self):
         b = self.b
         b.tool("sp")
@@ -91,3 +105,48 @@ class SayingTest(BrowserTest):
         self.assertIn("14 things", b.sentence())
         b.take_offer("join each to P1")
         self.assertEqual(sum(step.does == "segment" for step in b.board.steps), 13)
+
+    def test_a_whole_figure_by_things_first(self):
+        b = self.b
+        for at in ((-4, -3), (5, -2), (0, 4)):
+            b.tool("pp")
+            b.click(*at)
+        b.escape()
+
+        def choose(*names):
+            b.escape()
+            for number, name in enumerate(names):
+                b.click_point(name, shift=number > 0)
+
+        choose("A", "B", "C")
+        b.take_offer("the polygon through A, B, C")
+        for corner, rest in (("A", "BC"), ("B", "AC"), ("C", "AB")):
+            choose(corner, *rest)
+            b.take_offer(f"the altitude from {corner} to {rest}")
+        choose("A", "B", "C")
+        b.take_offer("the orthocentre of ABC")
+        choose("A", "B")
+        b.take_offer("the length of AB")
+        choose("A", "B", "C")
+        b.take_offer("the angle ABC")
+        b.escape()
+        b.click(0.5, 2)
+        b.take_offer("the area of ABC")
+        for near in ((0.216, 2.06), (-2.26, -1.55)):
+            b.escape()
+            b.click(*near)
+            self.assertIn("altitude", b.sentence())
+            self.page.click("#sentence button:text-is('Hide')")
+            b.settle()
+        choose("D")
+        b.open_drawer("look")
+        self.page.fill("[data-rename]", "Hub")
+        self.page.keyboard.press("Enter")
+        b.settle()
+        names = [line.split(" is ")[1] for line in b.working()]
+        self.assertEqual(names[3:], [
+            "the polygon through A, B, C", "the altitude from A to BC", "the altitude from B to AC", "the altitude from C to AB",
+            "the orthocentre of ABC", "the length of AB", "the angle ABC", "the area of ABC",
+        ])  # fmt: skip
+        self.assertIn("Hub is the orthocentre of ABC", b.working())
+        self.assertEqual(sum(step.look.hidden for step in b.board.steps), 2)

@@ -18,7 +18,7 @@ class TellingTest(BrowserTest):
             "ABC is the polygon through A, B, C",
             "r is the reflection in m",
             "the images of ABC under r",
-            "the workings of A′",
+            "the explanation of A′",
             "v is the length of A and A′",
         )
         b.escape()

@@ -175,7 +175,7 @@ class MapTest(unittest.TestCase):
             "the family of ABC under t, 0 times": "1 to 500",
             "the family of ABC under t, often": "does not fit",
             "the family of ABC under t, for 1 to 9999 step 0.1": "At most",
-            "the workings of A": "not the image of a point",
+            "the explanation of A": "not the image of a point",
             "t is the rotation about O by ABC degrees": "number",
         }.items():
             with self.subTest(sentence), self.assertRaises(Refusal) as caught:
@@ -189,7 +189,7 @@ class MapTest(unittest.TestCase):
         self.assertEqual(found[:2], ["the images of ABC and O under r", "the images of ABC and O under t"])
 
     def test_workings_of_a_reflection(self):
-        f = figure(BED + "r is the reflection in p\nA′ is the image of A under r\nthe workings of A′")
+        f = figure(BED + "r is the reflection in p\nA′ is the image of A under r\nthe explanation of A′")
         self.assertEqual(
             [step.does for step in f.board.steps[-5:]], ["segment", "foot", "equal_length", "equal_length", "right_angle_mark"]
         )

@@ -7,12 +7,12 @@ from .example_figures import MIRROR
 from .places import free_corner
 
 
-def _workings(kinds, fills, board):
+def _explanation(kinds, fills, board):
     """What shows how an image comes about, as ordinary steps: to the image, to the mirror, from the centre."""
     (id,) = fills["image"]
     step = board.step(id)
     if step.does != "image_point":
-        raise Refusal(f"{board.name(id)} is not the image of a point. The workings are shown for points, one by one or many at once.")
+        raise Refusal(f"{board.name(id)} is not the image of a point. Images of points can be explained, many at once too.")
     of, by = step.fills["of"], board.step(step.fills["by"][0])
     if by.does in ("reflection", "glide_reflection"):
         mirror = by.fills["mirror"]
@@ -56,20 +56,21 @@ def _points_of(board, ids):
 
 EXPLAINING_IMAGES = (
     Construction(
-        key="workings",
-        sentence="the workings of {image:point}",
+        key="explanation",
+        sentence="the explanation of {image:point}",
         also=(
-            "working of {image}",
-            "show workings of {image}",
+            "[show] (working|workings) of {image}",
+            "explain {image}",
+            "how {image} (comes about|is made)",
         ),
         makes=SEGMENT,
         formula=None,
-        expands=_workings,
+        expands=_explanation,
         group="Transform",
-        tool="workings",
+        tool="explain",
         keys="wk",
         likely=25,
-        example=MIRROR + "t is the reflection in p\nA′ is the image of A under t\nthe workings of A′",
+        example=MIRROR + "t is the reflection in p\nA′ is the image of A under t\nthe explanation of A′",
     ),
     Construction(
         key="prediction",

@@ -7,6 +7,7 @@ from ..board.board import Board
 from ..board.step import Step
 from ..catalogue import CATALOGUE
 from ..language import completion
+from ..language.equation import NoEquals
 from ..language.expression import Formula
 from ..language.fills import fill_to_json, is_ids
 from ..language.names import check_name
@@ -54,7 +55,7 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
         words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
         # An equation that cannot be taken is explained by what is wrong with it.
         said_why = why if words and not sure and "=" not in reader.text else refusal
-        if near and isinstance(said_why, NoSentence):
+        if near and isinstance(said_why, (NoSentence, NoEquals)):
             raise Refusal(f"“{text[:60]}” is no sentence here. What is near it stands at the foot; Enter takes the first.", ways=near)
         raise Refusal(said_why.sentence, said_why.place if said_why is refusal else None, ways=near)
     meant = [one for one in found if one.score > found[0].score - _CLOSE]

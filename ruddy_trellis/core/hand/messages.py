@@ -78,6 +78,13 @@ class Complete(_Message):
     text: Text
 
 
+class Consider(_Message):
+    """Show what a sentence is about and would make, without saying it."""
+
+    t: Literal["consider"]
+    text: Text
+
+
 class Select(_Message):
     t: Literal["select"]
     ids: Ids
@@ -198,6 +205,7 @@ Message = Annotated[
     | Say
     | Put
     | Complete
+    | Consider
     | Select
     | Offer
     | DoEdit

@@ -2,7 +2,9 @@
 
 from typing import Any
 
+from ..display import display
 from ..edits import Add, said
+from ..edits.adding import tried
 from ..edits.saying import completions
 from ..language.completion import MOST
 from ..language.printing import sentence
@@ -173,6 +175,18 @@ def complete(hand, message: messages.Complete) -> Doing:
     yield {"t": "completions", "for": message.text, "ways": ways}
 
 
+def consider(hand, message: messages.Consider) -> Doing:
+    """Light what a sentence that stands to be chosen is about, and draw faintly what it would make."""
+    board = hand.board
+    try:
+        ahead, added = tried(board, Add(steps=said(message.text, board)))
+    except Refusal:
+        yield {"t": "considered", "lights": [], "items": []}
+        return
+    lights = [id for step in added for id in step.inputs if id in board]
+    yield {"t": "considered", "lights": lights, "items": display(ahead, hand.table.extent, [step.id for step in added])}
+
+
 HANDLERS: dict[type, Any] = {
     messages.Tool: take_tool,
     messages.Hover: hover,
@@ -181,4 +195,5 @@ HANDLERS: dict[type, Any] = {
     messages.Finish: finish,
     messages.Say: say,
     messages.Complete: complete,
+    messages.Consider: consider,
 }

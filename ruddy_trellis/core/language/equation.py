@@ -22,6 +22,10 @@ def with_each_sign(text: str) -> tuple[str, str]:
     return re.sub(r"(^|=)(\s*)±\s*", r"\1\2", text).replace("±", "+"), text.replace("±", "−")
 
 
+class NoEquals(Refusal):
+    """What has no “=”, so that it was hardly meant as an equation."""
+
+
 class NoEquation(Refusal):
     """What reads as an equation in x and y, and is none that anything is made from."""
 
@@ -34,7 +38,9 @@ def coefficients(text: str):
         Refusal: with the place in the text, where it is not an equation in x and y of at most degree 2.
     """
     left, equals, right = text.partition("=")
-    if not equals or "=" in right:
+    if not equals:
+        raise NoEquals(f"An equation has one “=”. {_WANTED}")
+    if "=" in right:
         raise Refusal(f"An equation has one “=”. {_WANTED}")
     trees = []
     for side, start in ((left, 0), (right, len(left) + 1)):

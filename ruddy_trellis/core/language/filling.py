@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Collection
+from itertools import islice
 from typing import Any
 
 from .. import limits
@@ -126,18 +127,18 @@ def _read_things(gap, text, board):
     raise Refusal((f"Nothing here is called {text[:30]}. " if text else "") + _what_there_is(kind, board))
 
 
-def fitting_names(kind: Any, board: SeenBoard):
-    """The names of everything on the board that fills a gap of this kind alone, or helps to."""
-    return names_of_kinds({*kind.single, *((POINT,) if kind.points else ())}, board)
+def fitting_names(kind: Any, board: SeenBoard, most: int | None = None):
+    """The names of everything on the board that fills a gap of this kind alone, or helps to; of the first few, where so said."""
+    return names_of_kinds({*kind.single, *((POINT,) if kind.points else ())}, board, most)
 
 
-def names_of_kinds(kinds: Collection[str], board: SeenBoard):
-    """The names of all things of some kinds, in the order of the board."""
-    return [board.name(step.id) for step in board.steps if step.makes in kinds]
+def names_of_kinds(kinds: Collection[str], board: SeenBoard, most: int | None = None):
+    """The names of all things of some kinds, in the order of the board; of the first few, where so said."""
+    return [board.name(step.id) for step in islice((step for step in board.steps if step.makes in kinds), most)]
 
 
 def _what_there_is(kind, board):
-    names = fitting_names(kind, board)
+    names = fitting_names(kind, board, 12)
     if not names:
         return f"{kind.goes}, and the board has none yet."
-    return f"Here fits {kind.wants}: {join(names[:12], last='or')}."
+    return f"Here fits {kind.wants}: {join(names, last='or')}."

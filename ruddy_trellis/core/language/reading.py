@@ -57,7 +57,7 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
     low = lower(bare)
     for construction in sentences:
         for ways, firsts in _ways(construction):
-            if not any(low.startswith(first) for first in firsts):
+            if not low.startswith(firsts):
                 continue
             try:
                 for fills in _matches(ways, bare, low, board, tries):

@@ -67,7 +67,7 @@ def points_of(part: list[Token], whole: str, board: SeenBoard, count: int) -> tu
             raise Refusal(f"Nothing here is called {token.text[:30]}.")
         found += [known[one] for one in ways[0]]
     if count and len(found) != count:
-        raise Refusal(f"{text_of(part, whole)[:30]} names {len(found)} points; here go {count}.")
+        raise Refusal(f"{text_of(part, whole)[:30]} names {len(found)} point{'s' * (len(found) != 1)}; here go {count}.")
     return tuple(found)
 
 

@@ -18,6 +18,9 @@ from .tokens import IDLE, LINKING, Token, tokens
 
 #: How many sentences are offered, and how many of the likeliest are tried to be filled.
 _OFFERED, _TRIED = 3, 24
+#: How many are filled, of which the nearest are offered; what a name of the text costs that a sentence has no place for; and
+#: how much further than the nearest one may be.
+_FILLED, _UNUSED, _FAR = 6, 0.8, 1.2
 #: How alike two words have to be to be taken for the same, wrongly typed.
 _ALIKE = 0.74
 
@@ -29,15 +32,16 @@ def suggestions(text: str, board: SeenBoard, sentences: Any, check: Callable[...
     words = {token.word for token in said if token.word not in IDLE and token.word not in LINKING and not board.ids_named(token.text)}
     if not words and not names:
         return ()
-    ranked = _ranked(words, sentences)
-    found: list[str] = []
-    for construction in ranked:
-        if len(found) == _OFFERED:
+    found: dict[str, float] = {}
+    for worth, construction in _ranked(words, sentences):
+        if len(found) == _FILLED:
             break
-        sentence = _filled(construction, names, numbers, board, check)
-        if sentence is not None and sentence not in found:
-            found.append(sentence)
-    return tuple(found)
+        filled = _filled(construction, names, numbers, board, check)
+        if filled is not None:
+            sentence, unused = filled
+            found.setdefault(sentence, worth - _UNUSED * unused)
+    near = sorted(found, key=lambda sentence: -found[sentence])[:_OFFERED]
+    return tuple(sentence for sentence in near if found[sentence] > found[near[0]] - _FAR)
 
 
 def _number(token: Token, board: SeenBoard) -> float | None:
@@ -62,8 +66,8 @@ def _named(said: list[Token], board: SeenBoard) -> list[str]:
     return list(dict.fromkeys(found))
 
 
-def _ranked(words: set[str], sentences: Any) -> list[Any]:
-    """The constructions that have the most of a text's words in one of their ways to be said, and the least besides."""
+def _ranked(words: set[str], sentences: Any) -> list[tuple[float, Any]]:
+    """How near the constructions are that have the most of a text's words in one of their ways to be said, and the least besides."""
     ways = [(construction, *_own_words(construction)) for construction in sentences]
     known = frozenset().union(*(every for _, _, every in ways))
     meant = {word if word in known else _spelt_right(word, known) for word in words}
@@ -74,7 +78,7 @@ def _ranked(words: set[str], sentences: Any) -> list[Any]:
         best = max((1.15 * len(own & meant) - 0.15 * len(own) for own in all_own if not own.isdisjoint(meant)), default=0.0)
         if best > 0:
             ranked.append((best - 0.001 * construction.likely, construction))
-    return [construction for _, construction in sorted(ranked, key=lambda pair: -pair[0])[:_TRIED]]
+    return sorted(ranked, key=lambda pair: -pair[0])[:_TRIED]
 
 
 @for_each
@@ -91,9 +95,11 @@ def _spelt_right(word: str, known: frozenset[str]) -> str:
     return next(iter(difflib.get_close_matches(word, near, 1, _ALIKE)), word)
 
 
-def _filled(construction: Any, names: list[str], numbers: list[float], board: SeenBoard, check: Callable[..., None]) -> str | None:
-    """The sentence of a construction with things from the text in its gaps, then with what else is on the board; None where
-    that does not fit."""
+def _filled(
+    construction: Any, names: list[str], numbers: list[float], board: SeenBoard, check: Callable[..., None]
+) -> tuple[str, int] | None:
+    """The sentence of a construction with things from the text in its gaps, then with what else is on the board, and how many
+    things of the text have no place in it; None where that does not fit."""
     left, typed, fills = list(names), list(numbers), {}
     for gap in construction.gaps:
         if gap.optional:
@@ -106,7 +112,7 @@ def _filled(construction: Any, names: list[str], numbers: list[float], board: Se
         check(construction, fills, board)
     except Refusal:
         return None
-    return phrase(construction, fills, board.names, full=True, board=board)
+    return phrase(construction, fills, board.names, full=True, board=board), len(left)
 
 
 def _one_fill(gap: Any, left: list[str], typed: list[float], board: SeenBoard) -> Any:
@@ -126,7 +132,7 @@ def _one_fill(gap: Any, left: list[str], typed: list[float], board: SeenBoard) -
             left[:] = [id for id in left if id not in taken]
             return taken
     if kind.single and not kind.literal:
-        others = names_of_kinds(kind.single, board)
+        others = names_of_kinds(kind.single, board, 1)
         return (board.ids_named(others[0])[0],) if others else None
     if kind.literal == "word":
         return kind.options[0]

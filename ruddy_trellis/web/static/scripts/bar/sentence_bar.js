@@ -19,13 +19,14 @@ function button(text, act, className = "go") {
 }
 
 export class SentenceBar {
-  /** @param {object} acts say, complete, offer, stop, hide, another, remove, warn, finish */
+  /** @param {object} acts say, complete, consider, offer, stop, hide, another, remove, warn, finish */
   constructor(acts) {
     this.acts = acts;
     this.line = document.getElementById("sentence");
     this.typed = /** @type {HTMLInputElement} */ (document.getElementById("typed"));
     this.ways = document.getElementById("ways");
     this.chosen = -1;
+    this.sent = []; // what was said and is not answered
     this.rest();
     this.line.addEventListener("focusout", (event) => {
       const list = this.line.querySelector(".ways");
@@ -45,6 +46,7 @@ export class SentenceBar {
   }
 
   show(...parts) {
+    if (this.considered) this.acts.consider((this.considered = null));
     this.line.replaceChildren(...parts);
   }
 
@@ -70,10 +72,10 @@ export class SentenceBar {
     const parts = chips.map((chip) =>
       "words" in chip ? word(chip.words.trim()) : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
     );
-    parts.push(...ways.map((way) => button(way, () => this.acts.say(way), "go way")));
+    parts.push(...ways.map((way) => button(way, () => this.send(way), "go way")));
     if (chips.some((chip) => chip.shown?.includes("when they are all"))) parts.push(button("These are all (Enter)", this.acts.finish));
     if (chips.some((chip) => chip.shown?.includes("to close"))) parts.push(button("Close it (Enter)", this.acts.finish));
-    parts.push(button("Stop (Esc)", this.acts.stop));
+    parts.push(button("Put it down (Esc)", this.acts.stop));
     this.show(...parts);
     const next = chips.find((chip) => chip.next);
     this.typed.placeholder = next ? `or type it: ${next.shown.replace(/^.*\+ /, "")}` : "or type a sentence";
@@ -163,9 +165,29 @@ export class SentenceBar {
   enter() {
     const text = this.chosen >= 0 ? this.list[this.chosen].text : this.typed.value;
     if (this.chosen >= 0) return this.take(this.chosen);
-    if (this.near && text === this.nearFor) this.acts.say(this.near[0]);
-    else if (text.trim()) this.acts.say(text);
+    if (this.near && text === this.nearFor) this.send(this.near[0]);
+    else if (text.trim()) this.send(text);
     else this.acts.finish();
+  }
+
+  /** Say a sentence. The field is free for the next one at once; what is refused comes back. */
+  send(text) {
+    if (!this.acts.say(text)) return;
+    this.sent.push(text);
+    this.clear();
+  }
+
+  clear() {
+    this.typed.value = "";
+    this.typed.classList.remove("wrong");
+    this.near = null;
+    this.showWays([]);
+  }
+
+  /** The line broke: what was on its way comes back into the field, for nobody knows whether it arrived. */
+  unanswered() {
+    if (!this.typed.value) this.typed.value = this.sent.join(" ");
+    this.sent = [];
   }
 
   /** A key that begins what a gap takes was pressed elsewhere. */
@@ -177,20 +199,20 @@ export class SentenceBar {
 
   /** What was typed has been taken. */
   taken() {
-    this.typed.value = "";
-    this.typed.classList.remove("wrong");
-    this.near = null;
-    this.showWays([]);
+    this.sent.shift();
   }
 
-  /** What was typed was refused; it stays, to be put right. Sentences that are near, or are meant, stand beside it: Enter takes
+  /** What was typed was refused; it comes back, to be put right, unless the next sentence is being typed already. Sentences that are near, or are meant, stand beside it: Enter takes
    *  the first. */
   refused(place, ways = []) {
+    const text = this.sent.shift();
+    if (text !== undefined && this.typed.value) return;
+    this.typed.value = text ?? this.typed.value;
     this.near = null;
     if (ways.length) {
       this.near = ways;
       this.nearFor = this.typed.value;
-      this.show(word("Enter for", "soft"), ...ways.map((way) => button(way, () => this.acts.say(way), "go way")));
+      this.show(word("Enter for", "soft"), ...ways.map((way) => this.nearButton(way)));
       hear(`Enter for: ${ways.join("; or: ")}`);
     }
     if (document.activeElement !== this.typed) return;
@@ -201,6 +223,19 @@ export class SentenceBar {
       const lead = this.typed.value.slice(shift).length - this.typed.value.slice(shift).trimStart().length;
       this.typed.setSelectionRange(shift + lead + place, shift + lead + place + 1);
     }
+  }
+
+  /** A sentence to choose: what it is about is lit, and what it would make is drawn, as long as one looks at it. */
+  nearButton(way) {
+    const one = button(way, () => this.send(way), "go way");
+    const consider = (text) => {
+      if (this.considered === text) return;
+      this.considered = text;
+      this.acts.consider(text);
+    };
+    for (const here of ["pointerenter", "focus"]) one.addEventListener(here, () => consider(way));
+    for (const gone of ["pointerleave", "blur"]) one.addEventListener(gone, () => consider(null));
+    return one;
   }
 
   showWays(ways) {
@@ -251,7 +286,7 @@ export class SentenceBar {
     else if (event.key === "Escape") {
       event.stopPropagation();
       if (many) this.showWays([]);
-      else if (this.typed.value) this.taken();
+      else if (this.typed.value) this.clear();
       else {
         this.typed.blur();
         this.acts.stop();

@@ -12,7 +12,7 @@ const sentence = document.getElementById("sentence");
 const back = /** @type {HTMLButtonElement} */ (document.getElementById("story-back"));
 const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
 const HINT_AT_REST = "Click a thing to read what it is.";
-let hint = "Drag a diamond and watch what stays true.";
+let hint = "Drag a peg (◆) and watch what stays true.";
 
 const token = kept.read("copy") ?? page.dataset.fresh;
 kept.write("copy", token);

@@ -27,7 +27,10 @@ let pendingItems = []; // the new points of the running sentence
 
 const boardId = document.getElementById("board").dataset.board;
 const view = new BoardView(`/boards/${boardId}/live`, {
-  connected: () => hovers.clear(),
+  connected() {
+    hovers.clear();
+    bar.unanswered();
+  },
   board({ back }) {
     if (back !== undefined) view.note(back === null ? "Saved" : "An earlier state");
     select(selected.filter((id) => drawing.things.has(id)));
@@ -117,6 +120,11 @@ line.on("which", ({ at, reach, ways }) => {
   const place = { x: port.px(at[0]), y: port.py(at[1]) };
   const acts = ways.map(({ id, words }) => ({ words, light: id, act: () => line.send("click", { at, reach, id }) }));
   showChoices(place, "Which one?", acts, (id) => drawing.markOnly("lit", id ? [id] : []));
+});
+
+line.on("considered", ({ lights, items }) => {
+  drawing.markOnly("lit", bar.considered ? lights : []);
+  drawing.preview(bar.considered ? items : pendingItems);
 });
 
 line.on("gathered", ({ ids }) => select(ids));
@@ -244,6 +252,11 @@ function movePointerWords(event) {
 const bar = new SentenceBar({
   say: (text) => line.send("say", { text }),
   complete: (text) => line.send("complete", { text: text.slice(0, 500) }),
+  consider: (text) => {
+    if (text) return line.send("consider", { text });
+    drawing.markOnly("lit", []);
+    drawing.preview(pendingItems);
+  },
   offer: (number) => line.send("offer", { number }),
   stop,
   finish: () => line.send("finish"),
