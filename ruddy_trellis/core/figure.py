@@ -6,10 +6,11 @@ from .board.board import Board
 from .board.settings import Settings
 from .edits.models import Add, Move, NewStep
 from .edits.prepare import perform
-from .edits.saying import said
+from .edits.saying import claim_said, said
 from .language.fills import fill_to_json
 from .language.printing import sentence, working_text
 from .refusal import Refusal
+from .truth.verdicts import Verdict, verdict
 
 
 class Figure:
@@ -62,6 +63,19 @@ class Figure:
             if self.board.step(id).is_reading:
                 return self.board.value(id)
         raise Refusal(f"There is no reading called {name}.")
+
+    def claim(self, text: str, seconds: float = 5.0) -> Verdict:
+        """Try a claim such as "A, B and C are in line" or "AB = CD"; the figure stays as it is.
+
+        Args:
+            seconds: how long a proof is looked for at most.
+
+        Raises:
+            Refusal: where the text claims nothing that can be tried of this figure.
+        """
+        ahead = self.board.copy()
+        perform(ahead, Add(steps=claim_said(text, self.board)))
+        return verdict(ahead, ahead.steps[-1].id, seconds)
 
     def working(self) -> str:
         """The construction as text, a sentence a line."""

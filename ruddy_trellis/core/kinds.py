@@ -8,7 +8,7 @@ POLYGON, SECTOR, CHORD_REGION = "polygon", "sector", "chord_region"
 NUMBER, MARK = "number", "mark"
 SIMILARITY, AFFINITY, INVERSION = "similarity", "affinity", "inversion"
 FAMILY, LOCUS, MOTION = "family", "locus", "motion"
-WORDS_ON_BOARD, REVEAL = "words", "reveal"
+WORDS_ON_BOARD, REVEAL, CLAIM = "words", "reveal", "claim"
 
 #: Straight things that have two ends.
 SPANS = (SEGMENT, VECTOR)

@@ -14,3 +14,7 @@ class Undefined(ArithmeticError):
 
 class NotAlgebraic(ArithmeticError):
     """The formula has no form in exact arithmetic: an angle in degrees is not an algebraic number."""
+
+
+class TooDear(NotAlgebraic):
+    """The exact form would take too long, or grow too large."""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from typing import Any
 
 from ..arithmetic import FLOATS, Arithmetic
@@ -292,14 +292,21 @@ class Board(Structure):
         """Compute every value again."""
         self._compute(range(len(self.steps)))
 
-    def evaluate(self, m: Arithmetic, numbers_by_id: Mapping[str, Sequence[Any]] | None = None) -> dict[str, Any]:
+    def evaluate(
+        self,
+        m: Arithmetic,
+        numbers_by_id: Mapping[str, Sequence[Any]] | None = None,
+        instead: Callable[[Step, list[Any], list[Any]], Any] | None = None,
+    ) -> dict[str, Any]:
         """Every value in another arithmetic.
 
         Args:
             m: the arithmetic.
             numbers_by_id: typed numbers to use instead of a step's own, e.g. arrays of coordinates of a free point.
+            instead: a function of a step, of the values that it is made from and of all before it, giving its value where that is not to be
+                computed by its formula, or None.
 
         Returns:
             The values by id; None where a step is undefined (in arrays: NaN in that place).
         """
-        return evaluated(self.steps, self._plans, m, numbers_by_id)
+        return evaluated(self.steps, self._plans, m, numbers_by_id, instead)

@@ -1,7 +1,7 @@
 """The value of a step from the values of those before it: in floats, or in another arithmetic."""
 
 import logging
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from typing import Any
 
 from ..arithmetic import ARRAYS, FLOATS, Arithmetic, Undefined
@@ -46,7 +46,11 @@ def note_broken(step: Step) -> None:
 
 
 def evaluated(
-    steps: Sequence[Step], plans: Sequence[Plan], m: Arithmetic, numbers_by_id: Mapping[str, Sequence[Any]] | None = None
+    steps: Sequence[Step],
+    plans: Sequence[Plan],
+    m: Arithmetic,
+    numbers_by_id: Mapping[str, Sequence[Any]] | None = None,
+    instead: Callable[[Step, list[Any], list[Any]], Any] | None = None,
 ) -> dict[str, Any]:
     """Every value in another arithmetic; see ``Board.evaluate``."""
     given = numbers_by_id or {}
@@ -61,7 +65,9 @@ def evaluated(
             try:
                 if plan.settings:
                     things.append(plan.settings_of(plans))
-                value = plan.formula(m, *things, *map(m.number, numbers))
+                value = instead(step, things, values) if instead else None
+                if value is None:
+                    value = plan.formula(m, *things, *map(m.number, numbers))
                 if m is ARRAYS:
                     value = undefined_as_a_whole(value)
             except (Undefined, OverflowError, ZeroDivisionError):

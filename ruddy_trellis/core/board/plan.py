@@ -10,6 +10,7 @@ from ..kinds import (
     ARC,
     CHORD_REGION,
     CIRCLE,
+    CLAIM,
     FAMILY,
     LOCUS,
     MARK,
@@ -105,7 +106,7 @@ def _is_number(value: Any) -> bool:
 #: For each kind of thing, whether a value of it is finite. Where the point that a thing starts from, or its centre, is
 #: finite, so is the rest of it, which comes from differences of such points. Families and loci look after themselves.
 _FINITE: dict[str, Callable[[Any], bool] | None] = {
-    **dict.fromkeys((POINT, *STRAIGHTS, CIRCLE, ARC, SECTOR, CHORD_REGION, REVEAL, WORDS_ON_BOARD), None),
+    **dict.fromkeys((POINT, *STRAIGHTS, CIRCLE, ARC, SECTOR, CHORD_REGION, REVEAL, WORDS_ON_BOARD, CLAIM), None),
     **dict.fromkeys((POLYGON, MARK), _are_points),
     NUMBER: _is_number,
     **dict.fromkeys((FAMILY, LOCUS), lambda value: True),

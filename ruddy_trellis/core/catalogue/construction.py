@@ -68,6 +68,8 @@ class Construction:
         name_prefix, name_suffix: what that automatic name begins and ends with.
         undefined: why it may have no value, in words that follow "because".
         distinct: whether the points that fill it must all differ.
+        needs: what of the plane it depends on besides the things it is made from: "size" (a unit of length), "direction" (what is
+            level), "origin". ``lengths``: gaps in which a typed number is a length, which needs a unit as well.
         likely: its place among the offers for a selection; the smallest comes first.
         helper: whether it is drawn as a helper line at first. ``looks_like``: the gap of the thing that it looks like then.
         aliases: other sentences that are read as this one. ``also``: other ways to say it, as ``language/patterns`` reads them.
@@ -104,6 +106,8 @@ class Construction:
     name_suffix: str = ""
     undefined: str = ""
     distinct: bool = True
+    needs: tuple = ()
+    lengths: tuple = ()
     likely: float = 50
     helper: bool = False
     looks_like: str = ""

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from ..formulas.claims import PROPERTIES
 from ..kinds import (
     AFFINITY,
     CIRCLE,
@@ -38,12 +39,13 @@ class GapKind:
         wants: the noun for what is accepted, for a refusal: "a point".
         single: kinds of thing that fill the gap alone.
         points: how many points together fill it instead (0: none; -1: three or more).
-        literal: what may be typed into it: "number", "coordinates", "branch" (where a crossing was), "word", "formula", "equation",
-            "values", "text" or "" for nothing.
+        literal: what may be typed into it: "number", "coordinates", "branch" (where a crossing was), "word", "formula", "statement",
+            "equation", "values", "text" or "" for nothing.
         options: the words of a "word" gap.
         hands: what the formula gets: "one" value (two points count as the segment between them), the gap's "points"
             one by one, "many" of them in one tuple, a "length", or the "circle" of an arc.
-        several: whether one thing after another goes in, of any of the kinds.
+        several: whether one thing after another goes in, of any of the kinds; ``each`` is the kind of gap that one of them would
+            fill, where things may be described.
     """
 
     asks: str
@@ -54,6 +56,7 @@ class GapKind:
     options: tuple = ()
     hands: str = "one"
     several: bool = False
+    each: str = ""
 
     @property
     def goes(self) -> str:
@@ -141,5 +144,12 @@ GAP_KINDS = {
     ),
     **{f"only_{kind}": GapKind(f"pick {with_article(word(kind))}", with_article(word(kind)), single=(kind,)) for kind in THINGS},
     "only_straight": GapKind("pick a line", "a line", single=STRAIGHTS),
+    "statement": GapKind("type what is equal", "a statement such as AB = CD or angle(ABC) = 90", literal="statement"),
+    "points": GapKind("pick points; Enter when they are all", "three points or more", single=(POINT,), several=True),
+    "lines": GapKind("pick lines; Enter when they are all", "three lines or more", single=STRAIGHTS, several=True, each="only_straight"),
+    "touching": GapKind(
+        "pick a line, circle or conic", "a line, a segment, a circle, an arc or a conic", single=(*STRAIGHTS, *ROUNDS, CONIC), points=2
+    ),
+    "property": GapKind("type which", "what it may be, such as a kite or cyclic", literal="word", options=tuple(PROPERTIES)),
     "equation": GapKind("type an equation", "an equation such as y = 3x − 1", literal="equation"),
 }

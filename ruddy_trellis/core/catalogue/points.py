@@ -362,6 +362,7 @@ POINTS = (
         key="point_at",
         sentence="the point with x = {x:formula} and y = {y:formula}",
         also=("point x = {x} [,|and] y = {y}",),
+        needs=("size", "direction", "origin"),
         makes=POINT,
         formula=None,
         choose=_at_formulas,

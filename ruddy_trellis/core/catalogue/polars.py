@@ -159,6 +159,7 @@ POLARS = (
             "point at distance {distance} from {from} (towards|to) {to}",
             "mark off {distance} from {from} (towards|to|on|along) {to}",
         ),
+        lengths=("distance",),
         makes=POINT,
         formula=lambda m, start, end, distance: formulas.towards(m, distance, start, end),
         group="Points",

@@ -5,6 +5,7 @@ from types import MappingProxyType
 
 from . import (
     circles,
+    claims,
     conics,
     explaining_images,
     images,
@@ -22,7 +23,22 @@ from . import (
 from .construction import Construction
 
 #: The rows of the shelf, in order.
-GROUPS = ("Points", "Lines", "Circles", "Arcs", "Shapes", "Triangles", "Conics", "Transform", "Move", "Measure", "Mark", "Tell", "Recipes")
+GROUPS = (
+    "Points",
+    "Lines",
+    "Circles",
+    "Arcs",
+    "Shapes",
+    "Triangles",
+    "Conics",
+    "Transform",
+    "Move",
+    "Measure",
+    "Mark",
+    "Tell",
+    "Claim",
+    "Recipes",
+)
 
 
 #: What a person has on their own shelf who has nothing there.
@@ -96,5 +112,6 @@ CATALOGUE = Catalogue(
         *measures.READINGS,
         *marks.MARKS,
         *telling.TELLING,
+        *claims.CLAIMS,
     )
 )

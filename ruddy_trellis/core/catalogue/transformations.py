@@ -68,6 +68,8 @@ TRANSFORMATIONS = (
         "tn",
         98,
         BED + "t is the translation by 2 across and 1 up",
+        needs=("direction",),
+        lengths=("x", "y"),
         also=(
             "translation [{=}] by ( {x} , {y} )",
             "translation [{=}] {x} across [and] {y} up",

@@ -6,6 +6,7 @@ from ..kinds import (
     ARC,
     CHORD_REGION,
     CIRCLE,
+    CLAIM,
     CONIC,
     FAMILY,
     LOCUS,
@@ -44,6 +45,7 @@ LAYERS = {
     MARK: 3,
     NUMBER: 3,
     WORDS_ON_BOARD: 3,
+    CLAIM: 3,
     POINT: 4,
 }
 
@@ -71,7 +73,7 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
     for step in board.steps if ids is None else map(board.step, ids):
         item = {
             "id": step.id,
-            "kind": step.makes,
+            "kind": WORDS_ON_BOARD if step.makes == CLAIM else step.makes,  # a claim is drawn as the words that it says
             "layer": LAYERS[step.makes],
             "says": noun(board, step.id),
             "sentence": sentence(board, step.id),

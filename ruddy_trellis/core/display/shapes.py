@@ -15,6 +15,7 @@ from ..kinds import (
     ARC,
     CHORD_REGION,
     CIRCLE,
+    CLAIM,
     CONIC,
     FAMILY,
     LINE,
@@ -33,6 +34,7 @@ from ..kinds import (
     join,
 )
 from ..language.expression import ANGLE
+from ..language.printing import claim_words
 from ..seen import SeenBoard
 from . import marking, tags
 from .extent import Extent, clip
@@ -119,7 +121,8 @@ class Shapes:
         shapers = {
             POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
             POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark, FAMILY: self._family, LOCUS: self._locus,
-            WORDS_ON_BOARD: self._words, REVEAL: self._reveal, MOTION: self._nothing, **dict.fromkeys(MAPS, self._nothing),
+            WORDS_ON_BOARD: self._words, CLAIM: self._claim, REVEAL: self._reveal, MOTION: self._nothing,
+            **dict.fromkeys(MAPS, self._nothing),
         }  # fmt: skip
         shaper = shapers.get(step.makes, self._straight)
         if step.makes == POINT and step.construction.moves == "sliding":
@@ -276,6 +279,9 @@ class Shapes:
         words, board = known.step.fills["text"], self.board
         text = words.filled(lambda place: value_text(board, words.operands[place][0]), lambda formula: formula_text(board, formula))
         return {"shape": {"at": value, "words": text, "framed": bool(known.step.look.fill)}, "label": None}
+
+    def _claim(self, known, value):
+        return {"shape": {"at": value[:2], "words": claim_words(self.board, known.step.id), "framed": True}, "label": None}
 
     def _reveal(self, known, value):
         step = known.step

@@ -101,7 +101,9 @@ def _check_typed(construction, gap, fill, board):
             check_number(part)
     elif literal == "text" and isinstance(fill, Words):
         _check_words(fill, board)
-    elif literal == "formula" and isinstance(fill, Formula) and not isinstance(fill, Words):
+    elif literal in ("formula", "statement") and isinstance(fill, Formula) and not isinstance(fill, Words):
+        if fill.is_statement != (literal == "statement"):
+            raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
         _check_formula(fill, board)
     else:
         raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
@@ -146,6 +148,8 @@ def _check_formula(formula, board):
             _check_plain(operand[0], board)
     formula.dimension([board.operand_dimension(operand) for operand in formula.operands])
     if not formula.operands:
+        if formula.is_statement:
+            raise Refusal("A statement is about something on the board.")
         try:
             value = formula.evaluate(FLOATS)
         except (Undefined, OverflowError):

@@ -1,11 +1,13 @@
 """From what a person types to the steps that it adds."""
 
+import re
 from collections.abc import Sequence
 from typing import Any
 
 from ..board.board import Board
 from ..board.step import Step
 from ..catalogue import CATALOGUE
+from ..kinds import CLAIM
 from ..language import completion
 from ..language.equation import NoEquals
 from ..language.expression import Formula
@@ -63,7 +65,11 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
         ways = tuple(dict.fromkeys(way for one in meant[:6] if _is_taken(way := _sentence(one, board), text, board)))
         if len(ways) != 1:
             raise Refusal("Which is meant?" if ways else "That can be meant in several ways. Say it in a longer sentence.", ways=ways)
-    best = meant[0]
+    return _steps(meant[0], board)
+
+
+def _steps(best: Reading, board: Board) -> list[NewStep]:
+    """A reading as steps to add."""
     known: dict[str, int] = {}
     news = []
     for read, ids in zip(best.steps, _ids_of(best, board)):
@@ -81,6 +87,40 @@ def described(text: str, board: Board) -> str | None:
         found = _reader(text, board).readings() if len(text) <= _LONGEST else []
         reads = [one.steps[0] for one in found if len(one.steps) == 1]
     return next((id for read in reads for id in board.alike(read.construction.key, read.fills)), None)
+
+
+#: How a question, or what leads up to a claim, begins.
+_ASKING = re.compile(
+    r"(?:is it (?:so|true|the case)\s+(?:that\s+)?|(?:i\s+)?(?:the\s+)?claim\s+(?:that\s+)?|check (?:that|whether|if)\s+)", re.IGNORECASE
+)
+
+
+def claim_said(text: str, board: Board) -> list[NewStep]:
+    """What a person claims or asks, as steps to add, the last of them the claim: "A, B and C are in line", "is k tangent to p?".
+
+    Raises:
+        Refusal: where the text claims nothing that can be tried.
+    """
+    plain = _ASKING.sub("", text.strip().rstrip("?!. "), count=1)
+    if (first := re.match(r"(?:is|are|does|do)\s+", plain, re.IGNORECASE)) and not board.ids_named(first[0].strip()):
+        plain = plain[first.end() :]
+    try:
+        return [_new(read_sentence(f"the claim that {plain}", board, CATALOGUE, check_fills), {})]
+    except TooManyWays:
+        raise
+    except Refusal as refusal:
+        if len(plain) > _LONGEST:
+            raise
+        reader = _reader(plain, board)
+        found = reader.readings(CLAIM)
+        if found:
+            return _steps(found[0], board)
+        _, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
+        raise Refusal(
+            why.sentence
+            if reader.refusals or "=" in plain
+            else "That claims nothing that can be tried. Say it so: “A, B and C are in line”, “p is parallel to q”, “AB = CD”."
+        ) from None
 
 
 def _reader(text: str, board: Board) -> Understanding:

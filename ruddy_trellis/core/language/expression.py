@@ -65,7 +65,7 @@ _COMPARISONS = ("<", ">", "≤", "≥")
 TRUTH = "truth"
 
 _TOKEN = re.compile(
-    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{WRITTEN.pattern})|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥]))"
+    rf"\s*(?:(?P<number>\d+(?:\.\d*)?|\.\d+)|(?P<operand>\{{\d+\}})|(?P<name>{WRITTEN.pattern})|(?P<mark><=|>=|[-+*/^()−×·÷½²³<>≤≥=]))"
 )
 _SAME = {"−": "-", "×": "*", "·": "*", "÷": "/", "<=": "≤", ">=": "≥"}
 _WHAT_FITS = (
@@ -90,6 +90,15 @@ class Formula:
     def tree(self) -> tuple:
         return _parse(self.text)[0]
 
+    @property
+    def is_statement(self) -> bool:
+        """Whether it says that some formulas are equal."""
+        return self.tree[0] == "="
+
+    def sides(self, m: Arithmetic, *operands) -> list[Number]:
+        """Of a statement, the values that it says are equal, in arithmetic m. Raises Undefined where one has none."""
+        return [_evaluate(side, m, operands) for side in self.tree[1:]]
+
     def check_places(self) -> None:
         """Raise Refusal unless the text holds places only, each with an operand."""
         tokens = _tokens(self.text)
@@ -110,6 +119,18 @@ class Formula:
         """The places of its operands that stand in it."""
         return sorted({int(value[1:-1]) for kind, value, _ in _tokens(self.text) if kind == "operand"})
 
+    def is_homogeneous(self, operands: Sequence[Any]) -> bool:
+        """Whether it comes to the same in every unit of length: no typed number in it stands for a length.
+
+        Args:
+            operands: the dimensions of its operands.
+        """
+        try:
+            _dimension(self.tree, operands, plain=0)
+        except Refusal:
+            return False
+        return True
+
     def measured(self) -> dict[int, str]:
         """For each operand that stands in a function of things, as area(ABC): the name of that function."""
         return {place: name for name, place in _measured(self.tree)}
@@ -124,8 +145,8 @@ def _apart(name: str, bracket: str | None) -> str:
     return f"{name} *" if bracket and (name in FUNCTIONS or name in MEASURES) else name
 
 
-def read_formula(text: str, resolve: Callable[..., tuple[str, ...]]) -> Formula:
-    """Read a formula that a person typed.
+def read_formula(text: str, resolve: Callable[..., tuple[str, ...]], statement: bool = False) -> Formula:
+    """Read a formula that a person typed, or a statement that formulas are equal.
 
     Args:
         text: the formula, with names.
@@ -139,7 +160,11 @@ def read_formula(text: str, resolve: Callable[..., tuple[str, ...]]) -> Formula:
         raise Refusal(f"A formula has at most {limits.FORMULA_LENGTH} characters; that one has {len(text):,}.")
     if "{" in text:
         raise Refusal(f"A formula cannot hold “{{”. {_WHAT_FITS}", text.index("{"))
-    _, names, inside = _parse(text)
+    tree, names, inside = _parse(text)
+    if not statement and tree[0] == "=":
+        raise Refusal(f"A formula cannot hold “=”. {_WHAT_FITS}", text.index("="))
+    if statement and tree[0] != "=":
+        raise Refusal("A statement says that two formulas are equal, such as AB = CD or angle(ABC) = 90.")
     operands, kept, at = [], [], 0
     for number, (name, place) in enumerate(names):
         try:
@@ -221,6 +246,11 @@ class _Parser:
 
     def comparison(self):
         tree = self.sum(0)
+        sides = [tree]
+        while self._take("="):
+            sides.append(self.sum(0))
+        if len(sides) > 1:
+            return ("=", *sides)
         if token := self._take(*_COMPARISONS):
             return (token[1], tree, self.sum(0), token[2])
         return tree
@@ -348,6 +378,15 @@ def _evaluate(tree, m, operands):
     return left * right if kind == "*" else m.divide(left, right)
 
 
+def _dimension_of_all(dimensions):
+    """The dimension of what is said to be equal. Raises Refusal where lengths are said to be angles, or so."""
+    told = [one for one in dimensions if one is not None]
+    # Degrees go with plain numbers.
+    if len({0 if one == ANGLE else one for one in told}) > 1:
+        raise Refusal(f"{_called(told[0]).capitalize()} cannot be equal to {_called(next(one for one in told if one != told[0]))}.")
+    return TRUTH
+
+
 _CALLED = {0: "a plain number", 1: "a length", 2: "an area", ANGLE: "an angle"}
 
 
@@ -355,29 +394,33 @@ def _called(dimension):
     return _CALLED.get(dimension, f"a length to the power {dimension}")
 
 
-def _dimension(tree, operands):
-    """The power of length of a value, "angle", "truth", or None for a typed number, which goes with anything."""
+def _dimension(tree, operands, plain=None):
+    """The power of length of a value, "angle", "truth", or ``plain`` for a typed number: None where it goes with anything."""
     kind = tree[0]
+    if kind == "=":
+        return _dimension_of_all([_dimension(side, operands, plain) for side in tree[1:]])
     if kind == "measure":
         return MEASURES[tree[1]][1]
     if kind == "operand":
         return operands[tree[1]]
     if kind in ("number", "pi"):
-        return None
+        return None if tree[-1] == 0 else plain
     if kind == "minus":
-        return _dimension(tree[1], operands)
+        return _dimension(tree[1], operands, plain)
     if kind == "call":
-        inner = _dimension(tree[2], operands)
+        inner = _dimension(tree[2], operands, plain)
         rule = FUNCTIONS[tree[1]][1]
         if rule == "halve" and inner not in (None, ANGLE):
             return Fraction(inner) / 2
         if rule == "sine" and inner not in (None, 0, ANGLE):
             raise Refusal(f"{tree[1]} takes an angle, and this is {_called(inner)}.")
         return 0 if rule == "sine" else inner
-    left = _dimension(tree[1], operands)
+    left = _dimension(tree[1], operands, plain)
     if kind == "^":
         return left if left in (None, ANGLE) else left * tree[2]
-    right = _dimension(tree[2], operands)
+    right = _dimension(tree[2], operands, plain)
+    if plain == 0:
+        left, right = (0 if one == ANGLE else one for one in (left, right))
     if TRUTH in (left, right):
         raise Refusal("What is true or false cannot be reckoned with.", tree[3] if len(tree) > 3 else None)
     if kind in _COMPARISONS:

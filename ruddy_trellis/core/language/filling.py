@@ -26,6 +26,8 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
     kind = gap.kind
     if kind.literal == "formula":
         return read_formula(text, lambda name, function: operand(name, function, board))
+    if kind.literal == "statement":
+        return read_formula(plain_statement(text), lambda name, function: operand(name, function, board), statement=True)
     if kind.literal == "text":
         return read_words(text, lambda name: _reading_named(name, board))
     if kind.literal == "equation":
@@ -43,14 +45,40 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
             raise Refusal(f"“{text[:30]}” is not where a crossing was: that is written (2, 3), or with two more numbers.")
         return tuple(map(check_number, numbers))
     if kind.literal == "word":
-        if text.lower() not in kind.options:
-            raise Refusal(f"“{text[:30]}” does not fit here: {' or '.join(kind.options)}.")
-        return text.lower()
+        plain = lambda word: word.removeprefix("a ").removeprefix("an ")
+        for option in kind.options:
+            if plain(option) == plain(text.lower()):
+                return option
+        raise Refusal(f"“{text[:30]}” does not fit here: {' or '.join(kind.options)}.")
     if kind.literal == "number" and (value := amount(text, board)) is not None:
         return check_number(value)
     if kind.literal == "number" and not kind.single:
         raise Refusal(f"“{text[:30]}” is not a number.")
     return _read_things(gap, spelling.tidy(text), board)
+
+
+#: How people write what a statement is about, and how a formula does.
+_STATED = (
+    (re.compile(r"°|\bdegrees?\b"), ""),
+    (re.compile(r"√\s*(\d+(?:\.\d+)?)"), r"sqrt(\1)"),
+    (re.compile(r"√\s*\("), "sqrt("),
+    (re.compile(r"∠\s*|\bangle\s+(?=[^\W\d_])", re.IGNORECASE), "angle "),
+    (
+        re.compile(r"\b(angle|area|perimeter|radius)\s+(?:of\s+)?(?:triangle\s+|polygon\s+|circle\s+)?(?=[^\W\d_])([^\s=+*/^(),−·×-]+)"),
+        r"\1(\2)",
+    ),
+    (re.compile(r"\b(?:length|distance)(?:\s+of)?\s+(?=[^\W\d_])"), ""),
+    (re.compile(r"\|\s*([^|]+?)\s*\|"), r"\1"),
+    (re.compile(r"\s:\s|(?<=\w):(?=\w)"), " / "),
+    (re.compile(r"\s(?:is\s+)?(?:equals?|equal to|the same as)\s|\sis\s(?=[^=]*$)"), " = "),
+)
+
+
+def plain_statement(text: str) -> str:
+    """A statement in the words of formulas: "∠ABC = 90°" is "angle(ABC) = 90"."""
+    for form, plain in _STATED:
+        text = form.sub(plain, text)
+    return " ".join(text.split())
 
 
 def _reading_named(name, board):

@@ -154,7 +154,7 @@ class GapFilling:
         pieces = split_up(part)
         if len(pieces) < 2 or (kind.points > 0 and len(pieces) != kind.points):
             return None
-        one = replace(gap, kind_name="point") if kind.points else gap
+        one = replace(gap, kind_name="point") if kind.points else replace(gap, kind_name=kind.each) if kind.each else gap
         ids, steps = [], []
         for piece in pieces:
             try:

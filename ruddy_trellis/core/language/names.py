@@ -5,7 +5,7 @@ from collections.abc import Collection, Iterable
 from itertools import count
 
 from .. import limits
-from ..kinds import CIRCLE, NUMBER, POINT
+from ..kinds import CIRCLE, CLAIM, NUMBER, POINT
 from ..refusal import Refusal
 
 LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
@@ -26,6 +26,7 @@ _LETTERS = {
     "line": "pqrstlmnabd",
     NUMBER: "vwxyzh",
     "map": "tuvrsw",
+    CLAIM: "ωκξζητυ",
     "angle": "αβγδεθφψλμρσ",
 }
 

@@ -108,6 +108,12 @@ def sentence(board: SeenBoard, id: str, full: bool = False) -> str:
     return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full, board=board if full else None)}"
 
 
+def claim_words(board: SeenBoard, id: str) -> str:
+    """What a claim says: "A, B and D are in line"."""
+    step = board.step(id)
+    return phrase(step.construction, step.fills, board.names).removeprefix("the claim that ")
+
+
 def working_text(board: SeenBoard) -> str:
     """The whole construction as text, a sentence a line, that reads back to the same construction."""
     return "\n".join(sentence(board, step.id, full=True) for step in board.steps)

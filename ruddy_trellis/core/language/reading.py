@@ -94,7 +94,8 @@ def split_subject(text: str):
     if found and quote and found.start("verb") > len(head):
         return None, "", text  # the verb is inside quoted words
     # "both lines y = ±2": an equation inside a sentence without a subject.
-    if not found or (found["verb"] == "=" and " " in found["name"]):
+    # Nor has "the claim that k is tangent to p" one: its verb is that of what is claimed.
+    if not found or (found["verb"] == "=" and " " in found["name"]) or found["name"].lower().startswith(("the claim that", "claim that")):
         return None, "", text
     return found["name"], found["verb"], found["rest"]
 

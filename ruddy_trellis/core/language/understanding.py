@@ -72,10 +72,12 @@ class Understanding:
         self._gaps = GapFilling(self.text, sentences, grown, self._described)
         self._laying = Laying(_MOST)
         self._fit: list[tuple[Any, Pattern]] = []
+        self._makes: str | None = None
         self.refusals: list[tuple[float, Refusal]] = []
 
-    def readings(self) -> list[Reading]:
-        """The ways to take the text, the best first."""
+    def readings(self, makes: str | None = None) -> list[Reading]:
+        """The ways to take the text, the best first; only such as make one kind of thing, where that is given."""
+        self._makes = makes
         return self._of(tokens(self.text), self._board, self._name, None, 0)
 
     def _described(self, part: list[Token], board: Any, kinds: tuple[str, ...], depth: int) -> list[Reading]:
@@ -104,7 +106,7 @@ class Understanding:
             for one in self._sentences:
                 if not words_of(one).isdisjoint((*words, "")):
                     self._fit += [(one, pattern) for pattern in ways_to_say(one) if pattern.words <= words]
-            yield from self._fit
+            yield from ((one, pattern) for one, pattern in self._fit if self._makes in (None, one.makes))
             return
         for construction, pattern in self._fit:
             # Deeper down a thing is described by words of its own, or not at all.

@@ -1,0 +1,265 @@
+"""Claims: what is said to be true of a figure. A claim forces nothing; ``truth`` finds whether it fails, stands or is proved."""
+
+from collections.abc import Callable
+from typing import Any
+
+from ..arithmetic import ARRAYS, FLOATS
+from ..arithmetic.late import np
+from ..formulas import claims as formulas
+from ..kinds import ARC, CIRCLE, CLAIM, CONIC, ROUNDS, STRAIGHTS
+from ..refusal import Refusal
+from .construction import Construction
+from .places import free_corner
+
+_BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
+_FOUR = (
+    "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (3.4, 2)\nD is a free point at (0.4, 2)\n"
+    "AB is the segment from A to B\nBC is the segment from B to C\nCD is the segment from C to D\n"
+)
+_TWO = _BED + "D is a free point at (5, 0)\nE is a free point at (8, 0)\nF is a free point at (6, 2)\nDEF is the polygon through D, E, F\n"
+_ROUND = "A is a free point at (0, 0)\nB is a free point at (2, 0)\nk is the circle with centre A through B\n"
+
+
+def placed(rule: Callable[..., formulas.Defects]) -> Callable[..., Any]:
+    """The formula of a claim: where it hangs on the board, and after that how far from true it is.
+
+    In floats and arrays that is one number, the largest share that a defect is of its size, NaN where the claim cannot be asked; in
+    other arithmetics it is the pairs of defects and sizes themselves.
+    """
+
+    def formula(m, *arguments):
+        *things, x, y = arguments
+        if m is FLOATS:
+            try:
+                return x, y, max(abs(defect) / (size() or 1.0) for defect, size in rule(m, *things))
+            except ArithmeticError:
+                return x, y, float("nan")
+        defects = rule(m, *things)
+        if m is not ARRAYS:
+            return x, y, defects
+        worst = 0.0
+        for defect, size in defects:
+            size = size()
+            worst = np.maximum(worst, abs(defect) / (size + (size == 0)))
+        return x, y, worst
+
+    return formula
+
+
+def _claim(key, sentence, tool, keys, example, also, rule: Any = None, choose: Any = None, **more):
+    if rule:
+        more["formula"] = placed(rule)
+    else:
+        more["choose"] = lambda kinds, words: (found := choose(kinds, words)) and placed(found)
+    return Construction(
+        key=key,
+        sentence=f"the claim that {sentence}[ at {{at:coordinates}}]",
+        makes=CLAIM,
+        group="Claim",
+        tool=tool,
+        keys=keys,
+        also=also,
+        moves="free",
+        likely=more.pop("likely", 70),
+        undefined="what it is about is not there",
+        defaults=lambda kinds: {"at": (0.0, 0.0)},
+        settles=lambda fills, board: {**fills, "at": free_corner(board)} if fills.get("at") == (0.0, 0.0) else fills,
+        example=example,
+        **{"formula": None, **more},
+    )
+
+
+def _lies_on(kinds, words):
+    kind = kinds["path"]
+    if kind in STRAIGHTS:
+        return formulas.on_straight
+    return {CIRCLE: formulas.on_round, ARC: formulas.on_arc, CONIC: formulas.on_conic}.get(kind)
+
+
+def _touching(kinds, words):
+    kind = lambda gap: "straight" if kinds[gap] in STRAIGHTS else "round" if kinds[gap] in ROUNDS else kinds[gap]
+    pair = kind("a"), kind("b")
+    rules = {
+        ("straight", "round"): formulas.line_touches_round,
+        ("straight", CONIC): formulas.line_touches_conic,
+        ("round", "round"): formulas.rounds_touch,
+    }
+    if pair in rules:
+        return rules[pair]
+    swapped: Any = rules.get(pair[::-1])
+    return swapped and (lambda m, a, b: swapped(m, b, a))
+
+
+def _stated(kinds, words):
+    statement = words["statement"]
+    return lambda m, *operands: formulas.all_equal(m, *statement.sides(m, *operands))
+
+
+def _has_property(kinds, words):
+    return lambda m, polygon: formulas.has_property(m, polygon, words["word"])
+
+
+def _at_least(gap, count):
+    def check(fills, board):
+        if len(fills[gap]) < count:
+            raise Refusal(f"That can be claimed of {'three' if count == 3 else 'four'} {gap} or more.")
+
+    return check
+
+
+def _check_corners(fills, board):
+    corners, _ = formulas.PROPERTIES[fills["word"]]
+    value = board.value(fills["polygon"][0])
+    if value is not None and (len(value) != corners if corners else len(value) < 4):
+        wanted = {3: "a triangle", 4: "a polygon of four corners", 0: "a polygon of four corners or more"}[corners]
+        raise Refusal(f"Of {board.name(fills['polygon'][0])} that cannot be said: only {wanted} may be {fills['word']}.")
+
+
+def _check_same_count(fills, board):
+    counts = [len(board.value(fills[gap][0]) or ()) for gap in ("a", "b")]
+    if all(counts) and counts[0] != counts[1]:
+        raise Refusal(f"{' and '.join(board.name(fills[gap][0]) for gap in ('a', 'b'))} have different numbers of corners.")
+
+
+CLAIMS = (
+    _claim(
+        "in_line",
+        "{points:points} are in line",
+        "in line",
+        "ql",
+        _BED + "D is the midpoint of AB\nthe claim that A, B and D are in line at (0, 3)",
+        ("{points} [are|is|lie|all] [all] (in|on) [one|same] line", "{points} [are] collinear", "{points} line up"),
+        formulas.in_line,
+        check=_at_least("points", 3),
+        likely=61,
+    ),
+    _claim(
+        "one_point",
+        "{lines:lines} go through one point",
+        "through one point",
+        "qo",
+        _FOUR + "p is the perpendicular bisector of AB\nq is the perpendicular bisector of AC\nr is the perpendicular bisector of BC\n"
+        "the claim that p, q and r go through one point at (0, 3)",
+        (
+            "{lines} [go|pass|run|all] [all|go|pass|run] through (one|same|common|point) [point]",
+            "{lines} [are] concurrent",
+            "{lines} [all] meets (in|at) [one|same|single|common] point",
+        ),
+        formulas.through_one_point,
+        check=_at_least("lines", 3),
+        likely=62,
+    ),
+    _claim(
+        "one_circle",
+        "{points:points} are on one circle",
+        "on one circle",
+        "qc",
+        _FOUR + "the claim that A, B, C and D are on one circle at (0, 3)",
+        ("{points} [are|is|lie|all] [all] on [one|same] circle", "{points} [are] concyclic"),
+        formulas.on_one_circle,
+        check=_at_least("points", 4),
+        likely=63,
+    ),
+    _claim(
+        "lies_on",
+        "{point:point} lies on {path:path}",
+        "lies on",
+        "qn",
+        _ROUND + "C is a free point at (0, 2)\nthe claim that C lies on k at (0, 3)",
+        (
+            "{point} [is|lie|sit] on {path}",
+            "{path} [go|pass|run] through {point}",
+            "{path} (contains|contain) {point}",
+        ),
+        choose=_lies_on,
+    ),
+    _claim(
+        "are_parallel",
+        "{a:straight} is parallel to {b:straight}",
+        "parallel?",
+        "qp",
+        _FOUR + "the claim that AB is parallel to CD at (0, 3)",
+        ("{a} [is] parallel to {b}", "{a} parallel {b}", "{a} and {b} [are] parallel", "{a} | | {b}"),
+        formulas.parallel,
+        likely=64,
+    ),
+    _claim(
+        "are_perpendicular",
+        "{a:straight} is perpendicular to {b:straight}",
+        "perpendicular?",
+        "qr",
+        _FOUR + "the claim that AB is perpendicular to BC at (0, 3)",
+        (
+            "{a} [is] (perpendicular|square|normal|at right angle) to {b}",
+            "{a} perpendicular {b}",
+            "{a} and {b} [are] (perpendicular|square to one another|at right angle)",
+        ),
+        formulas.perpendicular,
+        likely=65,
+    ),
+    _claim(
+        "are_tangent",
+        "{a:touching} is tangent to {b:touching}",
+        "tangent?",
+        "qt",
+        _ROUND + "C is a free point at (2, 2)\nBC is the segment from B to C\nthe claim that BC is tangent to k at (0, 3)",
+        ("{a} [is] tangent (to|of) {b}", "{a} (touches|touch) {b}", "{a} and {b} [are] (touch|tangent)"),
+        choose=_touching,
+        likely=66,
+    ),
+    _claim(
+        "same_point",
+        "{a:point} and {b:point} are the same place",
+        "same place?",
+        "qs",
+        _BED + "D is a free point at (1.5, 0)\nM is the midpoint of AB\nthe claim that D and M are the same place at (0, 3)",
+        (
+            "{a} and {b} [are|is] [at|in] same (place|point)",
+            "{a} [is] [at|in] same (place|point) as {b}",
+            "{a} and {b} (coincide|agree|fall together)",
+            "{a} (coincides|coincide) {b}",
+        ),
+        formulas.same_place,
+        likely=67,
+    ),
+    _claim(
+        "equal_values",
+        "{statement:statement}",
+        "equal?",
+        "qe",
+        _BED + "the claim that AB = BC at (0, 3)",
+        (),
+        choose=_stated,
+    ),
+    _claim(
+        "is_shape",
+        "{polygon:polygon} is {word:property}",
+        "which shape?",
+        "qh",
+        _FOUR + "ABCD is the polygon through A, B, C, D\nthe claim that ABCD is a parallelogram at (0, 3)",
+        ("{polygon} [is] {word}", "{polygon} [is] {word} (triangle|quadrilateral|polygon)"),
+        choose=_has_property,
+        check=_check_corners,
+        likely=68,
+    ),
+    _claim(
+        "are_congruent",
+        "{a:polygon} is congruent to {b:polygon}",
+        "congruent?",
+        "qg",
+        _TWO + "the claim that ABC is congruent to DEF at (0, 3)",
+        ("{a} and {b} [are] congruent", "{a} [is] congruent [to] {b}", "{a} ≅ {b}"),
+        formulas.congruent,
+        check=_check_same_count,
+    ),
+    _claim(
+        "are_similar",
+        "{a:polygon} is similar to {b:polygon}",
+        "similar?",
+        "qm",
+        _TWO + "the claim that ABC is similar to DEF at (0, 3)",
+        ("{a} and {b} [are] similar", "{a} [is] similar to {b}", "{a} (~|∼) {b}"),
+        formulas.similar,
+        check=_check_same_count,
+    ),
+)

@@ -1,0 +1,273 @@
+"""What is claimed of figures, as numbers that are zero where it is true.
+
+Each gives a list of pairs: a *defect*, zero just where (that part of) the claim is true, and a function that gives the size to
+which it is compared. The size is asked for by the arithmetics that measure, never by proofs, for which it would be dear. What a
+claim cannot be asked of (lines through one point, where the first two are parallel) is undefined.
+"""
+
+from collections.abc import Callable, Sequence
+from itertools import combinations, pairwise
+from math import inf
+from typing import Any, TypeAlias
+
+from ..arithmetic.protocol import Arithmetic, Number
+from ..arithmetic.undefined import Undefined
+from .intersections import straight_straight
+from .triangles import circumcircle
+from .values import Circle, Conic, Point, Polygon, Round, Straight
+
+#: A number that is zero where the claim is true, and a function that gives its size.
+Defect: TypeAlias = tuple[Number, Callable[[], Number]]
+Defects: TypeAlias = list[Defect]
+
+
+def _to(a: Point, b: Point) -> Point:
+    return b[0] - a[0], b[1] - a[1]
+
+
+def _square(u: Point) -> Number:
+    return u[0] * u[0] + u[1] * u[1]
+
+
+def _cross(u: Point, v: Point) -> Number:
+    return u[0] * v[1] - u[1] * v[0]
+
+
+def _dot(u: Point, v: Point) -> Number:
+    return u[0] * v[0] + u[1] * v[1]
+
+
+def _against(m: Arithmetic, defect: Number, *sizes: Number) -> Defect:
+    """A defect against the root of the product of some squares."""
+
+    def size():
+        product = m.number(1)
+        for one in sizes:
+            product = product * one
+        return m.sqrt(product)
+
+    return defect, size
+
+
+def _equal(m: Arithmetic, p: Number, q: Number) -> Defect:
+    return p - q, lambda: m.absolute(p) + m.absolute(q)
+
+
+def in_line(m: Arithmetic, a: Point, b: Point, *others: Point) -> Defects:
+    """Points in one line."""
+    u = m.separate(a, b)
+    return [_against(m, _cross(u, _to(a, c)), _square(u), _square(u) + _square(_to(a, c))) for c in others]
+
+
+def through_one_point(m: Arithmetic, a: Straight, b: Straight, *others: Straight) -> Defects:
+    """Lines through one point; of rays and segments the whole lines."""
+    at = straight_straight(m, (*a[:4], -inf, inf), (*b[:4], -inf, inf))
+    made = []
+    for px, py, dx, dy, *_ in others:
+        to = at[0] - px, at[1] - py
+        made.append(_against(m, _cross((dx, dy), to), _square((dx, dy)), _square((dx, dy)) + _square(to)))
+    return made
+
+
+def on_one_circle(m: Arithmetic, a: Point, b: Point, c: Point, *others: Point) -> Defects:
+    """Points on one circle: the others on that of the first three."""
+    circle = circumcircle(m, a, b, c)
+    return [one for other in others for one in on_round(m, other, circle)]
+
+
+def on_straight(m: Arithmetic, point: Point, straight: Straight) -> Defects:
+    """A point on the whole line of a straight thing."""
+    px, py, dx, dy = straight[:4]
+    to = point[0] - px, point[1] - py
+    return [_against(m, _cross((dx, dy), to), _square((dx, dy)), _square((dx, dy)) + _square(to))]
+
+
+def on_round(m: Arithmetic, point: Point, circle: Round) -> Defects:
+    """A point on a circle."""
+    return [_equal(m, _square(_to((circle[0], circle[1]), point)), circle[2])]
+
+
+def on_arc(m: Arithmetic, point: Point, arc: Any) -> Defects:
+    """A point on an arc: on its circle, and not to the left of the way from where it starts to where it ends."""
+    side = _cross(_to((arc[3], arc[4]), (arc[5], arc[6])), _to((arc[3], arc[4]), point))
+    beyond = m.choose(-side, m.number(0), m.number(1))
+    return [*on_round(m, point, arc), (beyond, lambda: m.number(1))]
+
+
+def on_conic(m: Arithmetic, point: Point, conic: Conic) -> Defects:
+    """A point on a conic."""
+    to = point[0] - conic[0], point[1] - conic[1]
+    reach = conic[2] * to[0] + conic[3] * to[1] + conic[4]
+    return [_equal(m, _square(to), reach * reach)]
+
+
+def parallel(m: Arithmetic, a: Straight, b: Straight) -> Defects:
+    """Two straight things parallel."""
+    return [_against(m, _cross(a[2:4], b[2:4]), _square(a[2:4]), _square(b[2:4]))]
+
+
+def perpendicular(m: Arithmetic, a: Straight, b: Straight) -> Defects:
+    """Two straight things perpendicular."""
+    return [_against(m, _dot(a[2:4], b[2:4]), _square(a[2:4]), _square(b[2:4]))]
+
+
+def line_touches_round(m: Arithmetic, straight: Straight, circle: Round) -> Defects:
+    """The line of a straight thing touches a circle: it is as far from its centre as the radius."""
+    px, py, dx, dy = straight[:4]
+    across = _cross((dx, dy), (circle[0] - px, circle[1] - py))
+    return [_equal(m, across * across, circle[2] * _square((dx, dy)))]
+
+
+def rounds_touch(m: Arithmetic, a: Circle, b: Circle) -> Defects:
+    """Two circles touch, from outside or inside: the distance of the centres is the sum or the difference of the radii."""
+    to = m.separate((a[0], a[1]), (b[0], b[1]))
+    apart = _square(to) - a[2] - b[2]
+    return [(apart * apart - 4 * a[2] * b[2], lambda: apart * apart + 4 * a[2] * b[2])]
+
+
+def line_touches_conic(m: Arithmetic, straight: Straight, conic: Conic) -> Defects:
+    """The line of a straight thing touches a conic: the equation for where along it they meet has one root twice."""
+    px, py, dx, dy = straight[:4]
+    fx, fy, ux, uy, latus = conic
+    to = px - fx, py - fy
+    along, reach = ux * dx + uy * dy, ux * to[0] + uy * to[1] + latus
+    a = _square((dx, dy)) - along * along
+    b = _dot((dx, dy), to) - along * reach
+    c = _square(to) - reach * reach
+    return [(b * b - a * c, lambda: _square((dx, dy)) * (_square(to) + latus * latus + reach * reach))]
+
+
+def same_place(m: Arithmetic, a: Point, b: Point) -> Defects:
+    """Two points in the same place."""
+    size = lambda: m.sqrt(_square(a) + _square(b) + 1)
+    return [(a[0] - b[0], size), (a[1] - b[1], size)]
+
+
+def all_equal(m: Arithmetic, *values: Number) -> Defects:
+    """Numbers that are equal."""
+    return [_equal(m, p, q) for p, q in pairwise(values)]
+
+
+# Polygons ------------------------------------------------------------------------------------------------------------
+
+
+def _sides(polygon: Polygon) -> list[Point]:
+    return [_to(a, b) for a, b in zip(polygon, polygon[1:] + polygon[:1])]
+
+
+def _either(m: Arithmetic, *ways: Defect) -> Defect:
+    """A defect that is zero where one of several is."""
+    product, sizes = m.number(1), [size for _, size in ways]
+    for defect, _ in ways:
+        product = product * defect
+
+    def size():
+        made = m.number(1)
+        for one in sizes:
+            made = made * one()
+        return made
+
+    return product, size
+
+
+def _same_length(m: Arithmetic, u: Point, v: Point) -> Defect:
+    return _equal(m, _square(u), _square(v))
+
+
+def _square_corner(m: Arithmetic, u: Point, v: Point) -> Defect:
+    return _against(m, _dot(u, v), _square(u), _square(v))
+
+
+def _side_by_side(m: Arithmetic, u: Point, v: Point) -> Defect:
+    return _against(m, _cross(u, v), _square(u), _square(v))
+
+
+def _parallelogram(m, polygon):
+    p, q, r, s = polygon
+    return same_place(m, (p[0] + r[0], p[1] + r[1]), (q[0] + s[0], q[1] + s[1]))
+
+
+def _equilateral(m, polygon):
+    sides = _sides(polygon)
+    return [_same_length(m, u, v) for u, v in pairwise(sides)]
+
+
+def _isosceles(m, polygon):
+    a, b, c = _sides(polygon)
+    return [_either(m, _same_length(m, a, b), _same_length(m, b, c), _same_length(m, c, a))]
+
+
+def _right_angled(m, polygon):
+    a, b, c = _sides(polygon)
+    return [_either(m, _square_corner(m, a, b), _square_corner(m, b, c), _square_corner(m, c, a))]
+
+
+def _kite(m, polygon):
+    """One diagonal is the other's perpendicular bisector: two sides beside one another are equal, and the other two."""
+    a, b, c, d = _sides(polygon)
+    first, second = ((_same_length(m, *one), _same_length(m, *other)) for one, other in (((a, d), (b, c)), ((a, b), (c, d))))
+    return [_either(m, first[i], second[j]) for i in (0, 1) for j in (0, 1)]
+
+
+def _rectangle(m, polygon):
+    a, b, *_ = _sides(polygon)
+    return [*_parallelogram(m, polygon), _square_corner(m, a, b)]
+
+
+def _rhombus(m, polygon):
+    a, b, *_ = _sides(polygon)
+    return [*_parallelogram(m, polygon), _same_length(m, a, b)]
+
+
+def _trapezium(m, polygon):
+    a, b, c, d = _sides(polygon)
+    return [_either(m, _side_by_side(m, a, c), _side_by_side(m, b, d))]
+
+
+def _regular(m, polygon):
+    """All sides equal, and all diagonals to the corner after the next."""
+    count = len(polygon)
+    over = [_to(polygon[place], polygon[(place + 2) % count]) for place in range(count)]
+    return [*_equilateral(m, polygon), *(_same_length(m, u, v) for u, v in pairwise(over))]
+
+
+#: For each word that may be said of a polygon: how many corners it must have (0: any number, from 4), and its rule.
+PROPERTIES: dict[str, tuple[int, Callable[..., Defects]]] = {
+    "a kite": (4, _kite),
+    "a rhombus": (4, _rhombus),
+    "a square": (4, lambda m, polygon: [*_rectangle(m, polygon), *_rhombus(m, polygon)[2:]]),
+    "a rectangle": (4, _rectangle),
+    "a parallelogram": (4, _parallelogram),
+    "a trapezium": (4, _trapezium),
+    "isosceles": (3, _isosceles),
+    "equilateral": (3, _equilateral),
+    "right-angled": (3, _right_angled),
+    "cyclic": (0, lambda m, polygon: on_one_circle(m, *polygon)),
+    "regular": (0, _regular),
+}
+
+
+def has_property(m: Arithmetic, polygon: Polygon, word: str) -> Defects:
+    """A polygon of a kind. Raises Undefined where its corners are too few or too many for that."""
+    corners, rule = PROPERTIES[word]
+    if len(polygon) != corners if corners else len(polygon) < 4:
+        raise Undefined("it has another number of corners")
+    return rule(m, polygon)
+
+
+def congruent(m: Arithmetic, a: Polygon, b: Polygon) -> Defects:
+    """Two polygons congruent, corner by corner: all distances between corners are equal."""
+    return [_same_length(m, _to(a[i], a[j]), _to(b[i], b[j])) for i, j in _pairs(a, b)]
+
+
+def similar(m: Arithmetic, a: Polygon, b: Polygon) -> Defects:
+    """Two polygons similar, corner by corner: all distances between corners are in the ratio of the first."""
+    pairs = _pairs(a, b)
+    first, *others = [(_square(_to(a[i], a[j])), _square(_to(b[i], b[j]))) for i, j in pairs]
+    return [_equal(m, first[0] * there, first[1] * here) for here, there in others]
+
+
+def _pairs(a: Sequence[Point], b: Sequence[Point]) -> list[tuple[int, int]]:
+    if len(a) != len(b):
+        raise Undefined("they have different numbers of corners")
+    return list(combinations(range(len(a)), 2))

@@ -1,0 +1,73 @@
+"""A claim with what it hangs on, apart from the rest of its board."""
+
+from collections.abc import Callable, Mapping, Sequence
+from functools import cached_property
+from hashlib import sha256
+from typing import Any
+
+from ..board.board import Board
+from ..board.plan import make_plan
+from ..board.step import Step
+from ..language.fills import fill_to_json
+from ..seen import SeenStep
+
+
+class Claimed:
+    """A claim as a small figure of its own: the steps that it hangs on, and the claim.
+
+    Args:
+        board: a board with the claim on it.
+        id: the claim's.
+    """
+
+    def __init__(self, board: Board, id: str) -> None:
+        self.whole, self.claim = board, board.step(id)
+        self.board = Board(board.settings, [board.step(one) for one in board.ancestors([id])])
+        kind_of, place_of, step_of = board.kind_of, self.board.place, self.board.step
+        self._plan = make_plan(self.claim, kind_of, place_of, step_of)
+
+    @property
+    def pegs(self) -> list[Step]:
+        """The steps that can be moved: free and sliding points, dials."""
+        return [step for step in self.board.steps if step.moves in ("free", "sliding", "turning")]
+
+    def evaluate(
+        self,
+        m: Any,
+        numbers: Mapping[str, Sequence[Any]] | None = None,
+        instead: Callable[[Step, list[Any], list[Any]], Any] | None = None,
+    ) -> Any:
+        """What the claim's formula gives (see ``catalogue.claims.placed``), after the place where it hangs; None where what it is
+        about is not there. Raises Undefined where it cannot be asked."""
+        found = self.board.evaluate(m, numbers, instead)
+        things = [found[self.board.steps[place].id] for place in self._plan.inputs]
+        if any(thing is None for thing in things):
+            return None
+        return self._plan.formula(m, *things, *map(m.number, self._plan.numbers))[2]
+
+    @cached_property
+    def mark(self) -> str:
+        """What its verdict hangs on, as a text that differs where that differs: the sentences, and what is typed into those that
+        nobody drags. Where the pegs are does not count."""
+        told = [self._told(step) for step in (*self.board.steps, self.claim)]
+        return sha256(repr(told).encode()).hexdigest()
+
+    def _told(self, step: SeenStep) -> Any:
+        place = {one.id: number for number, one in enumerate(self.board.steps)}
+        moved = step.construction.moved_gap if step.moves or step is self.claim else None
+        fills = {}
+        for name, fill in step.fills.items():
+            if name == moved or name == "near":
+                continue
+            plain = fill_to_json(fill)
+            fills[name] = _numbered(plain, place)
+        return step.does, sorted(fills.items(), key=lambda pair: pair[0])
+
+
+def _numbered(fill: Any, place: Mapping[str, int]) -> Any:
+    """A fill with the places of steps instead of their ids."""
+    if isinstance(fill, dict):
+        return {key: _numbered(part, place) for key, part in fill.items()}
+    if isinstance(fill, list):
+        return [_numbered(part, place) for part in fill]
+    return ("step", place[fill]) if isinstance(fill, str) and fill in place else fill
