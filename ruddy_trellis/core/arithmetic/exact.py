@@ -24,8 +24,8 @@ from .undefined import NotAlgebraic, TooDear, Undefined
 
 #: Forms of more terms than this are not gone on with, nor are products of more terms than that.
 _MOST_TERMS, _MOST_PRODUCT = 12_000, 60_000_000
-#: How deep roots of roots are looked through, and of how many terms.
-_DENESTED, _LARGE = 4, 800
+#: How deep roots of roots are looked through, and of how many terms; of how many a root that may be a multiple of another.
+_DENESTED, _LARGE, _SHORT = 4, 800, 24
 #: The primes by which radicands that are numbers are taken apart.
 _TRIAL = 5_000
 
@@ -309,9 +309,8 @@ class Exact:
             return None
         constant, factors = self.signs.factors(square.top)
         if all(power % 2 == 0 for _, _, power in factors) and constant >= 0:
-            whole = flint.fmpz(constant.numerator * constant.denominator)
-            if (root := whole.isqrt()) * root == whole:
-                made = self.number(Fraction(int(root), constant.denominator))
+            made = self._plain_root_of_ratio(constant)
+            if made is not None:
                 for _, factor, power in factors:
                     for _ in range(power // 2):
                         made = made * self.of(factor)
@@ -330,12 +329,39 @@ class Exact:
                 return (x + self.of(self._generators[youngest]) * b / (2 * x)) / self.of(p.bottom)
         return None
 
+    def _plain_root_of_ratio(self, ratio: Fraction) -> ExactNumber | None:
+        """The root of a fraction of whole numbers by the roots of primes that there are; None where these do not do."""
+        made = self.number(Fraction(1, ratio.denominator))
+        if not ratio:
+            return self.number(0)
+        for prime, power in flint.fmpz(ratio.numerator * ratio.denominator).factor(trial_limit=_TRIAL):
+            if power % 2:
+                if str(prime) not in self._roots:
+                    return None
+                made = made * self._roots[str(prime)]
+            made = made * int(prime) ** (power // 2)
+        return made
+
     def _root_of_factor(self, key, factor):
         """The root of the size of a factor."""
         if key not in self._roots:
             square = self.of(factor) * self.signs.of_factor(key, factor)
+            if (made := self._root_by_another(square)) is not None:
+                self._roots[key] = made
+                return made
             self._roots[key] = self._new_root(square.top, lambda: abs(self.at_sample(factor)).sqrt())
         return self._roots[key]
+
+    def _root_by_another(self, square: ExactNumber) -> ExactNumber | None:
+        """A root as a multiple of a root that is there: where the product of what stands under both is a square."""
+        if len(square.top) > _SHORT:
+            return None
+        for place, other in self._squares.items():
+            if len(other) <= _SHORT and not other.is_constant():
+                product = self._plain_root(square * self.of(other), _DENESTED)
+                if product is not None:
+                    return self.absolute(product) / self.of(self._generators[place])
+        return None
 
     def _new_root(self, square, sample):
         root = self.fresh(None)

@@ -188,6 +188,8 @@ class Turns:
     def of_degrees(self, degrees: Fraction) -> tuple[Any, Any]:
         """Cosine and sine of degrees. Multiples of 1.5° are square roots; any other angle is a symbol of its own."""
         number = self._field.number
+        if degrees < 0:
+            return _back(self.of_degrees(-degrees))
         turns, rest = divmod(Fraction(degrees), 90)
         found = self._acute(rest) if rest else (number(1), number(0))
         for _ in range(int(turns) % 4):
@@ -195,13 +197,15 @@ class Turns:
         return found
 
     def _acute(self, degrees):
-        field = self._field
         if degrees not in self._units:
             self._units[degrees] = self._made(degrees)
-        return self._units[degrees] if field else None
+        return self._units[degrees]
 
     def _made(self, degrees):
         number, sqrt = self._field.number, self._field.sqrt
+        if degrees > 45 and degrees != 60:
+            cosine, sine = self._acute(90 - degrees)
+            return sine, cosine
         plain = {
             30: lambda: (sqrt(number(3)) / 2, number(Fraction(1, 2))),
             45: lambda: (sqrt(number(2)) / 2, sqrt(number(2)) / 2),

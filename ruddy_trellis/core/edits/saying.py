@@ -89,6 +89,7 @@ def described(text: str, board: Board) -> str | None:
     return next((id for read in reads for id in board.alike(read.construction.key, read.fills)), None)
 
 
+_NO_CLAIM = "That claims nothing that can be tried. Say it so: “A, B and C are in line”, “p is parallel to q”, “AB = CD”."
 #: How a question, or what leads up to a claim, begins.
 _ASKING = re.compile(
     r"(?:is it (?:so|true|the case)\s+(?:that\s+)?|(?:i\s+)?(?:the\s+)?claim\s+(?:that\s+)?|check (?:that|whether|if)\s+)", re.IGNORECASE
@@ -116,11 +117,9 @@ def claim_said(text: str, board: Board) -> list[NewStep]:
         if found:
             return _steps(found[0], board)
         _, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
-        raise Refusal(
-            why.sentence
-            if reader.refusals or "=" in plain
-            else "That claims nothing that can be tried. Say it so: “A, B and C are in line”, “p is parallel to q”, “AB = CD”."
-        ) from None
+        if "=" in plain:
+            raise refusal
+        raise Refusal(why.sentence if reader.refusals else _NO_CLAIM) from None
 
 
 def _reader(text: str, board: Board) -> Understanding:

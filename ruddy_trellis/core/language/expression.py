@@ -378,11 +378,11 @@ def _evaluate(tree, m, operands):
     return left * right if kind == "*" else m.divide(left, right)
 
 
-def _dimension_of_all(dimensions):
-    """The dimension of what is said to be equal. Raises Refusal where lengths are said to be angles, or so."""
+def _dimension_of_all(dimensions, plain):
+    """The dimension of what is said to be equal. Raises Refusal where lengths are said to be areas, or so. What has none, as a
+    dial or degrees, goes with all others, unless plain numbers are to be told from lengths."""
     told = [one for one in dimensions if one is not None]
-    # Degrees go with plain numbers.
-    if len({0 if one == ANGLE else one for one in told}) > 1:
+    if len({0 if one == ANGLE else one for one in told} - (set() if plain == 0 else {0})) > 1:
         raise Refusal(f"{_called(told[0]).capitalize()} cannot be equal to {_called(next(one for one in told if one != told[0]))}.")
     return TRUTH
 
@@ -398,7 +398,7 @@ def _dimension(tree, operands, plain=None):
     """The power of length of a value, "angle", "truth", or ``plain`` for a typed number: None where it goes with anything."""
     kind = tree[0]
     if kind == "=":
-        return _dimension_of_all([_dimension(side, operands, plain) for side in tree[1:]])
+        return _dimension_of_all([_dimension(side, operands, plain) for side in tree[1:]], plain)
     if kind == "measure":
         return MEASURES[tree[1]][1]
     if kind == "operand":
