@@ -59,7 +59,11 @@ def _icon(key, example):
     return Markup(svg(items, _around(board).grown(0.12), _WIDTH, _HEIGHT, scale=0.72, labels=labels))
 
 
-_CENTRED = ("dial", "angle_dial", "length_dial", "motion", "words", "words_beside", "new_reveal", "reveal_with", "prediction")
+_CENTRED = (
+    "dial", "angle_dial", "length_dial", "motion", "words", "words_beside", "new_reveal", "reveal_with", "prediction", "in_line",
+    "one_point", "one_circle", "lies_on", "are_parallel", "are_perpendicular", "are_tangent", "same_point", "equal_values", "is_shape",
+    "are_congruent", "are_similar",
+)  # fmt: skip
 
 
 def _middle(board):
@@ -93,6 +97,18 @@ _MARKS = {
     "new_reveal": "◐",
     "reveal_with": "◐ +",
     "prediction": "A′ ?",
+    "in_line": "– · · · ?",
+    "one_point": "× ?",
+    "one_circle": "○ ?",
+    "lies_on": "· ○ ?",
+    "are_parallel": "// ?",
+    "are_perpendicular": "⊥ ?",
+    "are_tangent": "| ○ ?",
+    "same_point": "· · ?",
+    "equal_values": "= ?",
+    "is_shape": "◇ ?",
+    "are_congruent": "≅ ?",
+    "are_similar": "~ ?",
 }
 
 

@@ -264,6 +264,8 @@ class LocusTest(unittest.TestCase):
                 for step in board.steps:
                     if any("near" in board.step(other).fills for other in (step.id, *board.ancestors([step.id]))):
                         continue
+                    if step.makes == "claim":
+                        continue  # it hangs there even where it cannot be asked
                     there = all(
                         np.isfinite(np.broadcast_to(part, 30)[number]) for part in flat(together[step.id]) if not np.isinf(part).any()
                     )

@@ -179,7 +179,7 @@ CLAIMS = (
         "parallel?",
         "qp",
         _FOUR + "the claim that AB is parallel to CD at (0, 3)",
-        ("{a} [is] parallel to {b}", "{a} parallel {b}", "{a} and {b} [are] parallel", "{a} | | {b}"),
+        ("{a} [is] parallel to {b}", "{a} parallel {b}", "{a} and {b} [are] parallel"),
         formulas.parallel,
         likely=64,
     ),

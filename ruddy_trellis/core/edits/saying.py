@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Sequence
+from contextlib import suppress
 from typing import Any
 
 from ..board.board import Board
@@ -9,13 +10,16 @@ from ..board.step import Step
 from ..catalogue import CATALOGUE
 from ..kinds import CLAIM
 from ..language import completion
+from ..language import names as spelling
 from ..language.equation import NoEquals
-from ..language.expression import Formula
+from ..language.expression import Formula, read_formula
+from ..language.filling import operand, plain_statement
 from ..language.fills import fill_to_json, is_ids
 from ..language.names import check_name
 from ..language.printing import phrase
 from ..language.reading import NoSentence, ReadStep, TooManyWays, read_sentence
 from ..language.suggesting import suggestions
+from ..language.tokens import tokens
 from ..language.understanding import Reading, Understanding
 from ..refusal import Refusal
 from .adding import step_of, with_defaults
@@ -35,6 +39,12 @@ def said(text: str, board: Board) -> list[NewStep]:
     """A typed sentence as steps to add, the last of them what it is about. Raises Refusal, with sentences that would be taken
     as its ``ways`` where there are some near."""
     sure = False
+    if _asks(text, board):
+        try:
+            return claim_said(text, board)
+        except Refusal:
+            if "=" in text:
+                raise  # "how long is AB?" asks for something else
     try:
         read = read_sentence(text, board, CATALOGUE, check_fills)
         sure = True  # but for the name, if that is none
@@ -46,7 +56,30 @@ def said(text: str, board: Board) -> list[NewStep]:
     except Refusal as refusal:
         if len(text) > _LONGEST:
             raise
+        if _begins_with_a_thing(text, board):
+            with suppress(Refusal):
+                return claim_said(text, board)
         return _understood(text, board, refusal, sure)
+
+
+def _asks(text: str, board: Board) -> bool:
+    """Whether a text is a question, or says that something is equal to what is on the board already."""
+    left, equals, _ = text.partition("=")
+    if not equals or _ASKING.match(text.strip()):
+        return text.rstrip().endswith("?") or bool(_ASKING.match(text.strip()))
+    with suppress(Refusal):
+        plain = plain_statement(f"{left} = 0").removesuffix("= 0").strip()
+        return bool(read_formula(plain, lambda name, function: operand(name, function, board)).operands)
+    return False
+
+
+def _begins_with_a_thing(text: str, board: Board) -> bool:
+    """Whether a text begins with the name of what is there already, so that it is hardly about something new."""
+    first = next(iter(tokens(text)), None)
+    if first is None:
+        return False
+    name = spelling.tidy(first.text)
+    return bool(board.ids_named(name)) or bool(name[:1].isupper() and spelling.unspelt(name, board.points_by_name, range(2, 9)))
 
 
 def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[NewStep]:
@@ -112,7 +145,7 @@ def claim_said(text: str, board: Board) -> list[NewStep]:
     except Refusal as refusal:
         if len(plain) > _LONGEST:
             raise
-        reader = _reader(plain, board)
+        reader = _reader(plain, board, gives_name=False)
         found = reader.readings(CLAIM)
         if found:
             return _steps(found[0], board)
@@ -122,8 +155,8 @@ def claim_said(text: str, board: Board) -> list[NewStep]:
         raise Refusal(why.sentence if reader.refusals else _NO_CLAIM) from None
 
 
-def _reader(text: str, board: Board) -> Understanding:
-    return Understanding(text, board, CATALOGUE, check_fills, _grown, left_out)
+def _reader(text: str, board: Board, gives_name: bool = True) -> Understanding:
+    return Understanding(text, board, CATALOGUE, check_fills, _grown, left_out, gives_name)
 
 
 def _ids_of(reading: Reading, board: Board) -> list[list[str]]:

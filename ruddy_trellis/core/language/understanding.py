@@ -63,10 +63,13 @@ class Understanding:
         grown: a function of a board and steps that gives a copy of the board with them, and their ids.
         fill_in: a function of a gap, its construction, the fills so far, the triangle that is spoken of, and a board, giving
             what the gap can be filled with where it was left out.
+        gives_name: whether the text may give a name to what it makes.
     """
 
-    def __init__(self, text: str, board: SeenBoard, sentences: Any, check: Callable, grown: Callable, fill_in: Callable) -> None:
-        self._name, self.text = named(text, board)
+    def __init__(
+        self, text: str, board: SeenBoard, sentences: Any, check: Callable, grown: Callable, fill_in: Callable, gives_name: bool = True
+    ) -> None:
+        self._name, self.text = named(text, board) if gives_name else (None, text)
         self._board = board
         self._sentences, self._check, self._grown, self._fill_in = sentences, check, grown, fill_in
         self._gaps = GapFilling(self.text, sentences, grown, self._described)

@@ -211,6 +211,10 @@ _LITERALS = {
         "type": "object", "required": ["formula", "of"], "additionalProperties": False,
         "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
     },
+    "statement": {
+        "type": "object", "required": ["formula", "of"], "additionalProperties": False,
+        "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
+    },
     "text": {
         "type": "object", "required": ["words", "of"], "additionalProperties": False,
         "properties": {"words": {"type": "string", "maxLength": limits.WORDS_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
