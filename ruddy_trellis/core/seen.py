@@ -85,6 +85,7 @@ class SeenBoard(Protocol):
 
     values: list[Any]
     drawn: Any
+    verdicts: dict[str, str]
 
     @property
     def settings(self) -> Any: ...

@@ -195,6 +195,7 @@ class Board(Structure):
         other._place, other._plans = dict(self._place), list(self._plans)
         other._children = [list(children) for children in self._children]
         other._below, other._followed = {}, dict(self._followed)
+        other.verdicts = self.verdicts
         other._take_over(self)
         return other
 

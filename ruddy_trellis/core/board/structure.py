@@ -24,12 +24,14 @@ class Structure:
 
     Attributes:
         steps: the steps.
+        verdicts: for claims by id, the word for what is known of them.
         drawn: what the display keeps of them from one message to the next; None where that has to be made anew.
     """
 
     def __init__(self) -> None:
         self.steps: list[Step] = []
         self.drawn: Any = None
+        self.verdicts: dict[str, str] = {}
         self._place: dict[str, int] = {}
 
     def _forget(self) -> None:

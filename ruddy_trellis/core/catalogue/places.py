@@ -1,6 +1,6 @@
 """Places for what is put on a board without anyone saying where."""
 
-from ..kinds import POINT, REVEAL
+from ..kinds import CLAIM, POINT, REVEAL
 from ..seen import SeenBoard
 
 #: Places round the middle of the view, as shares of it, that are tried for a new point.
@@ -20,7 +20,7 @@ def free_place(board: SeenBoard) -> tuple[float, float]:
 
 
 def free_corner(board: SeenBoard) -> tuple[float, float]:
-    """Where the next reveal's button stands: down the left edge, one under another."""
+    """Where the next reveal's button or claim stands: down the left edge, one under another."""
     left, low, right, high = board.settings.view
-    above = sum(1 for step in board.steps if step.makes == REVEAL)
-    return round(left + 0.03 * (right - left), 2), round(high - (0.3 + 0.11 * above) * (high - low), 2)
+    above = sum(1 for step in board.steps if step.makes in (REVEAL, CLAIM))
+    return round(left + 0.03 * (right - left), 2), round(high - (0.12 + (0.18 + 0.11 * above) % 0.8) * (high - low), 2)

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ..kinds import MARK, WORDS_ON_BOARD
+from ..kinds import CLAIM, MARK, WORDS_ON_BOARD
 
 #: What stands in the place of what is covered.
 HIDDEN = "?"
@@ -12,7 +12,7 @@ _PLACE = ("at", "start", "sweep")
 
 def cover_words(kind: str) -> str:
     """What is said of a covered thing, to someone who points at it: "a covered value: press it to see"."""
-    what = {MARK: "mark", WORDS_ON_BOARD: "text"}.get(kind, "value")
+    what = {MARK: "mark", WORDS_ON_BOARD: "text", CLAIM: "claim"}.get(kind, "value")
     return f"a covered {what}: press it to see"
 
 
@@ -26,6 +26,6 @@ def veiled(item: dict[str, Any], kind: str) -> dict[str, Any]:
     shape = item.get("shape")
     if shape and kind == MARK:
         item["shape"] = {part: shape[part] for part in _PLACE if part in shape}
-    elif shape and kind == WORDS_ON_BOARD:
+    elif shape and kind in (WORDS_ON_BOARD, CLAIM):
         item["shape"] = {**shape, "words": HIDDEN}
     return item

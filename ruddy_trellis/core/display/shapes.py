@@ -40,7 +40,7 @@ from . import marking, tags
 from .extent import Extent, clip
 from .labelling import in_two_lines, settled, stood_off, turned
 from .palette import style_of
-from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer
+from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer, verdict_mark
 from .tracing import trace
 
 #: How many places of a locus are looked at first; more are added where it bends.
@@ -281,7 +281,9 @@ class Shapes:
         return {"shape": {"at": value, "words": text, "framed": bool(known.step.look.fill)}, "label": None}
 
     def _claim(self, known, value):
-        return {"shape": {"at": value[:2], "words": claim_words(self.board, known.step.id), "framed": True}, "label": None}
+        board, id = self.board, known.step.id
+        shape = {"at": value[:2], "words": f"{claim_words(board, id)} {verdict_mark(board.verdicts.get(id, ''), value[2])}", "framed": True}
+        return {"shape": shape, "label": None}
 
     def _reveal(self, known, value):
         step = known.step

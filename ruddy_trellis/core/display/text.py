@@ -68,6 +68,26 @@ def _number_writer(settings, dimension, own_decimals=None):
     return lambda value: rounded_text(value, decimals) + unit
 
 
+#: What is further from true than this share of its size is seen not to hold.
+_SEEN = 1e-7
+_VERDICTS = {"proved": "● proved", "stands": "○ stands", "fails": "× fails", "trying": "… being tried"}
+
+
+def verdict_mark(verdict: str, off: float) -> str:
+    """What stands after a claim: what is known of it, by a shape and a word, and whether it holds just now.
+
+    Args:
+        verdict: "proved", "stands", "fails", "trying", or "" where nothing is known.
+        off: how far from true the claim is in the figure as it is; NaN where it cannot be asked.
+    """
+    here = "cannot be asked here" if off != off else "does not hold here" if off > _SEEN else "holds here"
+    known = _VERDICTS.get(verdict)
+    if known is None:
+        return f"({here})"
+    plain = here == ("does not hold here" if verdict == "fails" else "holds here")
+    return known if plain else f"{known}, {here}"
+
+
 def formula_text(board: SeenBoard, formula: Formula):
     """The value of a formula of readings that stands in words, rounded as the board's readings are, with its unit."""
     values = [board.value(id) for (id,) in formula.operands]

@@ -7,6 +7,7 @@ from ..display import Extent, display
 from ..edits import Patch, prepare
 from ..edits.history import brought_back, state_before
 from ..refusal import Refusal
+from ..truth.verdicts import Verdict, first_verdict
 from . import acts
 from .acts import Answer
 from .drags import Drags
@@ -34,6 +35,9 @@ class Alone:
     @property
     def extent(self) -> Extent:
         return Extent(*self.view)
+
+    def verdict(self, id: str) -> Verdict | None:
+        return first_verdict(self.board, id)
 
     def whole(self) -> Answer:
         return {"t": "board", "items": display(self.board, self.extent), "state": self.state()}

@@ -10,6 +10,7 @@ from ..pointing.offers import Offer
 from ..pointing.prompt import Prompt
 from ..refusal import Refusal
 from ..seen import Items
+from ..truth.verdicts import Verdict
 from . import changing, messages, moving, prompting, selecting, showing
 from .acts import Answer, Doing
 
@@ -23,6 +24,9 @@ class Table(Protocol):
     @property
     def extent(self) -> Extent:
         """The part of the plane that anyone at the board sees."""
+
+    def verdict(self, id: str) -> Verdict | None:
+        """What is known of a claim; None while nothing is."""
 
     def whole(self) -> Answer:
         """The message that shows the whole board."""

@@ -123,6 +123,13 @@ class Loosen(_Message):
     id: Annotated[str, Field(max_length=20)]
 
 
+class Counter(_Message):
+    """Show a position in which a claim fails, and put everything back."""
+
+    t: Literal["counter"]
+    id: Annotated[str, Field(max_length=20)]
+
+
 class Ahead(_Message):
     """Show what an edit would move, without making it; nothing for no edit."""
 
@@ -206,6 +213,7 @@ Message = Annotated[
     | Put
     | Complete
     | Consider
+    | Counter
     | Select
     | Offer
     | DoEdit

@@ -6,7 +6,7 @@ from typing import Any
 
 from ..board import Board, numbers_of
 from ..display import display, refreshed
-from ..kinds import MOTION
+from ..kinds import CLAIM, MOTION
 from ..refusal import Refusal
 from ..sampling.shaking import random_numbers, shaken_numbers, span
 from . import messages
@@ -15,6 +15,8 @@ from .changing import done
 
 #: How many pictures show a shake from one stop to the next, how many stops there are, and for how long each picture is seen.
 _SHAKE_FRAMES, _SHAKE_STOPS, _SHAKE_PAUSE = 14, 4, 1 / 30
+#: For how many pictures a position is shown in which a claim fails.
+_COUNTER_STAY = 84
 #: How far a shaken peg goes, as a share of the figure's reach.
 _SHAKE_REACH = 0.09
 
@@ -74,6 +76,31 @@ def shake_frames(copy: Board, extent) -> Iterator[Items]:
             yield refreshed(copy, extent, copy.move(at)) if at else []
 
 
+def counter(hand, message: messages.Counter) -> Doing:
+    """A position in which a claim fails, for this person only; then everything as it was."""
+    board, extent = hand.board, hand.table.extent
+    if message.id not in board or board.step(message.id).makes != CLAIM:
+        raise Refusal("That claim is no longer on the board.")
+    known = hand.table.verdict(message.id)
+    if known is None or not known.positions:
+        raise Refusal("No position is known in which that fails.")
+    pegs = {id: tuple(numbers) for id, numbers in known.positions.items() if id in board}
+    yield ShowFrames(counter_frames(board.copy(), extent, pegs), _SHAKE_PAUSE)
+
+
+def counter_frames(copy: Board, extent, there: dict[str, tuple[float, ...]]) -> Iterator[Items]:
+    """The pictures of a way to a position, a stay there, and the way back, each the items that differ."""
+    here = {id: numbers_of(copy.step(id)) for id in there}
+    for start, stop, pause in ((here, there, _COUNTER_STAY), (there, here, 0)):
+        for frame in range(1, _SHAKE_FRAMES + 1):
+            share = frame / _SHAKE_FRAMES
+            share *= share * (3 - 2 * share)
+            at = {id: tuple(a + share * (b - a) for a, b in zip(start[id], to)) for id, to in stop.items()}
+            yield refreshed(copy, extent, copy.move(at))
+        for _ in range(pause):
+            yield []
+
+
 def play(hand, message: messages.Play) -> Doing:
     motions = [step.id for step in hand.board.steps if step.makes == MOTION]
     ids = [id for id in message.ids if id in motions] or motions
@@ -92,6 +119,7 @@ HANDLERS: dict[type, Any] = {
     messages.LookBack: look_back,
     messages.BringBack: bring_back,
     messages.Shake: shake,
+    messages.Counter: counter,
     messages.Play: play,
     messages.Pause: pause,
 }

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from ..board.board import Board
 from ..board.step import Step
-from ..kinds import REVEAL, WORDS_ON_BOARD
+from ..kinds import CLAIM, REVEAL, WORDS_ON_BOARD
 
 
 def student_copy(board: Board) -> Board:
@@ -17,12 +17,12 @@ def student_copy(board: Board) -> Board:
 
 
 def _for_student(step):
-    if not step.construction.moves or not (step.look.locked or step.look.teacher_only or step.makes in (REVEAL, WORDS_ON_BOARD)):
+    if not step.construction.moves or not (step.look.locked or step.look.teacher_only or step.makes in (REVEAL, WORDS_ON_BOARD, CLAIM)):
         return step
     return step.with_(look=replace(step.look, locked=True, teacher_only=True))
 
 
 def left_to_students(board: Board) -> list[tuple[Step, bool]]:
     """The steps that a person can move, each with whether students may: what a teacher chooses among."""
-    pegs = [step for step in board.steps if step.construction.moves and step.makes not in (REVEAL, WORDS_ON_BOARD)]
+    pegs = [step for step in board.steps if step.construction.moves and step.makes not in (REVEAL, WORDS_ON_BOARD, CLAIM)]
     return [(step, not (step.look.locked or step.look.teacher_only)) for step in pegs]

@@ -42,6 +42,11 @@ def noticed(board: Board, only: Collection[str] = ()) -> list[Noticed]:
     return [_told(board, key, fills) for key, fills in _relations(_Look(board, only))][:_TOLD]
 
 
+def with_points(board: Board, ids: Collection[str]) -> set[str]:
+    """Some things together with the points that they are made from."""
+    return {*ids, *(parent for id in ids for parent in board.step(id).inputs if board.kind_of(parent) == POINT)}
+
+
 class _Look:
     """A board's things that are seen, and their values in shaken copies."""
 

@@ -8,7 +8,8 @@ from .conditions import conditions
 from .proving import proof
 from .trying import tried
 
-FAILS, STANDS, PROVED = "fails", "stands", "proved"
+#: What is known of a claim, in a word; the last while it is still being tried.
+FAILS, STANDS, PROVED, TRYING = "fails", "stands", "proved", "trying"
 
 
 @dataclass(frozen=True)

@@ -15,16 +15,20 @@ from ...core.display.palette import PENS, look_of, style_of
 from ...core.display.text import shown_name, unit_text
 from ...core.edits import PATTERNS, Retie
 from ...core.edits.checking import PLAIN_DIMENSIONS
-from ...core.kinds import CIRCLE, LINE, MARK, MOTION, NUMBER, POINT, RAY, REGIONS, REVEAL, WORDS_ON_BOARD
+from ...core.kinds import CIRCLE, CLAIM, LINE, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REGIONS, REVEAL, WORDS_ON_BOARD
 from ...core.language.fills import fill_to_json
-from ...core.language.printing import phrase, rounded_text, working_text
+from ...core.language.printing import claim_words, phrase, rounded_text, working_text
 from ...core.pointing.gathering import KINDS, RELATIONS
 from ...core.truth.loose_ends import loose_ends
+from ...core.truth.noticing import noticed, shapes_of, with_points
+from ...core.truth.resting import rests_on
 from ...drawings.plot import plot
 from ..people.who import live_board
 from ..rendering import page, picture_of
 
 router = APIRouter()
+#: Of more polygons than this it is not said what they are.
+_SHAPES = 8
 
 
 @router.get("/boards/{board_id}/picture.svg")
@@ -129,6 +133,33 @@ def history_panel(request: Request, board_id: int):
     return page(request, "panels/history.html", edits=edits)
 
 
+@router.get("/boards/{board_id}/panels/claims")
+def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str = ""):
+    """What is claimed on a board, with what is known of each, what its shapes are, and if asked for, what might be true of it or
+    of what is selected: each of that becomes a claim at a click."""
+    live = live_board(request, board_id)
+    board = live.board
+    claims = [(step, claim_words(board, step.id), live.verdict(step.id)) for step in board.steps if step.makes == CLAIM]
+    polygons = [step.id for step in board.steps if step.makes == POLYGON and not step.look.hidden and board.value(step.id)]
+    shapes = [(id, *shapes_of(board, id)) for id in polygons[:_SHAPES]]
+    told = [one for one in shapes if one[1] or one[2]]
+    chosen = [id for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
+    made = {words for _, words, _ in claims}
+    seen = [one for one in noticed(board, with_points(board, chosen)) if one.words not in made] if notice else None
+    return page(
+        request, "panels/claims.html", board=board, board_id=board_id, claims=claims, shapes=told, chosen=bool(chosen),
+        noticed=seen and [(one, orjson.dumps(one.edit.model_dump()).decode()) for one in seen], asked=notice,
+    )  # fmt: skip
+
+
+@router.get("/boards/{board_id}/panels/claims/{id}/ties")
+def ties_panel(request: Request, board_id: int, id: str):
+    """What a claim rests on."""
+    board = live_board(request, board_id).board
+    ties = rests_on(board, id) if id in board and board.kind_of(id) == CLAIM else []
+    return page(request, "panels/ties.html", ties=ties)
+
+
 @router.get("/boards/{board_id}/panels/loose")
 def loose_panel(request: Request, board_id: int, reach: float = 0.2):
     """What looks tied and is not, each with the edit that ties it."""
@@ -177,7 +208,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
         "panels/look.html",
         copied=look_of(one, board.settings.looks) if one else None,
         putting_in=putting_in,
-        coverable=kinds <= {NUMBER, MARK, WORDS_ON_BOARD},
+        coverable=kinds <= {NUMBER, MARK, WORDS_ON_BOARD, CLAIM},
         only_words=kinds == {WORDS_ON_BOARD},
         only_reveals=kinds == {REVEAL},
         without=lambda reveal, id: _with_things(reveal, [other for other in reveal.fills["things"] if other != id]),

@@ -16,6 +16,7 @@ from ...core.lesson.file import board_from_store, board_to_text, check_kept
 from ...core.refusal import Refusal
 from ..worker import WORKER
 from .apart import apart
+from .verdicts import Verdicts
 
 #: A pasted working of more lines than this is read in a process of its own.
 _LONG_PASTE = 60
@@ -42,6 +43,7 @@ class LiveBoard:
         #: The items that everyone was last told, by id, and of which board and in which extent they are.
         self._told = self._seen = None
         self._moved = set()
+        self._verdicts = Verdicts(self)
         self._view, self._view_kept = self.board.settings.view, None
 
     # What is seen -------------------------------------------------------------------------------------------
@@ -60,6 +62,7 @@ class LiveBoard:
 
     async def look(self):
         """Work out what is seen before someone asks for it: of a large board that takes a while."""
+        self._verdicts.look()
         board, extent = self.board, self.extent
         if self._told is None or self._seen != (board, extent) or self._moved:
             items = await apart(len(board), display, board.copy(), extent)
@@ -74,6 +77,15 @@ class LiveBoard:
         if self._told is None:
             self._told, self._seen = {item["id"]: item for item in items}, (self.board, self.extent)
         return {"t": "board", "items": items, "state": self.state()}
+
+    def verdict(self, id):
+        """What is known of a claim; None while nothing is."""
+        return self._verdicts.known.get(id, (None, None))[1]
+
+    def told_anew(self, items):
+        """Some items were told by themselves."""
+        if self._told is not None:
+            self._told.update((item["id"], item) for item in items)
 
     def state(self):
         """What a page needs besides the display list."""
@@ -152,8 +164,10 @@ class LiveBoard:
         """From here on the board is another one. Who reads the old one meanwhile reads it to its end; what is being dragged
         is where it is."""
         held = self._drags.carry_over(self.board, ahead.board)
+        ahead.board.verdicts = self._verdicts.words()
         self.board = ahead.board
         self.tell(self._changes(None if held or ahead.extent != self.extent else ahead.items))
+        self._verdicts.look()
 
     async def undo(self):
         """Take the last edit back. Returns its words. Raises Refusal where there is none."""

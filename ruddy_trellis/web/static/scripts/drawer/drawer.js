@@ -65,6 +65,7 @@ export class Drawer {
   query() {
     if (this.name === "look" || this.name === "recipe") return `?ids=${this.acts.selected().join(",")}`;
     if (this.name === "loose") return `?reach=${this.acts.reach()}`;
+    if (this.name === "claims" && this.noticing !== undefined) return `?notice=true&ids=${this.noticing}`;
     return this.name === "log" ? `?${new URLSearchParams(this.plot)}` : "";
   }
 
@@ -112,6 +113,12 @@ export class Drawer {
     for (const row of this.panel.querySelectorAll("[data-motion]")) row.classList.toggle("running", this.now.has(row.dataset.motion));
   }
 
+  /** Ask what might be true of what is selected, or of the whole board; or no longer. */
+  notice() {
+    this.noticing = this.noticing === undefined ? this.acts.selected().join(",") : undefined;
+    this.refresh();
+  }
+
   targets(element) {
     return element.dataset.on ? element.dataset.on.split(" ") : this.acts.selected();
   }
@@ -122,6 +129,8 @@ export class Drawer {
     const { dataset } = element;
     if (dataset.id) this.pick(dataset.id, event);
     else if (dataset.edit) this.acts.edit(JSON.parse(dataset.edit));
+    else if (dataset.say) this.acts.send({ t: "say", text: dataset.say });
+    else if (element.id === "notice") this.notice();
     else if (dataset.send) this.acts.send(JSON.parse(dataset.send));
     else if (dataset.gather) this.acts.send({ t: "gather", what: dataset.gather, ids: this.acts.selected() });
     else if (dataset.tie) this.acts.send({ t: "tool", key: "intersection", retie: dataset.tie });
