@@ -20,6 +20,7 @@ from .access_log import AccessLog
 from .lessons import help, pages, panels, recipes, sharing, students
 from .live import lines as live
 from .live.live_boards import LiveBoards
+from .live.verdicts import TRUTH
 from .options import Options
 from .people import accounts
 from .people.passwords import NO_PASSWORD, Attempts, hashed_password, is_password
@@ -52,6 +53,7 @@ async def _lifespan(application):
     # Stopped in order: what stands in the write-ahead file is brought into the file itself.
     application.state.database.close()
     WORKER.close()
+    TRUTH.close()
 
 
 def create_application(data_path, options=Options()):

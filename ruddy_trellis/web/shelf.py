@@ -101,7 +101,7 @@ _MARKS = {
     "one_point": "× ?",
     "one_circle": "○ ?",
     "lies_on": "· ○ ?",
-    "are_parallel": "// ?",
+    "are_parallel": "∥ ?",
     "are_perpendicular": "⊥ ?",
     "are_tangent": "| ○ ?",
     "same_point": "· · ?",

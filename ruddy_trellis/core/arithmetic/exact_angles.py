@@ -203,6 +203,10 @@ class Turns:
 
     def _made(self, degrees):
         number, sqrt = self._field.number, self._field.sqrt
+        if degrees * 2 % 3:
+            for odd, times in ((odd, times) for odd in self._odd for times in (1, 2, 3, 4)):
+                if (degrees - odd * times) * 2 % 3 == 0:
+                    return _turned(self._power(self._units[odd], Fraction(times)), self.of_degrees(degrees - odd * times))
         if degrees > 45 and degrees != 60:
             cosine, sine = self._acute(90 - degrees)
             return sine, cosine
@@ -224,9 +228,6 @@ class Turns:
             return _turned(self._power(self._acute(Fraction(18)), times), self._power(self._acute(Fraction(15)), -times))
         if degrees * 2 % 3 == 0:
             return self._halved(self.of_degrees(degrees * 2))
-        for odd in self._odd:
-            if (degrees / odd).denominator == 1:
-                return self._power(self._units[odd], degrees / odd)
         self._odd.append(degrees)
         half = flint.arb(degrees.numerator) / degrees.denominator / 360
         symbol = self._field.fresh(half.tan_pi())

@@ -64,7 +64,12 @@ class Intervals:
             raise Undefined("the root of a negative number")
         return flint.arb.max(p, flint.arb(0)).sqrt()
 
-    absolute = staticmethod(abs)
+    @staticmethod
+    def absolute(p):
+        if not p.contains(0):
+            return abs(p)
+        half = abs(p).upper() / 2  # the bound of what may be zero begins there, not as far below it as it goes above
+        return flint.arb(half, half.upper())
 
     @staticmethod
     def choose(sign, p, q):
@@ -138,4 +143,7 @@ class Intervals:
     def angle(x, y):
         if x.contains(0) and y.contains(0):
             raise Undefined("no direction")
+        if x < 0 and y.contains(0) and y.lower() >= -y.upper() / 8:
+            # To the left, and up by a hair: the bound of the arc tangent would hold the turn to the other side as well.
+            return 180 - abs(flint.arb.atan2(y, -x)) * 180 / flint.arb.pi()
         return flint.arb.atan2(y, x) * 180 / flint.arb.pi()

@@ -29,6 +29,8 @@ class Signs:
         self._positive: set[int] = set()
         #: What was given, required or decided: factors that are no roots, with their signs.
         self.bounds: list[tuple[Any, int]] = []
+        #: What is required of products of factors of which more than one is not known: a sign, and the factors.
+        self._required: list[tuple[int, list[tuple[str, Any]]]] = []
         self.decided: list[tuple[Any, int]] = []
 
     def factors(self, polynomial: Any) -> tuple[Fraction, list[tuple[str, Any, int]]]:
@@ -94,25 +96,43 @@ class Signs:
         """
         if number.is_zero():
             return
-        sign, open_ones = 1, []
+        if self.reads_sample:
+            if self.of(number) < 0:
+                raise Undefined("less than nothing")
+            return
+        sign, odd = 1, []
         for polynomial in (number.top, number.bottom):
             constant, factors = self.factors(polynomial)
             sign *= 1 if constant > 0 else -1
-            for key, factor, power in factors:
-                if power % 2:
-                    known = self._plain(key, factor)
-                    sign *= known or 1
-                    open_ones += [(key, factor)] if known is None else []
-        if len(open_ones) == 1 and not self.reads_sample:
-            ((key, factor),) = open_ones
-            self._known[key] = sign
-            self.bounds.append((factor, sign))
-        elif (not open_ones and sign < 0) or (self.reads_sample and self.of(number) < 0):
-            raise Undefined("less than nothing")
+            odd += [(key, factor) for key, factor, power in factors if power % 2]
+        self._required.append((sign, odd))
+        self._follow()
+
+    def _follow(self) -> None:
+        """What follows from what is required and known: where one factor alone is not known, its sign. Raises Undefined where what
+        is required cannot be."""
+        going = True
+        while going:
+            going = False
+            for number, (sign, odd) in enumerate(self._required):
+                open_ones = [(key, factor) for key, factor in odd if self._plain(key, factor) is None]
+                if len(open_ones) > 1:
+                    continue
+                del self._required[number]
+                for key, _ in odd:
+                    sign *= self._known.get(key, 1)
+                if open_ones:
+                    ((key, factor),) = open_ones
+                    self._known[key] = sign
+                    self.bounds.append((factor, sign))
+                elif sign < 0:
+                    raise Undefined("less than nothing")
+                going = True
+                break
 
     def fill_a_box(self) -> bool:
         """Whether what was given, required or decided of signs only says between which bounds single symbols are."""
-        return all(factor.total_degree() == 1 and sum(factor.degrees()) == 1 for factor, _ in self.bounds)
+        return not self._required and all(factor.total_degree() == 1 and sum(factor.degrees()) == 1 for factor, _ in self.bounds)
 
     def of_factor(self, key: str, factor: Any) -> int:
         """The sign of a factor; where it is not known, it is decided."""
@@ -121,6 +141,7 @@ class Signs:
             sign = self._known[key] = self._decide(self._field.of(factor))
             self.decided.append((factor, sign))
             self.bounds.append((factor, sign))
+            self._follow()
         return sign
 
     def is_plain(self, polynomial: Any) -> bool:

@@ -23,8 +23,8 @@ _ROUND = "A is a free point at (0, 0)\nB is a free point at (2, 0)\nk is the cir
 def placed(rule: Callable[..., formulas.Defects]) -> Callable[..., Any]:
     """The formula of a claim: where it hangs on the board, and after that how far from true it is.
 
-    In floats and arrays that is one number, the largest share that a defect is of its size, NaN where the claim cannot be asked; in
-    other arithmetics it is the pairs of defects and sizes themselves.
+    In floats and arrays that is one number, the largest share that a defect is of its size, below zero (in arrays NaN) where the claim
+    cannot be asked; in other arithmetics it is the pairs of defects and sizes themselves.
     """
 
     def formula(m, *arguments):
@@ -33,7 +33,7 @@ def placed(rule: Callable[..., formulas.Defects]) -> Callable[..., Any]:
             try:
                 return x, y, max(abs(defect) / (size() or 1.0) for defect, size in rule(m, *things))
             except ArithmeticError:
-                return x, y, float("nan")
+                return x, y, -1.0
         defects = rule(m, *things)
         if m is not ARRAYS:
             return x, y, defects

@@ -88,6 +88,8 @@ def _image(key: str, makes: str, of: str, by: str, formula: Callable | None, und
         name_suffix="′",
         looks_like="of",
         also=("image [{=}] [of] {of} under {by}", "{of} under {by}"),
+        # Which focus of a bent circle or conic is the first depends on how the figure is turned.
+        needs=("direction",) if key.startswith("bent_") else (),
         likely=2,
         undefined=undefined,
         example=f"{_BED}D is a free point at (2.4, 0.9)\n{making}{_MAPS[by]}the image of {called} under t",

@@ -78,9 +78,9 @@ def verdict_mark(verdict: str, off: float) -> str:
 
     Args:
         verdict: "proved", "stands", "fails", "trying", or "" where nothing is known.
-        off: how far from true the claim is in the figure as it is; NaN where it cannot be asked.
+        off: how far from true the claim is in the figure as it is; below zero where it cannot be asked.
     """
-    here = "cannot be asked here" if off != off else "does not hold here" if off > _SEEN else "holds here"
+    here = "cannot be asked here" if off < 0 else "does not hold here" if off > _SEEN else "holds here"
     known = _VERDICTS.get(verdict)
     if known is None:
         return f"({here})"

@@ -59,6 +59,7 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
 
 #: How people write what a statement is about, and how a formula does.
 _STATED = (
+    (re.compile(r"\bthe\s+", re.IGNORECASE), ""),
     (re.compile(r"°|\bdegrees?\b"), ""),
     (re.compile(r"√\s*(\d+(?:\.\d+)?)"), r"sqrt(\1)"),
     (re.compile(r"√\s*\("), "sqrt("),

@@ -9,7 +9,7 @@ from ..catalogue import CATALOGUE
 from ..catalogue.points import crossing_choices
 from ..edits.checking import check_fills
 from ..edits.models import Add, Edit, NewStep
-from ..kinds import MAPS, POINT, THINGS, join
+from ..kinds import CLAIM, MAPS, POINT, THINGS, join
 from ..language.fills import fill_to_json
 from ..language.printing import listed, phrase
 from ..refusal import Refusal
@@ -33,7 +33,8 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     """
     found = []
     for construction in CATALOGUE:
-        if len(ids) > MOST_FILLED or not construction.asked_gaps or construction.moves == "free":
+        placed = construction.moves == "free" and construction.makes != CLAIM
+        if len(ids) > MOST_FILLED or not construction.asked_gaps or placed:
             continue  # what a person puts somewhere is not offered without saying where
         for fills in _fillings(construction, list(ids), board):
             for choice in _choices(construction, fills, board):

@@ -117,18 +117,36 @@ def _concurrent(look):
             yield "one_point", {"lines": three}
 
 
+#: How a point is made on the line of two others: the gap that has these two.
+_ON_PAIRS = {
+    "midpoint": ("span",), "dividing": ("span",), "foot": ("base",), "point_towards": ("from", "to"), "point_on": ("path",),
+    "intersection": ("a", "b"), "other_intersection": ("a", "b"),
+}  # fmt: skip
+
+
+def _lines_as_built(look):
+    """The sets of points that are in line because they were made so."""
+    board, lines = look.board, {}
+    for path, on in look.on.items():
+        if board.kind_of(path) in STRAIGHTS:
+            lines[frozenset(board.step(path).inputs)] = set(on) | {id for id in board.step(path).inputs if board.kind_of(id) == POINT}
+    for id in look.points:
+        step = board.step(id)
+        for gap in _ON_PAIRS.get(step.does, ()):
+            pair = step.fills.get(gap, ())
+            if len(pair) == 1 and board.kind_of(pair[0]) in STRAIGHTS:
+                pair = tuple(one for one in board.step(pair[0]).inputs if board.kind_of(one) == POINT)
+            if len(pair) == 2:
+                lines.setdefault(frozenset(pair), set(pair)).add(id)
+    return list(lines.values())
+
+
 def _in_line(look, points):
-    found: list[set[str]] = []
+    found: list[set[str]] = _lines_as_built(look)
     for three in combinations(points, 3):
         if any(set(three) <= line for line in found) or look.on_one(three):
             continue
-        # On a line through two of them by construction, or a midpoint of them: so it was built.
-        built = any(
-            look.board.step(one).does in ("midpoint", "dividing", "point_towards")
-            and set(three) - {one} <= set(look.board.step(one).inputs)
-            for one in three
-        )
-        if not built and look.holds(formulas.in_line, *three):
+        if look.holds(formulas.in_line, *three):
             line = set(three) | {other for other in points if other not in three and look.holds(formulas.in_line, *three[:2], other)}
             found.append(line)
             yield "in_line", {"points": tuple(sorted(line, key=look.board.place))}

@@ -144,8 +144,9 @@ def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str
     shapes = [(id, *shapes_of(board, id)) for id in polygons[:_SHAPES]]
     told = [one for one in shapes if one[1] or one[2]]
     chosen = [id for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
-    made = {words for _, words, _ in claims}
-    seen = [one for one in noticed(board, with_points(board, chosen)) if one.words not in made] if notice else None
+    made = {(step.does, frozenset(step.inputs)) for step, _, _ in claims}
+    told_of = lambda one: (one.edit.steps[0].does, frozenset(one.ids))
+    seen = [one for one in noticed(board, with_points(board, chosen)) if told_of(one) not in made] if notice else None
     return page(
         request, "panels/claims.html", board=board, board_id=board_id, claims=claims, shapes=told, chosen=bool(chosen),
         noticed=seen and [(one, orjson.dumps(one.edit.model_dump()).decode()) for one in seen], asked=notice,

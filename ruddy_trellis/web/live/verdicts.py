@@ -1,6 +1,7 @@
 """The verdicts on the claims of a live board: found beside it, in a process that nobody's drag waits for, and told when they come."""
 
 import asyncio
+import atexit
 import logging
 from collections import OrderedDict
 from dataclasses import replace
@@ -24,6 +25,7 @@ _PAUSE = 0.05
 _REMEMBERED = 4000
 
 TRUTH = Worker()
+atexit.register(TRUTH.close)
 _remembered: OrderedDict = OrderedDict()
 
 

@@ -1,0 +1,90 @@
+"""Claims in the browser: typed, from a selection, from what was noticed; their verdicts; a student who predicts first."""
+
+import re
+
+from playwright.sync_api import expect
+
+from .board_page import BoardPage
+from .served import BrowserTest
+
+
+class ClaimsTest(BrowserTest):
+    def setUp(self):
+        super().setUp()
+        self.b = BoardPage(self.page, self.server.address)
+
+    def verdicts(self):
+        return self.page.locator("#panel .verdict")
+
+    def test_three_centres_a_claim_that_fails_and_what_was_noticed(self):
+        b = self.b.start("Centres")
+        b.say("A = (-4, -2)", "B = (3, -1)", "C = (0, 3)", "O is the circumcentre of ABC", "G is the centroid of ABC")
+        b.say("H is the orthocentre of ABC", "are O, G and H in line?", "AB = AC")
+        b.open_drawer("claims")
+        expect(self.verdicts().nth(0)).to_contain_text("proved", timeout=15_000)
+        expect(self.verdicts().nth(1)).to_contain_text("fails")
+        expect(self.page.locator("#panel .conditions").first).to_have_text("where A, B and C are not in line")
+        before = b.working()
+        seen = self.page.locator("#seen li", has_text="AB = AC")
+        expect(seen).to_contain_text("fails")
+        self.page.click("text=Show where it fails")
+        self.page.wait_for_timeout(800)
+        self.assertEqual(b.working(), before, "it is only shown")
+        b.drag_point("A", (-3, -3))  # meanwhile the figure is where it was
+        self.page.click("text=What does it rest on? >> nth=0")
+        expect(self.page.locator(".ties li")).to_have_count(3, timeout=15_000)
+        self.page.click("#notice")
+        expect(self.page.locator(".noticed")).to_contain_text("Nothing was noticed")
+        self.page.click("[aria-label='Delete the claim that O, G and H are in line']")
+        b.settle()
+        self.page.click("[aria-label^='Claim that'] >> nth=0")
+        b.settle()
+        self.assertEqual(b.working()[-1].split(" at ")[0].split(" is ")[1], "the claim that O, G and H are in line")
+        expect(self.verdicts().nth(1)).to_contain_text("proved", timeout=15_000)
+        b.reload()
+        b.open_drawer("claims")
+        expect(self.verdicts().nth(1)).to_contain_text("proved", timeout=15_000)
+
+    def test_what_shape_it_is_always_and_just_now(self):
+        b = self.b.start("Shapes")
+        b.say("A = (-4, -2)", "B = (4, -2)", "C = (4, 3)", "D = (-4, 3)", "K is the midpoint of AB", "L is the midpoint of BC")
+        b.say("M is the midpoint of CD", "N is the midpoint of DA", "KLMN is the polygon through K, L, M, N")
+        b.open_drawer("claims")
+        shapes = self.page.locator(".shapes")
+        expect(shapes).to_contain_text("always a parallelogram")
+        expect(shapes).to_contain_text("just now a kite, a rhombus")
+        b.drag_point("C", (3.2, 4))
+        expect(shapes).not_to_contain_text("a rhombus")
+        self.page.click("text=claim “a parallelogram”")
+        expect(self.verdicts().first).to_contain_text("proved", timeout=15_000)
+
+    def test_from_a_selection(self):
+        b = self.b.start("Chosen")
+        b.say("A = (-4, -2)", "B = (4, -2)", "M is the midpoint of AB", "C = (0, 2)")
+        b.escape()
+        b.click_point("A")
+        b.click_point("M", shift=True)
+        b.click_point("B", shift=True)
+        b.take_offer("the claim that A, M and B are in line")
+        b.open_drawer("claims")
+        expect(self.verdicts().first).to_contain_text("proved", timeout=15_000)
+
+    def test_a_student_predicts_then_lifts_the_cover_and_drags(self):
+        self.page.goto(f"{self.server.address}/gallery?find=middle bed")
+        link = self.server.address + self.page.locator(".lesson").first.get_attribute("href")
+        page = self.page
+        page.goto(link)
+        page.wait_for_selector("#saved:text-is('Saved')", state="attached")
+        seen = page.locator("#seen")
+        expect(seen).to_contain_text("A covered claim")
+        expect(seen).not_to_contain_text("parallelogram")
+        page.focus("#drawing")
+        for _ in range(30):
+            page.keyboard.press("]")
+            page.wait_for_timeout(60)
+            if "covered claim" in page.locator("#heard").inner_text():
+                break
+        page.keyboard.press("Enter")
+        one = page.locator("#seen li", has_text="KLMN")
+        expect(one.last).to_contain_text(re.compile("● proved|× fails"), timeout=15_000)
+        expect(page.locator("#seen li", has_text="A covered claim")).to_have_count(2)
