@@ -2,14 +2,19 @@
 
 import statistics
 import time
+from collections import defaultdict
 
 import numpy as np
 import sympy
 from sympy import geometry
 
+from ruddy_trellis.core import Figure
 from ruddy_trellis.core.arithmetic import ARRAYS
 from ruddy_trellis.core.edits.saying import said
 from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.core.truth.verdicts import first_verdict
+from tests.core.claims import bank as claims_bank
+from tests.core.test_claims import claimed
 from tests.core.test_phrasings import bank
 
 from .figures import orchard, orchard_with, rosette, thirty, twelve_steps, wreath
@@ -113,6 +118,34 @@ def rows():
     )
 
     yield from reading_rows()
+    yield from truth_rows()
+
+
+def truth_rows():
+    """The bank of claims by kind: how many are true and proved, how many are false and fail, and how long a verdict takes."""
+    kinds, firsts = defaultdict(list), []
+    for sentences, claims in claims_bank():
+        figure = Figure()
+        figure.say(sentences)
+        for sign, text in claims:
+            one = claimed(figure, text)
+            start = time.perf_counter()
+            first_verdict(one.whole, one.claim.id)
+            firsts.append((time.perf_counter() - start) * 1000)
+            start = time.perf_counter()
+            found = figure.claim(text)
+            kinds[one.claim.construction.tool.rstrip("?")].append((sign, found.verdict, time.perf_counter() - start))
+    spread = f"{statistics.median(firsts):.0f} ms median, {statistics.quantiles(firsts, n=20)[18]:.0f} ms p95"
+    yield "a first verdict on a claim", "≤ 300 ms at p95", spread
+    every = [one for found in kinds.values() for one in found]
+    for kind, found in (("every kind", every), *sorted(kinds.items())):
+        true, false = ([one for one in found if one[0] == sign] for sign in "+-")
+        yield (
+            f"claims: {kind}",
+            "≥ 95% of the true proved, 0 wrong, ≤ 5 s each",
+            f"{sum(one[1] == 'proved' for one in true)} of {len(true)} true proved, {sum(one[1] == 'fails' for one in false)} of {len(false)} "
+            f"false fail, slowest {max(one[2] for one in found):.1f} s",
+        )
 
 
 def reading_rows():

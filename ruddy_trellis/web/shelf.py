@@ -61,7 +61,8 @@ def _icon(key, example):
 
 _CENTRED = (
     "dial", "angle_dial", "length_dial", "motion", "words", "words_beside", "new_reveal", "reveal_with", "prediction", "in_line",
-    "one_point", "one_circle", "lies_on", "are_parallel", "are_perpendicular", "are_tangent", "same_point", "equal_values", "is_shape",
+    "one_point", "one_circle", "lies_on", "are_parallel", "are_perpendicular", "are_tangent", "same_point", "equal_values", "is_constant",
+    "is_shape",
     "are_congruent", "are_similar",
 )  # fmt: skip
 
@@ -106,6 +107,7 @@ _MARKS = {
     "are_tangent": "| ○ ?",
     "same_point": "· · ?",
     "equal_values": "= ?",
+    "is_constant": "= const.",
     "is_shape": "◇ ?",
     "are_congruent": "≅ ?",
     "are_similar": "~ ?",

@@ -93,6 +93,22 @@ class VerdictTest(unittest.TestCase):
         self.assertEqual(f.claim("AP + PB = AB").verdict, "proved", "between the ends")
         self.assertEqual(f.claim("AQ + QB = AB").verdict, "fails", "beyond them")
 
+    def test_what_is_constant_while_something_moves(self):
+        f = figure(
+            "A=(0,0)\nB=(5,1)\nk is the circle with centre A through B\nP is a point on k at 50\nC = (1,4)\nv is the distance from A to P\n"
+            "w is the distance from B to P\np is the parallel to BC through A\nT is a point on p at 0.4\nTBC is the polygon through T, B, C\n"
+            "U is the area of TBC\nd is a dial from 1 to 5 in steps of 0.5 at 3\ne is the circle with centre A and radius d\n"
+            "x is the value of radius(e) / d\nu is the radius of e"
+        )
+        for text, wanted in (
+            ("v is constant while P moves", "proved"), ("is w constant while P moves?", "fails"), ("U is constant as T slides", "proved"),
+            ("x is constant while d turns", "proved"), ("u is constant while d turns", "fails"), ("v is constant while B moves", "fails"),
+        ):  # fmt: skip
+            with self.subTest(text):
+                self.assertEqual(f.claim(text).verdict, wanted)
+        with self.assertRaises(Refusal):
+            f.claim("v is constant while k moves")
+
     def test_conditions_are_told(self):
         self.assertEqual(figure(CENTRES).claim("O, G and H are in line").conditions, ("where A, B and C are not in line",))
 

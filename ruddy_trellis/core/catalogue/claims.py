@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from typing import Any
 
-from ..arithmetic import ARRAYS, FLOATS
+from ..arithmetic import ARRAYS, FLOATS, Arithmetic
 from ..arithmetic.late import np
 from ..formulas import claims as formulas
 from ..kinds import ARC, CIRCLE, CLAIM, CONIC, ROUNDS, STRAIGHTS
@@ -31,19 +31,23 @@ def placed(rule: Callable[..., formulas.Defects]) -> Callable[..., Any]:
         *things, x, y = arguments
         if m is FLOATS:
             try:
-                return x, y, max(abs(defect) / (size() or 1.0) for defect, size in rule(m, *things))
+                return x, y, max((abs(defect) / (size() or 1.0) for defect, size in rule(m, *things)), default=0.0)
             except ArithmeticError:
                 return x, y, -1.0
-        defects = rule(m, *things)
-        if m is not ARRAYS:
-            return x, y, defects
-        worst = 0.0
-        for defect, size in defects:
-            size = size()
-            worst = np.maximum(worst, abs(defect) / (size + (size == 0)))
-        return x, y, worst
+        return x, y, told(m, rule(m, *things))
 
     return formula
+
+
+def told(m: Arithmetic, defects: formulas.Defects) -> Any:
+    """Defects as they are; in arrays how far from true they are, as one array."""
+    if m is not ARRAYS:
+        return defects
+    worst = 0.0
+    for defect, size in defects:
+        whole = size()
+        worst = np.maximum(worst, abs(defect) / (whole + (whole == 0)))
+    return worst
 
 
 def _claim(key, sentence, tool, keys, example, also, rule: Any = None, choose: Any = None, **more):
@@ -119,6 +123,13 @@ def _check_same_count(fills, board):
     counts = [len(board.value(fills[gap][0]) or ()) for gap in ("a", "b")]
     if all(counts) and counts[0] != counts[1]:
         raise Refusal(f"{' and '.join(board.name(fills[gap][0]) for gap in ('a', 'b'))} have different numbers of corners.")
+
+
+def _check_driver(fills, board):
+    if not board.step(fills["driver"][0]).construction.moves:
+        raise Refusal("While a peg or a dial moves something may be constant: name one that can be moved.")
+    if not isinstance(board.dimension(fills["reading"][0]), (int, float)) and board.dimension(fills["reading"][0]) != "angle":
+        raise Refusal(f"{board.name(fills['reading'][0])} is not a number that could be constant.")
 
 
 CLAIMS = (
@@ -230,6 +241,20 @@ CLAIMS = (
         _BED + "the claim that AB = BC at (0, 3)",
         (),
         choose=_stated,
+    ),
+    _claim(
+        "is_constant",
+        "{reading:reading} is constant while {driver:driver} moves",
+        "constant?",
+        "qk",
+        _ROUND + "P is a point on k at 50\nv is the distance from A to P\nthe claim that v is constant while P moves at (0, 3)",
+        (
+            "{reading} [is] (constant|same) (while|when|as) {driver} (moves|changes|turns|runs|slides)",
+            "{reading} [does] [not] (stays|stay) [is] (constant|same) (while|when|as) {driver} (moves|changes|turns|runs|slides)",
+            "{reading} never changes (while|when|as) {driver} (moves|changes|turns|runs|slides)",
+        ),
+        lambda m, reading, driver: [],
+        check=_check_driver,
     ),
     _claim(
         "is_shape",

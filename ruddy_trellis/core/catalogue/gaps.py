@@ -6,6 +6,7 @@ from ..formulas.claims import PROPERTIES
 from ..kinds import (
     AFFINITY,
     CIRCLE,
+    CLAIM,
     CONIC,
     FAMILY,
     INVERSION,
@@ -121,7 +122,7 @@ GAP_KINDS = {
     "anything": GapKind(
         "pick things; Enter when they are all",
         "things on the board",
-        single=(*THINGS, MARK, LOCUS, FAMILY, NUMBER, WORDS_ON_BOARD),
+        single=(*THINGS, MARK, LOCUS, FAMILY, NUMBER, WORDS_ON_BOARD, CLAIM),
         several=True,
     ),
     "text": GapKind("type the words", "words, with values in braces such as {v}", literal="text"),

@@ -8,8 +8,15 @@ from typing import Any
 from ..board.board import Board
 from ..board.plan import make_plan
 from ..board.step import Step
+from ..catalogue.claims import told
+from ..formulas import claims as formulas
 from ..language.fills import fill_to_json
 from ..seen import SeenStep
+
+
+def moved(id: str) -> str:
+    """By what the other place of what moves is known, among the numbers of pegs."""
+    return f"{id}, moved"
 
 
 class Claimed:
@@ -24,6 +31,9 @@ class Claimed:
         self.whole, self.claim = board, board.step(id)
         self.board = Board(board.settings, [board.step(one) for one in board.ancestors([id])])
         kind_of, place_of, step_of = board.kind_of, self.board.place, self.board.step
+        #: What moves while something is claimed to be constant; None in other claims. ``is_moved`` while it is in its other place.
+        self.driver: str | None = next(iter(self.claim.fills.get("driver", ())), None)
+        self.is_moved = False
         self._plan = make_plan(self.claim, kind_of, place_of, step_of)
 
     @property
@@ -39,11 +49,22 @@ class Claimed:
     ) -> Any:
         """What the claim's formula gives (see ``catalogue.claims.placed``), after the place where it hangs; None where what it is
         about is not there. Raises Undefined where it cannot be asked."""
-        found = self.board.evaluate(m, numbers, instead)
+        things = self._things(m, numbers, instead)
+        if self.driver is None or things is None:
+            return things and self._plan.formula(m, *things, *map(m.number, self._plan.numbers))[2]
+        self.is_moved = True
+        try:
+            others = self._things(m, {**(numbers or {}), self.driver: (numbers or {}).get(moved(self.driver), ())}, instead)
+        finally:
+            self.is_moved = False
+        return others and told(m, formulas.all_equal(m, things[0], others[0]))
+
+    def _things(self, m: Any, numbers: Any, instead: Any) -> list[Any] | None:
+        """The values that the claim's formula gets; None where one is not there."""
+        given = {id: one for id, one in (numbers or {}).items() if one}
+        found = self.board.evaluate(m, given, instead)
         things = [found[self.board.steps[place].id] for place in self._plan.inputs]
-        if any(thing is None for thing in things):
-            return None
-        return self._plan.formula(m, *things, *map(m.number, self._plan.numbers))[2]
+        return None if any(thing is None for thing in things) else things
 
     @cached_property
     def mark(self) -> str:

@@ -11,7 +11,7 @@ from typing import Any
 from ..arithmetic import Exact, NotAlgebraic, Undefined
 from ..arithmetic.undefined import TooDear
 from ..kinds import ARC, CIRCLE, CONIC, LOCUS, POINT, POLYGON, STRAIGHTS
-from .claimed import Claimed
+from .claimed import Claimed, moved
 from .frames import first_two, needs
 
 #: How many ways of signs are gone through.
@@ -64,9 +64,19 @@ class _Way:
         self.taken: list[int] = []
         self.choices: list[int] = []
         self._needs = needs(claimed)
-        self._fixed = first_two(claimed) if "origin" not in self._needs else []
+        # What moves while something is claimed to be constant stays a symbol.
+        self._fixed = [id for id in first_two(claimed) if id != claimed.driver] if "origin" not in self._needs else []
         names = [f"{axis}{step.id}" for step in claimed.board.steps if step.construction.moves for axis in ("x", "y")]
+        names += [f"{axis}{moved(claimed.driver)}" for axis in ("x", "y") if claimed.driver is not None]
         self.m = Exact(dict.fromkeys(names, 1), decide=lambda factor: (1, -1)[self.choose(2)], deadline=deadline)
+
+    def _symbol(self, axis: str, step: Any) -> Any:
+        """A symbol for one number of a peg; of what moves there are two."""
+        id = moved(step.id) if self.claimed.is_moved and step.id == self.claimed.driver else step.id
+        return self.m.symbol(f"{axis}{id}")
+
+    def _angle(self, axis: str, step: Any) -> Any:
+        return self.m.turns.by_half(self._symbol(axis, step))
 
     def choose(self, options: int) -> int:
         """The next choice of the script."""
@@ -82,7 +92,12 @@ class _Way:
             step.id: (self._dial(step),) for step in self.claimed.board.steps if step.construction.moves == "turning" and step.moves
         }
         try:
-            defects = self.claimed.evaluate(self.m, {id: one for id, one in numbers.items() if one}, self._instead)
+            if (driver := self.claimed.driver) is not None and driver in numbers:
+                self.claimed.is_moved = True
+                step = self.claimed.board.step(driver)
+                numbers[moved(driver)] = (self._dial(step),) if step.construction.moves == "turning" else self._numbers(step)
+                self.claimed.is_moved = False
+            defects = self.claimed.evaluate(self.m, numbers, self._instead)
             return None if defects is None else all(defect.is_zero() for defect, _ in defects)
         except (Undefined, ZeroDivisionError):
             return None
@@ -94,7 +109,7 @@ class _Way:
         path = step.fills["path"]
         if len(path) == 1 and self.claimed.board.kind_of(path[0]) not in STRAIGHTS:
             return ()  # put in place by ``_instead``
-        share = m.symbol(f"x{step.id}")
+        share = self._symbol("x", step)
         low, high = (0, 1) if len(path) == 2 else self._ends(path[0])
         if low is not None:
             m.signs.set(share.top, 1)
@@ -108,7 +123,7 @@ class _Way:
 
     def _place(self, step: Any) -> tuple[Any, Any]:
         m = self.m
-        symbols = m.symbol(f"x{step.id}"), m.symbol(f"y{step.id}")
+        symbols = self._symbol("x", step), self._symbol("y", step)
         if step.id not in self._fixed:
             return self._on_its_conic(step) or symbols
         if step.id == self._fixed[0]:
@@ -128,20 +143,20 @@ class _Way:
             return None
         m = self.m
         apart = m.symbol(f"x{self._fixed[1]}") if "size" in self._needs else m.number(1)
-        total = m.symbol(f"x{step.id}")
+        total = self._symbol("x", step)
         if conic.does == "ellipse":
             m.signs.set(total.top, 1)
             total = total + apart  # more than the foci are apart
         else:
             m.signs.require(apart - total)
             m.signs.require(apart + total)
-        cosine, sine = m.cos_sin(m.angle_symbol(f"y{step.id}"))
+        cosine, sine = m.cos_sin(self._angle("y", step))
         far = (total * total - apart * apart) / (2 * (total - apart * cosine))
         return far * cosine, far * sine
 
     def _dial(self, step: Any) -> Any:
         """The value of a dial: a symbol between its ends, where these say anything of every figure of that shape."""
-        value = self.m.symbol(f"x{step.id}")
+        value = self._symbol("x", step)
         if "size" in self._needs or step.construction.dimension != 1:
             self.m.signs.require(value - self.m.number(step.fills["least"]))
             self.m.signs.require(self.m.number(step.fills["most"]) - value)
@@ -158,14 +173,14 @@ class _Way:
         if kind == POLYGON:
             start = self.choose(len(value))
             (ax, ay), (bx, by) = value[start], value[(start + 1) % len(value)]
-            share = m.symbol(f"x{step.id}")
+            share = self._symbol("x", step)
             m.signs.set(share.top, 1)
             m.signs.set((share - 1).top, -1)
             return ax + share * (bx - ax), ay + share * (by - ay)
         if kind in (CIRCLE, ARC):
             return self._on_circle(step, path, kind, value, values)
         if kind == CONIC:
-            return step.construction.choose({"path": CONIC}, {})(m, value, m.angle_symbol(f"x{step.id}"))
+            return step.construction.choose({"path": CONIC}, {})(m, value, self._angle("x", step))
         if kind == LOCUS:
             raise NotAlgebraic("a locus is known by running it only")
         return None
@@ -176,7 +191,7 @@ class _Way:
         start = value[3:5] if kind == ARC else self._known_on(path, values)
         if start is None:
             start = cx + m.sqrt(value[2]), cy
-        (cosine, sine), (ex, ey) = m.cos_sin(m.angle_symbol(f"x{step.id}")), (start[0] - cx, start[1] - cy)
+        (cosine, sine), (ex, ey) = m.cos_sin(self._angle("x", step)), (start[0] - cx, start[1] - cy)
         x, y = cx + cosine * ex - sine * ey, cy + sine * ex + cosine * ey
         if kind == ARC:
             ax, ay, bx, by = value[3:7]

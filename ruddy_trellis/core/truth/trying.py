@@ -11,7 +11,7 @@ from ..arithmetic.late import np
 from ..catalogue.moving import settled
 from ..kinds import CONIC, LINE, LOCUS, POINT, POLYGON, RAY, ROUNDS
 from ..sampling.shaking import span
-from .claimed import Claimed
+from .claimed import Claimed, moved
 
 #: How far free points go, as shares of the figure's reach, and in how many copies each.
 _SHAKES = ((0.08, 160), (0.5, 400), (1.5, 300), (6.0, 140))
@@ -85,6 +85,9 @@ def _positions(claimed: Claimed, random: Any) -> dict[str, tuple[Any, ...]]:
             near = place + random.normal(0, 0.05, count) * (1.0 if high is None else high - low)
             near = near if low is None else np.clip(near, low, np.inf if high is None else high)
             numbers[step.id] = (first(place, np.where(shares < 0.1, near, far)),)
+    if claimed.driver is not None and claimed.driver in numbers:
+        # Its other place in each copy is where it is in the one before.
+        numbers[moved(claimed.driver)] = tuple(np.roll(part, 1) for part in numbers[claimed.driver])
     return numbers
 
 
@@ -144,7 +147,7 @@ def _rounded(claimed: Claimed, at: dict[str, tuple[float, ...]]) -> dict[str, tu
     """A position in short numbers."""
     left, _, right, _ = claimed.board.settings.view
     digits = max(2 - floor(log10(right - left)), 0) + 1
-    made = {}
+    made = dict(at)
     for step in claimed.pegs:
         part = at[step.id]
         made[step.id] = (settled(step.fills, part[0]),) if step.moves == "turning" else tuple(round(one, digits) for one in part)

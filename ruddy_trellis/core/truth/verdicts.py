@@ -40,8 +40,9 @@ def first_verdict(board: Board, id: str) -> Verdict:
     claimed = Claimed(board, id)
     trial = tried(claimed)
     if trial.breaking is not None:
-        by_name = {board.name(peg): numbers for peg, numbers in trial.breaking.items()}
-        return Verdict(FAILS, conditions(claimed), by_name, trial.breaking)
+        positions = {peg: numbers for peg, numbers in trial.breaking.items() if peg in board}
+        by_name = {board.name(peg): numbers for peg, numbers in positions.items()}
+        return Verdict(FAILS, conditions(claimed), by_name, positions)
     if not trial.held:
         return (
             Verdict(FAILS, conditions(claimed), why="In none of the positions tried can this be asked.")
