@@ -143,8 +143,8 @@ def truth_rows():
         yield (
             f"claims: {kind}",
             "≥ 95% of the true proved, 0 wrong, ≤ 5 s each",
-            f"{sum(one[1] == 'proved' for one in true)} of {len(true)} true proved, {sum(one[1] == 'fails' for one in false)} of {len(false)} "
-            f"false fail, slowest {max(one[2] for one in found):.1f} s",
+            f"{sum(one[1] == 'proved' for one in true)} of {len(true)} true proved, {sum(one[1] == 'fails' for one in false)} of "
+            f"{len(false)} false fail, slowest {max(one[2] for one in found):.1f} s",
         )
 
 

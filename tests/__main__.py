@@ -52,7 +52,8 @@ def run_all():
             [sys.executable, "-m", "tests", name], cwd=ROOT, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, check=False
         )
         counts = _COUNTS.findall(done.stdout)
-        print(f"{name}: {done.stdout.splitlines()[-1] if done.stdout else 'no answer'}", flush=True)
+        lines = done.stdout.splitlines() or ["no answer"]
+        print(f"{name}: {next((line for line in reversed(lines) if _COUNTS.match(line)), lines[-1])}", flush=True)
         if done.returncode or not counts:
             print(done.stdout, flush=True)
         return tuple(int(part or 0) for part in counts[-1]) if counts else (0, 1, 0)

@@ -1,6 +1,6 @@
 """A claim with what it hangs on, apart from the rest of its board."""
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Collection, Mapping, Sequence
 from functools import cached_property
 from hashlib import sha256
 from typing import Any
@@ -25,11 +25,13 @@ class Claimed:
     Args:
         board: a board with the claim on it.
         id: the claim's.
+        also: the ids of what belongs to the figure besides what the claim hangs on.
     """
 
-    def __init__(self, board: Board, id: str) -> None:
+    def __init__(self, board: Board, id: str, also: Collection[str] = ()) -> None:
         self.whole, self.claim = board, board.step(id)
-        self.board = Board(board.settings, [board.step(one) for one in board.ancestors([id])])
+        hung_on = {*board.ancestors([id]), *also} - {id}
+        self.board = Board(board.settings, [board.step(one) for one in sorted(hung_on, key=board.place)])
         kind_of, place_of, step_of = board.kind_of, self.board.place, self.board.step
         #: What moves while something is claimed to be constant; None in other claims. ``is_moved`` while it is in its other place.
         self.driver: str | None = next(iter(self.claim.fills.get("driver", ())), None)
@@ -58,6 +60,11 @@ class Claimed:
         finally:
             self.is_moved = False
         return others and told(m, formulas.all_equal(m, things[0], others[0]))
+
+    def value(self, m: Any, numbers: Any, instead: Any) -> Any:
+        """What the formula of the step gives, be it a claim or a reading; None where what it is made from is not there."""
+        things = self._things(m, numbers, instead)
+        return things and self._plan.formula(m, *things, *map(m.number, self._plan.numbers))
 
     def _things(self, m: Any, numbers: Any, instead: Any) -> list[Any] | None:
         """The values that the claim's formula gets; None where one is not there."""

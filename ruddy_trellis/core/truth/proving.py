@@ -34,7 +34,7 @@ def proof(claimed: Claimed, seconds: float = 5.0) -> Proof:
     script: list[int] = []
     asked = 0
     for _ in range(_WAYS):
-        way = _Way(claimed, script, deadline)
+        way = Way(claimed, script, deadline)
         try:
             held = way.holds()
         except TooDear as dear:
@@ -52,7 +52,7 @@ def proof(claimed: Claimed, seconds: float = 5.0) -> Proof:
     return Proof(False, "there are too many cases")
 
 
-class _Way:
+class Way:
     """The claim computed for one way to take the signs, and the sides of polygons on which points slide.
 
     Args:
@@ -66,9 +66,13 @@ class _Way:
         self._needs = needs(claimed)
         # What moves while something is claimed to be constant stays a symbol.
         self._fixed = [id for id in first_two(claimed) if id != claimed.driver] if "origin" not in self._needs else []
+        self.m = self._field(deadline)
+
+    def _field(self, deadline: float) -> Exact:
+        claimed = self.claimed
         names = [f"{axis}{step.id}" for step in claimed.board.steps if step.construction.moves for axis in ("x", "y")]
         names += [f"{axis}{moved(claimed.driver)}" for axis in ("x", "y") if claimed.driver is not None]
-        self.m = Exact(dict.fromkeys(names, 1), decide=lambda factor: (1, -1)[self.choose(2)], deadline=deadline)
+        return Exact(dict.fromkeys(names, 1), decide=lambda factor: (1, -1)[self.choose(2)], deadline=deadline)
 
     def _symbol(self, axis: str, step: Any) -> Any:
         """A symbol for one number of a peg; of what moves there are two."""

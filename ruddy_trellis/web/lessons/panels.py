@@ -19,6 +19,8 @@ from ...core.kinds import CIRCLE, CLAIM, LINE, MARK, MOTION, NUMBER, POINT, POLY
 from ...core.language.fills import fill_to_json
 from ...core.language.printing import claim_words, phrase, rounded_text, working_text
 from ...core.pointing.gathering import KINDS, RELATIONS
+from ...core.refusal import Refusal
+from ...core.truth.exact_readings import exact_reading
 from ...core.truth.loose_ends import loose_ends
 from ...core.truth.noticing import noticed, shapes_of, with_points
 from ...core.truth.resting import rests_on
@@ -151,6 +153,21 @@ def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str
         request, "panels/claims.html", board=board, board_id=board_id, claims=claims, shapes=told, chosen=bool(chosen),
         noticed=seen and [(one, orjson.dumps(one.edit.model_dump()).decode()) for one in seen], asked=notice,
     )  # fmt: skip
+
+
+@router.get("/boards/{board_id}/panels/readings/{id}/formula")
+def formula_panel(request: Request, board_id: int, id: str, frame: str = ""):
+    """A reading as a formula in the coordinates, places and dials of the figure; ``frame`` names two free points."""
+    board = live_board(request, board_id).board
+    chosen = tuple(one for one in frame.split(",")[:2] if one in board)
+    try:
+        if id not in board:
+            raise Refusal("That is no longer on the board.")
+        found, why = exact_reading(board, id, chosen), ""
+    except Refusal as refusal:
+        found, why = None, refusal.sentence
+    written = found and [(tex, Markup(f"<math displaystyle=\"true\">{mathml}</math>")) for tex, mathml in found.parts]  # made of our own signs only
+    return page(request, "panels/formula.html", found=found, written=written, why=why, name=board.name(id) if id in board else "")
 
 
 @router.get("/boards/{board_id}/panels/claims/{id}/ties")

@@ -113,6 +113,22 @@ export class Drawer {
     for (const row of this.panel.querySelectorAll("[data-motion]")) row.classList.toggle("running", this.now.has(row.dataset.motion));
   }
 
+  /** A reading as a formula, in the frame of two chosen points. */
+  asFormula(id) {
+    const frame = this.acts.selected().join(",");
+    const target = `#formula-${id}`;
+    window.htmx.ajax("GET", `/boards/${this.boardId}/panels/readings/${id}/formula?frame=${frame}`, { target, swap: "innerHTML" });
+  }
+
+  async copyText(text, words) {
+    try {
+      await navigator.clipboard.writeText(text);
+      this.acts.words(words);
+    } catch {
+      this.acts.words("This browser does not let pages copy.");
+    }
+  }
+
   /** Ask what might be true of what is selected, or of the whole board; or no longer. */
   notice() {
     this.noticing = this.noticing === undefined ? this.acts.selected().join(",") : undefined;
@@ -129,6 +145,8 @@ export class Drawer {
     const { dataset } = element;
     if (dataset.id) this.pick(dataset.id, event);
     else if (dataset.edit) this.acts.edit(JSON.parse(dataset.edit));
+    else if (dataset.formula) this.asFormula(dataset.formula);
+    else if (dataset.copy) this.copyText(dataset.copy, "The formula is copied.");
     else if (dataset.say) this.acts.send({ t: "say", text: dataset.say });
     else if (element.id === "notice") this.notice();
     else if (dataset.send) this.acts.send(JSON.parse(dataset.send));
