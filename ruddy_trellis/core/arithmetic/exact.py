@@ -304,6 +304,7 @@ class Exact:
 
         With p = a + b r for a root r of f, and s² = a² - b² f, the root is x + r b / 2x for an x² = (a ± s) / 2.
         """
+        p = self.rationalised(p)
         square = self.of(self.product(p.top, p.bottom))
         if len(square.top) > _LARGE:
             return None
@@ -328,6 +329,23 @@ class Exact:
             if x is not None and not x.is_zero():
                 return (x + self.of(self._generators[youngest]) * b / (2 * x)) / self.of(p.bottom)
         return None
+
+    def rationalised(self, number: ExactNumber) -> ExactNumber:
+        """A number with its divisor freed of roots, as far as that goes: (a + b r) (a - b r) = a² - b² f."""
+        top, bottom = number.top, number.bottom
+        for _ in range(_DENESTED):
+            degrees = bottom.degrees()
+            youngest = next((place for place, power in enumerate(degrees) if power == 1 and place in self._squares), None)
+            if youngest is None:
+                break
+            a, b = parts(bottom, youngest, 1)
+            conjugate = a - b * self._generators[youngest]
+            product = self.reduced(self.product(bottom, conjugate))
+            if product.is_zero() or len(product) > _LARGE:
+                break
+            number = self.fraction(self.product(top, conjugate), product)
+            top, bottom = number.top, number.bottom
+        return number
 
     def _plain_root_of_ratio(self, ratio: Fraction) -> ExactNumber | None:
         """The root of a fraction of whole numbers by the roots of primes that there are; None where these do not do."""

@@ -48,8 +48,8 @@ def sweep(m: Arithmetic, arc: Arc) -> Number:
     """How far an arc turns, in degrees, above 0 and below 360."""
     cx, cy, _, ax, ay, bx, by = arc
     ux, uy, vx, vy = ax - cx, ay - cy, bx - cx, by - cy
-    turned = m.angle(ux * vx + uy * vy, ux * vy - uy * vx)
-    return m.choose(turned, turned, turned + 360)
+    # Seen from half a turn on: so the leap from -180° to 180° is where an arc would begin and end in one point.
+    return 180 + m.angle(-(ux * vx + uy * vy), -(ux * vy - uy * vx))
 
 
 def point_on_arc(m: Arithmetic, arc: Arc, share: Number) -> Point:

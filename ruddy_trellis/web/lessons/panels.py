@@ -166,7 +166,9 @@ def formula_panel(request: Request, board_id: int, id: str, frame: str = ""):
         found, why = exact_reading(board, id, chosen), ""
     except Refusal as refusal:
         found, why = None, refusal.sentence
-    written = found and [(tex, Markup(f"<math displaystyle=\"true\">{mathml}</math>")) for tex, mathml in found.parts]  # made of our own signs only
+    written = found and [
+        (tex, Markup(f'<math displaystyle="true">{mathml}</math>')) for tex, mathml in found.parts
+    ]  # made of our own signs only
     return page(request, "panels/formula.html", found=found, written=written, why=why, name=board.name(id) if id in board else "")
 
 
