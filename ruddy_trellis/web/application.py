@@ -20,7 +20,7 @@ from .access_log import AccessLog
 from .lessons import help, pages, panels, recipes, sharing, students
 from .live import lines as live
 from .live.live_boards import LiveBoards
-from .live.verdicts import TRUTH
+from .live.verdicts import LOOKS, TRUTH
 from .options import Options
 from .people import accounts
 from .people.passwords import NO_PASSWORD, Attempts, hashed_password, is_password
@@ -54,6 +54,7 @@ async def _lifespan(application):
     application.state.database.close()
     WORKER.close()
     TRUTH.close()
+    LOOKS.close()
 
 
 def create_application(data_path, options=Options()):

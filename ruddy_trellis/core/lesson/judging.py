@@ -1,15 +1,35 @@
-"""Verdicts from text to text, for a process of its own: a board as it is stored goes in, what is known of its claims comes out."""
+"""What is true of a board, for a process of its own: a board as it is stored goes in, what was found comes out."""
 
 from collections.abc import Sequence
 
+from ..kinds import POLYGON
+from ..truth.noticing import Noticed, noticed, shapes_of, with_points
+from ..truth.resting import Tie, rests_on
 from ..truth.verdicts import Verdict, after_proof, first_verdict
 from .file import board_from_store
+
+#: Of more polygons than this it is not said what they are.
+_SHAPES = 8
 
 
 def first_judged(document: str, ids: Sequence[str]) -> list[Verdict]:
     """The first verdict on each of some claims of a stored board."""
     board = board_from_store(document)
     return [first_verdict(board, id) for id in ids]
+
+
+def looked_through(document: str, chosen: Sequence[str], notice: bool) -> tuple[list[tuple[str, list[str], list[str]]], list[Noticed]]:
+    """What the polygons of a stored board are (see ``truth.noticing.shapes_of``), and if asked for, what might be true of it or of
+    what is chosen."""
+    board = board_from_store(document)
+    polygons = [step.id for step in board.steps if step.makes == POLYGON and not step.look.hidden and board.value(step.id)]
+    shapes = [(id, *shapes_of(board, id)) for id in polygons[:_SHAPES]]
+    return shapes, noticed(board, with_points(board, chosen)) if notice else []
+
+
+def ties_of(document: str, id: str) -> list[Tie]:
+    """What a claim of a stored board rests on."""
+    return rests_on(board_from_store(document), id)
 
 
 def finally_judged(document: str, id: str, first: Verdict, seconds: float) -> Verdict:

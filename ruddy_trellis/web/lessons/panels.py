@@ -5,6 +5,7 @@ import io
 
 import orjson
 from fastapi import APIRouter, Request
+from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import PlainTextResponse, Response
 from markupsafe import Markup
 
@@ -18,19 +19,20 @@ from ...core.edits.checking import PLAIN_DIMENSIONS
 from ...core.kinds import CIRCLE, CLAIM, LINE, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REGIONS, REVEAL, WORDS_ON_BOARD
 from ...core.language.fills import fill_to_json
 from ...core.language.printing import claim_words, phrase, rounded_text, working_text
+from ...core.lesson.file import board_to_text
+from ...core.lesson.judging import looked_through, ties_of
 from ...core.pointing.gathering import KINDS, RELATIONS
 from ...core.refusal import Refusal
 from ...core.truth.exact_readings import exact_reading
 from ...core.truth.loose_ends import loose_ends
-from ...core.truth.noticing import noticed, shapes_of, with_points
-from ...core.truth.resting import rests_on
 from ...drawings.plot import plot
+from ..live.verdicts import LOOKS
 from ..people.who import live_board
 from ..rendering import page, picture_of
 
 router = APIRouter()
-#: Of more polygons than this it is not said what they are.
-_SHAPES = 8
+#: How long it is looked for what might be true, and for ties, in seconds.
+_PATIENCE = 20
 
 
 @router.get("/boards/{board_id}/picture.svg")
@@ -136,22 +138,22 @@ def history_panel(request: Request, board_id: int):
 
 
 @router.get("/boards/{board_id}/panels/claims")
-def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str = ""):
+async def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str = ""):
     """What is claimed on a board, with what is known of each, what its shapes are, and if asked for, what might be true of it or
     of what is selected: each of that becomes a claim at a click."""
-    live = live_board(request, board_id)
+    live = await run_in_threadpool(live_board, request, board_id)
     board = live.board
     claims = [(step, claim_words(board, step.id), live.verdict(step.id)) for step in board.steps if step.makes == CLAIM]
-    polygons = [step.id for step in board.steps if step.makes == POLYGON and not step.look.hidden and board.value(step.id)]
-    shapes = [(id, *shapes_of(board, id)) for id in polygons[:_SHAPES]]
-    told = [one for one in shapes if one[1] or one[2]]
     chosen = [id for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
+    shapes, found = [], []
+    if notice or any(step.makes == POLYGON for step in board.steps):
+        shapes, found = await LOOKS.do(looked_through, board_to_text(board), chosen, notice, patience=_PATIENCE)
     made = {(step.does, frozenset(step.inputs)) for step, _, _ in claims}
-    told_of = lambda one: (one.edit.steps[0].does, frozenset(one.ids))
-    seen = [one for one in noticed(board, with_points(board, chosen)) if told_of(one) not in made] if notice else None
+    new = [one for one in found if (one.edit.steps[0].does, frozenset(one.ids)) not in made]
     return page(
-        request, "panels/claims.html", board=board, board_id=board_id, claims=claims, shapes=told, chosen=bool(chosen),
-        noticed=seen and [(one, orjson.dumps(one.edit.model_dump()).decode()) for one in seen], asked=notice,
+        request, "panels/claims.html", board=board, board_id=board_id, claims=claims, chosen=bool(chosen), asked=notice,
+        shapes=[one for one in shapes if one[0] in board and (one[1] or one[2])],
+        noticed=[(one, orjson.dumps(one.edit.model_dump()).decode()) for one in new],
     )  # fmt: skip
 
 
@@ -173,10 +175,11 @@ def formula_panel(request: Request, board_id: int, id: str, frame: str = ""):
 
 
 @router.get("/boards/{board_id}/panels/claims/{id}/ties")
-def ties_panel(request: Request, board_id: int, id: str):
+async def ties_panel(request: Request, board_id: int, id: str):
     """What a claim rests on."""
-    board = live_board(request, board_id).board
-    ties = rests_on(board, id) if id in board and board.kind_of(id) == CLAIM else []
+    board = (await run_in_threadpool(live_board, request, board_id)).board
+    is_there = id in board and board.kind_of(id) == CLAIM
+    ties = await LOOKS.do(ties_of, board_to_text(board), id, patience=_PATIENCE) if is_there else []
     return page(request, "panels/ties.html", ties=ties)
 
 

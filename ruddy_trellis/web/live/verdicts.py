@@ -24,8 +24,10 @@ _PAUSE = 0.05
 #: So many verdicts are remembered, of all boards.
 _REMEMBERED = 4000
 
-TRUTH = Worker()
+#: Verdicts are found in the one; what someone waits for, such as what might be true, in the other.
+TRUTH, LOOKS = Worker(), Worker()
 atexit.register(TRUTH.close)
+atexit.register(LOOKS.close)
 _remembered: OrderedDict = OrderedDict()
 
 
