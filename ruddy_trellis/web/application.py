@@ -17,7 +17,7 @@ from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
 from .access_log import AccessLog
-from .lessons import help, pages, panels, recipes, sharing, students
+from .lessons import angles, help, pages, panels, recipes, sharing, students
 from .live import lines as live
 from .live.live_boards import LiveBoards
 from .live.verdicts import LOOKS, TRUTH
@@ -82,7 +82,7 @@ def create_application(data_path, options=Options()):
         load_demo(state.lessons, state.teachers)
     else:
         shut_demo(state.teachers)
-    for part in (accounts, help, pages, panels, recipes, live, sharing, students):
+    for part in (accounts, angles, help, pages, panels, recipes, live, sharing, students):
         application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     # The level is a low one: a page of 2,000 steps is packed on the loop that answers everyone.

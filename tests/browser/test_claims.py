@@ -88,3 +88,20 @@ class ClaimsTest(BrowserTest):
         one = page.locator("#seen li", has_text="KLMN")
         expect(one.last).to_contain_text(re.compile("● proved|× fails"), timeout=15_000)
         expect(page.locator("#seen li", has_text="A covered claim")).to_have_count(2)
+
+    def test_angle_pairs_and_the_quiz(self):
+        b = self.b.start("Angles")
+        b.say("A = (-6, -2)", "B = (4, -1)", "C = (-5, 2)", "p is the line through A and B", "q is the parallel to p through C")
+        b.say("D = (-3, -4)", "E = (1, 4)", "t is the line through D and E")
+        b.escape()
+        b.click(3, -1.1)
+        b.click(-7, 1.8, shift=True)
+        b.click(0.5, 3, shift=True)
+        b.open_drawer("claims")
+        self.page.click("text=Angle pairs")
+        expect(self.page.locator(".pairs").first).to_contain_text("because the lines are parallel")
+        self.page.click("text=Ask me")
+        for count in (1, 2):
+            self.page.click("#quiz button >> text=vertical")
+            expect(self.page.locator("#quiz")).to_contain_text(f"of {count} right")
+        expect(self.page.locator("#quiz .told")).to_contain_text("angles")

@@ -130,6 +130,14 @@ class Counter(_Message):
     id: Annotated[str, Field(max_length=20)]
 
 
+class Pair(_Message):
+    """Show two of the eight angles that the last of three lines makes with the others; nothing for no angles."""
+
+    t: Literal["pair"]
+    lines: Annotated[Ids, Field(max_length=3)]
+    angles: Annotated[list[int], Field(max_length=8)]
+
+
 class Ahead(_Message):
     """Show what an edit would move, without making it; nothing for no edit."""
 
@@ -214,6 +222,7 @@ Message = Annotated[
     | Complete
     | Consider
     | Counter
+    | Pair
     | Select
     | Offer
     | DoEdit

@@ -9,6 +9,7 @@ from ..display import display, refreshed
 from ..kinds import CLAIM, MOTION
 from ..refusal import Refusal
 from ..sampling.shaking import random_numbers, shaken_numbers, span
+from ..truth.angle_pairs import drawn, eight_angles
 from . import messages
 from .acts import BringBack, Doing, Items, LookBack, Reckon, Run, ShowFrames, ShowView, Stop
 from .changing import done
@@ -101,6 +102,12 @@ def counter_frames(copy: Board, extent, there: dict[str, tuple[float, ...]]) -> 
             yield []
 
 
+def pair(hand, message: messages.Pair) -> Doing:
+    """Two angles drawn faintly, for this person only."""
+    angles = eight_angles(hand.board, message.lines) if message.angles else []
+    yield {"t": "ahead", "items": drawn(hand.board, hand.table.extent, [one for one in angles if one.number in message.angles])}
+
+
 def play(hand, message: messages.Play) -> Doing:
     motions = [step.id for step in hand.board.steps if step.makes == MOTION]
     ids = [id for id in message.ids if id in motions] or motions
@@ -120,6 +127,7 @@ HANDLERS: dict[type, Any] = {
     messages.BringBack: bring_back,
     messages.Shake: shake,
     messages.Counter: counter,
+    messages.Pair: pair,
     messages.Play: play,
     messages.Pause: pause,
 }

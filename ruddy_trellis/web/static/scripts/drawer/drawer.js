@@ -1,5 +1,6 @@
 // The drawer: panels made by the server, put in by htmx, and what is pressed in them.
 
+import { kept } from "../page/kept.js";
 import { rove } from "../page/roving.js";
 
 export class Drawer {
@@ -13,6 +14,8 @@ export class Drawer {
     this.name = "working";
     this.plot = { across: 0, up: 1 };
     this.copied = null;
+    this.aheadOf = null; // the button whose edit is shown ahead
+    this.pairOf = null; // the row whose two angles are drawn
     this.root = document.getElementById("drawer");
     this.panel = document.getElementById("panel");
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.addEventListener("click", () => this.open(tab.dataset.panel));
@@ -33,6 +36,7 @@ export class Drawer {
     document.body.addEventListener("htmx:afterSwap", () => {
       this.mark();
       this.running(this.now ?? []);
+      this.pair(null);
     });
   }
 
@@ -45,6 +49,7 @@ export class Drawer {
 
   open(name) {
     this.name = name;
+    if (name === "angles") this.angleLines = this.acts.selected().join(",");
     if (this.root.classList.contains("folded")) this.fold();
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.setAttribute("aria-selected", String(tab.dataset.panel === name));
     this.panel.setAttribute("aria-labelledby", `tab-${name}`);
@@ -65,6 +70,7 @@ export class Drawer {
   query() {
     if (this.name === "look" || this.name === "recipe") return `?ids=${this.acts.selected().join(",")}`;
     if (this.name === "loose") return `?reach=${this.acts.reach()}`;
+    if (this.name === "angles") return `?ids=${this.angleLines}&words=${kept.read("angle words") ?? 0}`;
     if (this.name === "claims" && this.noticing !== undefined) return `?notice=true&ids=${this.noticing}`;
     return this.name === "log" ? `?${new URLSearchParams(this.plot)}` : "";
   }
@@ -93,9 +99,19 @@ export class Drawer {
   pointed(element) {
     const row = element?.closest?.("[data-id], [data-lights]");
     this.acts.light(row ? (row.dataset.lights ?? row.dataset.id).split(" ") : []);
-    const button = element?.closest?.("[data-ahead]");
+    const button = element?.closest?.("[data-ahead]") ?? null;
     if (button !== this.aheadOf) this.acts.ahead(button ? JSON.parse(button.dataset.edit) : null);
     this.aheadOf = button;
+    this.pair(element?.closest?.("[data-pair]") ?? null);
+  }
+
+  /** Draw the two angles that a row, or the question of the quiz, is about. */
+  pair(row) {
+    const asked = row ?? this.panel.querySelector("[data-asked]");
+    if (asked === this.pairOf) return;
+    this.pairOf = asked;
+    const angles = asked ? (asked.dataset.pair ?? asked.dataset.asked).split(" ").map(Number) : [];
+    this.acts.send({ t: "pair", lines: asked ? asked.dataset.lines.split(" ") : [], angles });
   }
 
   /** How many steps of the working are seen now. */
@@ -215,6 +231,11 @@ export class Drawer {
 
   changed(event) {
     const { dataset, value } = event.target;
+    if (event.target.id === "angle-words") {
+      kept.write("angle words", value);
+      this.refresh();
+      return;
+    }
     if (dataset.plot) {
       this.plot[dataset.plot] = value;
       this.refresh();
