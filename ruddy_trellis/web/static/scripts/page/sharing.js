@@ -1,14 +1,22 @@
 // The dialog for sharing a lesson: made by the server, put in by htmx.
 import { toast } from "./toast.js";
 
-/** @param {(id: string, kept: boolean) => void} keep keep a peg from students, or leave it to them */
-export function sharing(keep) {
+let ready = false;
+
+/**
+ * Open the dialog.
+ * @param {(id: string, kept: boolean) => void} keep keep a peg from students, or leave it to them
+ */
+export async function openSharing(keep) {
   const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("sharing"));
   const panel = document.getElementById("sharing-panel");
-  document.getElementById("share").addEventListener("click", async () => {
-    await window.htmx.ajax("GET", panel.dataset.address, { target: "#sharing-panel", swap: "innerHTML" });
-    if (!dialog.open) dialog.showModal();
-  });
+  if (!ready) setUp(dialog, panel, keep);
+  ready = true;
+  await window.htmx.ajax("GET", panel.dataset.address, { target: "#sharing-panel", swap: "innerHTML" });
+  if (!dialog.open) dialog.showModal();
+}
+
+function setUp(dialog, panel, keep) {
   panel.addEventListener("click", async (event) => {
     const button = event.target.closest("button");
     if (!button) return;

@@ -13,7 +13,6 @@ import { isKey, showKeys } from "./keys.js";
 import { Present } from "./present.js";
 import { Replay } from "./replay.js";
 import { hideToast, toast } from "./toast.js";
-import { sharing } from "./sharing.js";
 
 const pin = /** @type {HTMLInputElement} */ (document.getElementById("pin"));
 const pointerWords = document.getElementById("pointer-words");
@@ -355,7 +354,10 @@ pasting.addEventListener("close", () => {
   if (pasting.returnValue === "add" && field.value.trim()) edit({ kind: "paste", text: field.value });
   else field.value = "";
 });
-sharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } }));
+document.getElementById("share").addEventListener("click", async () => {
+  const { openSharing } = await import("./sharing.js"); // fetched when it is first asked for
+  openSharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } }));
+});
 boardActs((title) => edit({ kind: "arrange", title }));
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
