@@ -16,6 +16,7 @@ ROOT = Path(__file__).parent.parent
 FOLDERS = ("core", "store", "web", "browser")
 
 
+_SECONDS = re.compile(r"^\d+ seconds$")
 _COUNTS = re.compile(r"^(\d+) passed, (\d+) failed(?:, (\d+) skipped)?$", re.MULTILINE)
 
 
@@ -53,7 +54,8 @@ def run_all():
         )
         counts = _COUNTS.findall(done.stdout)
         lines = done.stdout.splitlines() or ["no answer"]
-        print(f"{name}: {next((line for line in reversed(lines) if _COUNTS.match(line)), lines[-1])}", flush=True)
+        told = [line for line in lines if _COUNTS.match(line) or _SECONDS.match(line)]
+        print(f"{name}: {' in '.join(reversed(told[-2:])) or lines[-1]}", flush=True)
         if done.returncode or not counts:
             print(done.stdout, flush=True)
         return tuple(int(part or 0) for part in counts[-1]) if counts else (0, 1, 0)

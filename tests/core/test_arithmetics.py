@@ -59,7 +59,7 @@ def told(value):
     if not (isinstance(value, tuple) and len(value) == 3 and isinstance(value[2], list)):
         return value
     off = [abs(as_float(defect)) / as_float(size()) for defect, size in value[2]]
-    return *value[:2], max(off)
+    return *value[:2], max(off, default=0.0)
 
 
 class FourArithmeticsTest(unittest.TestCase):

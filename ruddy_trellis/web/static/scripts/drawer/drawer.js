@@ -71,7 +71,10 @@ export class Drawer {
     if (this.name === "look" || this.name === "recipe") return `?ids=${this.acts.selected().join(",")}`;
     if (this.name === "loose") return `?reach=${this.acts.reach()}`;
     if (this.name === "angles") return `?ids=${this.angleLines}&words=${kept.read("angle words") ?? 0}`;
-    if (this.name === "claims" && this.noticing !== undefined) return `?notice=true&ids=${this.noticing}`;
+    if (this.name === "claims") {
+      const notice = this.noticing === undefined ? "" : `notice=true&ids=${this.noticing}`;
+      return `?ties=${this.resting ?? ""}&${notice}`;
+    }
     return this.name === "log" ? `?${new URLSearchParams(this.plot)}` : "";
   }
 
@@ -161,7 +164,10 @@ export class Drawer {
     const { dataset } = element;
     if (dataset.id) this.pick(dataset.id, event);
     else if (dataset.edit) this.acts.edit(JSON.parse(dataset.edit));
-    else if (dataset.formula) this.asFormula(dataset.formula);
+    else if (dataset.ties) {
+      this.resting = this.resting === dataset.ties ? null : dataset.ties;
+      this.refresh();
+    } else if (dataset.formula) this.asFormula(dataset.formula);
     else if (dataset.copy) this.copyText(dataset.copy, "The formula is copied.");
     else if (dataset.say) this.acts.send({ t: "say", text: dataset.say });
     else if (element.id === "notice") this.notice();
