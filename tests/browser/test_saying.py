@@ -3,7 +3,7 @@
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 
 class SayingTest(BrowserTest):
@@ -101,10 +101,11 @@ class SayingTest(BrowserTest):
         for _ in range(13):
             self.page.keyboard.press("}")
         b.settle()
-        self.assertIn("14 things", b.sentence())
+        expect(self.page.locator("#sentence")).to_contain_text("14 things", timeout=15_000)
         b.take_offer("join each to P1")
         self.assertEqual(sum(step.does == "segment" for step in b.board.steps), 13)
 
+    @long_walk
     def test_a_whole_figure_by_things_first(self):
         b = self.b
         for at in ((-4, -3), (5, -2), (0, 4)):

@@ -254,6 +254,7 @@ class TellingTest(BrowserTest):
         b.move(right - 1.5, -0.2)
         self.assertEqual(b.lit(), [b.board.find("w")])
 
+    @long_walk
     def test_three_boards_one_duplicated_and_renamed(self):
         b = BoardPage(self.page, self.server.address).start("Boards")
         b.say("A=(-3,0)", "B=(3,0)")
@@ -302,6 +303,7 @@ class RecipeTest(BrowserTest):
         self.page.click("text=Keep it")
         self.page.wait_for_selector("text=is on the shelf now")
 
+    @long_walk
     def test_a_pointed_arch_in_another_lesson(self):
         b = BoardPage(self.page, self.server.address).start("Arch")
         for place in ((-3, -2), (3, -2)):

@@ -15,6 +15,7 @@ def distance(a, b):
 class FountainTest(BrowserTest):
     """Three taps, one fountain, from an empty board."""
 
+    @long_walk
     def test_fountain_from_nothing(self):
         b = BoardPage(self.page, self.server.address).start("Fountain")
         self.assertTrue(self.page.is_visible("#empty"))

@@ -19,8 +19,9 @@ from .visitor import Visitor, messages
 RATE = 200
 
 
-def rush(visitor, seconds, kill):
-    """Move a point by one again and again for a while, then do ``kill``. Returns where the point was told to be, each time."""
+def rush(visitor, seconds, kill, least=0):
+    """Move a point by one again and again for a while, and until it was told ``least`` times, then do ``kill``. Returns where the
+    point was told to be, each time."""
     told = []
     with visitor.line() as line:
 
@@ -33,7 +34,7 @@ def rush(visitor, seconds, kill):
         listener.start()
         start, number = time.perf_counter(), visitor.at
         with suppress(ConnectionClosed):
-            while time.perf_counter() - start < seconds:
+            while (spent := time.perf_counter() - start) < seconds or (len(told) < least and spent < 30):
                 number += 1
                 line.send(json.dumps({"t": "edit", "edit": {"kind": "move", "numbers": {"s1": [number, 0]}}}))
                 time.sleep(max(0, start + (number - visitor.at) / RATE - time.perf_counter()))
@@ -42,10 +43,10 @@ def rush(visitor, seconds, kill):
     return told
 
 
-def one_kill(server, visitor, seconds):
+def one_kill(server, visitor, seconds, least=0):
     """Kill the server in a rush, and start it again. Returns how many edits it had told as kept. Raises AssertionError
     where one of them is not there, or the file is not whole."""
-    told = rush(visitor, seconds, server.kill)
+    told = rush(visitor, seconds, server.kill, least)
     with closing(sqlite3.connect(server.data)) as connection:
         assert connection.execute("PRAGMA integrity_check").fetchone() == ("ok",)
         document, edits = connection.execute("SELECT document, edits_done FROM board WHERE id = ?", (visitor.board,)).fetchone()

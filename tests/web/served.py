@@ -42,7 +42,7 @@ class WebTest(unittest.TestCase):
     options = Options()
 
     def setUp(self):
-        folder = tempfile.TemporaryDirectory()
+        folder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
         self.addCleanup(folder.cleanup)
         self.application = create_application(Path(folder.name) / "lessons.sqlite", self.options)
         self.client = self.new_client("maud.alder")
