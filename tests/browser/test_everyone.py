@@ -1,5 +1,7 @@
 """For every person: what axe finds, what is heard, where the focus is, keys, touch, small screens, dark ones."""
 
+import os
+
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import expect
 
@@ -7,7 +9,8 @@ from .board_page import BoardPage
 from .served import BrowserTest, come_in
 
 RULES = {"runOnly": {"type": "tag", "values": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}}
-SIZES = ((1280, 800), (768, 1024), (390, 844))
+#: With the long walks, at a tablet's size as well.
+SIZES = ((1280, 800), *(((768, 1024),) if os.environ.get("WALKS") == "all" else ()), (390, 844))
 #: Notes every text that a screen reader is given.
 LISTEN = """() => { window.said = []; new MutationObserver(() => window.said.push(document.getElementById("heard").textContent.trim()))
   .observe(document.getElementById("heard"), {childList: true}); }"""
