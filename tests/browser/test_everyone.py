@@ -6,7 +6,7 @@ from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import BrowserTest, come_in
+from .served import BrowserTest, come_in, long_walk
 
 RULES = {"runOnly": {"type": "tag", "values": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}}
 #: With the long walks, at a tablet's size as well.
@@ -90,6 +90,7 @@ class EveryoneTest(BrowserTest):
                 with self.subTest(f"{width}: {state}"):
                     self.fine(state)
 
+    @long_walk
     def test_axe_finds_nothing_for_students_and_strangers_and_in_the_dark(self):
         link = self.student_link("pond")
         for width, height in SIZES:

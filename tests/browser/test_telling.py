@@ -6,6 +6,7 @@ from .student_page import StudentPage
 
 
 class TellingTest(BrowserTest):
+    @long_walk
     def test_a_reflection_told_by_four_reveals(self):
         b = BoardPage(self.page, self.server.address).start("The pond")
         b.say(

@@ -173,6 +173,7 @@ class HexagonTest(BrowserTest):
 class TypingTest(BrowserTest):
     """The fountain by keyboard alone."""
 
+    @long_walk
     def test_fountain_by_typing_only(self):
         b = BoardPage(self.page, self.server.address).start("Typed")
         keys = self.page.keyboard
