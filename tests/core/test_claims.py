@@ -19,7 +19,7 @@ from ruddy_trellis.core.truth.resting import rests_on
 from ruddy_trellis.core.truth.verdicts import first_verdict
 
 from .claims import bank
-from .figures import TRIANGLE, figure
+from .figures import TRIANGLE, as_float, figure
 
 CENTRES = TRIANGLE + "O is the circumcentre of ABC\nG is the centroid of ABC\nH is the orthocentre of ABC\n"
 WANTED = {"+": "proved", "-": "fails"}
@@ -112,6 +112,22 @@ class VerdictTest(unittest.TestCase):
                 self.assertEqual(f.claim(text).verdict, wanted)
         with self.assertRaises(Refusal):
             f.claim("v is constant while k moves")
+
+    def test_typed_decimals_are_what_was_typed(self):
+        f = figure(
+            "A = (0, 0)\nB = (5.3, 0.1)\nk is the circle with centre A and radius 1.7\nC is the point B turned about A by 35.1 degrees"
+        )
+        for text, wanted in (
+            ("radius(k) = 1.7", "proved"), ("radius(k) = 1.7000000001", "fails"), ("angle BAC = 35.1", "proved"),
+            ("angle BAC = 35.2", "fails"), ("10 radius(k) = 17", "proved"),
+        ):  # fmt: skip
+            self.assertEqual(f.claim(text).verdict, wanted, text)
+
+    def test_what_is_false_by_less_than_floats_see_fails(self):
+        f = figure("A = (0, 0)\nB = (5, 1)\nC is the point B turned about A by 90 degrees")
+        self.assertEqual(f.claim("BC = sqrt(2) * AB").verdict, "proved")
+        for near in ("1.4142135623", "1.41421356237309", "1.4142135623730951"):
+            self.assertEqual(f.claim(f"BC = {near} * AB").verdict, "fails", near)
 
     def test_conditions_are_told(self):
         self.assertEqual(figure(CENTRES).claim("O, G and H are in line").conditions, ("where A, B and C are not in line",))
@@ -231,6 +247,11 @@ class ExactTest(unittest.TestCase):
         for degrees in (3, 15, 18, 22.5, 36, 54, 72, 75, 120, 216, -36):
             cosine, sine = m.cos_sin(m.number(degrees))
             self.assertTrue((cosine * cosine + sine * sine - 1).is_zero(), degrees)
+        for degrees in (1, 3, 7.5, 15, 18, 20, 33, 36, 40, 54, 60, 72, 75, 80, 87, 100, 144, 216, 333, -36, -75, 400):
+            one = Exact({})
+            found = one.cos_sin(one.number(degrees))
+            self.assertAlmostEqual(as_float(found[0]), math.cos(math.radians(degrees)), places=9, msg=degrees)
+            self.assertAlmostEqual(as_float(found[1]), math.sin(math.radians(degrees)), places=9, msg=degrees)
         twice = [m.cos_sin(m.number(degrees)) for degrees in (40, 80)]
         self.assertTrue((twice[0][0] * twice[0][0] * 2 - 1 - twice[1][0]).is_zero())
 

@@ -20,6 +20,7 @@ from .exact_angles import ExactAngle, Turns
 from .late import flint
 from .protocol import Number
 from .signs import Signs, parts
+from .typed import as_typed
 from .undefined import NotAlgebraic, TooDear, Undefined
 
 #: Forms of more terms than this are not gone on with, nor are products of more terms than that.
@@ -154,7 +155,7 @@ class Exact:
     def number(self, value: Any) -> Number:
         if isinstance(value, (ExactNumber, ExactAngle)):
             return value
-        ratio = Fraction(value)
+        ratio = as_typed(value)
         return ExactNumber(self, self._context.constant(flint.fmpq(ratio.numerator, ratio.denominator)), self._one)
 
     def of(self, polynomial: Any) -> ExactNumber:
@@ -213,6 +214,18 @@ class Exact:
                     term *= value ** int(power)
             total += term
         return total
+
+    def sample_of(self, place: int) -> Any:
+        """The value of a symbol or a root at the sample position, by its place."""
+        return self._samples[place]
+
+    def norm(self, polynomial: Any) -> Any:
+        """A polynomial without roots that is zero wherever the given one is: the product with its conjugates, root by root."""
+        for place, _ in reversed(self._rules):
+            if polynomial.degrees()[place]:
+                a, b = parts(polynomial, place, 1)
+                polynomial = self.reduced(self.product(a, a) - self.product(self.product(b, b), self._squares[place]))
+        return polynomial
 
     def roots_are_everywhere(self) -> bool:
         """Whether what stands under every root is plainly at least zero."""

@@ -81,7 +81,7 @@ class ExactAngle:
         """True only if the angle is zero wherever it is defined."""
         if not self.parts:
             return self.extra == 0
-        times = lcm(*(part[2].denominator for part in self.parts), self.extra.denominator)
+        times = lcm(*(part[2].denominator for part in self.parts))
         x, y = self.field.turns.of_degrees(self.extra * times)
         low = high = self.extra * times
         for a, b, count, *bounds in self.parts:
@@ -100,8 +100,12 @@ class ExactAngle:
         vanishes, an angle changes without leaps, and where the symbols fill a box, one place is joined to every other."""
         signs, field = self.field.signs, self.field
         for x, y, *_ in self.parts:
-            common = x.top.gcd(y.top)
-            if not all(signs.known(field.of(one)) for one in (x.bottom, y.bottom, common)):
+            if not all(signs.known(field.of(one)) for one in (x.bottom, y.bottom)):
+                return False
+            # An arm vanishes where both are zero. That parts nothing from anything, unless a factor of both norms changes its sign
+            # (the sign-changing criterion: Bochnak, Coste, Roy, Real Algebraic Geometry, 4.5.1).
+            _, factors = signs.factors(field.norm(x.top).gcd(field.norm(y.top)))
+            if not all(signs.known(field.of(factor)) for _, factor, _ in factors):
                 return False
         if not signs.fill_a_box() or not field.roots_are_everywhere():
             return False
@@ -162,7 +166,7 @@ class Turns:
         for place, times in parts.items():
             key = place, times.denominator
             if key not in self._units:
-                self._units[key] = _from_half(field.fresh(flint.arb(0)))
+                self._units[key] = _from_half(field.fresh((field.sample_of(place) / times.denominator / 360).tan_pi()))
             found = _turned(found, self._power(self._units[key], Fraction(times.numerator)))
         return found
 

@@ -1,10 +1,10 @@
 """Arithmetic on real balls (python-flint ``arb``): a value with a proven error bound, at any precision."""
 
-from fractions import Fraction
 from typing import Any
 
 from .late import flint
 from .roots import complex_roots
+from .typed import as_typed
 from .undefined import Undefined
 
 
@@ -30,9 +30,10 @@ class Intervals:
 
     @staticmethod
     def number(value: Any):
-        if isinstance(value, Fraction):
-            return flint.arb(value.numerator) / value.denominator
-        return value if isinstance(value, flint.arb) else flint.arb(value)
+        if isinstance(value, flint.arb):
+            return value
+        ratio = as_typed(value)
+        return flint.arb(ratio.numerator) / ratio.denominator
 
     @staticmethod
     def separate(a, b):

@@ -173,7 +173,7 @@ CLAIMS = (
     ),
     _claim(
         "lies_on",
-        "{point:point} lies on {path:path}",
+        "{point:point} lies on {path:firm_path}",
         "lies on",
         "qn",
         _ROUND + "C is a free point at (0, 2)\nthe claim that C lies on k at (0, 3)",
@@ -210,7 +210,7 @@ CLAIMS = (
     ),
     _claim(
         "are_tangent",
-        "{a:touching} is tangent to {b:touching}",
+        "{a:firm_path} is tangent to {b:firm_path}",
         "tangent?",
         "qt",
         _ROUND + "C is a free point at (2, 2)\nBC is the segment from B to C\nthe claim that BC is tangent to k at (0, 3)",

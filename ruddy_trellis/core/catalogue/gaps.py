@@ -148,7 +148,7 @@ GAP_KINDS = {
     "statement": GapKind("type what is equal", "a statement such as AB = CD or angle(ABC) = 90", literal="statement"),
     "points": GapKind("pick points; Enter when they are all", "three points or more", single=(POINT,), several=True),
     "lines": GapKind("pick lines; Enter when they are all", "three lines or more", single=STRAIGHTS, several=True, each="only_straight"),
-    "touching": GapKind(
+    "firm_path": GapKind(
         "pick a line, circle or conic", "a line, a segment, a circle, an arc or a conic", single=(*STRAIGHTS, *ROUNDS, CONIC), points=2
     ),
     "property": GapKind("type which", "what it may be, such as a kite or cyclic", literal="word", options=tuple(PROPERTIES)),

@@ -57,7 +57,8 @@ def tried(claimed: Claimed, seed: int = 1) -> Trial:
     breaking = _breaking(claimed, numbers, off, clear)
     if breaking is not None:
         return Trial(breaking, 0, int(there.sum()), count)
-    return Trial(None, _held(claimed, numbers, np.flatnonzero(there & (off <= _FALSE)), random), int(there.sum()), count)
+    held, breaking = _held(claimed, numbers, np.flatnonzero(there & (off <= _FALSE)), random)
+    return Trial(breaking, held, int(there.sum()), count)
 
 
 def _positions(claimed: Claimed, random: Any) -> dict[str, tuple[Any, ...]]:
@@ -154,13 +155,18 @@ def _rounded(claimed: Claimed, at: dict[str, tuple[float, ...]]) -> dict[str, tu
     return made
 
 
-def _held(claimed: Claimed, numbers: Any, places: Any, random: Any) -> int:
-    """In how many of some positions the claim holds to 50 digits; near ones and far ones are taken."""
+def _held(claimed: Claimed, numbers: Any, places: Any, random: Any) -> tuple[int, dict[str, tuple[float, ...]] | None]:
+    """In how many of some positions the claim holds to 50 digits, near ones and far ones; and one of them that breaks it, where one
+    does so by less than floats can see."""
     held = 0
     chosen = places if len(places) <= _HOLDING else np.sort(random.choice(places, _HOLDING, replace=False))
     for place in chosen:
-        held += _holds(claimed, {id: tuple(float(part[place]) for part in parts) for id, parts in numbers.items()}) is True
-    return held
+        at = {id: tuple(float(part[place]) for part in parts) for id, parts in numbers.items()}
+        found = _holds(claimed, at)
+        if found is False:
+            return 0, at
+        held += found is True
+    return held, None
 
 
 def _holds(claimed: Claimed, at: Mapping[str, Sequence[float]]) -> bool | None:
