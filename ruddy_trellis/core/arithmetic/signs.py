@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from fractions import Fraction
+from math import prod
 from typing import Any
 
 from .exact_angles import ExactAngle
@@ -57,35 +58,34 @@ class Signs:
         if sign > 0 and len(factor) == 1:
             self._positive.update(place for place, power in enumerate(factor.degrees()) if power)
 
+    def _odd(self, number: Any) -> tuple[int, list[tuple[str, Any]]]:
+        """The sign of the plain number in a number that is not zero, and the factors on whose signs its own hangs besides."""
+        sign, odd = 1, []
+        for polynomial in (number.top, number.bottom):
+            constant, factors = self.factors(polynomial)
+            sign *= 1 if constant > 0 else -1
+            odd += [(key, factor) for key, factor, power in factors if power % 2]
+        return sign, odd
+
     def of(self, number: Any) -> int:
         """1 where a number is taken to be at least zero, else -1. What is not known of it is decided."""
         if isinstance(number, ExactAngle):
             return self.of(number.turned_up())
         if number.is_zero():
             return 1
-        sign = 1
-        for polynomial in (number.top, number.bottom):
-            constant, factors = self.factors(polynomial)
-            sign *= 1 if constant > 0 else -1
-            for key, factor, power in factors:
-                if power % 2:
-                    sign *= self.of_factor(key, factor)
-        return sign
+        sign, odd = self._odd(number)
+        return sign * prod(self.of_factor(key, factor) for key, factor in odd)
 
     def known(self, number: Any) -> int | None:
         """The sign of a number where that needs no decision; None where it does."""
         if number.is_zero():
             return 1
-        sign = 1
-        for polynomial in (number.top, number.bottom):
-            constant, factors = self.factors(polynomial)
-            sign *= 1 if constant > 0 else -1
-            for key, factor, power in factors:
-                if power % 2:
-                    one = self._plain(key, factor)
-                    if one is None:
-                        return None
-                    sign *= one
+        sign, odd = self._odd(number)
+        for key, factor in odd:
+            one = self._plain(key, factor)
+            if one is None:
+                return None
+            sign *= one
         return sign
 
     def require(self, number: Any) -> None:
@@ -100,11 +100,7 @@ class Signs:
             if self.of(number) < 0:
                 raise Undefined("less than nothing")
             return
-        sign, odd = 1, []
-        for polynomial in (number.top, number.bottom):
-            constant, factors = self.factors(polynomial)
-            sign *= 1 if constant > 0 else -1
-            odd += [(key, factor) for key, factor, power in factors if power % 2]
+        sign, odd = self._odd(number)
         self._required.append((sign, odd))
         self._follow()
 

@@ -5,7 +5,7 @@ from ..formulas import circles as formulas
 from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, LINE, SECTOR
 from ..language.equation import check_equation, circle_of
 from .construction import Construction, Part
-from .points import ORDER
+from .gaps import ORDER
 
 _TRIANGLE = "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 3)\n"
 _FLAT = "its three points stand in one line"

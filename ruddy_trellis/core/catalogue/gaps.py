@@ -66,7 +66,8 @@ class GapKind:
         return f"Here {'go' if plural else 'goes'} {self.wants}"
 
 
-_ORDER = ("first", "second", "third", "fourth")
+#: The words for which of several crossings is meant.
+ORDER = ("first", "second", "third", "fourth")
 
 GAP_KINDS = {
     "point": GapKind("pick a point", "a point", single=(POINT,)),
@@ -110,8 +111,8 @@ GAP_KINDS = {
     "curve": GapKind("pick a line, circle or conic", "a line, ray, segment, circle or conic", single=(*STRAIGHTS, CIRCLE, CONIC)),
     "place": GapKind("type a place", "a number", literal="number"),
     "coordinates": GapKind("click on the board, or type (x, y)", "coordinates such as (2, 3)", literal="coordinates"),
-    "crossing": GapKind("which one", "first, second, third or fourth", literal="word", options=_ORDER),
-    "which_of_two": GapKind("which one", "first or second", literal="word", options=_ORDER[:2]),
+    "crossing": GapKind("which one", "first, second, third or fourth", literal="word", options=ORDER),
+    "which_of_two": GapKind("which one", "first or second", literal="word", options=ORDER[:2]),
     "branch": GapKind("where it was", "two coordinates, or four", literal="branch"),
     "turn": GapKind("reflex or directed", "reflex or directed", literal="word", options=("reflex", "directed")),
     "strokes": GapKind("how often", "once, twice or thrice", literal="word", options=("once", "twice", "thrice")),

@@ -4,7 +4,7 @@ from ..formulas import polars as formulas
 from ..formulas import triangles
 from ..kinds import LINE, POINT
 from .construction import Construction, Part
-from .points import ORDER
+from .gaps import ORDER
 
 _CIRCLE = "A is a free point at (0, 0)\nB is a free point at (2, 0)\nk is the circle with centre A through B\n"
 _TWO = _CIRCLE + "C is a free point at (3, 1)\nc is the circle with centre C and radius 2\n"

@@ -7,6 +7,7 @@ from . import (
     circles,
     claims,
     conics,
+    crossings,
     explaining_images,
     images,
     many_images,
@@ -19,6 +20,7 @@ from . import (
     straights,
     telling,
     transformations,
+    triangles,
 )
 from .construction import Construction
 
@@ -98,10 +100,13 @@ class Catalogue:
 
 CATALOGUE = Catalogue(
     (
+        *points.PEGS,
+        *crossings.CROSSINGS,
         *points.POINTS,
         *straights.STRAIGHT_THINGS,
         *circles.CIRCLES,
         *shapes.SHAPES,
+        *triangles.TRIANGLE_PARTS,
         *conics.CONICS,
         *polars.POLARS,
         *many_images.MANY_IMAGES,

@@ -5,7 +5,7 @@ from ..kinds import LINE, RAY, SEGMENT, VECTOR
 from ..language.equation import check_equation, line_of, with_each_sign
 from ..refusal import Refusal
 from .construction import Construction, Part
-from .points import ORDER
+from .gaps import ORDER
 
 _TWO_POINTS = "A is a free point at (0, 0)\nB is a free point at (4, 2)\n"
 _LINE_AND_POINT = (

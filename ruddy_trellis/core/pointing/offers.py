@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from ..board.board import Board
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
-from ..catalogue.points import crossing_choices
+from ..catalogue.crossings import crossing_choices
 from ..edits.checking import check_fills
 from ..edits.models import Add, Edit, NewStep
 from ..kinds import CLAIM, MAPS, POINT, THINGS, join

@@ -10,7 +10,7 @@ from ..board.lattice import snapped
 from ..board.nearest import distance_to_path, nearest_place
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
-from ..catalogue.points import crossing_choices
+from ..catalogue.crossings import crossing_choices
 from ..formulas import arcs, measures, straights
 from ..kinds import CHORD_REGION, CIRCLE, LOCUS, PATHS, POINT, POLYGON, SECTOR, SEGMENT
 from ..language import names as spelling

@@ -8,7 +8,7 @@ from ..board.board import Board
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE, Construction
 from ..catalogue.construction import Gap
-from ..catalogue.points import crossing_choices
+from ..catalogue.crossings import crossing_choices
 from ..edits.models import Add, NewStep, Retie
 from ..kinds import POINT
 from ..language.fills import fill_to_json, is_ids

@@ -4,7 +4,8 @@ from collections.abc import Callable, Mapping
 from fractions import Fraction
 from typing import Any, TypeAlias
 
-from ..arithmetic.exact import Exact, ExactNumber
+from ..arithmetic.exact import Exact
+from ..arithmetic.exact_numbers import ExactNumber
 
 #: A form: ("number", n), ("symbol", name), ("sum", forms), ("product", forms), ("power", form, n), ("root", form),
 #: ("fraction", form, form), ("minus", form).

@@ -7,7 +7,7 @@ from math import atan2, cos, hypot, pi, sin, tan
 from typing import Any
 
 from ..arithmetic import Exact, NotAlgebraic, Undefined
-from ..arithmetic.exact import ExactNumber
+from ..arithmetic.exact_numbers import ExactNumber
 from ..board.board import Board
 from ..kinds import CIRCLE, NUMBER, POINT
 from ..language.names import spell
