@@ -142,30 +142,32 @@ def _lines_as_built(look):
 
 
 def _in_line(look, points):
-    found: list[set[str]] = _lines_as_built(look)
-    for three in combinations(points, 3):
-        if any(set(three) <= line for line in found) or look.on_one(three):
-            continue
-        if look.holds(formulas.in_line, *three):
-            line = set(three) | {other for other in points if other not in three and look.holds(formulas.in_line, *three[:2], other)}
-            found.append(line)
-            yield "in_line", {"points": tuple(sorted(line, key=look.board.place))}
+    for line in _gathered(look, points, 3, formulas.in_line, _lines_as_built(look)):
+        yield "in_line", {"points": line}
 
 
 def _on_circles(look, points):
-    found: list[set[str]] = []
     for circle in look.circles:
         for point in points:
             if point not in look.on.get(circle, ()) and look.holds(formulas.on_round, point, circle):
                 yield "lies_on", {"point": (point,), "path": (circle,)}
-    for four in combinations(points, 4):
-        if any(set(four) <= one for one in found) or look.on_one(four):
+    for circle in _gathered(look, points, 4, formulas.on_one_circle, []):
+        if not look.on_one(circle):
+            yield "one_circle", {"points": circle}
+
+
+def _gathered(look, points, least, rule, known):
+    """The sets of points, as large as may be, that a rule holds for, of which no known set or path has all by construction.
+
+    Args:
+        least: of how many points it says anything. ``known`` gets what is found.
+    """
+    for few in combinations(points, least):
+        if any(set(few) <= one for one in known) or look.on_one(few) or not look.holds(rule, *few):
             continue
-        if look.holds(formulas.on_one_circle, *four):
-            whole = set(four) | {other for other in points if other not in four and look.holds(formulas.on_one_circle, *four[:3], other)}
-            found.append(whole)
-            if not look.on_one(whole):
-                yield "one_circle", {"points": tuple(sorted(whole, key=look.board.place))}
+        whole = set(few) | {other for other in points if other not in few and look.holds(rule, *few[: least - 1], other)}
+        known.append(whole)
+        yield tuple(sorted(whole, key=look.board.place))
 
 
 def _touching(look):

@@ -43,14 +43,11 @@ def first_verdict(board: Board, id: str) -> Verdict:
         positions = {peg: numbers for peg, numbers in trial.breaking.items() if peg in board}
         by_name = {board.name(peg): numbers for peg, numbers in positions.items()}
         return Verdict(FAILS, conditions(claimed), by_name, positions)
+    if not trial.there:
+        return Verdict(FAILS, conditions(claimed), why="In none of the positions tried can this be asked.")
     if not trial.held:
-        return (
-            Verdict(FAILS, conditions(claimed), why="In none of the positions tried can this be asked.")
-            if not trial.there
-            else Verdict(
-                STANDS, conditions(claimed), why="It holds as far as a computer's plain numbers tell; more cannot be said of this figure."
-            )
-        )
+        why = "It holds as far as a computer's plain numbers tell; more cannot be said of this figure."
+        return Verdict(STANDS, conditions(claimed), why=why)
     return Verdict(STANDS, conditions(claimed), held=trial.held, final=False)
 
 

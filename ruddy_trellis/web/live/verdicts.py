@@ -52,11 +52,6 @@ class Verdicts:
         if self._task is None or self._task.done():
             self._task = asyncio.create_task(self._go_on())
 
-    def stop(self):
-        """Nobody looks at the board any more."""
-        if self._task is not None:
-            self._task.cancel()
-
     async def _go_on(self):
         try:
             while self._again:
