@@ -8,7 +8,8 @@ POLYGON, SECTOR, CHORD_REGION = "polygon", "sector", "chord_region"
 NUMBER, MARK = "number", "mark"
 SIMILARITY, AFFINITY, INVERSION = "similarity", "affinity", "inversion"
 FAMILY, LOCUS, MOTION = "family", "locus", "motion"
-WORDS_ON_BOARD, REVEAL, CLAIM = "words", "reveal", "claim"
+WORDS_ON_BOARD, REVEAL, CLAIM, QUIZ = "words", "reveal", "claim", "quiz"
+CONDITION, REGION = "condition", "region"
 
 #: Straight things that have two ends.
 SPANS = (SEGMENT, VECTOR)
@@ -18,6 +19,9 @@ ROUNDS = (CIRCLE, ARC)
 PATHS = (*STRAIGHTS, *ROUNDS, CONIC)
 #: Things with an inside.
 REGIONS = (POLYGON, CIRCLE, SECTOR, CHORD_REGION)
+
+#: What only says something on the board: it stands where its teacher puts it.
+TOLD = (WORDS_ON_BOARD, REVEAL, CLAIM, QUIZ)
 
 #: Transformations: of the first two the value is six numbers, of the last a circle (see ``formulas.transformations``).
 MAPS = (SIMILARITY, AFFINITY, INVERSION)

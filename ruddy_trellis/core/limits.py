@@ -32,3 +32,10 @@ def check_number(value: float) -> float:
     if not math.isfinite(value) or abs(value) > COORDINATE:
         raise Refusal(f"That number is too large: numbers here go from −{COORDINATE:,.0f} to {COORDINATE:,.0f}.")
     return float(value)
+
+
+#: Of so many conditions a region is made at most.
+CONDITIONS = 60
+
+#: So many strokes of chalk are on a board at most, each of so many places.
+STROKES, STROKE_PLACES = 400, 1500

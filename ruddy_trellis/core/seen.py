@@ -86,6 +86,7 @@ class SeenBoard(Protocol):
     values: list[Any]
     drawn: Any
     verdicts: dict[str, str]
+    chalk: tuple[Any, ...]
 
     @property
     def settings(self) -> Any: ...

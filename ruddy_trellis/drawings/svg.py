@@ -43,7 +43,7 @@ class _Drawing:
         self.x0 = width / 2 - self.zoom * (extent.left + extent.right) / 2
         self.y0 = height / 2 + self.zoom * (extent.low + extent.high) / 2
         self.dark, self.scale = dark, scale
-        self.keep, self._families = "", 0
+        self.keep, self._families, self._hatches = "", 0, 0
 
     def place(self, x, y):
         return round(self.x0 + self.zoom * x, 2), round(self.y0 - self.zoom * y, 2)
@@ -65,6 +65,10 @@ class _Drawing:
             return self._peg(style, shape)
         if "parts" in shape:
             return self._copies(shape)
+        if item["kind"] == "chalk":
+            return self._chalk(style, shape)
+        if "rings" in shape:
+            return self._region(style, shape)
         if "arcs" in shape:
             return self._arcs(style, shape)
         if "radius" in shape:
@@ -118,6 +122,62 @@ class _Drawing:
         if closes := shape.get("closes"):
             path += (f"L{cx:.2f} {cy:.2f}" if closes == "centre" else "") + "Z"
         return f'<path d="{path}" {self._fill(style) if closes else _NO_FILL} {self._stroke(style)} stroke-linejoin="round"/>'
+
+    def _chalk(self, style, shape):
+        """A stroke of chalk, as wide as it was pressed on the whole."""
+        pressed = shape["presses"]
+        width = style["width"] * self.scale * (0.4 + 1.2 * sum(pressed) / len(pressed) if pressed else 1)
+        pen = self.pen(style["pen"])
+        return (
+            f'<path d="{self._run(shape["points"] * (2 if len(shape["points"]) == 2 else 1))}" {_NO_FILL} stroke="{pen}" '
+            f'stroke-width="{width:.2f}" stroke-linecap="round" stroke-linejoin="round"/>'
+        )
+
+    def _region(self, style, shape):
+        """A region: its fill with a hatch, then the pieces of its edge."""
+        whole, strokes = "", ""
+        for ring in shape["rings"]:
+            at, path = ring["start"], ""
+            for piece, way in ring["pieces"]:
+                drawn, end = self._piece(piece)
+                path += drawn
+                if way != "none":
+                    look = style if way == "whole" else {**style, "pattern": "dashed"}
+                    strokes += f'<path d="M{self._at(at)}{drawn}" {_NO_FILL} {self._stroke(look)} stroke-linejoin="round"/>'
+                at = end
+            whole += f"M{self._at(ring['start'])}{path}Z"
+        if not style["fill"]:
+            return strokes
+        self._hatches += 1
+        name, pen = f"hatch{self._hatches}", self.pen(style["fill_pen"])
+        tile = (
+            f'<pattern id="{name}" width="10" height="10" patternUnits="userSpaceOnUse"><path d="{shape["hatch"]}" '
+            f'stroke="{pen}" stroke-width="1.4"/></pattern>'
+        )
+        return (
+            f'<defs>{tile}</defs><path d="{whole}" fill="{pen}" fill-opacity="{style["fill"] * 0.6:.2f}"/>'
+            f'<path d="{whole}" fill="url(#{name})" fill-opacity="{min(style["fill"] + 0.3, 1):.2f}"/>{strokes}'
+        )
+
+    def _at(self, place):
+        x, y = self.place(*place)
+        return f"{x:.2f} {y:.2f}"
+
+    def _piece(self, piece):
+        """A piece of the edge of a region as a path that goes on, and where it ends."""
+        kind, *numbers = piece
+        if kind == "line":
+            return f"L{self._at(numbers)}", numbers
+        if kind == "curve":
+            return "".join(f"L{self._at(place)}" for place in numbers), numbers[-1]
+        x, y, radius, start, sweep = numbers
+        path, reach = "", f"{radius * self.zoom:.2f}"
+        # A whole circle is drawn in two halves: an arc does not end where it begins.
+        for share in (0.5, 1):
+            angle = radians(start + share * sweep)
+            end = (x + radius * cos(angle), y + radius * sin(angle))
+            path += f"A{reach} {reach} 0 0 {int(sweep < 0)} {self._at(end)}"
+        return path, end
 
     def _mark_place(self, shape):
         """Where a mark stands: that of an angle in the middle of its arc."""

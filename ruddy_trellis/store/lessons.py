@@ -7,6 +7,7 @@ from sqlmodel import select
 
 from .database import Database
 from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
+from .verdicts import KnownVerdicts
 
 #: The greatest number that can be looked for.
 GREATEST_ID = 2**63 - 1
@@ -36,6 +37,8 @@ class Lessons:
 
     def __init__(self, database: Database):
         self._database = database
+        #: What was found out about the claims on boards.
+        self.verdicts = KnownVerdicts(database)
 
     def of_teacher(self, teacher_id, put_away=False, find="", start=0, most=None):
         """The lessons of a teacher (or those put away) with the id of their first board, the last changed first.

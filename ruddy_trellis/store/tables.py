@@ -20,12 +20,14 @@ def new_share_key():
 
 
 class Teacher(SQLModel, table=True):
-    """Someone who makes lessons. ``sign_in`` is what they sign in with; of the password only an Argon2 hash is kept."""
+    """Someone who makes lessons. ``sign_in`` is what they sign in with; of the password only an Argon2 hash is kept.
+    ``angle_words`` says what pairs of angles are called where they teach (see ``core.truth.angle_pairs.NAMES``)."""
 
     id: int | None = Field(default=None, primary_key=True)
     sign_in: str = Field(unique=True, max_length=80)
     name: str = Field(max_length=80)
     password: str = Field(max_length=200)
+    angle_words: int = 0
     made_at: datetime = Field(default_factory=_now)
 
 
@@ -87,6 +89,16 @@ class EditRow(SQLModel, table=True):
     number: int = Field(primary_key=True)
     patch: str
     made_at: datetime = Field(default_factory=_now)
+
+
+class VerdictRow(SQLModel, table=True):
+    """What was found out about a claim. ``mark`` is the SHA-256 of what it hangs on and of the program that tried it."""
+
+    __tablename__ = "verdict"
+
+    mark: str = Field(primary_key=True, max_length=64)
+    verdict: str
+    made_at: datetime = Field(default_factory=_now, index=True)
 
 
 class RecipeRow(SQLModel, table=True):

@@ -66,6 +66,12 @@ class Teachers:
             session.exec(delete(SessionRow).where(SessionRow.teacher_id == teacher_id))
             session.commit()
 
+    def set_angle_words(self, teacher_id, words):
+        """What pairs of angles are called where a teacher teaches."""
+        with self._database.session() as session:
+            session.get(Teacher, teacher_id).angle_words = words
+            session.commit()
+
     def open_session(self, teacher_id):
         """Sign a teacher in. Returns the secret for the browser; sessions that are over are forgotten."""
         token = secrets.token_urlsafe(32)

@@ -20,7 +20,7 @@ from .access_log import AccessLog
 from .lessons import angles, help, pages, panels, recipes, sharing, students
 from .live import lines as live
 from .live.live_boards import LiveBoards
-from .live.verdicts import LOOKS, TRUTH
+from .live.verdicts import WORKERS
 from .options import Options
 from .people import accounts
 from .people.passwords import NO_PASSWORD, Attempts, hashed_password, is_password
@@ -53,8 +53,8 @@ async def _lifespan(application):
     # Stopped in order: what stands in the write-ahead file is brought into the file itself.
     application.state.database.close()
     WORKER.close()
-    TRUTH.close()
-    LOOKS.close()
+    for worker in WORKERS:
+        worker.close()
 
 
 def create_application(data_path, options=Options()):

@@ -58,6 +58,48 @@ class ClaimsTest(BrowserTest):
         self.page.click("text=claim “a parallelogram”")
         expect(self.verdicts().first).to_contain_text("proved", timeout=15_000)
 
+    def test_a_reading_in_what_the_teacher_names(self):
+        b = self.b.start("Named")
+        b.say("A = (0, 0)", "B = (5, 0)", "C = (1, 4)", "triangle ABC", "k is the circle through A, B and C", "r is the radius of k")
+        b.open_drawer("readings")
+        self.page.click("[aria-label='r as a formula']")
+        field = self.page.locator("#panel [name=called]")
+        field.fill("call AB = c, the angle at C = γ, angle BAC = ψ")
+        field.press("Enter")
+        exact = self.page.locator("#panel .exact")
+        expect(exact).to_contain_text("sin")
+        expect(self.page.locator("#panel .conditions")).to_contain_text("AB = c; the angle at C = γ")
+        field.fill("call AB = (c")
+        field.press("Enter")
+        expect(self.page.locator("#panel .conditions")).to_contain_text("names nothing")
+        self.assertEqual(field.input_value(), "call AB = (c", "what was typed is not lost")
+        field.fill("AB = c, angle at C = γ, angle at A = ψ")
+        field.press("Enter")
+        self.page.click("text=Put it on the board")
+        b.settle()
+        self.assertIn("the words “r = c / (2 sin γ)”", b.working()[-1])
+        b.say("P is a point on k at 20", "M is the midpoint of P and A", "q is the locus of M as P runs")
+        b.open_drawer("working")
+        self.page.click("#panel .row-thing >> text=q is the locus")
+        b.open_drawer("look")
+        self.page.locator("#panel").get_by_text("as a formula").click()
+        expect(exact).to_contain_text("=0", timeout=10_000)
+
+    def test_nobody_has_to_wait_for_a_proof(self):
+        b = self.b.start("Long")
+        b.say("A = (-4, -2)", "B = (5, -1)", "C = (0, 4)", "D = (3, 3)", "E is the incentre of ABC", "F is the incentre of BCD")
+        b.open_drawer("claims")
+        b.say("AE*BE*CE*sqrt(AF*BF) = sqrt(BF*AF)*CE*BE*AE")
+        self.page.get_by_text("Look no longer").click(timeout=4_000)
+        expect(self.verdicts().first).to_contain_text("the search for a proof was stopped")
+        b.say("AE = EA")  # meanwhile others are proved
+        expect(self.verdicts().nth(1)).to_contain_text("proved", timeout=15_000)
+        self.page.get_by_text("Look for a proof again").click()
+        expect(self.verdicts().first).to_contain_text("a proof is looked for")
+        b.say("AF = FA + BF")  # the first verdict of another claim does not wait for it
+        expect(self.verdicts().nth(2)).to_contain_text("fails", timeout=3_000)
+        expect(self.verdicts().first).to_contain_text(re.compile("took too long|within 5 seconds"), timeout=20_000)
+
     def test_from_a_selection(self):
         b = self.b.start("Chosen")
         b.say("A = (-4, -2)", "B = (4, -2)", "M is the midpoint of AB", "C = (0, 2)")
@@ -100,8 +142,36 @@ class ClaimsTest(BrowserTest):
         b.open_drawer("claims")
         self.page.click("text=Angle pairs")
         expect(self.page.locator(".pairs").first).to_contain_text("because the lines are parallel")
-        self.page.click("text=Ask me")
+        self.page.select_option("[name=words]", "1")
+        expect(self.page.locator("#panel .panel-title", has_text="co-interior")).to_be_visible()
+        self.page.click("text=Put a quiz on the board")
+        b.settle()
+        b.reload()  # a line that is opened from here on knows the words
+        b.settle()
+        self.page.click("text=Angle pairs: ask me")
+        box = self.page.locator(".quiz-box")
         for count in (1, 2):
-            self.page.click("#quiz button >> text=vertical")
-            expect(self.page.locator("#quiz")).to_contain_text(f"of {count} right")
-        expect(self.page.locator("#quiz .told")).to_contain_text("angles")
+            box.get_by_text("vertically opposite", exact=True).click()
+            expect(box).to_contain_text(f"of {count} right")
+        expect(box.locator(".told")).to_contain_text("angles")
+        box.get_by_text("Enough").click()
+        expect(box).to_be_hidden()
+
+    def test_a_student_works_on_the_quiz(self):
+        self.page.goto(f"{self.server.address}/gallery?find=leaning arch")
+        page = self.page
+        page.goto(self.server.address + page.locator(".lesson").first.get_attribute("href"))
+        page.wait_for_selector("#saved:text-is('Saved')", state="attached")
+        page.click("text=Angle pairs: ask me")
+        box = page.locator(".quiz-box")
+        right = 0
+        for count in range(1, 9):
+            asked = box.locator(".asks")
+            one, other = map(int, re.findall(r"\d", asked.inner_text()))
+            vertical = abs(one - other) == 2 and (one > 4) == (other > 4)
+            box.get_by_text("vertical", exact=True).click()
+            right += vertical
+            expect(box.locator(".quiz-foot")).to_contain_text(f"{right} of {count} right")
+            expect(box.locator(".told")).to_contain_text("Right" if vertical else "No")
+        page.keyboard.press("Escape")
+        expect(box).to_be_hidden()

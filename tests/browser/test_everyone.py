@@ -53,7 +53,7 @@ class EveryoneTest(BrowserTest):
             yield address
         BoardPage(self.page, self.server.address).open("nine posts")
         yield "board"
-        for panel in ("readings", "log", "motions", "look", "loose") if whole else ("look",):
+        for panel in ("readings", "log", "motions", "look", "claims", "where", "loose") if whole else ("look",):
             self.press(f"[data-panel={panel}]")
             yield panel
         if not whole:
@@ -78,7 +78,7 @@ class EveryoneTest(BrowserTest):
         self.page.wait_for_timeout(200)
         yield "a tool"
         self.page.keyboard.press("Escape")
-        for button in ("#keys-button", "#share", "#board-acts", "#present"):
+        for button in ("#keys-button", "#share", "#board-acts", "#chalk", "#instruments", "#present"):
             self.press(button)
             yield button
             self.page.keyboard.press("Escape")

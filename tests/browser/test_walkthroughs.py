@@ -274,7 +274,7 @@ class ClumsyTest(BrowserTest):
         b.escape()
         b.tool("mr")
         b.move(8, 4)
-        refused("Here goes a polygon, a circle, a sector or a chord region")
+        refused("Here goes a polygon, a circle, a sector, a chord region or a region")
         b.escape()
 
         # Typing.

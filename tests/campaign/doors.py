@@ -34,13 +34,14 @@ ADDRESSES = (
     "/", "/gallery", "/account", "/sign-in", "/register", "/lessons/{slug}", "/lessons/{slug}/lesson.json", "/lessons/{slug}/share",
     "/boards/{board}/picture.svg", "/boards/{board}/working.txt", "/boards/{board}/log.csv", "/boards/{board}/panels/{panel}",
     "/open/{any}", "/embed/{any}", "/recipes/{any}.json", "/oembed", "/lesson.schema.json", "/static/{any}", "/lessons/{slug}/{any}",
+    "/boards/{board}/panels/readings/s1/formula",
 )  # fmt: skip
 FORMS = (
     "/sign-in", "/sign-in/demo", "/lessons", "/lessons/{slug}/title", "/lessons/{slug}/copy", "/lessons/{slug}/boards",
     "/lessons/{slug}/share", "/boards/{board}/recipes", "/lessons/{slug}/boards/{any}/move", "/recipes/{any}/delete", "/lessons/read",
-    "/recipes/read",
+    "/recipes/read", "/account/angle-words", "/boards/{board}/panels/angles",
 )  # fmt: skip
-PANELS = ("working", "readings", "log", "motions", "look", "loose", "history", "recipe", "nothing")
+PANELS = ("working", "readings", "log", "motions", "look", "loose", "claims", "where", "angles", "history", "recipe", "nothing")
 
 
 def a_value(chance, depth=0):
@@ -57,7 +58,8 @@ def a_value(chance, depth=0):
         (
             None, True, 0, -1, 1e-320, 1e308, 10**30, 2.5, f"s{chance.randint(1, 9)}", f"s{chance.randint(1, 9)}", chance.choice(WORDS),
             "".join(chance.choices(string.printable, k=12)), [f"s{chance.randint(1, 9)}"], [chance.uniform(-9, 9), chance.uniform(-5, 5)],
-            {"kind": chance.choice(("add", "move", "rename", "restyle", "choose", "retie", "paste", "record", "delete", "tidy", "arrange")),
+            {"kind": chance.choice(("add", "move", "rename", "restyle", "choose", "retie", "paste", "record", "delete", "tidy", "arrange",
+                                     "chalk")),
              "ids": [f"s{chance.randint(1, 9)}"], "id": "s2", "text": chance.choice(WORDS),
              "look": {"width": chance.choice((1, 1e9, "x"))}},
         )
@@ -102,12 +104,23 @@ def through_addresses(visitor, chance, count):
         kind = "application/x-www-form-urlencoded"
         if chance.random() < 0.5:
             address = chance.choice(ADDRESSES) + chance.choice(
-                ("", "?board=9", "?find=%25", "?page=3", "?ids=s1,s2", "?across=99&up=-4", "?url=x")
+                (
+                    "",
+                    "?board=9",
+                    "?find=%25",
+                    "?page=3",
+                    "?ids=s1,s2",
+                    "?across=99&up=-4",
+                    "?url=x",
+                    "?frame=s1,s2&called=AB=a",
+                    "?called=%E2%88%A0",
+                )
             )
         else:
             address = chance.choice(FORMS)
             body = "&".join(
-                f"{name}={chance.choice(('', '1', '-7', 'x', '%FF', 's1', '9' * 30))}" for name in ("title", "shared", "by", "results")
+                f"{name}={chance.choice(('', '1', '-7', 'x', '%FF', 's1', '9' * 30))}"
+                for name in ("title", "shared", "by", "results", "words")
             ).encode()
             if address.endswith("read"):
                 content = json.dumps(a_value(chance)).encode()

@@ -1,6 +1,8 @@
 """Random acts at a board, as a person's messages: what the state machine does, and what it checks after each act."""
 
+import logging
 import math
+from contextlib import contextmanager
 
 import orjson
 from hypothesis import strategies as st
@@ -80,8 +82,9 @@ def check(board: Board, view) -> None:
     assert [step.id for step in again.steps] == [step.id for step in board.steps]
     assert again.values == board.values, "the values are those that the steps give"
     assert again.names == board.names
-    items = display(board, view)
-    assert len(items) == len(board)
+    with drawn_whole():
+        items = display(board, view)
+    assert len(items) == len(board) + len(board.chalk)
     assert_finite(items)
     assert_finite([value for value in board.values if not hasattr(value, "at") and not hasattr(value, "rows")])
     orjson.dumps(items)
@@ -89,6 +92,22 @@ def check(board: Board, view) -> None:
     read = board_from_data(data)
     assert read.steps == board.steps
     assert read.settings == board.settings
+    assert read.chalk == board.chalk
+
+
+@contextmanager
+def drawn_whole():
+    """What cannot be drawn is logged, and left out of the picture: here that is a fault."""
+    found: list[logging.LogRecord] = []
+    handler = logging.Handler(logging.ERROR)
+    handler.emit = found.append  # type: ignore[method-assign]
+    logger = logging.getLogger("ruddy_trellis.core.display")
+    logger.addHandler(handler)
+    try:
+        yield
+    finally:
+        logger.removeHandler(handler)
+    assert not found, f"{found[0].getMessage()}: {found[0].exc_info and found[0].exc_info[1]!r}"
 
 
 def assert_finite(part) -> None:

@@ -1,5 +1,6 @@
 """The eight angles at two lines and one that cuts them, and their pairs."""
 
+import re
 import unittest
 from collections import Counter
 
@@ -57,3 +58,26 @@ class AnglePairsTest(unittest.TestCase):
         self.assertEqual(alone.do(t="pair", lines=[], angles=[])[0]["items"], [])
         self.assertEqual(alone.do(t="pair", lines=self.lines(f)[:2], angles=[1])[0]["kind"], "refusal")
         self.assertEqual(len(alone.board), count)
+
+    def test_a_quiz_asks_tells_and_counts(self):
+        f = figure(_LINES + "q is the parallel to p through C\nu is a quiz on the angles of p and q cut by t")
+        alone = Alone(f.board)
+        id = f.board.find("u")
+        answers = alone.do(t="quiz", id=id)
+        right = 0
+        for count in range(1, 30):
+            numbers = tuple(map(int, re.findall(r"\d", answers[1]["asks"])))
+            self.assertEqual([item["label"]["text"] for item in answers[0]["items"]], list(map(str, numbers)))
+            (pair,) = [pair for pair in pairs(f.board, self.lines(f)) if pair.numbers == numbers]
+            answer = pair.relation if count % 3 else "corresponding"
+            right += answer == pair.relation
+            answers = alone.do(t="quiz", id=id, answer=answer)
+            self.assertEqual(answers[1]["score"], f"{right} of {count} right.")
+            self.assertIn(pair.words, answers[1]["told"])
+        self.assertEqual(alone.do(t="quiz", id=id)[1]["score"], answers[1]["score"], "asked again, it goes on")
+        self.assertEqual(alone.do(t="quiz")[0]["items"], [])
+        self.assertEqual(alone.do(t="quiz", id=id)[1]["score"], "")
+        for wrong in ("s1", "nothing"):
+            self.assertEqual(alone.do(t="quiz", id=wrong)[0]["kind"], "refusal")
+        with self.assertRaises(Refusal):
+            f.say("a quiz on the angles of p and p cut by t")

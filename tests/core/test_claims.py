@@ -12,7 +12,6 @@ from ruddy_trellis.core.edits import Add, perform
 from ruddy_trellis.core.edits.saying import claim_said, said
 from ruddy_trellis.core.hand.alone import Alone
 from ruddy_trellis.core.truth.claimed import Claimed
-from ruddy_trellis.core.truth.exact_readings import exact_reading
 from ruddy_trellis.core.truth.noticing import noticed, shapes_of
 from ruddy_trellis.core.truth.proving import proof
 from ruddy_trellis.core.truth.resting import rests_on
@@ -254,29 +253,6 @@ class ExactTest(unittest.TestCase):
             self.assertAlmostEqual(as_float(found[1]), math.sin(math.radians(degrees)), places=9, msg=degrees)
         twice = [m.cos_sin(m.number(degrees)) for degrees in (40, 80)]
         self.assertTrue((twice[0][0] * twice[0][0] * 2 - 1 - twice[1][0]).is_zero())
-
-
-class ReadingTest(unittest.TestCase):
-    def test_a_reading_as_a_formula(self):
-        f = figure(
-            CENTRES + "ABC is the polygon through A, B, C\nS is the area of ABC\nk is the circle through A, B and C\nr is the radius of k\n"
-            "P is a point on k at 50\nAP is the distance from A to P\nD is a point on AB at 0.3\nCD is the distance from C to D\n"
-            "d is a dial from 1 to 5 in steps of 0.5 at 3\nx is the value of d * AP / r\nα is the angle ABC\nc is the incircle of ABC\n"
-            "s is the radius of c"
-        )
-        for name in ("S", "r", "AP", "CD", "x", "s"):
-            (reading,) = [id for id in f.board.ids_named(name) if f.board.step(id).is_reading]
-            found = exact_reading(f.board, reading)
-            self.assertAlmostEqual(found.now[0], f.read(name), places=4, msg=found.parts[0][0])
-        self.assertEqual(exact_reading(f.board, f.board.ids_named("S")[0]).parts[0][0], r"\frac{vb}{2}")
-        found = exact_reading(f.board, f.board.find("H"))
-        self.assertEqual(found.parts[1][0], r"\frac{u\left(b-u\right)}{v}")
-        self.assertEqual(found.legend, ("A = (0, 0)", "B = (b, 0)", "C = (u, v)"))
-        turned = exact_reading(f.board, f.board.find("G"), (f.board.find("C"), f.board.find("B")))
-        self.assertEqual(turned.legend[-1], "C = (0, 0)")
-        for name in ("α", "ABC"):
-            with self.assertRaises(Refusal):
-                exact_reading(f.board, f.board.find(name))
 
 
 class FrameTest(unittest.TestCase):

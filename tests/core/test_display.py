@@ -9,6 +9,7 @@ from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.display.palette import PENS, SIZES
 from ruddy_trellis.core.display.text import shown_name, value_text
 from ruddy_trellis.core.edits import Arrange, Restyle, perform
+from ruddy_trellis.core.edits.models import LookChanges
 from ruddy_trellis.core.language.printing import rounded_text, why_absent
 from ruddy_trellis.drawings.svg import svg
 from ruddy_trellis.web.shelf import icon, shelf
@@ -20,6 +21,16 @@ EXTENT = Extent(-10, -6, 10, 6)
 
 def items_of(f, extent=EXTENT):
     return {f.board.name(item["id"]): item for item in display(f.board, extent)}
+
+
+class UnitTest(unittest.TestCase):
+    def test_a_reading_in_another_unit(self):
+        f = figure("A = (0, 0)\nB = (3, 4)\nC = (3, 0)\nd is the distance from A to B\nS is the area of ABC\nα is the angle BAC")
+        perform(f.board, Arrange(unit="m"))
+        for name, unit, text in (("d", "cm", "500.00 cm"), ("S", "cm", "60000.00 cm²"), ("d", "km", "0.01 km"), ("α", "cm", "53.1°")):
+            id = f.board.find(name)
+            perform(f.board, Restyle(ids=[id], look=LookChanges(unit=unit)))
+            self.assertEqual(value_text(f.board, id).replace("\u202f", ""), text)
 
 
 class ItemsTest(unittest.TestCase):

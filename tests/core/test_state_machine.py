@@ -26,6 +26,11 @@ GARDENS = (
     "the image of p under t\nu is the family of p under t, for 0.5, 1, 2\nd is the length of BC\nh is the value of d * 2",
     "A=(-2,0)\nB=(2,0)\nC=(0,1.5)\nk is the ellipse with foci A and B through C\nD=(1,1)\nl is the circle with centre D and radius 1.2\n"
     "all crossings of k and l\nP is a point on k at 30\nw is the words “here” beside k",
+    "A=(0,0)\nB=(5,0)\nC=(4,4)\nABC is the polygon through A, B, C\nr is a dial from -1 to 5 in steps of 0.5 at 3\n"
+    "j is the places at most r from A\ni is the places nearer to AB than to BC\n"
+    "n is the places from which AB is seen at more than 40 degrees\n"
+    "z is the region where all of j, i and n hold within ABC\ny is the region where any of j and n hold\nl is the edge of z\n"
+    "P is a point on l at 0.3\nS is the area of z\nv is whether B is in y\nu is a question whether C is in y\nthe compass work of i",
 )  # fmt: skip
 
 LOOKS = (
@@ -121,6 +126,22 @@ class BoardMachine(RuleBasedStateMachine):
         if ids := chooser.ids(("number",), 2):
             self.edit(kind="arrange", log=ids, logging=chooser.chance(5), nice=[ids[0], 0.5] if chooser.chance(5) else None)
             self.edit(kind="record")
+
+    @rule(data=st.data(), pressed=st.booleans())
+    def chalk(self, data, pressed):
+        chooser = self.choose(data)
+        points = [*chooser.place(), *chooser.place()]
+        strokes = [{"pen": "sky", "width": 6, "points": points, "presses": [0.2, 1.0] if pressed else []}] * chooser.chance(7)
+        gone = [stroke.id for stroke in self.alone.board.chalk][: chooser.chance(3)]
+        self.edit(kind="chalk", add=strokes, wipe=gone)
+
+    @rule(data=st.data())
+    def ask(self, data):
+        chooser = self.choose(data)
+        for id in chooser.ids(None, 1):
+            self.alone.do(t=chooser.one(("ask", "quiz")), id=id)
+            self.alone.do(t="quiz", id=id, answer="vertical")
+            self.alone.do(t="prove", id=id, go=chooser.chance(5))
 
     @rule()
     def tidy(self):

@@ -21,6 +21,7 @@ FIGURE = (
 NASTY = (
     {"t": "shake"},
     {"t": "drag", "to": [1e30, 0], "seq": 1},
+    {"t": "drag", "to": [2, 0], "seq": 10**30},
     {"t": "nudge", "ids": ["s5"], "by": [1, 0]},
     {"t": "board_look", "id": "s7"},
     {"t": "say", "text": "h = area(ABD)"},

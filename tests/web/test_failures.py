@@ -28,11 +28,22 @@ DOCUMENT = json.dumps(
 )
 
 
+class NothingKnown:
+    """Keeps no verdicts."""
+
+    def find(self, marks):
+        return {}
+
+    def keep(self, mark, text):
+        pass
+
+
 class Store:
     """Stands in for the store; fails when it is told to."""
 
     def __init__(self):
         self.saved, self.fails = [], False
+        self.verdicts = NothingKnown()
 
     def save_edit(self, board_id, number, patch, document):
         if self.fails:
@@ -155,6 +166,8 @@ class PaceTest(unittest.IsolatedAsyncioTestCase):
 class OpeningTest(unittest.TestCase):
     def test_many_threads_that_ask_for_a_board_get_the_same_one(self):
         class SlowStore:
+            verdicts = NothingKnown()
+
             def board(self, board_id):
                 time.sleep(0.02)
                 return BoardRow(id=board_id, lesson_id=1, document=DOCUMENT, edits_done=0)

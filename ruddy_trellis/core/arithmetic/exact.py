@@ -11,7 +11,7 @@ the sign is *decided* (see ``signs.py``): the results hold where the factors hav
 """
 
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from fractions import Fraction
 from random import Random
 from typing import Any
@@ -141,17 +141,22 @@ class Exact:
             top, bottom = top * scale, bottom * scale
         return ExactNumber(self, top, bottom)
 
-    def at_sample(self, number: Any):
-        """The value of a number or a polynomial at the sample position, a ball. Raises Undefined where it has none."""
+    def at_sample(self, number: Any, instead: Mapping[int, Any] | None = None):
+        """The value of a number or a polynomial at the sample position, a ball. Raises Undefined where it has none.
+
+        Args:
+            instead: other values for some symbols and roots, by their places.
+        """
         if isinstance(number, ExactNumber):
-            quotient = self.at_sample(number.top) / self.at_sample(number.bottom)
+            quotient = self.at_sample(number.top, instead) / self.at_sample(number.bottom, instead)
             if not quotient.is_finite():
                 raise Undefined("not defined at the sample position")
             return quotient
         total = flint.arb(0)
+        samples = self._samples if not instead else [instead.get(place, value) for place, value in enumerate(self._samples)]
         for powers, coefficient in number.to_dict().items():
             term = flint.arb(coefficient)
-            for value, power in zip(self._samples, powers):
+            for value, power in zip(samples, powers):
                 if power:
                     term *= value ** int(power)
             total += term

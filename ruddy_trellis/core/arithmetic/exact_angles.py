@@ -5,6 +5,7 @@ taken as complex numbers: where that is real, the sum is a multiple of 180°, an
 angles are.
 """
 
+from collections.abc import Callable
 from fractions import Fraction
 from math import lcm
 from typing import Any
@@ -135,6 +136,9 @@ class Turns:
         self._field = field
         self._units: dict[Any, tuple[Any, Any]] = {}
         self._odd: list[Fraction] = []
+        #: Makes the cosine and sine of an angle that has no exact ones, from the tangent of its half at the sample position, and the
+        #: place of the symbol that counts its degrees with what that is divided by, or None and the degrees. By that tangent if None.
+        self.unit_of: Callable[[Any, int | None, Fraction], tuple[Any, Any]] | None = None
 
     def by_half(self, half: Any) -> ExactAngle:
         """The angle whose half has a given tangent."""
@@ -166,7 +170,8 @@ class Turns:
         for place, times in parts.items():
             key = place, times.denominator
             if key not in self._units:
-                self._units[key] = _from_half(field.fresh((field.sample_of(place) / times.denominator / 360).tan_pi()))
+                half = (field.sample_of(place) / times.denominator / 360).tan_pi()
+                self._units[key] = self._of_half(half, place, Fraction(times.denominator))
             found = _turned(found, self._power(self._units[key], Fraction(times.numerator)))
         return found
 
@@ -234,8 +239,14 @@ class Turns:
             return self._halved(self.of_degrees(degrees * 2))
         self._odd.append(degrees)
         half = flint.arb(degrees.numerator) / degrees.denominator / 360
-        symbol = self._field.fresh(half.tan_pi())
-        self._field.signs.set(symbol.top, 1)
+        return self._of_half(half.tan_pi(), None, degrees)
+
+    def _of_half(self, half: Any, place: int | None, degrees: Fraction) -> tuple[Any, Any]:
+        if self.unit_of is not None:
+            return self.unit_of(half, place, degrees)
+        symbol = self._field.fresh(half)
+        if place is None:
+            self._field.signs.set(symbol.top, 1)
         return _from_half(symbol)
 
 

@@ -23,6 +23,8 @@ class Roots:
         self._field = field
         self._roots: dict[str, ExactNumber] = {}
         self._known_squares: dict[tuple[str, str], ExactNumber] = {}
+        #: Roots that are kept whole, though what is under them has factors: sines of angles, by the squares of their cosines.
+        self.whole: list[tuple[Any, ExactNumber]] = []
 
     def note_square(self, square: ExactNumber, root: ExactNumber) -> None:
         """Remember of what a number is the square: once it is reduced, that is hard to see."""
@@ -35,11 +37,17 @@ class Roots:
             raise NotAlgebraic("the root of an angle is no exact number")
         if p.is_zero():
             return p
-        known = self._known_squares.get((str(p.top), str(p.bottom)))
+        known: Any = self._known_squares.get((str(p.top), str(p.bottom)))
         if known is not None:
             return self._field.absolute(known)
         if self._field.squares and (plain := self._plain_root(p, _DENESTED)) is not None:
             return self._field.absolute(plain)
+        for square, whole_root in self.whole:
+            for top, bottom in ((p.top, p.bottom), (p.bottom, p.top)):
+                rest, left = divmod(top, square)
+                if left.is_zero() and not rest.is_zero():
+                    inner = self.sqrt(self._field.fraction(rest, bottom) if top is p.top else self._field.fraction(bottom, rest))
+                    return inner * whole_root if top is p.top else inner / whole_root
         self._field.signs.require(p)
         constant, factors = self._field.signs.factors(p.top)
         below, more = self._field.signs.factors(p.bottom)

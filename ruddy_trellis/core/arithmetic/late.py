@@ -1,6 +1,6 @@
 """Numeric libraries that are loaded when they are first used.
 
-A drag needs plain floats only; NumPy and python-flint are large, and a browser that runs the hand beside the drawing
+A drag needs plain floats only; NumPy, python-flint and Shapely are large, and a browser that runs the hand beside the drawing
 shall not have to fetch them before the first peg moves. So whoever makes arrays or proofs takes the library from here.
 """
 
@@ -23,7 +23,8 @@ class _Late:
 if TYPE_CHECKING:
     import flint
     import numpy as np
+    import shapely
 else:
-    flint, np = _Late("flint"), _Late("numpy")
+    flint, np, shapely = _Late("flint"), _Late("numpy"), _Late("shapely")
 
-__all__ = ["flint", "np"]
+__all__ = ["flint", "np", "shapely"]

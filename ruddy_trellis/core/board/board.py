@@ -7,6 +7,7 @@ from typing import Any
 
 from ..arithmetic import FLOATS, Arithmetic
 from . import naming
+from .chalk import Stroke
 from .computing import evaluated, followed, note_broken, value_of
 from .pegs import all_numbers, numbers_of, with_numbers
 from .plan import FAR, Plan, is_point, make_plan
@@ -26,12 +27,14 @@ class Board(Structure):
 
     Attributes:
         settings: what belongs to the board as a whole.
+        chalk: the strokes on it, in the order in which they were drawn.
         steps, values: the steps in order, and their values (see ``formulas``).
     """
 
     def __init__(self, settings: Settings | None = None, steps: Iterable[Step] = ()) -> None:
         super().__init__()
         self.settings = settings or Settings()
+        self.chalk: tuple[Stroke, ...] = ()
         self.values: list[Any] = []
         self._plans: list[Plan] = []
         self._children: list[list[int]] = []
@@ -190,7 +193,7 @@ class Board(Structure):
     def copy(self) -> Board:
         """The same board apart: what is done to the one is not done to the other. Nothing is computed for it."""
         other = Board.__new__(Board)
-        other.settings = self.settings
+        other.settings, other.chalk = self.settings, self.chalk
         other.steps, other.values = list(self.steps), list(self.values)
         other._place, other._plans = dict(self._place), list(self._plans)
         other._children = [list(children) for children in self._children]

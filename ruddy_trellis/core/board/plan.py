@@ -10,19 +10,21 @@ from ..kinds import (
     ARC,
     CHORD_REGION,
     CIRCLE,
-    CLAIM,
+    CONDITION,
     FAMILY,
     LOCUS,
     MARK,
     NUMBER,
     POINT,
     POLYGON,
+    QUIZ,
+    REGION,
     REVEAL,
     SECTOR,
     SEGMENT,
     SPANS,
     STRAIGHTS,
-    WORDS_ON_BOARD,
+    TOLD,
 )
 from ..language.expression import Formula
 from ..language.fills import is_ids
@@ -106,10 +108,10 @@ def _is_number(value: Any) -> bool:
 #: For each kind of thing, whether a value of it is finite. Where the point that a thing starts from, or its centre, is
 #: finite, so is the rest of it, which comes from differences of such points. Families and loci look after themselves.
 _FINITE: dict[str, Callable[[Any], bool] | None] = {
-    **dict.fromkeys((POINT, *STRAIGHTS, CIRCLE, ARC, SECTOR, CHORD_REGION, REVEAL, WORDS_ON_BOARD, CLAIM), None),
+    **dict.fromkeys((POINT, *STRAIGHTS, CIRCLE, ARC, SECTOR, CHORD_REGION, *TOLD), None),
     **dict.fromkeys((POLYGON, MARK), _are_points),
     NUMBER: _is_number,
-    **dict.fromkeys((FAMILY, LOCUS), lambda value: True),
+    **dict.fromkeys((FAMILY, LOCUS, CONDITION, REGION), lambda value: True),
 }
 
 
@@ -181,7 +183,7 @@ def make_plan(step: Step, kind_of: Callable[[str], str], place_of: Callable[[str
         formula = _bundled(formula, bundles, len(inputs))
         if follow:
             follow = _bundled_follow(follow, bundles)
-    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes != REVEAL, is_finite, follow=follow)
+    return Plan(formula, tuple(inputs), tuple(numbers), construction.makes not in (REVEAL, QUIZ), is_finite, follow=follow)
 
 
 def _reordered(formula, order):

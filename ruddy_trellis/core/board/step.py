@@ -17,7 +17,7 @@ class Look:
     ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
     points only, and a circle as short arcs about them; ``trail`` is for how many seconds it leaves a trail (0: for good);
     ``teacher_only`` lets students not move it; ``snap`` makes a drag keep to what a mark states where it nearly is;
-    ``cover`` hides a value or words until a person clicks there.
+    ``cover`` hides a value or words until a person clicks there; ``unit`` is that of a reading, if not the board's.
     """
 
     pen: str | None = None
@@ -37,6 +37,7 @@ class Look:
     label_offset: tuple | None = None
     decimals: int | None = None
     tag: bool | None = None
+    unit: str | None = None
 
 
 PLAIN = Look()

@@ -20,6 +20,14 @@ _TWO_CIRCLES = (
 _ARC = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1.5, 2.4)\n"
 
 
+def _drawn_arc(kinds, fills, board):
+    """An arc as compasses draw it: its circle and its ends are kept, hidden, so that it goes on with them."""
+    yield Part("circle_radius", {"centre": fills["centre"], "radius": fills["radius"]}, hidden=True)
+    for end in (fills["start"], fills["stop"]):
+        yield Part("point_on", {"path": ("made:0",), "place": end % 360}, hidden=True)
+    yield Part("arc", {"centre": fills["centre"], "from": ("made:1",), "to": ("made:2",)}, look={"label": False})
+
+
 def _tangent(kinds, words):
     which = words.get("which") == "second"
     formula = polars.tangent_from if kinds["circle"] == CONIC else straights.tangent_from
@@ -296,6 +304,20 @@ CIRCLES = (
         check=check_equation("circle"),
         undefined="its equation has no circle",
         example="A is a free point at (0, 0)\nk is the circle x^2 + y^2 = 4",
+    ),
+    Construction(
+        key="drawn_arc",
+        sentence="the arc about {centre:point} opened to {radius:length} from {start:typed} to {stop:typed} degrees",
+        also=("arc [with] centre {centre} radius {radius} from {start} to {stop} degrees",),
+        makes=ARC,
+        formula=None,
+        expands=_drawn_arc,
+        lengths=("radius",),
+        group="Arcs",
+        tool="arc of a radius",
+        keys="cw",
+        likely=47,
+        example="A is a free point at (0, 0)\nthe arc about A opened to 2 from 20 to 110 degrees",
     ),
     Construction(
         key="arc",

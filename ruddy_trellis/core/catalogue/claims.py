@@ -9,7 +9,7 @@ from ..formulas import claims as formulas
 from ..kinds import ARC, CIRCLE, CLAIM, CONIC, ROUNDS, STRAIGHTS
 from ..refusal import Refusal
 from .construction import Construction
-from .places import free_corner
+from .places import in_the_corner
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
 _FOUR = (
@@ -67,14 +67,14 @@ def _claim(key, sentence, tool, keys, example, also, rule: Any = None, choose: A
         likely=more.pop("likely", 70),
         undefined="what it is about is not there",
         defaults=lambda kinds: {"at": (0.0, 0.0)},
-        settles=lambda fills, board: {**fills, "at": free_corner(board)} if fills.get("at") == (0.0, 0.0) else fills,
+        settles=in_the_corner,
         example=example,
         **{"formula": None, **more},
     )
 
 
-def _lies_on(kinds, words):
-    kind = kinds["path"]
+def lies_on(kind: str) -> Any:
+    """The rule of a point on a path of a kind; None where there is none."""
     if kind in STRAIGHTS:
         return formulas.on_straight
     return {CIRCLE: formulas.on_round, ARC: formulas.on_arc, CONIC: formulas.on_conic}.get(kind)
@@ -182,7 +182,7 @@ CLAIMS = (
             "{path} [go|pass|run] through {point}",
             "{path} (contains|contain) {point}",
         ),
-        choose=_lies_on,
+        choose=lambda kinds, words: lies_on(kinds["path"]),
     ),
     _claim(
         "are_parallel",

@@ -4,6 +4,7 @@ import re
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
+from typing import Any
 
 from ..seen import Fills, SeenBoard
 from .gaps import GAP_KINDS, GapKind
@@ -36,13 +37,15 @@ class Piece:
 @dataclass(frozen=True)
 class Part:
     """One step of a sentence that makes several: its construction, its fills, in which "made:0" is the first step made
-    before it, whether it starts hidden, as a helper does, whether a cover lies on it, and what it looks like at first."""
+    before it, whether it starts hidden, as a helper does, whether a cover lies on it, and what it looks like at first: like another
+    thing, or in parts of a look."""
 
     key: str
     fills: dict
     hidden: bool = False
     cover: bool | None = None
     like: str | None = None
+    look: Mapping[str, Any] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)

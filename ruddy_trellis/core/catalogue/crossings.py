@@ -172,6 +172,7 @@ CROSSINGS = (
             "where {a} meets {b} again [at {=}]",
             "{a} meets {b} again [at {=}]",
             "other point where {a} meets {b}",
+            "(crossing|crossing point|common point) of {a} and {b} (other than|except|besides|apart from|that is not|but not) {known}",
         ),
         makes=POINT,
         formula=None,

@@ -7,6 +7,7 @@ from ..kinds import (
     AFFINITY,
     CIRCLE,
     CLAIM,
+    CONDITION,
     CONIC,
     FAMILY,
     INVERSION,
@@ -18,6 +19,7 @@ from ..kinds import (
     PATHS,
     POINT,
     POLYGON,
+    REGION,
     REGIONS,
     ROUNDS,
     SECTOR,
@@ -29,6 +31,7 @@ from ..kinds import (
     with_article,
     word,
 )
+from ..regions.outlines import HOW
 
 
 @dataclass(frozen=True)
@@ -105,6 +108,12 @@ GAP_KINDS = {
         hands="length",
     ),
     "shape": GapKind("pick a polygon, circle or sector", "a polygon, a circle, a sector or a chord region", single=REGIONS),
+    "extended": GapKind("pick a shape or a region", "a polygon, a circle, a sector, a chord region or a region", single=(*REGIONS, REGION)),
+    "bordered": GapKind(
+        "pick a polygon, a sector or a region",
+        "a polygon, a sector, a chord region or a region",
+        single=(*(kind for kind in REGIONS if kind != CIRCLE), REGION),
+    ),
     "outline": GapKind(
         "pick a polygon or a sector", "a polygon, a sector or a chord region", single=tuple(kind for kind in REGIONS if kind != CIRCLE)
     ),
@@ -123,9 +132,24 @@ GAP_KINDS = {
     "anything": GapKind(
         "pick things; Enter when they are all",
         "things on the board",
-        single=(*THINGS, MARK, LOCUS, FAMILY, NUMBER, WORDS_ON_BOARD, CLAIM),
+        single=(*THINGS, MARK, LOCUS, FAMILY, NUMBER, WORDS_ON_BOARD, CLAIM, CONDITION, REGION),
         several=True,
     ),
+    "bound": GapKind(
+        "at least, more than …",
+        "at least, more than, at most or less than",
+        literal="word",
+        options=("at least", "more than", "at most", "less than"),
+    ),
+    "landmark": GapKind(
+        "pick what it is measured from", "a point, a line, a circle or a polygon", single=(POINT, *STRAIGHTS, CIRCLE, POLYGON), points=2
+    ),
+    "rival": GapKind("pick a point or a line", "a point or a line", single=(POINT, *STRAIGHTS), points=2),
+    "inside": GapKind("inside or outside", "inside or outside", literal="word", options=("inside", "outside")),
+    "how": GapKind("all, any or none", "all, any or none", literal="word", options=HOW),
+    "condition": GapKind("pick a condition", "a condition", single=(CONDITION,)),
+    "conditions": GapKind("pick conditions; Enter when they are all", "conditions", single=(CONDITION,), several=True, each="condition"),
+    "region": GapKind("pick a region", "a region", single=(REGION,)),
     "text": GapKind("type the words", "words, with values in braces such as {v}", literal="text"),
     "start": GapKind("hidden or shown", "hidden or shown", literal="word", options=("hidden", "shown")),
     "map": GapKind("pick a transformation", "a transformation", single=(SIMILARITY, AFFINITY)),

@@ -1,8 +1,11 @@
 """Constructions that make readings."""
 
+from math import inf
+
+from ..arithmetic import Undefined
 from ..formulas import arcs, conics
 from ..formulas import measures as formulas
-from ..kinds import CHORD_REGION, CIRCLE, NUMBER, POINT, SECTOR
+from ..kinds import CHORD_REGION, CIRCLE, NUMBER, POINT, REGION, SECTOR
 from ..refusal import Refusal
 from .construction import Construction, Part
 
@@ -15,13 +18,27 @@ def _angle(kinds, words):
     return {"reflex": formulas.reflex_angle, "directed": formulas.directed_angle}.get(words.get("turn"), formulas.angle)
 
 
+def _of_region(measure):
+    def formula(m, region):
+        size = getattr(region, measure)
+        if size == inf:
+            raise Undefined("the region is endless")
+        return size
+
+    return formula
+
+
 def _area(kinds, words):
+    if kinds["shape"] == REGION:
+        return _of_region("area")
     return {CIRCLE: formulas.circle_area, SECTOR: arcs.sector_area, CHORD_REGION: arcs.chord_region_area}.get(
         kinds["shape"], formulas.polygon_area
     )
 
 
 def _perimeter(kinds, words):
+    if kinds["polygon"] == REGION:
+        return _of_region("perimeter")
     return {SECTOR: arcs.sector_perimeter, CHORD_REGION: arcs.chord_region_perimeter}.get(kinds["polygon"], formulas.perimeter)
 
 
@@ -122,7 +139,7 @@ READINGS = (
     ),
     Construction(
         key="area",
-        sentence="the area of {shape:shape}",
+        sentence="the area of {shape:extended}",
         also=(
             "area [{=}] [of] {shape}",
             "how large is {shape}",
@@ -145,7 +162,7 @@ READINGS = (
     ),
     Construction(
         key="perimeter",
-        sentence="the perimeter of {polygon:outline}",
+        sentence="the perimeter of {polygon:bordered}",
         also=(
             "perimeter [{=}] [of] {polygon}",
             "distance about {polygon}",

@@ -1,6 +1,8 @@
 """Places for what is put on a board without anyone saying where."""
 
-from ..kinds import CLAIM, POINT, REVEAL
+from typing import Any
+
+from ..kinds import CLAIM, POINT, QUIZ, REVEAL
 from ..seen import SeenBoard
 
 #: Places round the middle of the view, as shares of it, that are tried for a new point.
@@ -20,7 +22,12 @@ def free_place(board: SeenBoard) -> tuple[float, float]:
 
 
 def free_corner(board: SeenBoard) -> tuple[float, float]:
-    """Where the next reveal's button or claim stands: down the left edge, one under another."""
+    """Where the next button or claim stands: down the left edge, one under another."""
     left, low, right, high = board.settings.view
-    above = sum(1 for step in board.steps if step.makes in (REVEAL, CLAIM))
+    above = sum(1 for step in board.steps if step.makes in (REVEAL, CLAIM, QUIZ))
     return round(left + 0.03 * (right - left), 2), round(high - (0.12 + (0.18 + 0.11 * above) % 0.8) * (high - low), 2)
+
+
+def in_the_corner(fills: dict[str, Any], board: SeenBoard) -> dict[str, Any]:
+    """What fills the gaps of a button or claim of which nobody said where it stands."""
+    return {**fills, "at": free_corner(board)} if fills.get("at") == (0.0, 0.0) else fills

@@ -6,6 +6,7 @@ from types import MappingProxyType
 from . import (
     circles,
     claims,
+    compass_work,
     conics,
     crossings,
     explaining_images,
@@ -16,6 +17,7 @@ from . import (
     moving,
     points,
     polars,
+    regions,
     shapes,
     straights,
     telling,
@@ -36,6 +38,7 @@ GROUPS = (
     "Transform",
     "Move",
     "Measure",
+    "Where",
     "Mark",
     "Tell",
     "Claim",
@@ -116,6 +119,8 @@ CATALOGUE = Catalogue(
         *moving.MOVING,
         *measures.READINGS,
         *marks.MARKS,
+        *regions.REGIONS_OF_PLACES,
+        *compass_work.COMPASS_WORK,
         *telling.TELLING,
         *claims.CLAIMS,
     )

@@ -3,10 +3,11 @@
 from collections.abc import Sequence
 
 from ..formulas.points import middle_of_corners
-from ..kinds import POLYGON, REVEAL, SPANS, WORDS_ON_BOARD
+from ..kinds import POLYGON, QUIZ, REVEAL, SPANS, WORDS_ON_BOARD
+from ..refusal import Refusal
 from ..seen import SeenBoard
 from .construction import Construction, Part
-from .places import free_corner
+from .places import free_corner, in_the_corner
 
 _BED = "A is a free point at (0, 0)\nB is a free point at (3, 0)\nC is a free point at (1, 2)\nABC is the polygon through A, B, C\n"
 
@@ -55,6 +56,11 @@ def _ends(board, ids):
     return {parent for id in ids for parent in board.step(id).inputs}
 
 
+def _are_three(fills, board):
+    if len({*fills["a"], *fills["b"], *fills["across"]}) < 3:
+        raise Refusal("A quiz on angles is about three lines: two, and one that cuts both.")
+
+
 def _with_belongings(kinds, fills, board):
     things = fills["things"]
     return [Part("reveal", {**fills, "things": (*things, *belonging(board, things)), "at": free_corner(board)})]
@@ -95,6 +101,26 @@ TELLING = (
         undefined="what they stand beside, or a reading in them, is not there",
         defaults=lambda kinds: {"off": (0.5, 0.0)},
         example=_BED + "u is the words “the new bed” beside ABC",
+    ),
+    Construction(
+        key="angle_quiz",
+        sentence="a quiz on the angles of {a:only_straight} and {b:only_straight} cut by {across:only_straight}[ at {at:coordinates}]",
+        also=("(quiz|angle quiz) (for|about|on) {a}, {b} and {across}", "ask about the angles of {a} and {b} cut by {across}"),
+        makes=QUIZ,
+        formula=lambda m, *parts: parts[-2:],
+        check=_are_three,
+        settles=in_the_corner,
+        group="Tell",
+        tool="angle quiz",
+        keys="xq",
+        moves="free",
+        likely=93,
+        defaults=lambda kinds: {"at": (0.0, 0.0)},
+        undefined="one of its lines is not there",
+        example=(
+            "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 2)\np is the line through A and B\n"
+            "q is the parallel to p through C\nr is the line through B and C\nu is a quiz on the angles of p and q cut by r at (0, 3)"
+        ),
     ),
     Construction(
         key="reveal",

@@ -7,6 +7,7 @@ from ..kinds import (
     CHORD_REGION,
     CIRCLE,
     CLAIM,
+    CONDITION,
     CONIC,
     FAMILY,
     LOCUS,
@@ -16,6 +17,8 @@ from ..kinds import (
     NUMBER,
     POINT,
     POLYGON,
+    QUIZ,
+    REGION,
     REVEAL,
     SECTOR,
     STRAIGHTS,
@@ -23,6 +26,7 @@ from ..kinds import (
 )
 from ..language.printing import noun, sentence
 from ..seen import Items, SeenBoard
+from .chalk import chalk_item
 from .covers import veiled
 from .extent import Extent
 from .palette import style_of
@@ -33,7 +37,10 @@ LAYERS = {
     **dict.fromkeys(MAPS, 0),
     MOTION: 0,
     REVEAL: 0,
+    QUIZ: 0,
     FAMILY: 0,
+    CONDITION: 0,
+    REGION: 0,
     LOCUS: 1,
     POLYGON: 0,
     SECTOR: 0,
@@ -50,6 +57,8 @@ LAYERS = {
 }
 
 
+#: A claim is drawn as the words that it says, a quiz as a button.
+_DRAWN_AS = {CLAIM: WORDS_ON_BOARD, QUIZ: REVEAL}
 #: On boards of more steps, the labels of things that are only shown ahead stand where they would by themselves.
 _SETTLED_AHEAD = 300
 
@@ -73,7 +82,7 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
     for step in board.steps if ids is None else map(board.step, ids):
         item = {
             "id": step.id,
-            "kind": WORDS_ON_BOARD if step.makes == CLAIM else step.makes,  # a claim is drawn as the words that it says
+            "kind": _DRAWN_AS.get(step.makes, step.makes),
             "layer": LAYERS[step.makes],
             "says": noun(board, step.id),
             "sentence": sentence(board, step.id),
@@ -81,7 +90,7 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
             **shapes.of(step.id),
         }
         items.append(veiled(item, step.makes) if step.look.cover and step.id not in lifted else item)
-    return items
+    return items if ids is not None else items + [chalk_item(stroke) for stroke in board.chalk]
 
 
 def at_first(items: Items) -> Items:

@@ -16,6 +16,7 @@ from ..kinds import (
     CHORD_REGION,
     CIRCLE,
     CLAIM,
+    CONDITION,
     CONIC,
     FAMILY,
     LINE,
@@ -26,7 +27,9 @@ from ..kinds import (
     NUMBER,
     POINT,
     POLYGON,
+    QUIZ,
     RAY,
+    REGION,
     REVEAL,
     SECTOR,
     VECTOR,
@@ -35,11 +38,14 @@ from ..kinds import (
 )
 from ..language.expression import ANGLE
 from ..language.printing import claim_words
+from ..regions.outlines import ALL
+from ..regions.region import Region
 from ..seen import SeenBoard
 from . import marking, tags
 from .extent import Extent, clip
 from .labelling import in_two_lines, settled, stood_off, turned
 from .palette import style_of
+from .regions import HATCHES, drawn_rings
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer, verdict_mark
 from .tracing import trace
 
@@ -121,8 +127,8 @@ class Shapes:
         shapers = {
             POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
             POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark, FAMILY: self._family, LOCUS: self._locus,
-            WORDS_ON_BOARD: self._words, CLAIM: self._claim, REVEAL: self._reveal, MOTION: self._nothing,
-            **dict.fromkeys(MAPS, self._nothing),
+            WORDS_ON_BOARD: self._words, CLAIM: self._claim, REVEAL: self._reveal, QUIZ: self._quiz, MOTION: self._nothing,
+            REGION: self._region, CONDITION: self._condition, **dict.fromkeys(MAPS, self._nothing),
         }  # fmt: skip
         shaper = shapers.get(step.makes, self._straight)
         if step.makes == POINT and step.construction.moves == "sliding":
@@ -295,6 +301,27 @@ class Shapes:
             "shape": {"at": value, "reveals": step.fills["things"], "says": says, "shown": step.fills.get("start") == "shown"},
             "label": None,
         }
+
+    def _quiz(self, known, value):
+        step, says = known.step, known.step.look.caption
+        if step.does == "question_of_place":
+            says = says or f"Is {self.names[step.fills['point'][0]]} in {self.names[step.fills['region'][0]]}?"
+        says = says or "Angle pairs: ask me"
+        return {"shape": {"at": value, "reveals": (), "says": says, "shown": False, "asks": step.does}, "label": None}
+
+    def _condition(self, known, value):
+        return self._region(known, Region((value,), ALL))
+
+    def _region(self, known, value):
+        if value.is_empty:
+            return _NOTHING
+        at = value.inner
+        return {"shape": {"rings": drawn_rings(value), "hatch": self._hatch(known)}, "label": self._label(known, at, (0, 0))}
+
+    def _hatch(self, known):
+        """The hatch of a fill: conditions and regions are told apart without colour."""
+        alike = [step.id for step in self.board.steps if step.makes in (CONDITION, REGION)]
+        return HATCHES[alike.index(known.step.id) % len(HATCHES)]
 
     def _family(self, known, value):
         """A family is drawn as copies: each thing once, with its look, and a map for every member."""

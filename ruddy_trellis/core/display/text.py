@@ -7,6 +7,7 @@ from typing import Any
 from ..arithmetic import FLOATS, Undefined
 from ..formulas import arcs, measures
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS
+from ..language.amounts import METRES
 from ..language.expression import ANGLE, TRUTH, Formula
 from ..language.printing import rounded_text
 from ..refusal import Refusal
@@ -56,16 +57,20 @@ def value_writer(board: SeenBoard, id: str):
         # A dial shows as many decimals as its step has.
         size = f"{step.fills['step']:.10f}".rstrip("0")
         own = len(size) - size.index(".") - 1
-    return _number_writer(board.settings, dimension, own)
+    return _number_writer(board.settings, dimension, own, step.look.unit)
 
 
-def _number_writer(settings, dimension, own_decimals=None):
-    """How numbers of a dimension are written, with so many decimals or as many as suit the board."""
+def _number_writer(settings, dimension, own_decimals=None, own_unit=None):
+    """How numbers of a dimension are written, with so many decimals or as many as suit the board, in the board's unit or another."""
     if dimension == TRUTH:
         return lambda value: "true" if value else "false"
     fitting = min(settings.decimals, 1) if dimension == ANGLE else settings.decimals
-    decimals, unit = fitting if own_decimals is None else own_decimals, unit_text(dimension, settings.unit)
-    return lambda value: rounded_text(value, decimals) + unit
+    decimals = fitting if own_decimals is None else own_decimals
+    if own_unit is None or not settings.unit or not isinstance(dimension, int):
+        unit = unit_text(dimension, settings.unit)
+        return lambda value: rounded_text(value, decimals) + unit
+    times, unit = (METRES[settings.unit] / METRES[own_unit]) ** dimension, unit_text(dimension, own_unit)
+    return lambda value: rounded_text(value * times, decimals) + unit
 
 
 #: What is further from true than this share of its size is seen not to hold.

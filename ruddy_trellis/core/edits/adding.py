@@ -74,7 +74,7 @@ def _new_steps(board, new, new_ids):
             check_fills(part_construction, part_fills, board)
             step = step_of(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like)
             made.append(step.id)
-            yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover))
+            yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover, **part.look))
     else:
         yield step_of(board, construction, with_defaults(construction, fills, board), new.name)
 

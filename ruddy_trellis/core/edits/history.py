@@ -21,6 +21,7 @@ def state_before(board: Board, patches: Iterable[Patch]) -> Board:
 
 def brought_back(board: Board, earlier: Board, words: str) -> Patch:
     """The patch that makes a board what it was once, as a new edit. Raises Refusal where it is that already."""
-    if earlier.steps == board.steps and earlier.settings == board.settings:
+    if earlier.steps == board.steps and earlier.settings == board.settings and earlier.chalk == board.chalk:
         raise Refusal("The board is like that now.")
-    return Patch(words, tuple(enumerate(board.steps)), tuple(enumerate(earlier.steps)), board.settings, earlier.settings)
+    steps = tuple(enumerate(board.steps)), tuple(enumerate(earlier.steps))
+    return Patch(words, *steps, board.settings, earlier.settings, board.chalk, earlier.chalk)

@@ -70,6 +70,7 @@ class LookChanges(_Edit):
     label_offset: tuple[Annotated[float, Field(ge=-2000, le=2000)], Annotated[float, Field(ge=-2000, le=2000)]] | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
     tag: bool | None = None
+    unit: Literal["mm", "cm", "m", "km"] | None = None
 
 
 class Restyle(_Edit):
@@ -150,7 +151,28 @@ class Arrange(_Edit):
     logging: bool | None = None
 
 
-Edit = Annotated[Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange, Field(discriminator="kind")]
+class StrokeData(_Edit):
+    """A stroke of chalk: places along it, board units, and how hard it was pressed there, or nothing."""
+
+    pen: Pen
+    width: float = Field(ge=0.5, le=24)
+    points: list[Annotated[float, Field(ge=-limits.COORDINATE, le=limits.COORDINATE)]] = Field(
+        min_length=2, max_length=2 * limits.STROKE_PLACES
+    )
+    presses: list[Annotated[float, Field(ge=0, le=1)]] = Field(default_factory=list, max_length=limits.STROKE_PLACES)
+
+
+class Chalk(_Edit):
+    """Draw strokes of chalk, and rub out others by their ids."""
+
+    kind: Literal["chalk"] = "chalk"
+    add: list[StrokeData] = Field(default_factory=list, max_length=20)
+    wipe: list[Id] = Field(default_factory=list, max_length=limits.STROKES)
+
+
+Edit = Annotated[
+    Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange | Chalk, Field(discriminator="kind")
+]
 _EDIT = TypeAdapter(Edit)
 
 

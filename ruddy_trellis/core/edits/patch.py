@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from ..board.board import Board
+from ..board.chalk import Stroke, stroke_from_json, stroke_to_json
 from ..board.codec import settings_from_json, settings_to_json, step_from_json, step_to_json
 from ..board.settings import Settings
 from ..refusal import Refusal
@@ -12,7 +13,8 @@ from ..refusal import Refusal
 
 @dataclass(frozen=True)
 class Patch:
-    """What an edit changed: the steps as they were and as they are, each with its place, and the settings.
+    """What an edit changed: the steps as they were and as they are, each with its place, the settings, and the
+    strokes of chalk.
 
     ``words`` says it to a person: "Deleted A, and with it AB".
     """
@@ -22,10 +24,12 @@ class Patch:
     after: tuple = ()
     settings_before: Settings | None = None
     settings_after: Settings | None = None
+    chalk_before: tuple[Stroke, ...] = ()
+    chalk_after: tuple[Stroke, ...] = ()
 
     def reversed(self) -> "Patch":
         """The patch that takes this one back."""
-        return Patch(self.words, self.after, self.before, self.settings_after, self.settings_before)
+        return Patch(self.words, self.after, self.before, self.settings_after, self.settings_before, self.chalk_after, self.chalk_before)
 
     def apply(self, board: Board) -> None:
         """Make the change on a board that is in the state the patch was made for. Whatever is raised, nothing has changed."""
@@ -37,6 +41,10 @@ class Patch:
             board.become(steps)
         if self.settings_after:
             board.settings = self.settings_after
+        if self.chalk_before or self.chalk_after:
+            gone = {stroke.id for stroke in self.chalk_before}
+            left = (stroke for stroke in board.chalk if stroke.id not in gone)
+            board.chalk = tuple(sorted((*left, *self.chalk_after), key=lambda stroke: int(stroke.id[1:])))
 
     def ids(self) -> set[str]:
         """The ids of all steps that it touches."""
@@ -48,6 +56,8 @@ class Patch:
             data[part] = [[place, step_to_json(step)] for place, step in getattr(self, part)]
             settings = getattr(self, "settings_" + part)
             data["settings_" + part] = settings_to_json(settings) if settings else None
+            if chalk := getattr(self, "chalk_" + part):
+                data["chalk_" + part] = [stroke_to_json(stroke) for stroke in chalk]
         return data
 
     @classmethod
@@ -57,6 +67,7 @@ class Patch:
             parts[part] = tuple((place, step_from_json(step)) for place, step in data[part])
             settings = data["settings_" + part]
             parts["settings_" + part] = settings_from_json(settings) if settings else None
+            parts["chalk_" + part] = tuple(map(stroke_from_json, data.get("chalk_" + part, ())))
         return cls(data["words"], **parts)
 
 

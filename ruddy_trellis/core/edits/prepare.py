@@ -5,8 +5,8 @@ from dataclasses import replace
 from typing import Any
 
 from ..board import Board
-from . import adding, deleting, log, looks, moving, pasting, settings, tying
-from .models import Add, Arrange, Choose, Delete, Move, Paste, Record, Rename, Restyle, Retie, Tidy
+from . import adding, chalking, deleting, log, looks, moving, pasting, settings, tying
+from .models import Add, Arrange, Chalk, Choose, Delete, Move, Paste, Record, Rename, Restyle, Retie, Tidy
 from .patch import Patch
 
 #: What makes the patch of each kind of edit.
@@ -22,6 +22,7 @@ _PREPARERS: dict[type, Callable[[Board, Any], Patch]] = {
     Delete: deleting.deleted,
     Tidy: looks.tidied,
     Arrange: settings.arranged,
+    Chalk: chalking.chalked,
 }
 
 

@@ -13,7 +13,7 @@ from ..language import completion
 from ..language import names as spelling
 from ..language.equation import NoEquals
 from ..language.expression import Formula, read_formula
-from ..language.filling import operand, plain_statement
+from ..language.filling import operand, plain_statement, tells_most
 from ..language.fills import fill_to_json, is_ids
 from ..language.names import check_name
 from ..language.printing import phrase
@@ -87,7 +87,7 @@ def _understood(text: str, board: Board, refusal: Refusal, sure: bool) -> list[N
     found = reader.readings()
     if not found:
         near = tuple(way for way in suggestions(reader.text, board, CATALOGUE, check_fills) if _is_read(way, board))
-        words, why = max(reader.refusals, key=lambda pair: pair[0], default=(0.0, refusal))
+        words, why = max(reader.refusals, key=tells_most, default=(0.0, refusal))
         # An equation that cannot be taken is explained by what is wrong with it.
         said_why = why if words and not sure and "=" not in reader.text else refusal
         if near and isinstance(said_why, (NoSentence, NoEquals)):

@@ -4,7 +4,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..board.board import Board
-from ..board.naming import automatic_name, check_names
+from ..board.naming import all_names, automatic_name, check_names
 from ..board.nearest import nearest_place
 from ..board.step import Step
 from ..catalogue import CATALOGUE
@@ -85,7 +85,9 @@ def _renamed(board, id):
     step = board.step(id)
     if step.name is not None:
         return board
-    names = {other.id: board.names[other.id] for other in board.steps if other.id != id}
+    # What is named after it needs some name of it meanwhile.
+    meanwhile = all_names([step.with_(name="?") if other.id == id else other for other in board.steps])
+    names = {other.id: meanwhile[other.id] for other in board.steps if other.id != id}
     taken = {names[other.id] for other in board.steps if other.id != id and other.is_reading == step.is_reading}
     named = step.with_(name=automatic_name(step, names, taken))
     return board if named == step else Board(board.settings, [named if other.id == id else other for other in board.steps])

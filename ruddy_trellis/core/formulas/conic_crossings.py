@@ -25,8 +25,8 @@ Complex: TypeAlias = tuple[complex, complex]
 _TOUCHING = 1e-6
 #: A step is taken in smaller ones where the nearest crossing is not nearer than this share of the way to the next.
 _CLEAR, _HALVINGS = 0.25, 9
-#: Further out than this no place is kept.
-_MOST = 1e6
+#: Further out than this no place is kept; after so many looks it is settled which one is kept.
+_MOST, _SETTLED = 1e6, 5
 
 
 def _equation(m: Arithmetic, a: Conic, b: Conic) -> tuple[tuple, tuple, tuple, tuple]:
@@ -109,11 +109,24 @@ def followed(m: Arithmetic, before: tuple[Conic, Conic] | None, a: Conic, b: Con
         x, y = _step(m, before, (a, b), _place(near), _HALVINGS) if before else _nearest(m, (a, b), (a, b), _place(near))[0]
     except ArithmeticError:
         return tuple(near)
-    if (reach := max(abs(x), abs(y))) > _MOST:
-        x, y = x * _MOST / reach, y * _MOST / reach  # as good as infinitely far, in that direction
+    if max(abs(x), abs(y)) > _MOST:
+        x, y = _as_far_as_is_kept(m, (a, b), (x, y))
     if _is_real(x, y):
         return x.real, y.real
     return x.real, y.real, x.imag, y.imag
+
+
+def _as_far_as_is_kept(m: Arithmetic, now: tuple[Conic, Conic], place: Complex) -> Complex:
+    """A place as good as infinitely far, in its direction, such that from there the crossing goes on to itself: it may look nearer to
+    another one, and then it is that from now on, as it would be when it is read from a file."""
+    for _ in range(_SETTLED):
+        reach = max(abs(place[0]), abs(place[1]), _MOST)
+        kept = place[0] * _MOST / reach, place[1] * _MOST / reach
+        found = _nearest(m, now, now, kept)[0]
+        if found == place:
+            break
+        place = found
+    return kept
 
 
 def _first_place(m: Arithmetic, a: Conic, b: Conic, which: int) -> tuple[float, ...]:

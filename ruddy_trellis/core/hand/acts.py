@@ -110,6 +110,14 @@ class Stop:
 
 
 @dataclass(frozen=True)
+class Prove:
+    """Look for a proof of a claim, or look no longer."""
+
+    id: str
+    go: bool
+
+
+@dataclass(frozen=True)
 class Reckon:
     """Work something out that takes long on a large board. Gives what the work gives.
 
@@ -123,7 +131,22 @@ class Reckon:
 
 
 Act: TypeAlias = (
-    Change | Hold | Shift | LetGo | Undo | Redo | LookBack | BringBack | StartAgain | ShowView | TellAll | ShowFrames | Run | Stop | Reckon
+    Change
+    | Hold
+    | Shift
+    | LetGo
+    | Undo
+    | Redo
+    | LookBack
+    | BringBack
+    | StartAgain
+    | ShowView
+    | TellAll
+    | ShowFrames
+    | Run
+    | Stop
+    | Prove
+    | Reckon
 )
 #: What a handler is: answers and acts out, what the acts gave in.
 Doing: TypeAlias = Generator[Answer | Act, Any, None]

@@ -99,6 +99,8 @@ class Alone:
                 self.told.append(self.whole())
             case acts.Reckon(work, _):
                 return work()
+            case acts.Prove():
+                pass  # a verdict is found anew whenever it is asked for
             case acts.StartAgain() | acts.Run() | acts.Stop():
                 raise Refusal("Alone at a board nothing runs, and there is no teacher’s board.")
         return None

@@ -11,7 +11,7 @@ from ..pointing.prompt import Prompt
 from ..refusal import Refusal
 from ..seen import Items
 from ..truth.verdicts import Verdict
-from . import changing, messages, moving, prompting, selecting, showing
+from . import changing, messages, moving, prompting, quiz, selecting, showing
 from .acts import Answer, Doing
 
 
@@ -42,6 +42,7 @@ _HANDLERS: dict[type, Callable[[Any, Any], Doing]] = {
     **selecting.HANDLERS,
     **changing.HANDLERS,
     **showing.HANDLERS,
+    **quiz.HANDLERS,
 }
 
 
@@ -58,6 +59,8 @@ class Hand:
         offers: what the selection could become.
         drag: what is held, or None.
         lifted: the ids of things whose covers this person has lifted.
+        asked: what a quiz asked last, or None.
+        angle_words: what pairs of angles are called here (see ``truth.angle_pairs.NAMES``).
     """
 
     def __init__(self, table: Table) -> None:
@@ -68,6 +71,8 @@ class Hand:
         self.offers: list[Offer] = []
         self.drag: Drag | None = None
         self.lifted: set[str] = set()
+        self.asked: quiz.Asked | None = None
+        self.angle_words = 0
 
     @property
     def board(self) -> Board:

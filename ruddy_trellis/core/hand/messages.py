@@ -5,6 +5,7 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from .. import limits
+from ..edits.models import StrokeData
 from ..refusal import Refusal
 
 Coordinate = Annotated[float, Field(ge=-1e7, le=1e7, allow_inf_nan=False)]
@@ -27,7 +28,7 @@ class Grab(_Message):
 class Drag(_Message):
     t: Literal["drag"]
     to: Place
-    seq: int
+    seq: Annotated[int, Field(ge=0, le=2**53)]
 
 
 class Drop(_Message):
@@ -130,12 +131,44 @@ class Counter(_Message):
     id: Annotated[str, Field(max_length=20)]
 
 
+class Prove(_Message):
+    """Look for a proof of a claim again, or look no longer."""
+
+    t: Literal["prove"]
+    id: Annotated[str, Field(max_length=20)]
+    go: bool = False
+
+
 class Pair(_Message):
     """Show two of the eight angles that the last of three lines makes with the others; nothing for no angles."""
 
     t: Literal["pair"]
     lines: Annotated[Ids, Field(max_length=3)]
     angles: Annotated[list[int], Field(max_length=8)]
+
+
+class Scribble(_Message):
+    """Chalk for the lesson alone: a stroke that everyone at the board sees and nothing keeps, or such strokes rubbed out."""
+
+    t: Literal["scribble"]
+    stroke: StrokeData | None = None
+    name: Annotated[str, Field(max_length=20, pattern=r"^[a-z0-9-]+$")] = "s"
+    wipe: list[Annotated[str, Field(max_length=40)]] = Field(default_factory=list, max_length=400)
+
+
+class Ask(_Message):
+    """Ask a question that stands on the board: whether a point is in a region."""
+
+    t: Literal["ask"]
+    id: Annotated[str, Field(max_length=20)]
+
+
+class Quiz(_Message):
+    """Ask a question of a quiz on the board; with an answer, say what came of it and ask the next. No quiz: it is over."""
+
+    t: Literal["quiz"]
+    id: Annotated[str, Field(max_length=20)] | None = None
+    answer: Annotated[str, Field(max_length=40)] | None = None
 
 
 class Ahead(_Message):
@@ -222,7 +255,11 @@ Message = Annotated[
     | Complete
     | Consider
     | Counter
+    | Prove
     | Pair
+    | Quiz
+    | Ask
+    | Scribble
     | Select
     | Offer
     | DoEdit

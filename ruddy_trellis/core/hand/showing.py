@@ -6,12 +6,14 @@ from typing import Any
 
 from ..board import Board, numbers_of
 from ..display import display, refreshed
+from ..display.chalk import chalk_item
+from ..edits.chalking import stroke_of
 from ..kinds import CLAIM, MOTION
 from ..refusal import Refusal
 from ..sampling.shaking import random_numbers, shaken_numbers, span
 from ..truth.angle_pairs import drawn, eight_angles
 from . import messages
-from .acts import BringBack, Doing, Items, LookBack, Reckon, Run, ShowFrames, ShowView, Stop
+from .acts import BringBack, Doing, Items, LookBack, Prove, Reckon, Run, ShowFrames, ShowView, Stop, TellAll
 from .changing import done
 
 #: How many pictures show a shake from one stop to the next, how many stops there are, and for how long each picture is seen.
@@ -77,11 +79,21 @@ def shake_frames(copy: Board, extent) -> Iterator[Items]:
             yield refreshed(copy, extent, copy.move(at)) if at else []
 
 
+def _check_claim(board: Board, id: str) -> None:
+    if id not in board or board.step(id).makes != CLAIM:
+        raise Refusal("That claim is no longer on the board.")
+
+
+def prove(hand, message: messages.Prove) -> Doing:
+    """Look for a proof again, or no longer."""
+    _check_claim(hand.board, message.id)
+    yield Prove(message.id, message.go)
+
+
 def counter(hand, message: messages.Counter) -> Doing:
     """A position in which a claim fails, for this person only; then everything as it was."""
     board, extent = hand.board, hand.table.extent
-    if message.id not in board or board.step(message.id).makes != CLAIM:
-        raise Refusal("That claim is no longer on the board.")
+    _check_claim(board, message.id)
     known = hand.table.verdict(message.id)
     if known is None or not known.positions:
         raise Refusal("No position is known in which that fails.")
@@ -100,6 +112,12 @@ def counter_frames(copy: Board, extent, there: dict[str, tuple[float, ...]]) -> 
             yield refreshed(copy, extent, copy.move(at))
         for _ in range(pause):
             yield []
+
+
+def scribble(hand, message: messages.Scribble) -> Doing:
+    """Chalk that is only seen: told to everyone at the board as items come and go."""
+    items = [chalk_item(stroke_of(message.stroke, message.name))] if message.stroke else []
+    yield TellAll({"t": "scribbled", "items": items, "gone": message.wipe})
 
 
 def pair(hand, message: messages.Pair) -> Doing:
@@ -127,7 +145,9 @@ HANDLERS: dict[type, Any] = {
     messages.BringBack: bring_back,
     messages.Shake: shake,
     messages.Counter: counter,
+    messages.Prove: prove,
     messages.Pair: pair,
+    messages.Scribble: scribble,
     messages.Play: play,
     messages.Pause: pause,
 }

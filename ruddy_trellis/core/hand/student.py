@@ -19,6 +19,8 @@ _ALLOWED = (
     messages.Play,
     messages.Pause,
     messages.Reset,
+    messages.Quiz,
+    messages.Ask,
 )
 
 

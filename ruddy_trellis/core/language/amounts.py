@@ -14,7 +14,8 @@ _WORDS = {
     "right angle": 90, "quarter turn": 90, "half turn": 180, "minus one": -1,
 }  # fmt: skip
 _UNIT = re.compile(r"\s*(mm|cm|km|m|degrees?|deg|°|units?|times)\s*$")
-_METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
+#: The units of length, in metres.
+METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
 _DECIMAL = r"(?:\d+[.]?\d*|[.]\d+)(?:[eE][-−+]?\d+)?"
 _AMOUNT = re.compile(
     rf"(?P<sign>[-−+]?)\s*(?:(?P<whole>{_DECIMAL})\s*)?(?:(?P<part>[½⅓⅔¼¾⅕⅛])|\s+(?P<over>\d+)\s*/\s*(?P<under>\d+)|/\s*(?P<by>{_DECIMAL}))?"
@@ -32,11 +33,11 @@ def amount(text: str, board: SeenBoard) -> float | None:
     value = _WORDS.get(text.lower())
     if value is None:
         value = _written(text)
-    if value is None or unit not in _METRES or unit == board.settings.unit:
+    if value is None or unit not in METRES or unit == board.settings.unit:
         return value
     if not board.settings.unit:
         raise Refusal(f"This board has no unit, so type the number without “{unit}”.")
-    return value * _METRES[unit] / _METRES[board.settings.unit]
+    return value * METRES[unit] / METRES[board.settings.unit]
 
 
 def _written(text: str) -> float | None:

@@ -21,6 +21,15 @@ _BRANCH = re.compile(rf"\(\s*{_NUMBER}(?:\s*[,;]\s*{_NUMBER})+\s*\)")
 COORDINATES = re.compile(rf"\(\s*({_NUMBER})\s*[,;]\s*({_NUMBER})\s*\)")
 
 
+class NotAnOption(Refusal):
+    """A text that is none of the words that may stand there. What else is wrong with a sentence says more of it."""
+
+
+def tells_most(pair: tuple[float, Refusal]) -> tuple[float, bool]:
+    """For the one of several refusals that is told: how far its sentence was read, and whether it is about more than a word."""
+    return pair[0], not isinstance(pair[1], NotAnOption)
+
+
 def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
     """What a typed text fills a gap with. Raises Refusal where it does not fit."""
     kind = gap.kind
@@ -49,7 +58,7 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
         for option in kind.options:
             if plain(option) == plain(text.lower()):
                 return option
-        raise Refusal(f"“{text[:30]}” does not fit here: {' or '.join(kind.options)}.")
+        raise NotAnOption(f"“{text[:30]}” does not fit here: {join(kind.options, last='or')}.")
     if kind.literal == "number" and (value := amount(text, board)) is not None:
         return check_number(value)
     if kind.literal == "number" and not kind.single:

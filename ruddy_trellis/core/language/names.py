@@ -5,7 +5,7 @@ from collections.abc import Collection, Iterable
 from itertools import count
 
 from .. import limits
-from ..kinds import CIRCLE, CLAIM, NUMBER, POINT
+from ..kinds import CIRCLE, CLAIM, CONDITION, NUMBER, POINT, REGION
 from ..refusal import Refusal
 
 LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
@@ -27,6 +27,8 @@ _LETTERS = {
     NUMBER: "vwxyzh",
     "map": "tuvrsw",
     CLAIM: "ωκξζητυ",
+    CONDITION: "j",
+    REGION: "z",
     "angle": "αβγδεθφψλμρσ",
 }
 

@@ -96,7 +96,7 @@ def phrase(
         if piece.group:
             gap = next(part.gap for part in groups[piece.group] if part.gap)
             fill = fills.get(gap.name)
-            if fill is None or (not full and not isinstance(fill, str)):
+            if fill is None or not (full or isinstance(fill, str) or is_ids(fill)):
                 continue
         words.append(fill_text(piece.gap, fills[piece.gap.name], names, number, board) if piece.gap else piece.text)
     return "".join(words)

@@ -10,7 +10,7 @@ from ..refusal import Refusal
 from ..seen import SeenBoard, Sentences
 from . import equation as equations
 from . import names as spelling
-from .filling import COORDINATES, read_fill
+from .filling import COORDINATES, read_fill, tells_most
 from .for_each import for_each
 
 #: "p: y = 3x − 1": a name for what an equation makes.
@@ -73,7 +73,7 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
         found = _short_form(rest, name, verb, board, sentences)
         check(found.construction, found.fills, board)
         return found
-    raise max(refusals, key=lambda pair: pair[0])[1]
+    raise max(refusals, key=tells_most)[1]
 
 
 def _equation_step(text, board, sentences):

@@ -10,12 +10,14 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from .. import limits
 from ..board.board import Board
+from ..board.chalk import stroke_to_json
 from ..board.codec import settings_to_json, step_from_json, step_to_json
 from ..board.naming import check_names
 from ..catalogue import CATALOGUE
 from ..edits.adding import with_defaults
+from ..edits.chalking import stroke_of
 from ..edits.checking import check_fills
-from ..edits.models import Arrange, LookChanges
+from ..edits.models import Arrange, LookChanges, StrokeData
 from ..edits.prepare import prepare
 from ..kinds import RAY, SEGMENT, VECTOR
 from ..language.fills import is_ids
@@ -42,8 +44,14 @@ class StepData(_Part):
     look: LookChanges = Field(default_factory=LookChanges)
 
 
+class KeptStroke(StrokeData):
+    """A stroke of chalk that is kept, with its id."""
+
+    id: str = Field(pattern=r"^c[1-9][0-9]{0,8}$")
+
+
 class BoardData(_Part):
-    """A board: its settings and its steps in order."""
+    """A board: its settings, its steps in order, the chalk on it."""
 
     title: str = Field(max_length=limits.TITLE_LENGTH)
     unit: str = Field(default="", max_length=4)
@@ -61,6 +69,7 @@ class BoardData(_Part):
     rows: list[list[float | None]] = Field(default_factory=list, max_length=limits.LOG_ROWS)
     logging: bool = False
     steps: list[StepData] = Field(max_length=limits.STEPS)
+    chalk: list[KeptStroke] = Field(default_factory=list, max_length=limits.STROKES)
 
 
 class LessonData(_Part):
@@ -79,7 +88,8 @@ def board_to_text(board: Board) -> str:
 
 def board_to_json(board: Board) -> dict[str, Any]:
     """A board as JSON."""
-    return {**settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
+    data = {**settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
+    return {**data, "chalk": [stroke_to_json(stroke) for stroke in board.chalk]} if board.chalk else data
 
 
 def lesson_to_json(title: str, boards: Iterable[Board]) -> dict[str, Any]:
@@ -120,7 +130,7 @@ def lesson_from_json(data: Any) -> tuple[str, list[Board]]:
 def board_from_data(data: Any) -> Board:
     """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
     board = Board()
-    arrange = data.model_dump(exclude={"steps"}, exclude_unset=True)
+    arrange = data.model_dump(exclude={"steps", "chalk"}, exclude_unset=True)
     about_steps = {name: arrange.pop(name) for name in ("log", "rows", "logging", "nice") if name in arrange}
     try:
         prepare(board, Arrange(**arrange)).apply(board)
@@ -152,6 +162,9 @@ def board_from_data(data: Any) -> Board:
         prepare(board, named_later).apply(board)
     except Refusal as refusal:
         raise Refusal(f"On the board “{data.title}”: {refusal.sentence}") from None
+    if len({stroke.id for stroke in data.chalk}) < len(data.chalk):
+        raise Refusal(f"On the board “{data.title}” two strokes of chalk have one id.")
+    board.chalk = tuple(stroke_of(stroke, stroke.id) for stroke in data.chalk)
     return board
 
 
@@ -187,6 +200,8 @@ def board_from_store(text: str) -> Board:
     with suppress(Refusal, ValidationError):
         settings = {name: part for name, part in data.items() if name in ("title", "unit", "ground", "decimals", "view", "paper", "size")}
         prepare(board, Arrange(**settings)).apply(board)
+    with suppress(Refusal, ValidationError):
+        board.chalk = tuple(stroke_of(one, one.id) for one in map(KeptStroke.model_validate, data.get("chalk", ())))
     return board
 
 

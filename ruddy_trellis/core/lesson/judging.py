@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from ..kinds import POLYGON
+from ..truth.exact_readings import ExactReading, exact_reading
 from ..truth.noticing import Noticed, noticed, shapes_of, with_points
 from ..truth.resting import Tie, rests_on
 from ..truth.verdicts import Verdict, after_proof, first_verdict
@@ -30,6 +31,11 @@ def looked_through(document: str, chosen: Sequence[str], notice: bool) -> tuple[
 def ties_of(document: str, id: str) -> list[Tie]:
     """What a claim of a stored board rests on."""
     return rests_on(board_from_store(document), id)
+
+
+def as_formula(document: str, id: str, frame: tuple[str, ...], called: str) -> ExactReading:
+    """A reading, a point or a path of a stored board as a formula (see ``truth.exact_readings``)."""
+    return exact_reading(board_from_store(document), id, frame, called)
 
 
 def finally_judged(document: str, id: str, first: Verdict, seconds: float) -> Verdict:

@@ -112,6 +112,10 @@ def _fillings(construction, ids, board):
                 yield {}
             return
         gap, rest = gaps[0], gaps[1:]
+        usual = construction.usual.get(gap.name)
+        if gap.kind.literal == "word" and isinstance(usual, str):
+            yield from ({gap.name: usual, **more} for more in go_on(rest, left))
+            return
         if gap.kind.several:
             taken = tuple(id for id in left if board.kind_of(id) in gap.kind.single)
             if taken:

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import atan2, degrees, hypot, sqrt
+from math import atan2, degrees, hypot, inf, sqrt
 
 from ..arithmetic import FLOATS, Undefined
 from ..board.board import Board
@@ -12,7 +12,7 @@ from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
 from ..catalogue.crossings import crossing_choices
 from ..formulas import arcs, measures, straights
-from ..kinds import CHORD_REGION, CIRCLE, LOCUS, PATHS, POINT, POLYGON, SECTOR, SEGMENT
+from ..kinds import CHORD_REGION, CIRCLE, CONDITION, LOCUS, PATHS, POINT, POLYGON, REGION, SECTOR, SEGMENT
 from ..language import names as spelling
 from ..language.printing import noun
 from ..seen import Place
@@ -86,6 +86,8 @@ def look_under(board: Board, at: Place, tolerance: float) -> Under:
                 shapes.append((_size(value), step.id))
         elif step.makes in (SECTOR, CHORD_REGION) and _inside_arc(step.makes, value, at, tolerance):
             shapes.append((value[2], step.id))
+        elif step.makes in (CONDITION, REGION) and bool(value.holds(*at)):
+            shapes.append((inf, step.id))
     points.sort()
     # A thing goes before a side that it runs along.
     paths.sort(key=lambda path: (round(path[0] / tolerance, 2), len(path[1])))

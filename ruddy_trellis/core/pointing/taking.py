@@ -5,7 +5,7 @@ from math import dist
 from ..board.board import Board
 from ..board.nearest import distance_to_path
 from ..edits.checking import misfit
-from ..kinds import ARC, POINT, REGIONS, SEGMENT
+from ..kinds import ARC, CONDITION, POINT, REGION, REGIONS, SEGMENT
 from ..language.printing import noun
 from ..refusal import Refusal
 from ..seen import Place
@@ -107,6 +107,10 @@ def _point_itself(prompt, board, under, gap):
     return Taking(gap.name, (new,), new.words) if _makes(new, own) else None
 
 
+#: What is picked by a click inside it.
+_INSIDE = {*REGIONS, ARC, REGION, CONDITION}
+
+
 def _existing(prompt, board, gaps, under):
     for id in under.points:
         if taking := _take_point(prompt, gaps, id, noun(board, id)):
@@ -119,7 +123,7 @@ def _existing(prompt, board, gaps, under):
         for ids in under.paths:
             if _path_fits(board, gap, ids) and not set(ids) & set(prompt.filled.get(gap.name, ())):
                 return Taking(gap.name, _spelt_out(board, gap, ids), path_words(board, ids))
-        if gap.kind.several or (gap.kind.single and set(gap.kind.single) <= {*REGIONS, ARC}):
+        if gap.kind.several or gap.kind_name == "landmark" or (gap.kind.single and set(gap.kind.single) <= _INSIDE):
             for id in under.shapes:
                 if board.kind_of(id) in gap.kind.single and id not in prompt.filled.get(gap.name, ()):
                     return Taking(gap.name, (id,), noun(board, id))

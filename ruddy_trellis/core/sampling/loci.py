@@ -40,6 +40,8 @@ def driver_range(step: SeenStep, step_of: Callable[[str], Any]) -> tuple[float, 
         return 0.0, float(len(path_step.fills.get("corners", ())) or 3), True
     if kind in (LINE, RAY):
         return (-1.0 if kind == LINE else 0.0), 1.0, False
+    if kind == LOCUS and "driver" not in path_step.fills:
+        return 0.0, 1.0, True  # the edge of a region, by shares of its length
     if kind == LOCUS:
         low, high, _ = driver_range(step_of(path_step.fills["driver"][0]), step_of)
         # The envelope of a circle has two sides, the other one after the first.

@@ -6,7 +6,7 @@ from itertools import combinations
 from math import hypot, inf
 from typing import Any
 
-from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..arithmetic import FLOATS, Undefined
 from ..board.board import Board
 from ..board.step import Step
 from ..display import Extent, display
@@ -15,8 +15,8 @@ from ..formulas import measures
 from ..formulas.intersections import straight_straight
 from ..kinds import STRAIGHTS
 from ..refusal import Refusal
-from ..sampling.shaking import always, shaken
 from ..seen import Items
+from .copies import Copies
 
 #: What pairs are called: for some in several countries, of which a person chooses.
 NAMES = {
@@ -33,6 +33,18 @@ _EQUAL = ("corresponding", "alternate interior", "alternate exterior", "vertical
 _ANYWHERE = ("vertical", "linear pair")
 #: Degrees within which two angles count as equal.
 _NEAR = 1e-6
+
+
+def called(relation: str, words: int) -> str:
+    """What a pair is called where a person teaches: ``words`` counts the columns of ``NAMES``."""
+    names = NAMES[relation]
+    return names[min(max(words, 0), len(names) - 1)]
+
+
+def as_said(relation: str, words: int) -> str:
+    """The same in a sentence: "vertical angles", "a linear pair"."""
+    name = called(relation, words)
+    return name if name.startswith("angles") else f"a {name}" if name.endswith("pair") else f"{name} angles"
 
 
 @dataclass(frozen=True)
@@ -113,12 +125,8 @@ def pairs(board: Board, lines: Sequence[str]) -> list[Pair]:
 
 
 def _always_parallel(board: Board, lines: Sequence[str]) -> bool:
-    copies = shaken(board)
-    a, b = (copies[id] for id in lines[:2])
-    if a is None or b is None:
-        return False
-    ((defect, size),) = formulas.parallel(ARRAYS, a, b)
-    return always(defect / size(), 1e-9)
+    copies = Copies(board, 24, 0.06)
+    return None not in (copies.values[id] for id in lines[:2]) and copies.holds(formulas.parallel, *lines[:2])
 
 
 def _told(one: Angle, other: Angle, called: str, parallel: bool) -> str:
@@ -152,4 +160,4 @@ def _numbered(item: Any, angle: Angle) -> Any:
     x, y = ax / a + bx / b, ay / a + by / b
     size = hypot(x, y) or 1.0
     label = {**item["label"], "text": str(angle.number), "at": angle.vertex, "push": (2.6 * x / size, 2.6 * y / size), "offset": None}
-    return {**item, "label": label, "style": {**item["style"], "pen": "ruddy", "fill_pen": "ruddy"}}
+    return {**item, "label": label, "style": {**item["style"], "pen": "ruddy", "fill_pen": "ruddy", "firm": True}}

@@ -64,7 +64,7 @@ class Claimed:
     def value(self, m: Any, numbers: Any, instead: Any) -> Any:
         """What the formula of the step gives, be it a claim or a reading; None where what it is made from is not there."""
         things = self._things(m, numbers, instead)
-        return things and self._plan.formula(m, *things, *map(m.number, self._plan.numbers))
+        return None if things is None else self._plan.formula(m, *things, *map(m.number, self._plan.numbers))
 
     def _things(self, m: Any, numbers: Any, instead: Any) -> list[Any] | None:
         """The values that the claim's formula gets; None where one is not there."""

@@ -3,15 +3,16 @@
 from dataclasses import dataclass
 from math import atan2, degrees, hypot
 
-from ..arithmetic.late import np
 from ..board.board import Board
 from ..board.nearest import distance_to_path
+from ..catalogue.claims import lies_on
 from ..edits.models import NewStep, Retie
+from ..formulas import claims as formulas
 from ..kinds import LINE, PATHS, POINT, RAY, STRAIGHTS
 from ..language.printing import noun
 from ..pointing.dragging import roots
 from ..pointing.picking import crossing_near, point_on_path
-from ..sampling.shaking import always, distance_from, shaken, span
+from .copies import Copies
 
 #: Two directions look parallel or perpendicular within so many degrees.
 _DEGREES = 2.0
@@ -34,9 +35,8 @@ def loose_ends(board: Board, reach: float) -> list[LooseEnd]:
     Args:
         reach: how near looks tied, in board units.
     """
-    copies = shaken(board)
-    tolerance = 1e-7 * (span(board) + 1)
-    found = [*_points(board, copies, reach, tolerance), *_directions(board, copies)]
+    copies = Copies(board, 24, 0.06)
+    found = [*_points(board, copies, reach), *_directions(board, copies)]
     return found[:_MOST]
 
 
@@ -45,17 +45,19 @@ def _seen(board, copies, kinds):
     return [
         step
         for step in board.steps
-        if step.makes in kinds and not step.look.hidden and board.value(step.id) is not None and copies[step.id] is not None
+        if step.makes in kinds and not step.look.hidden and board.value(step.id) is not None and copies.values[step.id] is not None
     ]
 
 
-def _points(board, copies, reach, tolerance):
+def _points(board, copies, reach):
     points = _seen(board, copies, (POINT,))
-    paths = [step for step in board.steps if step.makes in PATHS and board.value(step.id) is not None and copies[step.id] is not None]
+    paths = [
+        step for step in board.steps if step.makes in PATHS and board.value(step.id) is not None and copies.values[step.id] is not None
+    ]
     for step in points:
         at = board.value(step.id)
         below = set(board.dependants([step.id]))
-        twin = _twin(board, copies, step, points, reach, tolerance, below)
+        twin = _twin(board, copies, step, points, reach, below)
         if twin:
             yield twin
             continue
@@ -64,16 +66,16 @@ def _points(board, copies, reach, tolerance):
             if step.id in board.incidence.get(path.id, ()) or path.id in below:
                 continue
             distance = distance_to_path(path.makes, board.value(path.id), at)
-            if distance <= reach and not always(distance_from(path.makes, copies[path.id], copies[step.id]), tolerance):
+            if distance <= reach and not copies.holds(lies_on(path.makes), step.id, path.id):
                 near.append((distance, path.id))
         near.sort()
         if near:
             yield _off_path(board, step, [id for _, id in near], at)
 
 
-def _twin(board, copies, step, points, reach, tolerance, below):
+def _twin(board, copies, step, points, reach, below):
     """The point that another point seems to be."""
-    (x, y), (sx, sy) = board.value(step.id), copies[step.id]
+    x, y = board.value(step.id)
     for other in points:
         if (
             other.id in below
@@ -82,7 +84,7 @@ def _twin(board, copies, step, points, reach, tolerance, below):
         ):
             continue
         ox, oy = board.value(other.id)
-        if hypot(ox - x, oy - y) <= reach and not always(np.hypot(copies[other.id][0] - sx, copies[other.id][1] - sy), tolerance):
+        if hypot(ox - x, oy - y) <= reach and not copies.holds(formulas.same_place, step.id, other.id):
             edit = Retie(id=step.id, does="same_place", fills={"point": [other.id]}) if step.moves else None
             words = f"{board.name(step.id)} and {board.name(other.id)} look like one point, and are two."
             return LooseEnd(words, (step.id, other.id), edit) if step.moves else None
@@ -111,16 +113,13 @@ def _directions(board, copies):
     """Straight things that look parallel or perpendicular."""
     steps = _seen(board, copies, STRAIGHTS)[:150]
     turns = {step.id: degrees(atan2(board.value(step.id)[3], board.value(step.id)[2])) for step in steps}
-    with np.errstate(all="ignore"):
-        shaken_turns = {step.id: np.degrees(np.arctan2(copies[step.id][3], copies[step.id][2])) + np.zeros(1) for step in steps}
     for number, step in enumerate(steps):
         for other in steps[:number]:
-            for square, words in ((0, "parallel"), (90, "perpendicular")):
+            for square, words, rule in ((0, "parallel", formulas.parallel), (90, "perpendicular", formulas.perpendicular)):
                 off = (turns[step.id] - turns[other.id] - square + 90) % 180 - 90
                 if abs(off) > _DEGREES:
                     continue
-                shaken_off = (shaken_turns[step.id] - shaken_turns[other.id] - square + 90) % 180 - 90
-                if always(shaken_off, 1e-6):
+                if copies.holds(rule, step.id, other.id):
                     continue
                 if abs(off) < 1e-9 and not (set(roots(board, step.id)) - set(roots(board, other.id))):
                     continue

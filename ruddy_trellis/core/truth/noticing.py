@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from itertools import combinations
 from typing import Any
 
-from ..arithmetic import ARRAYS, FLOATS
+from ..arithmetic import FLOATS
 from ..arithmetic.late import np
 from ..board.board import Board
 from ..catalogue import CATALOGUE
@@ -16,10 +16,10 @@ from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..language.fills import fill_to_json
 from ..language.printing import phrase
-from ..sampling.shaking import shaken
+from .copies import Copies
 
-#: In how many shaken copies it is looked, how far they are shaken, and how near counts as so.
-_COPIES, _SHARE, _NEAR = 100, 0.4, 1e-8
+#: In how many shaken copies it is looked, and how near counts as so.
+_COPIES, _NEAR = 100, 1e-8
 #: Of how many points, lines and circles at most all groups are looked at, and how many relations are told.
 _POINTS, _LINES, _CIRCLES, _TOLD = 14, 12, 6, 14
 
@@ -52,7 +52,8 @@ class _Look:
 
     def __init__(self, board: Board, only: Collection[str]) -> None:
         self.board = board
-        self.copies = shaken(board, copies=_COPIES, share=_SHARE)
+        self._copies = Copies(board, _COPIES)
+        self.copies = self._copies.values
         self.points = self._of((POINT,), only, _POINTS)
         self.lines = self._of(STRAIGHTS, only, _LINES)
         self.circles = self._of((CIRCLE,), only, _CIRCLES)
@@ -76,18 +77,8 @@ class _Look:
         return sorted(found[-most:], key=self.board.place)
 
     def holds(self, rule: Any, *ids: str) -> bool:
-        """Whether a claim's rule holds in all copies in which it can be asked, and in most it can."""
-        with np.errstate(all="ignore"):
-            try:
-                defects = rule(ARRAYS, *(self.copies[id] for id in ids))
-            except (ArithmeticError, ValueError):
-                return False
-            worst = np.zeros(_COPIES)
-            for defect, size in defects:
-                whole = size()
-                worst = np.maximum(worst, np.abs(defect) / (whole + (whole == 0)))
-        known = worst[np.isfinite(worst)]
-        return len(known) > _COPIES // 3 and bool((known <= _NEAR).all())
+        """Whether a claim's rule holds in the copies."""
+        return self._copies.holds(rule, *ids)
 
     def on_one(self, points: Collection[str]) -> bool:
         """Whether some points are on one path by construction."""

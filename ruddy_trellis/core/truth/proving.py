@@ -76,9 +76,12 @@ class Way:
         self.taken: list[int] = []
         self.choices: list[int] = []
         self._needs = needs(claimed)
-        # What moves while something is claimed to be constant stays a symbol.
-        self._fixed = [id for id in first_two(claimed) if id != claimed.driver] if "origin" not in self._needs else []
+        self._fixed = self._frame() if "origin" not in self._needs else []
         self.m = self._field(deadline)
+
+    def _frame(self) -> list[str]:
+        """The points that are put at (0, 0) and on the x-axis. What moves while something is claimed to be constant stays a symbol."""
+        return [id for id in first_two(self.claimed) if id != self.claimed.driver]
 
     def _field(self, deadline: float) -> Exact:
         claimed = self.claimed
@@ -198,7 +201,7 @@ class Way:
         if kind == CONIC:
             return step.construction.choose({"path": CONIC}, {})(m, value, self._angle("x", step))
         if kind == LOCUS:
-            raise NotAlgebraic("a locus is known by running it only")
+            raise NotAlgebraic("a point that rides on a locus is known by running it only")
         return None
 
     def _on_circle(self, step: Any, path: str, kind: str, value: Any, values: list[Any]) -> Any:

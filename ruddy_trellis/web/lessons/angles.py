@@ -1,20 +1,32 @@
-"""The panel of angle pairs, and the quiz on them."""
+"""The panel of angle pairs, and what they are called where a teacher teaches."""
 
-import random
+from typing import Annotated
 
-from fastapi import APIRouter, Request
+from fastapi import APIRouter, Form, Request
 
 from ...core.refusal import Refusal
-from ...core.truth.angle_pairs import NAMES, eight_angles, pairs
-from ..people.who import live_board
+from ...core.truth.angle_pairs import NAMES, called, eight_angles, pairs
+from ..people.who import live_board, signed_in
 from ..rendering import page
 
 router = APIRouter()
 
 
 @router.get("/boards/{board_id}/panels/angles")
-def angles_panel(request: Request, board_id: int, ids: str = "", words: int = 0):
+def angles_panel(request: Request, board_id: int, ids: str = ""):
     """The eight angles that the last of three chosen lines makes with the others, and their pairs by name."""
+    return _panel(request, board_id, ids, signed_in(request).angle_words)
+
+
+@router.post("/boards/{board_id}/panels/angles")
+def call_them(request: Request, board_id: int, ids: str = "", words: Annotated[int, Form()] = 0):
+    """Call pairs of angles so from now on, on all boards of the teacher; the panel in these words."""
+    words = min(max(words, 0), len(NAMES["consecutive interior"]) - 1)
+    request.app.state.teachers.set_angle_words(signed_in(request).id, words)
+    return _panel(request, board_id, ids, words)
+
+
+def _panel(request, board_id, ids, words):
     board = live_board(request, board_id).board
     lines = ids.split(",")[:3]
     try:
@@ -27,37 +39,3 @@ def angles_panel(request: Request, board_id: int, ids: str = "", words: int = 0)
         request, "panels/angles.html", board=board, board_id=board_id, groups=[one for one in groups if one[1]], why=why, angles=angles,
         lines=lines, words=words, choices=list(enumerate(NAMES["consecutive interior"])),
     )  # fmt: skip
-
-
-@router.get("/boards/{board_id}/panels/angles/quiz")
-def quiz(request: Request, board_id: int, ids: str = "", words: int = 0, asked: str = "", answer: str = "", right: int = 0, of: int = 0):
-    """A question about a pair of angles, after what came of the last one.
-
-    Args:
-        asked: the numbers of the two angles that were asked about, ``answer`` what was answered.
-        right, of: how many answers were right so far, of how many.
-    """
-    board = live_board(request, board_id).board
-    lines = ids.split(",")[:3]
-    try:
-        found = pairs(board, lines)
-    except Refusal as refusal:
-        return page(request, "panels/quiz.html", why=refusal.sentence)
-    last = next((pair for pair in found if asked == f"{pair.numbers[0]}-{pair.numbers[1]}"), None)
-    told = ""
-    if last is not None and answer in NAMES:
-        of += 1
-        right += answer == last.relation
-        told = f"{'Right' if answer == last.relation else 'No'}: {called(last.relation, words)} angles, {last.words}."
-    next_one = random.choice([pair for pair in found if pair is not last])
-    names = [(key, called(key, words)) for key in NAMES]
-    return page(
-        request, "panels/quiz.html", why="", told=told, pair=next_one, names=names, lines=lines, words=words, right=right, of=of,
-        board_id=board_id,
-    )  # fmt: skip
-
-
-def called(relation: str, words: int) -> str:
-    """What a pair is called where a person teaches."""
-    names = NAMES[relation]
-    return names[min(max(words, 0), len(names) - 1)]

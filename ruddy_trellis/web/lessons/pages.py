@@ -182,13 +182,13 @@ def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] 
     if len(rows) >= limits.BOARDS:
         return PlainTextResponse(f"A lesson has at most {limits.BOARDS} boards.", 422)
     titles = [orjson.loads(row.document)["title"] for row in rows]
-    settings, steps = Settings(title=_next_title(titles)), ()
+    board = Board(Settings(title=_next_title(titles)))
     if copy_of is not None:
         if copy_of not in {row.id for row in rows}:
             raise HTTPException(404)
-        original = request.app.state.live.get(copy_of).board
-        settings, steps = original.settings.with_(title=f"{original.settings.title[: limits.TITLE_LENGTH - 7]} (copy)"), original.steps
-    row = lessons.add_board(lesson.id, board_to_text(Board(settings, steps)), copy_of or after)
+        board = request.app.state.live.get(copy_of).board.copy()
+        board.settings = board.settings.with_(title=f"{board.settings.title[: limits.TITLE_LENGTH - 7]} (copy)")
+    row = lessons.add_board(lesson.id, board_to_text(board), copy_of or after)
     return RedirectResponse(f"/lessons/{slug}?board={row.id}", 303)
 
 

@@ -12,27 +12,31 @@ from markupsafe import Markup
 from ...core import limits
 from ...core.board import GROUNDS, PAPERS, UNITS
 from ...core.catalogue import GAP_KINDS
+from ...core.catalogue.places import free_corner
 from ...core.display.palette import PENS, look_of, style_of
 from ...core.display.text import shown_name, unit_text
 from ...core.edits import PATTERNS, Retie
 from ...core.edits.checking import PLAIN_DIMENSIONS
-from ...core.kinds import CIRCLE, CLAIM, LINE, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REGIONS, REVEAL, WORDS_ON_BOARD
+from ...core.kinds import CIRCLE, CLAIM, CONDITION, LINE, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REGION, REGIONS, REVEAL, WORDS_ON_BOARD
 from ...core.language.fills import fill_to_json
 from ...core.language.printing import claim_words, phrase, rounded_text, working_text
 from ...core.lesson.file import board_to_text
-from ...core.lesson.judging import looked_through, ties_of
+from ...core.lesson.judging import as_formula, looked_through, ties_of
 from ...core.pointing.gathering import KINDS, RELATIONS
 from ...core.refusal import Refusal
-from ...core.truth.exact_readings import exact_reading
+from ...core.truth.exact_equations import EQUATED
 from ...core.truth.loose_ends import loose_ends
+from ...core.truth.where import answers, condition_words, place_told, region_told
 from ...drawings.plot import plot
-from ..live.verdicts import LOOKS
+from ..live.verdicts import LOOKS, STOPPED
 from ..people.who import live_board
 from ..rendering import page, picture_of
 
 router = APIRouter()
 #: How long it is looked for what might be true, and for ties, in seconds.
 _PATIENCE = 20
+#: So long may be what a person calls lengths and angles.
+_NAMING = 400
 
 
 @router.get("/boards/{board_id}/picture.svg")
@@ -73,7 +77,8 @@ def readings_panel(request: Request, board_id: int):
     readings = [step for step in board.steps if step.is_reading]
     turns = {step.id: gap.kind.options for step in readings if (gap := step.construction.gap_by_name.get("turn"))}
     plain = {step.id for step in readings if board.dimension(step.id) in PLAIN_DIMENSIONS}
-    return page(request, "panels/readings.html", board=board, readings=readings, turns=turns, plain=plain)
+    long = {step.id for step in readings if board.dimension(step.id) in (1, 2) and not step.construction.moves}
+    return page(request, "panels/readings.html", board=board, readings=readings, turns=turns, plain=plain, long=long, units=UNITS)
 
 
 @router.get("/boards/{board_id}/panels/log")
@@ -153,7 +158,7 @@ async def claims_panel(request: Request, board_id: int, notice: bool = False, id
     made = {(step.does, frozenset(step.inputs)) for step, _, _ in claims}
     new = [one for one in found if (one.edit.steps[0].does, frozenset(one.ids)) not in made]
     return page(
-        request, "panels/claims.html", board=board, board_id=board_id, claims=claims, chosen=bool(chosen), asked=notice,
+        request, "panels/claims.html", board=board, board_id=board_id, claims=claims, stopped=STOPPED, chosen=bool(chosen), asked=notice,
         resting=ties, ties=rests,
         shapes=[one for one in shapes if one[0] in board and (one[1] or one[2])],
         noticed=[(one, orjson.dumps(one.edit.model_dump()).decode()) for one in new],
@@ -161,20 +166,45 @@ async def claims_panel(request: Request, board_id: int, notice: bool = False, id
 
 
 @router.get("/boards/{board_id}/panels/readings/{id}/formula")
-def formula_panel(request: Request, board_id: int, id: str, frame: str = ""):
-    """A reading as a formula in the coordinates, places and dials of the figure; ``frame`` names two free points."""
-    board = live_board(request, board_id).board
+async def formula_panel(request: Request, board_id: int, id: str, frame: str = "", called: str = ""):
+    """A reading, a point or a path as a formula in the coordinates, places and dials of the figure.
+
+    Args:
+        frame: two free points, of which the first is at (0, 0), the second on the x-axis.
+        called: what quantities are called, such as "AB = c".
+    """
+    board = (await run_in_threadpool(live_board, request, board_id)).board
     chosen = tuple(one for one in frame.split(",")[:2] if one in board)
+    found, why = None, ""
     try:
         if id not in board:
             raise Refusal("That is no longer on the board.")
-        found, why = exact_reading(board, id, chosen), ""
+        found = await LOOKS.do(as_formula, board_to_text(board), id, chosen, called[:_NAMING], patience=_PATIENCE)
     except Refusal as refusal:
-        found, why = None, refusal.sentence
-    written = found and [
-        (tex, Markup(f'<math displaystyle="true">{mathml}</math>')) for tex, mathml in found.parts
-    ]  # made of our own signs only
-    return page(request, "panels/formula.html", found=found, written=written, why=why, name=board.name(id) if id in board else "")
+        why = refusal.sentence
+    written = found and Markup(f'<math displaystyle="true">{found.mathml}</math>')  # of names, which hold no marks, and our own signs
+    place = ", ".join(rounded_text(part, 2) for part in free_corner(board))
+    return page(
+        request, "panels/formula.html", found=found, written=written, why=why, board_id=board_id, id=id, frame=frame, called=called,
+        place=place,
+    )  # fmt: skip
+
+
+@router.get("/boards/{board_id}/panels/where")
+def where_panel(request: Request, board_id: int, ids: str = ""):
+    """Conditions and regions: each shown or hidden, how large, and whether the points that are chosen are in them."""
+    board = live_board(request, board_id).board
+    chosen = [id for id in ids.split(",")[: limits.EDIT_THINGS] if id in board and board.kind_of(id) == POINT]
+    regions = []
+    for step in board.steps:
+        if step.makes == REGION:
+            value = board.value(step.id)
+            sizes = [] if value is None or value.is_endless or value.is_empty else [(value.area, 2), (value.perimeter, 1)]
+            size = [rounded_text(number, board.settings.decimals) + unit_text(power, board.settings.unit) for number, power in sizes]
+            asked = [(board.name(id), place_told(board, id, step.id), answers(board, id, step.id)) for id in chosen if board.value(id)]
+            regions.append((step, size, region_told(board, step.id), asked))
+    conditions = [(step, condition_words(board, step.id)) for step in board.steps if step.makes == CONDITION]
+    return page(request, "panels/where.html", board=board, regions=regions, conditions=conditions, chosen=chosen)
 
 
 @router.get("/boards/{board_id}/panels/loose")
@@ -233,6 +263,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
         steps=steps,
         common=common,
         one=one,
+        equated=one is not None and one.inputs and one.makes in (POINT, *EQUATED),
         place=place,
         pegs=pegs,
         pens=list(PENS),

@@ -77,17 +77,20 @@ async def student_line(socket: WebSocket, share_key: str, board_id: int):
     """The line of a student's browser to their own copy. The secret that the browser keeps for it comes as the name of a
     subprotocol: an address would stand in logs."""
     asked = next((name for name in socket.scope["subprotocols"] if name.startswith(_COPY)), "")
-    live = await run_in_threadpool(_copy, socket, share_key, board_id, asked.removeprefix(_COPY))
-    await carry(socket, live if same_origin(socket.headers) else None, StudentHand, asked)
+    live, words = await run_in_threadpool(_copy, socket, share_key, board_id, asked.removeprefix(_COPY))
+    await carry(socket, live if same_origin(socket.headers) else None, StudentHand, words, asked)
 
 
 def _copy(socket, share_key, board_id, token):
+    """The student's copy, or None, and what pairs of angles are called in that lesson."""
     try:
         lesson = shared_lesson(socket, share_key)
         _board_of(socket, lesson, board_id)
     except HTTPException:
-        return None
-    return socket.app.state.live.get_copy(board_id, hashed(token)) if _TOKEN.fullmatch(token) else None
+        return None, 0
+    teacher = socket.app.state.teachers.get(lesson.teacher_id)
+    copy = socket.app.state.live.get_copy(board_id, hashed(token)) if _TOKEN.fullmatch(token) else None
+    return copy, teacher.angle_words if teacher else 0
 
 
 # Frames in other pages --------------------------------------------------------------------------------------

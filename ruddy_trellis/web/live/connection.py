@@ -102,6 +102,8 @@ class Connection:
             case acts.ShowFrames(frames, pause):
                 if self._shaking is None or self._shaking.done():
                     self._shaking = asyncio.create_task(self._show(frames, pause))
+            case acts.Prove(id, go):
+                live.prove(id, go)
             case acts.Reckon(work, steps):
                 return await apart(steps, work)
             case acts.Run(ids, from_start):

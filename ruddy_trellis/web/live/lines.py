@@ -49,14 +49,16 @@ class Pace:
 async def live_board(socket: WebSocket, board_id: int):
     """Carry drags and edits from one browser, and changes to it, until either goes."""
     live = await run_in_threadpool(own_board, socket, board_id)
-    await carry(socket, live if same_origin(socket.headers) else None, Hand)
+    teacher = visitor(socket)
+    await carry(socket, live if same_origin(socket.headers) else None, Hand, teacher.angle_words if teacher else 0)
 
 
-async def carry(socket, live, kind, protocol=None):
+async def carry(socket, live, kind, angle_words=0, protocol=None):
     """Carry the messages of one browser at a live board; with None for the board, send the browser away.
 
     Args:
         kind: the hand that answers them.
+        angle_words: what pairs of angles are called in that lesson.
         protocol: what the browser asked the line to be called.
     """
     if live is None:
@@ -68,16 +70,17 @@ async def carry(socket, live, kind, protocol=None):
         return
     _OPEN[address] += 1
     try:
-        await _carry(socket, live, kind, protocol)
+        await _carry(socket, live, kind, angle_words, protocol)
     finally:
         _OPEN[address] -= 1
         if not _OPEN[address]:
             del _OPEN[address]
 
 
-async def _carry(socket, live, kind, protocol):
+async def _carry(socket, live, kind, angle_words, protocol):
     await socket.accept(protocol)
     connection = Connection(live, socket, kind)
+    connection.hand.angle_words = angle_words
     if (teacher := visitor(socket)) is not None:
         connection.teacher, connection.session = teacher.id, session_of(socket)
     live.connections.add(connection)

@@ -43,7 +43,7 @@ class LiveBoard:
         #: The items that everyone was last told, by id, and of which board and in which extent they are.
         self._told = self._seen = None
         self._moved = set()
-        self._verdicts = Verdicts(self)
+        self._verdicts = Verdicts(self, lessons.verdicts)
         self._view, self._view_kept = self.board.settings.view, None
 
     # What is seen -------------------------------------------------------------------------------------------
@@ -81,6 +81,10 @@ class LiveBoard:
     def verdict(self, id):
         """What is known of a claim; None while nothing is."""
         return self._verdicts.known.get(id, (None, None))[1]
+
+    def prove(self, id, go):
+        """Look for a proof of a claim again, or no longer."""
+        self._verdicts.prove(id, go)
 
     def told_anew(self, items):
         """Some items were told by themselves."""

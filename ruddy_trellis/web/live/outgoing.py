@@ -1,8 +1,11 @@
 """What waits to be sent to one browser."""
 
 import asyncio
+import logging
 
 import orjson
+
+_LOG = logging.getLogger(__name__)
 
 #: A browser that lets more than this wait is let go; when it comes back it gets the whole.
 _QUEUE = 2_000
@@ -60,4 +63,9 @@ class Outgoing:
                 self._flush_items()
             waiting, self.waiting = self.waiting, []
             for message in waiting:
-                await self._socket.send_text(orjson.dumps(message).decode())
+                try:
+                    text = orjson.dumps(message).decode()
+                except TypeError:
+                    _LOG.exception("A message could not be written")  # it costs itself, not the line
+                    continue
+                await self._socket.send_text(text)

@@ -4,7 +4,13 @@ import asyncio
 import atexit
 import logging
 from collections import OrderedDict
-from dataclasses import replace
+from dataclasses import asdict, replace
+from functools import cache
+from hashlib import sha256
+from pathlib import Path
+
+import orjson
+from starlette.concurrency import run_in_threadpool
 
 from ...core.display import display
 from ...core.kinds import CLAIM
@@ -12,7 +18,7 @@ from ...core.lesson.file import board_to_text
 from ...core.lesson.judging import finally_judged, first_judged
 from ...core.refusal import Refusal
 from ...core.truth.claimed import Claimed
-from ...core.truth.verdicts import STANDS, TRYING
+from ...core.truth.verdicts import STANDS, TRYING, Verdict
 from ..worker import Worker
 from .apart import apart
 
@@ -21,13 +27,15 @@ _LOG = logging.getLogger(__name__)
 PROOF_SECONDS, _PATIENCE, _FIRST_PATIENCE = 5.0, 9, 12
 #: A change is looked at after this while, in seconds, with what else has changed meanwhile.
 _PAUSE = 0.05
-#: So many verdicts are remembered, of all boards.
+#: So many verdicts are remembered, of all boards; the store has more.
 _REMEMBERED = 4000
+#: Why a claim stands of which someone said that no proof be looked for any longer.
+STOPPED = "the search for a proof was stopped"
 
-#: Verdicts are found in the one; what someone waits for, such as what might be true, in the other.
-TRUTH, LOOKS = Worker(), Worker()
-atexit.register(TRUTH.close)
-atexit.register(LOOKS.close)
+#: Processes for first verdicts, for proofs, and for what someone waits for, such as what might be true.
+FIRST, TRUTH, LOOKS = WORKERS = Worker(), Worker(), Worker()
+for _worker in WORKERS:
+    atexit.register(_worker.close)
 _remembered: OrderedDict = OrderedDict()
 
 
@@ -38,9 +46,12 @@ class Verdicts:
         known: for each claim by id, what it hangs on (see ``Claimed.mark``) and the verdict, or None while there is none yet.
     """
 
-    def __init__(self, live):
-        self._live = live
-        self._task = None
+    def __init__(self, live, store):
+        self._live, self._store = live, store
+        self._task = self._proving = self._proof = None
+        self._document = ""
+        #: The claims of which no proof is to be looked for.
+        self._stopped = set()
         self._again = False
         self.known = {}
 
@@ -52,6 +63,20 @@ class Verdicts:
         if self._task is None or self._task.done():
             self._task = asyncio.create_task(self._go_on())
 
+    def prove(self, id, go):
+        """Look for a proof of a claim again, or no longer."""
+        if id not in self.known or self.known[id][1] is None:
+            return
+        if not go:
+            self._stopped.add(id)
+            if self._proof is not None and self._proof[0] == id:
+                self._proof[1].cancel()
+        elif id in self._stopped:
+            self._stopped.discard(id)
+            self.known[id] = self.known[id][0], replace(self.known[id][1], why="", final=False)
+            self._tell([id])
+        self.look()
+
     async def _go_on(self):
         try:
             while self._again:
@@ -62,43 +87,76 @@ class Verdicts:
             _LOG.exception("The claims of a board could not be tried")
 
     async def _judge(self):
+        """Find the first verdicts; proofs are looked for beside it."""
         board = self._live.board.copy()
         ids = [step.id for step in board.steps if step.makes == CLAIM]
         marks = await apart(len(board), lambda: {id: _mark(board, id) for id in ids})
         changed = [id for id in ids if self.known.get(id, (None,))[0] != marks[id]]
         gone = [id for id in self.known if id not in marks]
+        self._stopped -= {*changed, *gone}
+        await self._recall([marks[id] for id in changed])
         self.known = {id: (marks[id], _remembered.get(marks[id]) if id in changed else self.known[id][1]) for id in ids}
         if changed or gone:
             self._tell(changed)
         open_ones = [id for id in ids if self.known[id][1] is None]
-        document = board_to_text(board) if any(not self._is_final(id) for id in ids) else ""
+        self._document = board_to_text(board) if any(not self._is_final(id) for id in ids) else ""
         if open_ones:
-            for id, verdict in zip(open_ones, await TRUTH.do(first_judged, document, open_ones, patience=_FIRST_PATIENCE), strict=True):
-                self._learn(id, marks[id], verdict)
+            found = await FIRST.do(first_judged, self._document, open_ones, patience=_FIRST_PATIENCE)
+            for id, verdict in zip(open_ones, found, strict=True):
+                await self._learn(id, marks[id], verdict)
             self._tell(open_ones)
-        for id in ids:
-            if self._again:
-                return  # what has changed meanwhile comes first
-            if not self._is_final(id):
-                first = self.known[id][1]
-                try:
-                    verdict = await TRUTH.do(finally_judged, document, id, first, PROOF_SECONDS, patience=_PATIENCE)
-                except Refusal:
-                    verdict = replace(first, verdict=STANDS, why=f"no proof was found within {PROOF_SECONDS:.0f} seconds", final=True)
-                self._learn(id, marks[id], verdict)
-                self._tell([id])
+        if self._document and (self._proving is None or self._proving.done()):
+            self._proving = asyncio.create_task(self._prove_all())
+
+    async def _prove_all(self):
+        """Look for proofs, one after another, of what is open; what changes meanwhile has another mark."""
+        while (id := next((id for id, (_, verdict) in self.known.items() if verdict and not verdict.final), None)) is not None:
+            mark = self.known[id][0]
+            verdict = await self._proved(self._document, id)
+            await self._learn(id, mark, verdict)
+            self._tell([id])
+
+    async def _proved(self, document, id):
+        """The verdict on a claim after looking for a proof, unless someone says that it be looked for no longer."""
+        first = self.known[id][1]
+        ended = lambda why: replace(first, verdict=STANDS, why=why, final=True)
+        if id in self._stopped:
+            return ended(STOPPED)
+        work = asyncio.ensure_future(TRUTH.do(finally_judged, document, id, first, PROOF_SECONDS, patience=_PATIENCE))
+        self._proof = id, work
+        try:
+            return await work
+        except Refusal:
+            return ended(f"no proof was found within {PROOF_SECONDS:.0f} seconds")
+        except asyncio.CancelledError:
+            if id not in self._stopped:
+                raise
+            return ended(STOPPED)
+        except Exception:
+            _LOG.exception("A proof could not be looked for")
+            return ended("a proof could not be looked for")
+        finally:
+            self._proof = None
+
+    async def _recall(self, marks):
+        """Take what the store knows of some claims."""
+        asked = {_key(mark): mark for mark in marks if mark not in _remembered}
+        if asked:
+            for key, text in (await run_in_threadpool(self._store.find, list(asked))).items():
+                _remembered[asked[key]] = _verdict(text)
 
     def _is_final(self, id):
         verdict = self.known[id][1]
         return verdict is not None and verdict.final
 
-    def _learn(self, id, mark, verdict):
+    async def _learn(self, id, mark, verdict):
         if id in self.known and self.known[id][0] == mark:
             self.known[id] = mark, verdict
-        if verdict.final:
+        if verdict.final and id not in self._stopped:
             _remembered[mark] = verdict
             while len(_remembered) > _REMEMBERED:
                 _remembered.popitem(last=False)
+            await run_in_threadpool(self._store.keep, _key(mark), orjson.dumps(asdict(verdict)).decode())
 
     def words(self):
         """For each claim by id, the word for what is known of it."""
@@ -110,6 +168,25 @@ class Verdicts:
         items = display(live.board, live.extent, [id for id in ids if id in live.board])
         live.told_anew(items)
         live.tell({"t": "changed", "items": items, "gone": [], "state": live.state()})
+
+
+@cache
+def _program():
+    """The mark of the program that tries claims: another version may know better."""
+    core = Path(__file__).parents[2] / "core"
+    return sha256(b"".join(path.read_bytes() for path in sorted(core.rglob("*.py")))).hexdigest()
+
+
+def _key(mark):
+    return sha256(repr((_program(), mark)).encode()).hexdigest()
+
+
+def _verdict(text):
+    kept = orjson.loads(text)
+    numbers = lambda places: {id: tuple(parts) for id, parts in places.items()}
+    return Verdict(
+        **{**kept, "conditions": tuple(kept["conditions"]), "position": numbers(kept["position"]), "positions": numbers(kept["positions"])}
+    )
 
 
 def _mark(board, id):

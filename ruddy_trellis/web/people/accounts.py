@@ -15,6 +15,7 @@ from starlette.concurrency import run_in_threadpool
 from ...core import limits
 from ...core.lesson.file import lesson_to_json
 from ...core.refusal import Refusal
+from ...core.truth.angle_pairs import NAMES
 from ..rendering import file_name, page
 from .passwords import check_new_password, hashed_password, is_password
 from .who import let_in, let_out, session_of, signed_in, visitor
@@ -123,7 +124,7 @@ def sign_out(request: Request):
 
 def account_page(request, problem="", done="", status=200):
     """The page of one's own account."""
-    answer = page(request, "account.html", problem=problem, done=done)
+    answer = page(request, "account.html", problem=problem, done=done, angle_words=NAMES["consecutive interior"])
     answer.status_code = status
     return answer
 
@@ -150,6 +151,15 @@ def change_password(request: Request, old: Short = "", new: Short = ""):
     return let_in(request, account_page(request, done="The password is changed. Everywhere else you are signed out."), teacher)
 
 
+@router.post("/account/angle-words")
+def call_angle_pairs(request: Request, words: Annotated[int, Form()] = 0):
+    """Call pairs of angles as they are called where the teacher teaches, on all their boards."""
+    teacher = signed_in(request)
+    teacher.angle_words = min(max(words, 0), len(NAMES["consecutive interior"]) - 1)
+    request.app.state.teachers.set_angle_words(teacher.id, teacher.angle_words)
+    return account_page(request, done="Angle pairs are called so from now on, for your students too.")
+
+
 def _check_own(request, teacher, password):
     """Raises Refusal where that is not the teacher's own password, or it was tried too often."""
     attempts, address = request.app.state.attempts, _address(request)
@@ -167,7 +177,10 @@ def own_data(request: Request):
     with zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as archive:
         archive.writestr(
             "account.json",
-            orjson.dumps({"name": teacher.name, "sign_in": teacher.sign_in, "made_at": teacher.made_at}, option=orjson.OPT_INDENT_2),
+            orjson.dumps(
+                {"name": teacher.name, "sign_in": teacher.sign_in, "made_at": teacher.made_at, "angle_words": teacher.angle_words},
+                option=orjson.OPT_INDENT_2,
+            ),
         )
         for away in (False, True):
             for lesson, _ in state.lessons.of_teacher(teacher.id, away):

@@ -56,6 +56,11 @@ export class BoardView {
       grab: (id, at) => this.grab([id], at),
       drag: (to) => this.drags.offer({ to }),
       drop: () => this.letGo(),
+      ask: async (id, what) => {
+        if (what === "angle_quiz")
+          (await import("../page/quiz.js")).openQuiz(this, id); // fetched when it is first asked for
+        else this.line.send("ask", { id });
+      },
     });
     this.listen();
     this.buttons();
@@ -105,6 +110,7 @@ export class BoardView {
       this.drags.landed();
       if (held && items.length) this.note("Moving…");
     });
+    line.on("ahead", ({ items }) => this.drawing.preview(items));
     line.on("heard", ({ words }) => hear(words));
     line.on("kept", () => this.note("Saved"));
     line.on("stuck", ({ words, lights }) => {

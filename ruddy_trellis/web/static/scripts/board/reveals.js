@@ -71,6 +71,8 @@ export class Reveals {
   }
 
   press(id) {
+    const { asks } = this.items.find((item) => item.id === id).shape;
+    if (asks) return this.acts.ask(id, asks);
     this.open.set(id, !this.open.get(id));
     this.tell(this.items.find((item) => item.id === id));
     this.place(); // an open one is written bold, which is wider
@@ -80,6 +82,8 @@ export class Reveals {
   tell(item) {
     const button = this.rows.get(item.id).querySelector("button");
     const on = this.open.get(item.id);
+    button.textContent = item.shape.says;
+    if (item.shape.asks) return;
     button.textContent = `${on ? "◉" : "○"} ${item.shape.says}`;
     button.setAttribute("aria-pressed", String(on));
   }
@@ -98,9 +102,14 @@ export class Reveals {
     return (this.items ?? []).filter((item) => !this.open.get(item.id)).flatMap((item) => item.shape.reveals);
   }
 
+  /** The reveals alone, without other buttons. */
+  story() {
+    return (this.items ?? []).filter(({ shape }) => !shape.asks);
+  }
+
   /** Whether there is any story, more of it to come, and less of it to go back to. */
   progress() {
-    const open = (this.items ?? []).map((item) => this.open.get(item.id));
+    const open = this.story().map((item) => this.open.get(item.id));
     return { some: open.length > 0, more: open.includes(false), less: open.includes(true) };
   }
 
@@ -128,7 +137,7 @@ export class Reveals {
 
   /** Tell the story on by one reveal, or back by one. Returns whether there was one. */
   step(way) {
-    const items = this.items ?? [];
+    const items = this.story();
     const next = way > 0 ? items.find((item) => !this.open.get(item.id)) : items.findLast((item) => this.open.get(item.id));
     if (!next) return false;
     this.press(next.id);

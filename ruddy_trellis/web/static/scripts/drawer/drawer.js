@@ -1,7 +1,9 @@
 // The drawer: panels made by the server, put in by htmx, and what is pressed in them.
 
-import { kept } from "../page/kept.js";
 import { rove } from "../page/roving.js";
+
+/** Panels about what is selected. */
+const FOLLOWING = new Set(["look", "recipe", "where"]);
 
 export class Drawer {
   /**
@@ -68,9 +70,9 @@ export class Drawer {
 
   /** What a panel has to know besides its board. */
   query() {
-    if (this.name === "look" || this.name === "recipe") return `?ids=${this.acts.selected().join(",")}`;
+    if (FOLLOWING.has(this.name)) return `?ids=${this.acts.selected().join(",")}`;
     if (this.name === "loose") return `?reach=${this.acts.reach()}`;
-    if (this.name === "angles") return `?ids=${this.angleLines}&words=${kept.read("angle words") ?? 0}`;
+    if (this.name === "angles") return `?ids=${this.angleLines}`;
     if (this.name === "claims") {
       const notice = this.noticing === undefined ? "" : `notice=true&ids=${this.noticing}`;
       return `?ties=${this.resting ?? ""}&${notice}`;
@@ -81,7 +83,7 @@ export class Drawer {
   /** The selection has changed. */
   selectionChanged() {
     this.mark();
-    if (this.name === "look" || this.name === "recipe") this.refresh();
+    if (FOLLOWING.has(this.name)) this.refresh();
   }
 
   mark() {
@@ -108,13 +110,12 @@ export class Drawer {
     this.pair(element?.closest?.("[data-pair]") ?? null);
   }
 
-  /** Draw the two angles that a row, or the question of the quiz, is about. */
+  /** Draw the two angles that a row is about. */
   pair(row) {
-    const asked = row ?? this.panel.querySelector("[data-asked]");
-    if (asked === this.pairOf) return;
-    this.pairOf = asked;
-    const angles = asked ? (asked.dataset.pair ?? asked.dataset.asked).split(" ").map(Number) : [];
-    this.acts.send({ t: "pair", lines: asked ? asked.dataset.lines.split(" ") : [], angles });
+    if (row === this.pairOf) return;
+    this.pairOf = row;
+    const { pair, lines } = row?.dataset ?? {};
+    this.acts.send({ t: "pair", lines: lines?.split(" ") ?? [], angles: pair?.split(" ").map(Number) ?? [] });
   }
 
   /** How many steps of the working are seen now. */
@@ -132,11 +133,12 @@ export class Drawer {
     for (const row of this.panel.querySelectorAll("[data-motion]")) row.classList.toggle("running", this.now.has(row.dataset.motion));
   }
 
-  /** A reading as a formula, in the frame of two chosen points. */
+  /** A reading as a formula, in the frame of two chosen points, with what was named last. */
   asFormula(id) {
-    const frame = this.acts.selected().join(",");
+    this.called = this.panel.querySelector("[name=called]")?.value ?? this.called ?? "";
+    const query = new URLSearchParams({ frame: this.acts.selected().join(","), called: this.called });
     const target = `#formula-${id}`;
-    window.htmx.ajax("GET", `/boards/${this.boardId}/panels/readings/${id}/formula?frame=${frame}`, { target, swap: "innerHTML" });
+    window.htmx.ajax("GET", `/boards/${this.boardId}/panels/readings/${id}/formula?${query}`, { target, swap: "innerHTML" });
   }
 
   async copyText(text, words) {
@@ -195,6 +197,7 @@ export class Drawer {
     else if (element.id === "replay") this.acts.replay();
     else if (element.id === "see-all") this.acts.seeAll();
     else if (element.id === "clear-trails") this.acts.clearTrails();
+    else if (element.id === "life-size") this.acts.lifeSize();
     else if (element.id === "look-again") this.refresh();
     else if (element.id === "copy-look") this.copyLook(JSON.parse(dataset.copied));
     else if (element.id === "give-look") this.giveLook();
@@ -237,11 +240,6 @@ export class Drawer {
 
   changed(event) {
     const { dataset, value } = event.target;
-    if (event.target.id === "angle-words") {
-      kept.write("angle words", value);
-      this.refresh();
-      return;
-    }
     if (dataset.plot) {
       this.plot[dataset.plot] = value;
       this.refresh();

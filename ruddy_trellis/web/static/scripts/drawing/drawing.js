@@ -2,10 +2,11 @@
 //
 // A canvas, and not an element for each thing: with two hundred things moving at once, styling, laying out and
 // painting their elements held up the page several times as long as everything else in a drag together.
+import { cornersOf } from "./regions.js";
 import { covered, labelHalf, labelPlace, sizes, tagged, useClosed, useSizes, useUncovered, visible } from "./labels.js";
 import { outlineOf } from "./outlines.js";
 
-const FILLED = new Set(["polygon", "circle", "sector", "chord_region"]);
+const FILLED = new Set(["polygon", "circle", "sector", "chord_region", "region", "condition"]);
 const CATCH = 16; // pixels of width within which a line is under the pointer
 
 /** The drawing of one board. */
@@ -163,7 +164,9 @@ export class Drawing {
    *  else what is drawn on top. */
   under(x, y) {
     const labelled = this.labelUnder(x, y);
-    const found = [...this.order].reverse().filter((item) => item.id !== labelled && this.visible(item) && this.catches(item, x, y));
+    const found = [...this.order]
+      .reverse()
+      .filter((item) => item.id !== labelled && item.kind !== "chalk" && this.visible(item) && this.catches(item, x, y));
     const pegs = found.filter((item) => item.kind === "point").sort((a, b) => this.away(a, x, y) - this.away(b, x, y));
     const others = found.filter((item) => item.kind !== "point");
     return [...(labelled ? [labelled] : []), ...[...pegs, ...others].map((item) => item.id)];
@@ -220,7 +223,7 @@ export class Drawing {
   /** The same for the things for which `wanted` holds. */
   boundsOf(wanted) {
     const places = this.order
-      .filter((item) => wanted(item) && item.kind !== "line" && item.kind !== "ray")
+      .filter((item) => wanted(item) && !["line", "ray", "chalk"].includes(item.kind))
       .flatMap((item) => extremes(item.shape));
     if (!places.length) return null;
     const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
@@ -233,7 +236,7 @@ export class Drawing {
 
   /** Say in words what is on the board now. */
   tell() {
-    const seen = this.order.filter((item) => this.visible(item));
+    const seen = this.order.filter((item) => item.kind !== "chalk" && this.visible(item));
     this.seen.replaceChildren(
       ...seen.map((item) => {
         const line = document.createElement("li");
@@ -255,7 +258,8 @@ export class Drawing {
 }
 
 /** The board positions that say how far a shape reaches. */
-function extremes({ at, radius = 0, points = [], curves = [], parts, maps }) {
+function extremes({ at, radius = 0, points = [], curves = [], parts, maps, rings }) {
+  if (rings) return cornersOf({ rings });
   if (parts) return parts.flatMap((part) => extremes(part.shape).flatMap((place) => mapped(place, maps)));
   const places = [];
   for (const curve of curves) for (let i = 0; i < curve.length; i += 2) places.push([curve[i], curve[i + 1]]);

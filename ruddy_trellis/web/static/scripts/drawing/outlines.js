@@ -1,6 +1,7 @@
 // The outline of one item of the display list in pixels, as a path.
 
 import { sizes, wordsBox } from "./labels.js";
+import { ringsOf } from "./regions.js";
 
 const TURN = Math.PI / 180;
 
@@ -22,6 +23,7 @@ export function outlineOf({ shape, style, kind }, port) {
     return plate;
   }
   if (kind === "point") return peg(shape, style, port);
+  if ("rings" in shape) return ringsOf(shape, port);
   if ("arcs" in shape) return arcs(shape, port);
   if ("radius" in shape) return ring(port.px(shape.at[0]), port.py(shape.at[1]), shape.radius * port.zoom);
   if ("sweep" in shape) return arc(shape, port);

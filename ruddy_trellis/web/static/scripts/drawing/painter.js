@@ -17,6 +17,8 @@ import {
   wordsBox,
 } from "./labels.js";
 import { copiesOf, outlineOf, ring } from "./outlines.js";
+import { paintRegion } from "./regions.js";
+import { paintStroke } from "./strokes.js";
 import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
 
@@ -109,9 +111,12 @@ class Painter {
     for (const item of seen) if (item.kind === "number" && tagged(item)) this.paintLabel(item);
     for (const item of seen) if (isPeg(item)) this.paintItem(item);
     for (const item of seen) if (item.kind !== "number" && tagged(item)) this.paintLabel(item);
-    context.globalAlpha = 0.55;
-    for (const item of this.faint) if (item.shape) this.paintItem(item);
-    for (const item of this.faint) if (item.shape && item.kind === "number") this.paintLabel(item);
+    for (const item of this.faint) {
+      if (!item.shape) continue;
+      context.globalAlpha = item.style.firm ? 1 : 0.55;
+      this.paintItem(item);
+      if (item.kind === "number") this.paintLabel(item);
+    }
     context.globalAlpha = 1;
     if (this.scene.box) this.paintBox();
   }
@@ -182,6 +187,7 @@ class Painter {
     const { context } = this;
     const { style, kind } = item;
     if (kind === "words") return this.paintWords(item);
+    if (kind === "chalk") return paintStroke(context, this.port, item, this.pen(style.pen));
     if (kind === "mark" && covered(item)) return this.paintCover(item);
     if (this.replay?.id === item.id && paintDrawn(context, this.port, item, this.replay.progress, (look) => this.useLine(look))) return;
     const outline = this.outline(item);
@@ -190,6 +196,9 @@ class Painter {
     this.paintHalo(item, outline);
     if (item.shape.parts) {
       for (const copy of copiesOf(item.shape, this.port)) this.paintCopies(copy);
+    } else if (item.shape.rings) {
+      const colour = (name) => this.pen(name);
+      paintRegion(context, this.port, item, outline, colour, (look) => this.useLine(look));
     } else if (kind === "point") {
       context.lineWidth = 3;
       context.strokeStyle = this.paper;

@@ -37,6 +37,7 @@ export class Present {
     else if (["PageDown", "ArrowRight", "ArrowDown", "Enter"].includes(key)) this.acts.step(1);
     else if (["PageUp", "ArrowLeft", "ArrowUp"].includes(key)) this.acts.step(-1);
     else if (key === "l") this.dot.hidden = !this.dot.hidden;
+    else if (key === "c") document.getElementById("chalk").click();
     else if (key === "[" || key === "]") this.acts.board(key === "]" ? 1 : -1);
     else return false;
     return true;

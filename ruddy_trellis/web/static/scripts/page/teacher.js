@@ -127,7 +127,6 @@ line.on("considered", ({ lights, items }) => {
 });
 
 line.on("gathered", ({ ids }) => select(ids));
-line.on("ahead", ({ items }) => drawing.preview(items));
 line.on("show", (message) => {
   port.show(message.view);
   view.viewChanged();
@@ -283,6 +282,7 @@ const drawer = new Drawer(boardId, {
     pasting.showModal();
   },
   clearTrails: () => drawing.clearTrails(),
+  lifeSize: async () => (await import("./life_size.js")).lifeSize(view),
   step: (way) => replay.step(way),
   replay: () => (replay.playing ? replay.stop() : replay.play()),
   seeAll() {
@@ -416,3 +416,16 @@ document.addEventListener("keydown", (event) => {
 document.addEventListener("keyup", (event) => {
   if (event.key === " ") gestures.space = false;
 });
+
+// Chalk and instruments are fetched when they are first taken up; one of them is in the hand.
+const inHand = {};
+for (const [id, file, name] of [
+  ["chalk", "../board/chalk.js", "Chalk"],
+  ["instruments", "../laid/tray.js", "Tray"],
+])
+  document.getElementById(id).addEventListener("click", async () => {
+    inHand[id] ??= new (await import(file))[name](view);
+    const on = !inHand[id].on;
+    for (const other of Object.values(inHand)) if (other !== inHand[id] && other.on) other.turn(false);
+    inHand[id].turn(on);
+  });

@@ -1,0 +1,353 @@
+"""Conditions and regions: areas and girths against closed forms, membership, edges, what is told of them."""
+
+import math
+import unittest
+
+import numpy as np
+
+from ruddy_trellis.core import Refusal
+from ruddy_trellis.core.arithmetic import FLOATS
+from ruddy_trellis.core.formulas import arcs, conics
+from ruddy_trellis.core.hand import Alone
+from ruddy_trellis.core.regions.conditions import (
+    Condition,
+    Difference,
+    FromDisc,
+    FromPoint,
+    FromPolygon,
+    FromStraight,
+    InPolygon,
+    Seen,
+    Side,
+)
+from ruddy_trellis.core.regions.region import Region
+from ruddy_trellis.core.truth.where import place_told, region_told
+
+from .figures import figure
+
+_INF = math.inf
+_SIX = ((-6.0, -4.0), (6.0, -4.0), (8.0, 0.0), (6.0, 4.0), (-6.0, 4.0), (-8.0, 0.0))
+WITHIN = Condition(InPolygon(_SIX), 0.0, False, False)
+LINE = lambda x, y, dx, dy: FromStraight((x, y), (dx, dy), -_INF, _INF)
+
+
+def within(x, y, r, strict=False):
+    return Condition(FromPoint((x, y)), r, False, strict)
+
+
+def beyond(x, y, r, strict=True):
+    return Condition(FromPoint((x, y)), r, True, strict)
+
+
+class ClosedFormsTest(unittest.TestCase):
+    def check(self, region, area, perimeter=None):
+        self.assertAlmostEqual(region.area / area, 1, delta=1e-9)
+        if perimeter is not None:
+            self.assertAlmostEqual(region.perimeter / perimeter, 1, delta=1e-9)
+
+    def test_lens_of_two_circles(self):
+        half = math.acos(0.25)
+        self.check(Region((within(0, 0, 2), within(1, 0, 2)), "all"), 8 * half - 0.5 * math.sqrt(15), 8 * half)
+
+    def test_crescent_and_ring(self):
+        half = math.acos(0.25)
+        self.check(Region((within(0, 0, 2), beyond(1, 0, 2)), "all"), 4 * math.pi - 8 * half + 0.5 * math.sqrt(15))
+        ring = Region((within(0, 0, 3), beyond(0, 0, 2)), "all")
+        self.check(ring, 5 * math.pi, 10 * math.pi)
+        self.assertEqual(len(ring.rings), 2)
+
+    def test_stadium_whole_and_half(self):
+        self.check(Region((Condition(FromStraight((0, 0), (4, 0), 0, 1), 1.5, False, False),), "all"), 12 + 2.25 * math.pi, 8 + 3 * math.pi)
+        cut = Condition(Side((2, 0), (0, 1)), 0.0, True, True)
+        half = Region((Condition(FromStraight((0, 0), (1, 0), 0, _INF), 1.5, False, False), cut), "none")
+        self.assertTrue(half.is_endless)
+
+    def test_segment_of_a_circle_and_half_planes_in_a_polygon(self):
+        self.check(Region((within(0, 0, 2), Condition(Side((1, 0), (0, 1)), 0.0, True, True)), "all"), 4 * math.pi / 3 - math.sqrt(3))
+        nearer = Condition(Difference(FromPoint((0.0, 0.0)), FromPoint((2.0, 0.0))), 0.0, False, True)
+        self.check(Region((nearer,), "all", WITHIN), 64)
+        # Nearer to one of two lines that cross at right angles: half of a square about their crossing.
+        square = Condition(InPolygon(((-1.0, -1.0), (1.0, -1.0), (1.0, 1.0), (-1.0, 1.0))), 0.0, False, False)
+        for way in ((1, 0), (0.6, 0.8), (-0.8, 0.6)):
+            nearer = Condition(Difference(LINE(0, 0, *way), LINE(0, 0, -way[1], way[0])), 0.0, False, True)
+            self.check(Region((nearer,), "all", square), 2)
+        parallel = Condition(Difference(LINE(0, -1, 2, 0), LINE(0, 0.5, -1, 0)), 0.0, False, True)
+        self.check(Region((parallel,), "all", square), 2 * 0.75)
+
+    def test_parabola_and_line(self):
+        below = Condition(Side((0, 3), (1, 0)), 0.0, True, False)
+        bent = Condition(Difference(FromPoint((0.0, 1.0)), LINE(0, -1, 1, 0)), 0.0, False, True)
+        side = math.sqrt(12)
+        arch = side * math.sqrt(1 + side * side / 4) + 2 * math.asinh(side / 2)
+        self.check(Region((bent, below), "all"), 4 * side, arch + 2 * side)
+        other = Condition(Difference(FromPoint((0.0, 1.0)), LINE(0, -1, 1, 0)), 0.0, True, True)  # nearer to the line
+        self.check(Region((other, within(0, 0, 5)), "all"), 25 * math.pi - Region((bent, within(0, 0, 5)), "all").area)
+
+    def test_seen_at_an_angle(self):
+        for angle in (30, 60, 90, 120, 170):
+            radius, turn = 1 / math.sin(math.radians(angle)), math.tau - 2 * math.radians(angle)
+            region = Region((Condition(Seen((-1.0, 0.0), (1.0, 0.0)), 180 - angle, False, False),), "all")
+            self.check(region, radius**2 * (turn - math.sin(turn)), 2 * radius * turn)
+
+    def test_about_a_polygon_and_a_disc(self):
+        triangle = ((0.0, 0.0), (4.0, 0.0), (0.0, 3.0))
+        self.check(Region((Condition(FromPolygon(triangle), 1.0, False, False),), "all"), 6 + 12 + math.pi, 12 + 2 * math.pi)
+        self.check(Region((Condition(FromDisc((1.0, 1.0), 2.0), 1.0, False, False),), "all"), 9 * math.pi)
+
+    def test_any_and_none(self):
+        apart = (within(0, 0, 1), within(5, 0, 2))
+        self.check(Region(apart, "any"), 5 * math.pi, 6 * math.pi)
+        self.check(Region(apart, "none", WITHIN), Region((), "all", WITHIN).area - Region(apart, "any", WITHIN).area)
+
+    def test_coinciding_and_touching_edges(self):
+        self.check(Region((within(0, 0, 2), within(0, 0, 2)), "all"), 4 * math.pi)
+        self.assertTrue(Region((within(0, 0, 2), beyond(0, 0, 2)), "all").is_empty)
+        self.assertTrue(Region((within(0, 0, 1), within(2, 0, 1)), "all").is_empty)
+        self.check(Region((within(0, 0, 3), within(1, 0, 2)), "all"), 4 * math.pi)
+        self.check(Region((within(0, 0, 3), beyond(1, 0, 2)), "all"), 5 * math.pi)
+        self.check(Region((Condition(Side((0, -4), (1, 0)), 0.0, False, False),), "all", WITHIN), 112)
+
+    def test_endless_and_empty(self):
+        self.assertEqual(Region((beyond(0, 0, 3),), "all").area, _INF)
+        empty = Region((within(0, 0, 1), within(9, 0, 1)), "all")
+        self.assertEqual((empty.area, empty.perimeter, empty.is_empty, empty.inner), (0, 0, True, None))
+
+
+class MembershipTest(unittest.TestCase):
+    def test_ten_thousand_places_one_by_one(self):
+        """What is in it is what its outline encloses, and as much as its area says."""
+        chance = np.random.default_rng(3)
+        conditions = (
+            beyond(1, 1, 3),
+            within(-2, 0, 7),
+            Condition(Difference(LINE(-6, -4, 1, 0), LINE(-8, 0, 1, 2)), 0.0, False, True),
+            Condition(FromStraight((3, -2), (2, 1), 0, 1), 1.2, True, True),
+            Condition(FromPolygon(((-3.0, 2.0), (-2.0, 3.0), (-4.0, 3.0))), 0.7, True, False),
+        )
+        for how in ("all", "any", "none"):
+            region = Region(conditions, how, WITHIN)
+            xs, ys = chance.uniform(-8, 8, 10_000), chance.uniform(-4, 4, 10_000)
+            found = region.holds(xs, ys)
+            one_by_one = [self.plainly(conditions, how, x, y) for x, y in zip(xs, ys)]
+            self.assertEqual(found.tolist(), one_by_one)
+            self.assertAlmostEqual(found.mean() * 128, region.area, delta=4.5)
+            crossed = np.zeros(len(xs), dtype=bool)
+            for ring in region.rings:
+                corners = [place for piece in ring for place in piece.places[:-1]]
+                for (ax, ay), (bx, by) in zip(corners, corners[1:] + corners[:1]):
+                    if ay != by:
+                        crossed ^= ((ay > ys) != (by > ys)) & (xs < (bx - ax) * (ys - ay) / (by - ay) + ax)
+            self.assertLess(np.mean(crossed != found), 0.002, "but for places between a chord and its arc")
+
+    def plainly(self, conditions, how, x, y):
+        far = lambda ax, ay, bx, by: self.off(x, y, ax, ay, bx, by)
+        each = [
+            math.hypot(x - 1, y - 1) > 3,
+            math.hypot(x + 2, y) <= 7,
+            abs(y + 4) < abs(2 * (x + 8) - y) / math.sqrt(5),
+            far(3, -2, 5, -1) > 1.2,
+            not self.in_triangle(x, y) and min(far(-3, 2, -2, 3), far(-2, 3, -4, 3), far(-4, 3, -3, 2)) >= 0.7,
+        ]
+        inside = abs(y) <= 4 and abs(x) <= 8 - abs(y) / 2
+        return inside and {"all": all, "any": any, "none": lambda truths: not any(truths)}[how](each)
+
+    @staticmethod
+    def in_triangle(x, y):
+        return 2 <= y <= 3 and abs(x + 3) <= y - 2
+
+    @staticmethod
+    def off(x, y, ax, ay, bx, by):
+        share = ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / ((bx - ax) ** 2 + (by - ay) ** 2)
+        share = min(max(share, 0), 1)
+        return math.hypot(x - ax - share * (bx - ax), y - ay - share * (by - ay))
+
+    def test_which_pieces_count(self):
+        region = Region((within(0, 0, 2), beyond(1, 0, 2)), "all")
+        self.assertEqual({(piece.source, piece.counts) for piece in region.rings[0]}, {(0, True), (1, False)})
+        self.assertEqual({piece.counts for piece in Region((within(0, 0, 2),), "none", WITHIN).rings[1]}, {False})
+        self.assertTrue(bool(region.holds(-2, 0)))
+        self.assertFalse(bool(Region((beyond(0, 0, 2),), "all").holds(0, 2)))
+        self.assertTrue(bool(Region((beyond(0, 0, 2, strict=False),), "all").holds(0, 2)))
+
+
+_FIELD = (
+    "A = (0, 0)\nB = (6, 0)\nC = (6, 4)\nD = (0, 4)\nABCD is the polygon through A, B, C, D\nP = (3, 3)\n"
+    "j is the places more than 4 from B\nj_1 is the places nearer to CD than to AD\n"
+    "z is the region where all of j and j_1 hold within ABCD\n"
+)
+
+
+def places_on(kind, value):
+    """Some places on what was drawn."""
+    if kind in ("segment", "line", "ray"):
+        x, y, dx, dy, low, high = value
+        return [(x + share * dx, y + share * dy) for share in (max(low, -2), 0.3, min(high, 2))]
+    if kind == "conic":
+        return [conics.point_on_conic(FLOATS, value, angle) for angle in (80, 120, 200)]
+    cx, cy, square = value[:3]
+    start, turn = 0.0, 360.0
+    if kind == "arc":
+        start, turn = math.degrees(math.atan2(value[4] - cy, value[3] - cx)), arcs.sweep(FLOATS, value)
+    angles = [math.radians(start + share * turn) for share in (0.02, 0.3, 0.6, 0.98)]
+    return [(cx + math.sqrt(square) * math.cos(angle), cy + math.sqrt(square) * math.sin(angle)) for angle in angles]
+
+
+class SentencesTest(unittest.TestCase):
+    def test_said_in_many_ways(self):
+        f = figure(_FIELD + "k is the circle with centre A and radius 1\nd is a dial from 0 to 5 in steps of 0.1 at 2")
+        for text, sentence in (
+            ("more than 4 from B", "the places more than 4 from B"),
+            ("all points at least 2.5 from CD", "the places at least 2.5 from CD"),
+            ("within 3 of P", "the places at most 3 from P"),
+            ("closer than d to k", "the places less than d from k"),
+            ("at most d from ABCD", "the places at most d from ABCD"),
+            ("nearer to CB than to CD", "the places nearer to CB than to CD"),
+            ("closer to P than to AB", "the places nearer to P than to AB"),
+            ("inside ABCD", "the places inside ABCD"),
+            ("outside k", "the places outside k"),
+            ("on the same side of AC as B", "the places on the same side of AC as B"),
+            ("the other side of AC from B", "the places on the other side of AC from B"),
+            ("points from which AB is seen at more than 60°", "the places from which AB is seen at more than 60 degrees"),
+            ("the region where j and j_1 hold within ABCD", "the region where all of j and j_1 hold within ABCD"),
+            ("the edge of z", "the edge of z"),
+            ("is P in z?", "whether P is in z"),
+            ("the region where none of j and j_1 hold", "the region where none of j and j_1 hold"),
+            ("area of z", "the area of z"),
+        ):
+            with self.subTest(text):
+                name = f.say(text)
+                self.assertEqual(f.sentence(name).split(" is ", 1)[1], sentence)
+
+    def test_from_a_selection(self):
+        f = figure(_FIELD + "d is a dial from 0 to 5 in steps of 0.1 at 2\nk is the circle with centre P and radius 1")
+        alone = Alone(f.board)
+        for names, sentence in (
+            (("A", "B"), "the places nearer to A than to B"),
+            (("P", "d"), "the places at most d from P"),
+            (("k",), "the places inside k"),
+            (("j", "j_1"), "the region where all of j and j_1 hold"),
+            (("P", "z"), "whether P is in z"),
+            (("z",), "the area of z"),
+            (("j",), "the compass work of j"),
+        ):
+            (answer,) = alone.do(t="select", ids=[f.board.find(name) for name in names])
+            self.assertIn(sentence, [offer["sentence"] for offer in answer["offers"]])
+
+    def test_it_is_live_and_read(self):
+        f = figure(_FIELD + "S is the area of z\nv is whether P is in z\nu is the perimeter of z")
+        before = f.read("S")
+        self.assertEqual(f.read("v"), 1.0)
+        f.drag("B", 7, -1)
+        self.assertNotEqual(f.read("S"), before)
+        f.drag("P", 0.5, 2)
+        self.assertEqual(f.read("v"), 0.0)
+
+    def test_points_ride_on_the_edge_and_lines_cross_it(self):
+        f = figure(_FIELD + "l is the edge of z\nQ is a point on l at 0.3\np is the line y = 2\nX is the first intersection of p and l")
+        region = f.board.value(f.board.find("z"))
+        for name in ("Q", "X"):
+            x, y = f.board.value(f.board.find(name))
+            offs = [abs(float(one.margins(x, y))) for one in (*region.conditions, region.within)]
+            self.assertLess(min(offs), 1e-6)
+        f.drag("B", 7, 1)
+        self.assertIsNotNone(f.board.value(f.board.find("Q")))
+
+    def test_what_is_told(self):
+        f = figure(_FIELD)
+        z, point = f.board.find("z"), f.board.find("P")
+        self.assertEqual(
+            place_told(f.board, point, z),
+            "P is in z. Yes: more than 4 from B (it is 4.24 away); yes: nearer to CD than to AD (it is 1.00 and 3.00 away).",
+        )
+        f.drag("P", 5, 1)
+        self.assertIn("not in z. No: more than 4 from B (it is 1.41 away);", place_told(f.board, point, z))
+        f.drag("P", 9, 9)
+        self.assertIn("Outside ABCD", place_told(f.board, point, z))
+        f.say("j_2 is the places less than 2 from B")
+        f.say("z_1 is the region where all of j_1, j and j_2 hold")
+        self.assertEqual(
+            region_told(f.board, f.board.find("z_1")),
+            "It is empty: “more than 4 from B” and “less than 2 from B” clash; nowhere do both hold.",
+        )
+        f.say("z_2 is the region where all of j hold")
+        self.assertIn("for ever", region_told(f.board, f.board.find("z_2")))
+        f.say("S is the area of z_2")
+        self.assertIsNone(f.read("S"))
+
+    def test_what_cannot_be(self):
+        f = figure(_FIELD)
+        for text in (
+            "the places more than -1 from B",
+            "the places from which AB is seen at at least 200 degrees",
+            "the region where all of ABCD hold",
+            "the places inside AB",
+        ):
+            with self.subTest(text), self.assertRaises(Refusal):
+                f.say(text)
+        f.say("d is a dial from -2 to 5 in steps of 0.5 at 1")
+        f.say("j_2 is the places at most d from A")
+        f.say("z_1 is the region where all of j_2 hold")
+        f.drag("d", -1)
+        self.assertIsNone(f.board.value(f.board.find("z_1")), "a distance below zero has no places, and comes back")
+        f.drag("d", 2)
+        self.assertAlmostEqual(f.board.value(f.board.find("z_1")).area, 4 * math.pi)
+
+    def test_compass_work_draws_the_edge(self):
+        """What is drawn in the look of edges lies on the edge of the condition, whatever is dragged, and covers it."""
+        start = (
+            "A = (0, 0)\nB = (5, 1)\nC = (4, 5)\nD = (-1, 3)\np is the line through A and B\nq is the line through C and D\n"
+            "r is the ray from B to C\nk is the circle with centre C through D\nABCD is the polygon through A, B, C, D\n"
+            "d is a dial from 0.5 to 3 in steps of 0.1 at 1.4\ne is an angle dial from 10 to 170 in steps of 1 at 50\n"
+        )
+        for text in (
+            "at most 1.5 from A", "more than d from AB", "less than d from p", "at least 1 from r", "at most d from k",
+            "at most 0.7 from ABCD",
+            "nearer to A than to C", "nearer to AB than to AD", "nearer to p than to q", "nearer to C than to p",
+            "points from which AB is seen at at least 70", "points from which AB is seen at more than e",
+            "points from which AB is seen at less than 120",
+        ):  # fmt: skip
+            f = figure(start)
+            f.say(f"j is {text}" if text[0] != "p" else text)
+            j = next(step.id for step in f.board.steps if step.makes == "condition")
+            count = len(f.board)
+            f.say(f"the compass work of {f.board.name(j)}")
+            edges = [step.id for step in f.board.steps[count:] if step.look.pen == "plum"]
+            for move in (None, ("B", 4, 2), ("A", -1, 0.5)):
+                if move:
+                    f.drag(*move)
+                with self.subTest(text, move=move):
+                    self.assertTrue(edges)
+                    self.on_edge(f.board, j, edges)
+
+    def on_edge(self, board, j, edges):
+        condition, drawn = board.value(j), []
+        for id in edges:
+            kind, value = board.kind_of(id), board.value(id)
+            self.assertIsNotNone(value, board.name(id))
+            drawn += places_on(kind, value)
+        xs, ys = np.array(drawn).T
+        self.assertLess(np.abs(condition.margins(xs, ys)).max(), 1e-6)
+
+    def test_no_compass_work_for_what_is_drawn_already(self):
+        f = figure(_FIELD + "j_2 is the places inside ABCD")
+        count = len(f.board)
+        with self.assertRaises(Refusal):
+            f.say("the compass work of j_2")
+        self.assertEqual(len(f.board), count)
+
+    def test_many_conditions(self):
+        f = figure("A = (0, 0)")
+        for number in range(60):
+            f.say(f"B{number} = ({number / 10}, {number / 7})")
+            f.say(f"j{number} is the places at most {20 + number} from B{number}")
+        names = ", ".join(f"j{number}" for number in range(60))
+        f.say(f"z is the region where all of {names} hold")
+        self.assertGreater(f.board.value(f.board.find("z")).area, 0)
+        f.say("j is the places at most 3 from A")
+        with self.assertRaises(Refusal) as refused:
+            f.say(f"z_1 is the region where all of {names}, j hold")
+        self.assertIn("at most 60", refused.exception.sentence)
+
+
+if __name__ == "__main__":
+    unittest.main()
