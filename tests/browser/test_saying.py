@@ -48,6 +48,23 @@ class SayingTest(BrowserTest):
         self.assertIn("there already", b.toast())
         self.assertEqual(len(b.board), 4)
 
+    def test_ways_that_come_late_do_not_open_over_the_shelf(self):
+        """The ways on from an empty field are asked for when it is entered; a sentence may have been said before they come."""
+        b, page = self.b, self.page
+        page.evaluate("""() => {
+            const typed = document.getElementById("typed");
+            typed.focus();
+            typed.value = "A = (0, 0)";
+            document.getElementById("typing").requestSubmit();
+        }""")
+        b.settle()
+        self.assertEqual(len(b.board), 1)
+        expect(page.locator("#ways")).to_be_hidden()
+        page.click("#tidy")
+        b.settle()
+        page.press("#typed", "m")
+        expect(page.locator("#ways li").first).to_be_visible()
+
     def test_sentences_typed_without_waiting_and_one_to_be_put_right(self):
         b = self.b
         self.page.focus("#typed")

@@ -38,9 +38,9 @@ export class SentenceBar {
     });
     this.typed.addEventListener("input", () => {
       this.typed.classList.remove("wrong");
-      this.acts.complete(this.typed.value);
+      this.complete();
     });
-    this.typed.addEventListener("focus", () => this.acts.complete(this.typed.value));
+    this.typed.addEventListener("focus", () => this.complete());
     this.typed.addEventListener("blur", () => setTimeout(() => this.showWays([]), 150));
     this.typed.addEventListener("keydown", (event) => this.key(event));
   }
@@ -177,8 +177,15 @@ export class SentenceBar {
     this.clear();
   }
 
+  /** Ask how what is typed may go on. */
+  complete() {
+    this.asked = true;
+    this.acts.complete(this.typed.value);
+  }
+
   clear() {
     this.typed.value = "";
+    this.asked = false; // ways that were asked for before and come now would open over an empty field
     this.typed.classList.remove("wrong");
     this.near = null;
     this.showWays([]);
@@ -260,7 +267,7 @@ export class SentenceBar {
   }
 
   completions({ for: text, ways }) {
-    if (text === this.typed.value && document.activeElement === this.typed) this.showWays(ways);
+    if (this.asked && text === this.typed.value && document.activeElement === this.typed) this.showWays(ways);
   }
 
   choose(number) {
@@ -274,7 +281,7 @@ export class SentenceBar {
   take(number) {
     this.typed.value = this.list[number].text;
     this.typed.focus();
-    this.acts.complete(this.typed.value);
+    this.complete();
     this.choose(-1);
   }
 
