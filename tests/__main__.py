@@ -13,7 +13,7 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 ROOT = Path(__file__).parent.parent
-FOLDERS = ("core", "store", "web", "browser")
+FOLDERS = ("core", "drawings", "store", "web", "browser")
 
 
 _SECONDS = re.compile(r"^\d+ seconds$")

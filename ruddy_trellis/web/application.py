@@ -17,7 +17,7 @@ from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
 from ..store import Database, Lessons, Teachers
 from .access_log import AccessLog
-from .lessons import angles, help, pages, panels, recipes, sharing, students
+from .lessons import angles, bringing_in, help, out, pages, panels, recipes, sharing, students
 from .live import lines as live
 from .live.live_boards import LiveBoards
 from .live.verdicts import WORKERS
@@ -27,7 +27,7 @@ from .people.passwords import NO_PASSWORD, Attempts, hashed_password, is_passwor
 from .people.who import SignInNeeded, identify, visitor
 from .rendering import page, templates
 from .security import Guard
-from .worker import WORKER
+from .worker import WORKER, WRITER
 
 #: Every page knows the teacher who is signed in.
 templates.context_processors.append(lambda request: {"teacher": visitor(request)})
@@ -52,8 +52,7 @@ async def _lifespan(application):
     yield
     # Stopped in order: what stands in the write-ahead file is brought into the file itself.
     application.state.database.close()
-    WORKER.close()
-    for worker in WORKERS:
+    for worker in (WORKER, WRITER, *WORKERS):
         worker.close()
 
 
@@ -82,7 +81,7 @@ def create_application(data_path, options=Options()):
         load_demo(state.lessons, state.teachers)
     else:
         shut_demo(state.teachers)
-    for part in (accounts, angles, help, pages, panels, recipes, live, sharing, students):
+    for part in (accounts, angles, bringing_in, help, out, pages, panels, recipes, live, sharing, students):
         application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     # The level is a low one: a page of 2,000 steps is packed on the loop that answers everyone.

@@ -11,7 +11,8 @@ from ..core.display.palette import COVER, GROUNDS, PENS, SIZES
 from ..core.display.text import shown_name, value_text
 from ..core.language.printing import noun, sentence, why_absent
 from ..core.refusal import Refusal
-from ..drawings.svg import DASHES, svg
+from ..drawings.svg import svg
+from ..drawings.things import DASHES
 from .shelf import icon
 
 templates = Jinja2Templates(Path(__file__).parent / "templates")

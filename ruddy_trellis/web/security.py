@@ -6,7 +6,7 @@ from starlette.responses import PlainTextResponse
 
 _LOG = logging.getLogger(__name__)
 _POLICY = (
-    "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+    "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; "
     "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors {}"
 )
 _HEADERS = [(b"x-content-type-options", b"nosniff"), (b"referrer-policy", b"same-origin")]

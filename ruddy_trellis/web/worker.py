@@ -17,12 +17,19 @@ from ..core.refusal import Refusal
 PATIENCE, MEMORY = 30, 3_000_000_000
 #: How many pieces of work wait at most.
 _WAITING = 12
+_BUSY = "Many large files are being read just now. Try again in a minute; nothing was changed."
+_SLOW = "That takes longer than {} seconds to read. Split it into smaller parts."
 
 
 class Worker:
     """Runs functions of the core in another process, one after another. It is started when it is first needed."""
 
-    def __init__(self):
+    def __init__(self, busy=_BUSY, slow=_SLOW):
+        """
+        Args:
+            busy: what is said where too many wait already; slow: where something takes longer than so many seconds.
+        """
+        self._busy, self._slow = busy, slow
         self._pool = None
         self._lock = threading.Lock()
         self._waiting = 0
@@ -35,16 +42,16 @@ class Worker:
         """
         with self._lock:
             if self._waiting >= _WAITING:
-                raise Refusal("Many large files are being read just now. Try again in a minute; nothing was changed.")
+                raise Refusal(self._busy)
             self._waiting += 1
             if self._pool is None:
                 self._pool = ProcessPool(1, max_tasks=100, initializer=_settle, context=multiprocessing.get_context("spawn"))
         try:
             return await asyncio.wrap_future(self._pool.schedule(function, args=arguments, timeout=patience))
         except (TimeoutError, CancelledError):
-            raise Refusal(f"That takes longer than {patience} seconds to read. Split it into smaller parts.") from None
+            raise Refusal(self._slow.format(patience)) from None
         except (ProcessExpired, MemoryError):
-            raise Refusal("That is too much to read at once. Split it into smaller parts.") from None
+            raise Refusal("That is too much at once. Split it into smaller parts.") from None
         finally:
             with self._lock:
                 self._waiting -= 1
@@ -64,5 +71,8 @@ def _settle():
     resource.setrlimit(resource.RLIMIT_AS, (MEMORY, MEMORY))
 
 
+#: One for what comes in, one for what goes out.
 WORKER = Worker()
-atexit.register(WORKER.close)
+WRITER = Worker("Many files are being written just now. Try again in a minute.", "That takes longer than {} seconds to write.")
+for _worker in (WORKER, WRITER):
+    atexit.register(_worker.close)

@@ -13,7 +13,7 @@ ROOMS = (
     "core/refusal", "core/limits", "core/kinds", "core/seen",
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/truth", "core/hand", "core/lesson", "core/figure", "core",
-    "drawings", "store", "class_site", "demo", "web/security", "web/options", "web/access_log",
+    "drawings", "incoming", "store", "class_site", "demo", "web/security", "web/options", "web/access_log",
     "web/worker", "web/shelf", "web/rendering", "web/people", "web/live", "web/lessons",
     "web/application",
     "commands", "__main__",
@@ -23,6 +23,7 @@ FORBIDDEN = {
     "core": {"fastapi", "starlette", "sqlmodel", "sqlalchemy", "jinja2", "markupsafe", "html"},
     "store": {"fastapi", "starlette", "jinja2"},
     "drawings": {"fastapi", "sqlmodel"},
+    "incoming": {"fastapi", "sqlmodel"},
 }
 #: Rooms that are above others but have no business with them.
 APART = {"store": "core", "class_site": "core"}

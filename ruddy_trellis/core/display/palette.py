@@ -40,6 +40,11 @@ PENS = {
     "slate": ("#5A6472", "#AEB8C6"),
 }
 
+#: How a pen is told from the others in black ink: lengths drawn and left out, in multiples of the line's width.
+INK_DASHES: dict[str, tuple[float, ...]] = {
+    "ink": (), "ruddy": (9, 3), "leaf": (9, 3, 1.2, 3), "straw": (2, 2), "sky": (5, 2.5), "plum": (12, 3, 3, 3), "slate": (3.5, 1.5),
+}  # fmt: skip
+
 #: What lies on a value, a mark or words until they are predicted; what lies under the pointer is lit with it as well.
 COVER = "#E3B04B"
 #: The colour of a light and of a dark board.

@@ -15,10 +15,12 @@ from ...core.lesson.arriving import arrived_lesson
 from ...core.lesson.file import board_to_text, lesson_schema, lesson_to_json
 from ...core.lesson.recipes import steps_of
 from ...core.refusal import Refusal
+from ...incoming.reading import kind_of
 from ..people.who import own_lesson, signed_in, visitor
 from ..rendering import content_of, drawing_look, file_name, page
 from ..shelf import shelf
 from ..worker import WORKER
+from .bringing_in import arrived_drawing, title_of
 from .panels import working_rows
 
 router = APIRouter()
@@ -92,13 +94,20 @@ def new_lesson(request: Request, title: Annotated[str, Form(max_length=limits.TI
 
 @router.post("/lessons/read")
 async def read_lesson(request: Request, file: UploadFile):
-    """Make a lesson from a file of the open format."""
+    """Make a lesson from a file: of the open format, or of points, a drawing or a working, which becomes a board of its own."""
     teacher = signed_in(request)
     try:
         await run_in_threadpool(check_room, request, teacher.id)
         content = await content_of(file)
         arriving = WORKER.do if len(content) > _SMALL_FILE else run_in_threadpool
-        title, documents = await arriving(arrived_lesson, content)
+        kind = "lesson" if (file.filename or "").lower().endswith(".json") else kind_of(file.filename or "", content)
+        if kind == "lesson":
+            title, documents = await arriving(arrived_lesson, content)
+        elif kind == "picture":
+            raise Refusal("A picture goes on a board: open a lesson, then drop it there.")
+        else:
+            title = title_of(file)
+            documents = [await WORKER.do(arrived_drawing, kind, content, title)]
     except Refusal as refusal:
         return await run_in_threadpool(lesson_list_page, request, problem=refusal.sentence, status=422)
     lesson = await run_in_threadpool(request.app.state.lessons.create, teacher.id, title, documents)

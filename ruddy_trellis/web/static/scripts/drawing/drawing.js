@@ -83,6 +83,14 @@ export class Drawing {
     this.paint({ clearTrails: true });
   }
 
+  /** The trails that are on the board now, as strokes in board units. */
+  trails() {
+    return new Promise((told) => {
+      this.painter.addEventListener("message", ({ data }) => told(data.trails), { once: true });
+      this.painter.postMessage({ tellTrails: true });
+    });
+  }
+
   /** Hide things for now: behind closed reveals, or of steps yet to come. */
   close(ids) {
     useClosed(ids);

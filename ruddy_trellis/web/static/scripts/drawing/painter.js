@@ -345,6 +345,7 @@ class Painter {
 
 let painter;
 self.onmessage = ({ data }) => {
-  if (data.canvas) painter = new Painter(data);
+  if (data.tellTrails) self.postMessage({ trails: painter.trails.told() });
+  else if (data.canvas) painter = new Painter(data);
   else painter.take(data);
 };

@@ -2,6 +2,7 @@
 import { outlineOf } from "./outlines.js";
 
 const MOST = 900;
+const MOST_NUMBERS = 4000; // in what is told of trails
 const APART = 2.5; // pixels between two places that a trail keeps
 
 export class Trails {
@@ -20,6 +21,20 @@ export class Trails {
     this.left.set(item.id, Object.assign(trail, { style: item.style, kind: item.kind, seconds: item.style.trail }));
     trail.places.push({ shape: item.shape, time: performance.now() });
     if (trail.places.length > MOST) trail.places.shift();
+  }
+
+  /** What is left now, as strokes in board units: the pen, the width, the places. The last of it, where it is much. */
+  told() {
+    const strokes = [];
+    for (const { places, style, kind } of this.left.values()) {
+      const flat = (shape) => shape.points ?? (shape.radius ? roundPlaces(shape) : shape.at);
+      const runs = kind === "point" ? [places.flatMap(({ shape }) => shape.at)] : places.map(({ shape }) => flat(shape));
+      for (const run of runs)
+        if (run.length > 3)
+          strokes.push({ pen: style.pen, width: kind === "point" ? 3 : 1, points: run.map((part) => Number(part.toFixed(4))) });
+    }
+    let room = MOST_NUMBERS;
+    return strokes.reverse().filter(({ points }) => (room -= points.length) >= 0);
   }
 
   /** Paint all trails. Returns whether one is still fading. */
@@ -63,4 +78,13 @@ export class Trails {
     }
     context.setLineDash([]);
   }
+}
+
+/** Places round a circle. */
+function roundPlaces({ at, radius }) {
+  const turn = (number) => (number * Math.PI) / 24;
+  return Array.from({ length: 49 }, (_, number) => [
+    at[0] + radius * Math.cos(turn(number)),
+    at[1] + radius * Math.sin(turn(number)),
+  ]).flat();
 }

@@ -358,6 +358,13 @@ document.getElementById("share").addEventListener("click", async () => {
   const { openSharing } = await import("./sharing.js"); // fetched when it is first asked for
   openSharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } }));
 });
+for (const kind of ["dragover", "drop"])
+  document.addEventListener(kind, async (event) => {
+    if (!event.dataTransfer?.types.includes("Files")) return;
+    event.preventDefault();
+    if (kind === "drop") (await import("./in.js")).openIn(edit, event.dataTransfer.files[0]);
+  });
+document.getElementById("files").addEventListener("click", async () => (await import("./out.js")).openOut(view, edit));
 boardActs((title) => edit({ kind: "arrange", title }));
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {

@@ -1,0 +1,179 @@
+"""What goes out of a lesson: pictures, pages, drawings, films, tables."""
+
+from collections.abc import AsyncIterator
+
+import orjson
+from fastapi import APIRouter, HTTPException, Request
+from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import Response, StreamingResponse
+from pydantic import BaseModel, ConfigDict, ValidationError
+
+from ...core.kinds import MOTION
+from ...core.lesson.file import board_to_text, lesson_to_json
+from ...core.refusal import Refusal
+from ...drawings.boards import centimetres
+from ...drawings.exporting import (
+    KINDS,
+    board_files,
+    exported,
+    exported_lesson,
+    film_count,
+    film_joined,
+    film_part,
+    zipped,
+)
+from ...drawings.sheets import PAPERS
+from ...drawings.wanted import Film, Wanted
+from ..people.who import live_board, own_lesson
+from ..rendering import file_name, page
+from ..worker import WRITER
+
+router = APIRouter()
+#: As what a board can go out, in groups.
+GROUPS = (
+    ("On paper", (("pdf", "pages, in lines (PDF)"), ("print", "a handout to print…"))),
+    (
+        "As a picture",
+        (
+            ("png", "picture in dots (PNG)"),
+            ("svg", "picture in lines (SVG)"),
+            ("gif", "moving picture (GIF)"),
+            ("apng", "moving picture, all colours (APNG)"),
+        ),
+    ),
+    (
+        "For other programs",
+        (
+            ("tex", "LaTeX (TikZ)"),
+            ("dxf", "drawing for cutters (DXF)"),
+            ("csv", "readings as a table (CSV)"),
+            ("txt", "the working as text"),
+        ),
+    ),
+    ("The lesson", (("json", "lesson file of this program"), ("zip", "everything, with a page about it (ZIP)"))),
+)
+#: What can be on it: the name of the choice, its words, and with which kinds there is one.
+_DRAWN = "pdf png svg tex gif apng"
+WITH = (
+    ("grid", "grid", _DRAWN),
+    ("names", "names", f"{_DRAWN} dxf"),
+    ("readings", "readings", _DRAWN),
+    ("chalk", "chalk", f"{_DRAWN} dxf"),
+    ("trails", "trails", "pdf png svg tex"),
+    ("outlines", "letters as outlines", "svg"),
+)
+#: So many pictures of a film are drawn at once.
+_AT_ONCE = 10
+
+
+class Asked(BaseModel):
+    """What the browser asks for: what is wanted, and of a film, which."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    wanted: Wanted = Wanted()
+    film: Film = Film()
+
+
+async def _asked(request: Request) -> Asked:
+    """What is asked for. Raises Refusal where it is not to be understood."""
+    try:
+        return Asked.model_validate_json(await request.body())
+    except ValidationError as error:
+        first = error.errors()[0]
+        where = ".".join(map(str, first["loc"])) or "all of it"
+        raise Refusal(f"What is wanted cannot be read: {where}: {first['msg']}.") from None
+
+
+@router.get("/boards/{board_id}/panels/out")
+def out_panel(request: Request, board_id: int):
+    """What can go out, and how."""
+    live = live_board(request, board_id)
+    board, many = live.board, len(request.app.state.lessons.boards(live.lesson_id)) > 1
+    motions = [step for step in board.steps if step.makes == MOTION]
+    scale = f"{1 / centimetres(board.settings):.6g} {board.settings.unit or 'units'} of the board"
+    return page(
+        request, "panels/out.html", board=board, motions=motions, papers=PAPERS, scale=scale, groups=GROUPS, choices=WITH, many=many
+    )
+
+
+@router.post("/boards/{board_id}/out/{kind}")
+async def out(request: Request, board_id: int, kind: str):
+    """A board as a file: of the kinds of ``KINDS``; ``preview`` is a picture for the dialog."""
+    asked = await _asked(request)
+    live = await run_in_threadpool(live_board, request, board_id)
+    document, title = board_to_text(live.board), live.board.settings.title
+    if kind in ("gif", "apng"):
+        return _streamed(_filmed(kind, document, asked))
+    if kind == "preview":
+        wanted = asked.wanted.model_copy(update={"outlines": True})
+        return Response(await WRITER.do(exported, "svg", document, wanted), media_type=KINDS["svg"])
+    if kind not in KINDS:
+        raise HTTPException(404)
+    return _file(await WRITER.do(exported, kind, document, asked.wanted), title, kind)
+
+
+def _file(content: bytes, title: str, kind: str) -> Response:
+    headers = {"content-disposition": f'attachment; filename="{file_name(title)}.{kind}"'}
+    return Response(content, media_type=KINDS[kind], headers=headers)
+
+
+def _boards(request: Request, slug: str):
+    """A lesson, and its boards as they are now."""
+    lesson = own_lesson(request, slug)
+    return lesson, [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
+
+
+@router.post("/lessons/{slug}/out/pdf")
+async def out_lesson(request: Request, slug: str):
+    """All boards of a lesson as one document."""
+    asked = await _asked(request)
+    lesson, boards = await run_in_threadpool(_boards, request, slug)
+    content = await WRITER.do(exported_lesson, [board_to_text(board) for board in boards], asked.wanted, lesson.title)
+    return _file(content, lesson.title, "pdf")
+
+
+@router.post("/lessons/{slug}/out/zip")
+async def out_zip(request: Request, slug: str):
+    """A lesson with everything, and a plain page about it."""
+    lesson, boards = await run_in_threadpool(_boards, request, slug)
+    content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
+    return _streamed(_zipped(lesson.title, content, [(board.settings.title, board_to_text(board)) for board in boards]))
+
+
+async def _zipped(title, lesson, boards) -> AsyncIterator[bytes]:
+    done = []
+    for number, (name, document) in enumerate(boards):
+        yield b"%d %d\n" % (number, len(boards))
+        done.append((name, await WRITER.do(board_files, document)))
+    yield _whole(await WRITER.do(zipped, title, lesson, done))
+
+
+async def _filmed(kind: str, document: str, asked: Asked) -> AsyncIterator[bytes]:
+    count = await WRITER.do(film_count, document, asked.film)
+    pictures: list[bytes] = []
+    while len(pictures) < count:
+        yield b"%d %d\n" % (len(pictures), count)
+        some = min(_AT_ONCE, count - len(pictures))
+        pictures += await WRITER.do(film_part, document, asked.wanted, asked.film, len(pictures), some)
+    yield b"%d %d\n" % (count, count)
+    yield _whole(await WRITER.do(film_joined, pictures, asked.film, kind))
+
+
+def _whole(content: bytes) -> bytes:
+    return b"file %d\n%b" % (len(content), content)
+
+
+def _streamed(work: AsyncIterator[bytes]) -> StreamingResponse:
+    """Long work as it goes on: a line "done all" again and again, then "file" with its size, and the file. Where it is refused, a
+    line "no" with the sentence. Whoever closes the line stops the work."""
+
+    async def told():
+        try:
+            async for piece in work:
+                yield piece
+        except Refusal as refusal:
+            yield f"no {refusal.sentence}\n".encode()
+
+    # What is said to be in no other form is not packed, which would hold back the lines.
+    return StreamingResponse(told(), media_type="application/octet-stream", headers={"content-encoding": "identity"})

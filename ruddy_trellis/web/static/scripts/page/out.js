@@ -1,0 +1,283 @@
+// The dialog for what goes out: its picture shows what will be there; what is long says how far it is and can be stopped.
+import { hear } from "./hear.js";
+import { kept } from "./kept.js";
+import { toast } from "./toast.js";
+
+const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("taking-out"));
+const panel = document.getElementById("out-panel");
+const STREAMED = new Set(["gif", "apng", "zip"]);
+/** What cannot be seen in the picture of the dialog. */
+const UNSEEN = new Set(["csv", "txt", "json", "zip", "print"]);
+let dialogOf = null;
+
+/**
+ * Open the dialog.
+ * @param {import("../board/board_view.js").BoardView} view
+ * @param {(change: object) => void} edit
+ */
+export async function openOut(view, edit) {
+  await window.htmx.ajax("GET", `/boards/${panel.dataset.board}/panels/out`, { target: "#out-panel", swap: "innerHTML" });
+  if (!dialogOf) dialog.addEventListener("click", (event) => event.target === dialog && dialog.close());
+  if (!dialog.open) dialog.showModal();
+  dialogOf = new Out(view);
+  document.getElementById("out-in").addEventListener("click", async () => {
+    dialog.close();
+    (await import("./in.js")).openIn(edit);
+  });
+}
+
+class Out {
+  constructor(view) {
+    this.view = view;
+    this.form = /** @type {HTMLFormElement} */ (document.getElementById("out-form"));
+    this.told = document.getElementById("out-told");
+    this.box = document.getElementById("out-box");
+    this.frame = null;
+    this.seen = view.port.view();
+    this.recall();
+    panel.querySelector(".close-out").addEventListener("click", () => dialog.close());
+    this.form.addEventListener("change", () => this.changed());
+    this.form.addEventListener("input", (event) => event.target.type === "number" && this.soon());
+    this.form.addEventListener("submit", (event) => {
+      event.preventDefault();
+      this.save();
+    });
+    document.getElementById("out-copy").addEventListener("click", () => this.copy());
+    document.getElementById("out-stop").addEventListener("click", () => this.stop?.abort());
+    this.framing(document.getElementById("out-frame"));
+    dialog.addEventListener("close", () => this.stop?.abort(), { once: true });
+    this.changed();
+  }
+
+  get kind() {
+    return this.form.elements.kind.value;
+  }
+
+  /** What was chosen the last time. */
+  recall() {
+    const chosen = JSON.parse(kept.read("out") ?? "{}");
+    for (const field of this.form.elements) {
+      if (!(field.name in chosen) || field.name === "motion") continue;
+      if (field.type === "radio") field.checked = field.value === chosen[field.name];
+      else if (field.type === "checkbox") field.checked = chosen[field.name];
+      else if (field.tagName !== "SELECT" || [...field.options].some(({ value }) => value === chosen[field.name]))
+        field.value = chosen[field.name];
+    }
+  }
+
+  keep() {
+    const chosen = {};
+    for (const { name, type, value, checked } of this.form.elements)
+      if (name && (type !== "radio" || checked)) chosen[name] = type === "checkbox" ? checked : value;
+    kept.write("out", JSON.stringify(chosen));
+  }
+
+  changed() {
+    for (const part of this.form.querySelectorAll("[data-for]")) part.hidden = !part.dataset.for.split(" ").includes(this.kind);
+    document.getElementById("out-save").textContent = this.kind === "print" ? "Go to the handout" : "Save";
+    this.keep();
+    this.look();
+  }
+
+  soon() {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => this.changed(), 400);
+  }
+
+  /** What the server is asked for. */
+  async asked() {
+    const { elements } = this.form;
+    const { view, kind } = this;
+    const is = (name) => elements[name].checked;
+    const number = (name) => Number(elements[name].value) || undefined;
+    const film = kind === "gif" || kind === "apng";
+    const wanted = {
+      part: elements.part.value,
+      view: this.seen,
+      wide: view.port.width,
+      frame: this.frame,
+      size: film ? "pixels" : elements.size.value,
+      pixels: film ? number("wide") : number("pixels"),
+      paper: elements.paper.value,
+      landscape: is("landscape"),
+      ground: elements.ground.value,
+      closed: [...new Set([...view.reveals.hidden(), ...(view.hooks.hidden?.() ?? [])])],
+      lifted: [...view.drawing.uncovered],
+      trails: is("trails") && !film && kind !== "dxf" ? await view.drawing.trails() : [],
+    };
+    for (const name of ["ink_only", "grid", "names", "readings", "chalk", "outlines"]) wanted[name] = is(name);
+    if (!film) return { wanted };
+    const about = Object.fromEntries(["rate", "speed", "seconds"].map((name) => [name, number(name)]));
+    return { wanted, film: { ...about, motion: elements.motion.value, loops: Number(elements.loops.value) } };
+  }
+
+  async post(address, body, signal) {
+    const answer = await fetch(address, {
+      method: "POST",
+      body: JSON.stringify(body),
+      signal,
+      headers: { "content-type": "application/json" },
+    });
+    if (answer.ok) return answer;
+    throw new Error(answer.status === 422 ? await answer.text() : "That could not be done. Try again.");
+  }
+
+  /** Show what will go out. */
+  async look() {
+    const image = document.getElementById("out-preview");
+    document.getElementById("out-frame").hidden = UNSEEN.has(this.kind);
+    if (UNSEEN.has(this.kind)) return this.tell("");
+    const number = (this.looks = (this.looks ?? 0) + 1);
+    try {
+      const asked = await this.asked();
+      const framing = asked.wanted.part === "frame";
+      // While a frame is chosen, all that is seen is there to drag it over.
+      const answer = await this.post(this.out("preview"), { wanted: { ...asked.wanted, part: framing ? "view" : asked.wanted.part } });
+      const drawn = await answer.blob();
+      if (number !== this.looks) return;
+      URL.revokeObjectURL(image.src);
+      image.src = URL.createObjectURL(drawn);
+      this.showFrame(framing);
+      this.tell(framing && !this.frame ? "Drag a frame over the picture." : "");
+    } catch (error) {
+      this.tell(error.message);
+    }
+  }
+
+  out(kind) {
+    return kind === "zip" || (kind === "pdf" && this.form.elements.every?.checked)
+      ? `/lessons/${panel.dataset.lesson}/out/${kind}`
+      : `/boards/${panel.dataset.board}/out/${kind}`;
+  }
+
+  tell(words) {
+    this.told.textContent = words;
+  }
+
+  /** A frame is dragged over the picture. */
+  framing(place) {
+    let from = null;
+    const at = (event) => {
+      const { left, top, width, height } = document.getElementById("out-preview").getBoundingClientRect();
+      const inside = (share) => Math.min(Math.max(share, 0), 1);
+      const [x, y] = [inside((event.clientX - left) / width), inside((event.clientY - top) / height)];
+      const [west, south, east, north] = this.seen;
+      return [west + x * (east - west), north - y * (north - south)];
+    };
+    place.addEventListener("pointerdown", (event) => {
+      if (this.form.elements.part.value !== "frame") return;
+      event.preventDefault();
+      place.setPointerCapture(event.pointerId);
+      from = at(event);
+    });
+    place.addEventListener("pointermove", (event) => {
+      if (!from) return;
+      const to = at(event);
+      this.frame = [Math.min(from[0], to[0]), Math.min(from[1], to[1]), Math.max(from[0], to[0]), Math.max(from[1], to[1])];
+      this.showFrame(true);
+    });
+    place.addEventListener("lostpointercapture", () => {
+      from = null;
+      this.tell("");
+    });
+  }
+
+  showFrame(on) {
+    this.box.hidden = !on || !this.frame;
+    if (this.box.hidden) return;
+    const [west, south, east, north] = this.seen;
+    const [left, low, right, high] = this.frame;
+    const part = (value, whole) => `${(100 * value) / whole}%`;
+    Object.assign(this.box.style, {
+      left: part(left - west, east - west),
+      top: part(north - high, north - south),
+      width: part(right - left, east - west),
+      height: part(high - low, north - south),
+    });
+  }
+
+  async save() {
+    const { kind } = this;
+    if (kind === "print") return void window.open(`/boards/${panel.dataset.board}/handout`, "_blank");
+    if (kind === "json") return void (location.href = `/lessons/${panel.dataset.lesson}/lesson.json`);
+    await this.working(async (signal) => {
+      const answer = await this.post(this.out(kind), await this.asked(), signal);
+      const name = `${document.getElementById("title").value.replace(/[^\w]+/g, "-") || "lesson"}.${kind === "apng" ? "png" : kind}`;
+      const content = STREAMED.has(kind) ? await this.followed(answer) : await answer.blob();
+      const link = document.createElement("a");
+      link.href = URL.createObjectURL(content);
+      link.download = name;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+      return `Saved as ${name}.`;
+    });
+  }
+
+  copy() {
+    return this.working(async (signal) => {
+      const answer = await this.post(this.out("png"), await this.asked(), signal);
+      await navigator.clipboard.write([new ClipboardItem({ "image/png": await answer.blob() })]);
+      return "Copied: put it into a page or a slide.";
+    });
+  }
+
+  /** Do long work: it can be stopped, and what came of it is told. */
+  async working(work) {
+    this.stop?.abort();
+    const stop = (this.stop = new AbortController());
+    const [button, bar] = [document.getElementById("out-stop"), document.getElementById("out-progress")];
+    button.hidden = bar.hidden = false;
+    bar.removeAttribute("value");
+    this.tell("Being made…");
+    let words;
+    try {
+      words = await work(stop.signal);
+    } catch (error) {
+      words = stop.signal.aborted ? "Stopped." : error.message;
+    }
+    if (this.stop !== stop) return;
+    this.stop = null;
+    button.hidden = bar.hidden = true;
+    this.tell(words);
+    hear(words);
+    if (!dialog.open) toast(words);
+  }
+
+  /** The file at the end of an answer that says line by line how far it is. */
+  async followed(answer) {
+    const reader = answer.body.getReader();
+    let bytes = new Uint8Array();
+    for (;;) {
+      const end = bytes.indexOf(10);
+      if (end < 0) {
+        const { value, done } = await reader.read();
+        if (done) throw new Error("The line broke. Try again.");
+        bytes = joined([bytes, value]);
+        continue;
+      }
+      const [first, ...rest] = new TextDecoder().decode(bytes.subarray(0, end)).split(" ");
+      bytes = bytes.subarray(end + 1);
+      if (first === "no") throw new Error(rest.join(" "));
+      if (first !== "file") {
+        Object.assign(document.getElementById("out-progress"), { value: Number(first), max: Number(rest[0]) });
+        this.tell(first === rest[0] ? "Putting it together…" : `${first} of ${rest[0]}`);
+        continue;
+      }
+      const pieces = [bytes];
+      for (let part = await reader.read(); !part.done; part = await reader.read()) pieces.push(part.value);
+      const whole = new Blob(pieces);
+      if (whole.size !== Number(rest[0])) throw new Error("The line broke. Try again.");
+      return whole;
+    }
+  }
+}
+
+function joined(pieces) {
+  const all = new Uint8Array(pieces.reduce((size, piece) => size + piece.length, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    all.set(piece, at);
+    at += piece.length;
+  }
+  return all;
+}

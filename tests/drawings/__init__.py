@@ -1,0 +1,1 @@
+"""What goes out and comes in as files, tested on its own."""
