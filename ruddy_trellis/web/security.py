@@ -7,7 +7,7 @@ from starlette.responses import PlainTextResponse
 _LOG = logging.getLogger(__name__)
 _POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; "
-    "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors {}"
+    "connect-src 'self'; frame-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors {}"
 )
 _HEADERS = [(b"x-content-type-options", b"nosniff"), (b"referrer-policy", b"same-origin")]
 #: How much may be sent: in a form with a file, and in any other request.

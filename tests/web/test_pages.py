@@ -204,7 +204,7 @@ class HelpTest(WebTest):
         found = self.client.get("/help?find=gradient").text
         self.assertIn("slope", found)
         self.assertNotIn("incircle", found)
-        self.assertIn("Nothing here is said", self.client.get("/help?find=xyzzy").text)
+        self.assertIn("Nothing in the help", self.client.get("/help?find=xyzzy+123").text)
         bed = (
             "A = (-4, -3)\nB = (4, -3)\nC = (1, 4)\nABC is the polygon through A, B, C\nD = (6, 2)\np is the line through A and C\n"
             "k is the circle with centre A through B"

@@ -115,7 +115,7 @@ async def read_lesson(request: Request, file: UploadFile):
 
 
 @router.get("/lessons/{slug}")
-def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None):
+def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None, first: bool = False):
     """A board of a lesson: the first, or the one asked for."""
     lesson = own_lesson(request, slug)
     rows = request.app.state.lessons.boards(lesson.id)
@@ -124,7 +124,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
         raise HTTPException(404)
     live = request.app.state.live.get(row.id)
     return page(
-        request, "board.html", lesson=lesson, live=live, gone=gone, board=live.board, titles=board_titles(rows), shelf=shelf(),
+        request, "board.html", lesson=lesson, live=live, gone=gone, first=first, board=live.board, titles=board_titles(rows), shelf=shelf(),
         look=drawing_look(), **working_rows(live.board),
     )  # fmt: skip
 

@@ -62,7 +62,8 @@ def _student_page(request, share_key, board_id, way):
     teacher = request.app.state.teachers.get(lesson.teacher_id)
     return page(
         request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way, by=teacher.name if teacher else "",
-        look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), own=is_theirs(request, lesson.teacher_id),
+        look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson),
+        line=f"/open/{share_key}/{live.id}/live", own=is_theirs(request, lesson.teacher_id),
     )  # fmt: skip
 
 

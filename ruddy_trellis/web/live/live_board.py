@@ -158,6 +158,15 @@ class LiveBoard:
         self.edits_done += 1
         self.edit_count = self.edits_done
 
+    async def _edit(self, number):
+        """The patch of an edit as it is kept; None where there is none."""
+        return await run_in_threadpool(self._lessons.edit, self.id, number) if number else None
+
+    async def _save_step(self, step, text):
+        """Save that edits were taken back (−1) or made again (1), and the state that this gives."""
+        await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, text)
+        self.edits_done += step
+
     def _at_rest(self):
         """A copy of the board as its history gives it: what is in someone's hand is where it was taken."""
         board = self.board.copy()
@@ -185,13 +194,12 @@ class LiveBoard:
         async with self._lock:
             await self._drop_all()
             number = self.edits_done + (1 if step > 0 else 0)
-            stored = await run_in_threadpool(self._lessons.edit, self.id, number) if number else None
+            stored = await self._edit(number)
             if stored is None:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
             size = len(self.board) + len(stored) // 100
             ahead = await apart(size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, False)
-            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, ahead.text)
-            self.edits_done += step
+            await self._save_step(step, ahead.text)
             self._put_in_place(ahead)
             return ahead.patch.words
 

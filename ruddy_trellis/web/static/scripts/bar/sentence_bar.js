@@ -1,6 +1,7 @@
 // The sentence bar: the running sentence with its chips, the offers for a selection, and typing.
 
 import { hear } from "../page/hear.js";
+import { helpLink } from "../page/toast.js";
 
 function word(text, className) {
   const element = document.createElement("span");
@@ -16,6 +17,11 @@ function button(text, act, className = "go") {
   element.className = className;
   element.addEventListener("click", act);
   return element;
+}
+
+/** Where the help is about a tool. */
+export function helpOf(key) {
+  return key.startsWith("recipe") ? "/help/about/recipes" : `/help/${key}`;
 }
 
 export class SentenceBar {
@@ -68,14 +74,14 @@ export class SentenceBar {
   }
 
   /** The sentence of a tool. */
-  prompt(chips, ways = []) {
+  prompt(chips, ways = [], key = "") {
     const parts = chips.map((chip) =>
       "words" in chip ? word(chip.words.trim()) : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
     );
     parts.push(...ways.map((way) => button(way, () => this.send(way), "go way")));
     if (chips.some((chip) => chip.shown?.includes("when they are all"))) parts.push(button("These are all (Enter)", this.acts.finish));
     if (chips.some((chip) => chip.shown?.includes("to close"))) parts.push(button("Close it (Enter)", this.acts.finish));
-    parts.push(button("Put it down (Esc)", this.acts.stop));
+    parts.push(button("Put it down (Esc)", this.acts.stop), helpLink(helpOf(key)));
     this.show(...parts);
     const next = chips.find((chip) => chip.next);
     this.typed.placeholder = next ? `or type it: ${next.shown.replace(/^.*\+ /, "")}` : "or type a sentence";

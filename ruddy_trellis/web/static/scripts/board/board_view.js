@@ -16,7 +16,7 @@ export class BoardView {
   /**
    * @param {string} path of the live board's line
    * @param {object} hooks told what happens, where given: connected, board, changed, state, tick, playing, refused,
-   *   revealed; asked: hidden (the ids of more things that are not seen for now), fits (whether a board of another
+   *   revealed; asked: help (where the help is about a refusal), hidden (the ids of more things that are not seen for now), fits (whether a board of another
    *   size still shows the same part of the plane), figure (the part that is shown at first, where it is another one);
    *   protocol: what the line is called, with the secret of a copy
    */
@@ -118,7 +118,8 @@ export class BoardView {
       this.drawing.markOnly("lit", lights);
     });
     line.on("says", ({ kind, words, undo, place, ways }) => {
-      toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null });
+      const help = kind === "refusal" ? this.hooks.help?.(words) : "";
+      toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null, help });
       if (kind === "refusal") {
         this.hooks.refused?.(place, ways);
         this.note("Saved"); // nothing has changed, so what is kept is what is shown

@@ -7,7 +7,7 @@ import { Gestures } from "../board/gestures.js";
 import { labelOffset } from "../drawing/labels.js";
 import { hear } from "./hear.js";
 import { Latest } from "../board/line.js";
-import { SentenceBar } from "../bar/sentence_bar.js";
+import { SentenceBar, helpOf } from "../bar/sentence_bar.js";
 import { Shelf } from "../bar/shelf.js";
 import { isKey, showKeys } from "./keys.js";
 import { Present } from "./present.js";
@@ -43,6 +43,7 @@ const view = new BoardView(`/boards/${boardId}/live`, {
   state: pageIsEmpty,
   tick: (items) => drawer.tick(items),
   playing: (ids) => drawer.running(ids),
+  help: (words) => (tool ? helpOf(tool) : `/help?find=${encodeURIComponent((bar.sent[0] ?? words).slice(0, 200))}`),
   refused: (place, ways) => bar.refused(place, ways),
   hidden: () => replay.hidden(),
 });
@@ -92,7 +93,7 @@ line.on("prompt", ({ tool: key, chips, ways, typed, pinned, pending }) => {
   drawing.markOnly("lit", []);
   pendingItems = pending;
   if (key) {
-    bar.prompt(chips, ways);
+    bar.prompt(chips, ways, key);
     hear(
       chips
         .map((chip) => chip.words ?? chip.shown)

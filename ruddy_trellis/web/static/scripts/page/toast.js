@@ -4,8 +4,14 @@ import { hear } from "./hear.js";
 
 let timer;
 
-/** Show words; with `undo`, a button that takes the last edit back; those that stay are there until the next ones. */
-export function toast(words, { refusal = false, undo = null, stays = false } = {}) {
+/** A link to a page of the help, which opens beside the board. */
+export function helpLink(address) {
+  return Object.assign(document.createElement("a"), { href: address, target: "_blank", textContent: "Help", className: "help-link" });
+}
+
+/** Show words; with `undo`, a button that takes the last edit back; with `help`, a link there; those that stay are there until the
+ *  next ones. */
+export function toast(words, { refusal = false, undo = null, stays = false, help = "" } = {}) {
   const place = document.getElementById("toast");
   const text = document.createElement("span");
   text.textContent = words;
@@ -20,6 +26,7 @@ export function toast(words, { refusal = false, undo = null, stays = false } = {
     });
     place.append(button);
   }
+  if (help) place.append(helpLink(help));
   place.className = `toast-line${refusal ? " refusal" : ""}`;
   place.hidden = true;
   requestAnimationFrame(() => {

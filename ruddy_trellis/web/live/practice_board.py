@@ -1,0 +1,35 @@
+"""A board to try things on: one browser's, kept nowhere, gone when it is left."""
+
+from ...core.board import Board
+from ...store.tables import BoardRow
+from .live_board import LiveBoard
+
+
+class PracticeBoard(LiveBoard):
+    """A live board whose edits are kept in memory only; it starts again as it began."""
+
+    def __init__(self, board: Board, lessons):
+        super().__init__(BoardRow(lesson_id=0, edits_done=0, document=""), 0, lessons, board=board)
+        self._begun = board.copy()
+        self._edits: list[str] = []
+
+    async def _save(self, ahead):
+        del self._edits[self.edits_done :]
+        self._edits.append(ahead.stored)
+        self.edits_done += 1
+        self.edit_count = self.edits_done
+
+    async def _edit(self, number):
+        return self._edits[number - 1] if 0 < number <= len(self._edits) else None
+
+    async def _save_step(self, step, text):
+        self.edits_done += step
+
+    async def reset(self):
+        """Make it again what it was at first. Returns the words for it, and that it is no edit."""
+        async with self._lock:
+            await self._drop_all()
+            self.board, self._told, self._edits = self._begun.copy(), None, []
+            self.edits_done = self.edit_count = 0
+            self.tell(self.whole())
+            return "This is the beginning", False
