@@ -56,7 +56,10 @@ def written(kind: str, board: Board, wanted: Wanted) -> bytes:
     if kind == "png":
         times = wanted.pixels / picture.width if wanted.size == "pixels" else 300 / 96  # 300 dots an inch, as printers have
         return png_bytes(picture, times)
-    return (svg_text(picture, outlines=wanted.outlines, is_sized=wanted.size == "scale") if kind == "svg" else tikz_text(picture)).encode()
+    if kind == "tex":
+        return tikz_text(picture).encode()
+    width_mm = picture.width * 25.4 / 96 if wanted.size == "scale" else None
+    return svg_text(picture, outlines=wanted.outlines, width_mm=width_mm).encode()
 
 
 def _leaves(board: Board, wanted: Wanted) -> list[Leaf]:

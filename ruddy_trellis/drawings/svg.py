@@ -33,32 +33,33 @@ def svg(items, extent: Extent, width: float, height: float, *, dark=False, scale
     return svg_text(drawn, is_small=True)
 
 
-def svg_text(picture: Picture, *, is_small: bool = False, outlines: bool = False, is_sized: bool = False) -> str:
+def svg_text(picture: Picture, *, is_small: bool = False, outlines: bool = False, width_mm: float | None = None, prefix: str = "") -> str:
     """The text of a picture as SVG.
 
     Args:
         is_small: a picture beside words that say what it shows: two decimals, no names for its parts.
         outlines: letters as their outlines, for programs that do not have the font.
-        is_sized: in millimetres, so that it is printed as large as it is; else in pixels.
+        width_mm: how wide it is printed, millimetres; None for its size in pixels.
+        prefix: what the names of hatches begin with, where several pictures stand on one page.
     """
-    return _Writing(picture, is_small, outlines).text(is_sized)
+    return _Writing(picture, is_small, outlines, prefix).text(width_mm)
 
 
 class _Writing:
-    def __init__(self, picture: Picture, is_small: bool, outlines: bool) -> None:
-        self.picture, self.is_small, self.outlines = picture, is_small, outlines
+    def __init__(self, picture: Picture, is_small: bool, outlines: bool, prefix: str) -> None:
+        self.prefix, self.picture, self.is_small, self.outlines = prefix, picture, is_small, outlines
         self._count = 0
         self._keep = ""
         # As many decimals as keep a place of the board to a thousand millionth of itself.
         decimals = 2 if is_small else 12 - max(0, int(log10(max(picture.width, picture.height, 1))))
         self.number: Callable[[float], str] = lambda number: f"{number:.{decimals}f}".rstrip("0").rstrip(".")
 
-    def text(self, is_sized: bool) -> str:
+    def text(self, width_mm: float | None) -> str:
         n, picture = self.number, self.picture
         width, height = n(picture.width), n(picture.height)
         size = f'width="{width}" height="{height}"'
-        if is_sized:
-            size = f'width="{n(picture.width * 25.4 / 96)}mm" height="{n(picture.height * 25.4 / 96)}mm"'
+        if width_mm is not None:
+            size = f'width="{n(width_mm)}mm" height="{n(width_mm * picture.height / picture.width)}mm"'
         says, title = 'aria-hidden="true"', ""
         if not self.is_small:
             x0, y0, zoom = picture.board
@@ -114,7 +115,7 @@ class _Writing:
 
     def _hatch(self, path: Path, hatch: Hatch) -> str:
         self._count += 1
-        name = f"hatch{self._count}"
+        name = f"{self.prefix}hatch{self._count}"
         return (
             f'<defs><pattern id="{name}" width="10" height="10" patternUnits="userSpaceOnUse"><path d="{hatch.tile}" '
             f'stroke="{hatch.colour}" stroke-width="{hatch.width}"/></pattern></defs>'
@@ -156,7 +157,7 @@ class _Writing:
     def _copies(self, parts: tuple[Part, ...], maps: tuple[tuple[float, ...], ...]) -> str:
         """The parts once, and a use of them for every map; strokes keep their widths."""
         self._count += 1
-        name, self._keep = f"family{self._count}", ' vector-effect="non-scaling-stroke"'
+        name, self._keep = f"{self.prefix}family{self._count}", ' vector-effect="non-scaling-stroke"'
         once = "".join(self.part(part) for part in parts)
         self._keep = ""
         written = "{:.6g}" if self.is_small else "{:.15g}"
