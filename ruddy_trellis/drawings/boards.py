@@ -1,5 +1,6 @@
 """From a board and what a person wants of it to a picture."""
 
+from collections.abc import Mapping
 from typing import Any
 
 from ..core.board import Board, Settings
@@ -87,8 +88,17 @@ def as_opened(board: Board) -> Wanted:
     return Wanted(closed=[item["id"] for item in items if item["id"] not in seen])
 
 
-def picture_of_board(board: Board, wanted: Wanted) -> Picture:
+def under(board: Board, photographs: Mapping[str, bytes]) -> bytes | None:
+    """Of some pictures by their marks, the one that lies under a board."""
+    picture = board.settings.photograph
+    return photographs.get(picture.mark) if picture else None
+
+
+def picture_of_board(board: Board, wanted: Wanted, photograph: bytes | None = None) -> Picture:
     """The picture of a board.
+
+    Args:
+        photograph: the file of the picture that lies under it, if there is one.
 
     Raises:
         Refusal: where the frame is none, or where the board at its scale is larger than any paper.
@@ -119,4 +129,5 @@ def picture_of_board(board: Board, wanted: Wanted) -> Picture:
         readings=wanted.readings,
         settings=settings if wanted.grid else None,
         about=settings.title,
+        photograph=(settings.photograph, photograph) if settings.photograph and photograph and wanted.photograph else None,
     )

@@ -2,14 +2,14 @@
 
 import io
 import zipfile
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from html import escape
 
 from ..core.board import Board
 from ..core.language.printing import working_text
 from ..core.lesson.file import board_from_store
 from ..core.refusal import Refusal
-from .boards import as_opened, centimetres, items_of, part_of, picture_of_board
+from .boards import as_opened, centimetres, items_of, part_of, picture_of_board, under
 from .dxf import dxf_text
 from .film import film_file, film_pictures, pictures_of_film
 from .pdf import Leaf, pdf_bytes
@@ -28,23 +28,23 @@ KINDS = {
 _TEN_MM = 10
 
 
-def exported(kind: str, document: str, wanted: Wanted) -> bytes:
+def exported(kind: str, document: str, wanted: Wanted, photograph: bytes | None = None) -> bytes:
     """A board as a file.
 
     Args:
         kind: one of ``KINDS`` but for films.
-        document: the text that is kept of the board.
+        document: the text that is kept of the board; ``photograph`` the file of the picture that lies under it.
 
     Raises:
         Refusal: where what is wanted cannot be drawn.
     """
-    return written(kind, board_from_store(document), wanted)
+    return written(kind, board_from_store(document), wanted, photograph)
 
 
-def written(kind: str, board: Board, wanted: Wanted) -> bytes:
+def written(kind: str, board: Board, wanted: Wanted, photograph: bytes | None = None) -> bytes:
     """As ``exported``, of a board."""
     if kind == "pdf":
-        return pdf_bytes(_few(_leaves(board, wanted)), board.settings.title)
+        return pdf_bytes(_few(_leaves(board, wanted, photograph)), board.settings.title)
     if kind == "dxf":
         items = items_of(board, wanted, part_of(board, wanted))
         return dxf_text(items, _TEN_MM * centimetres(board.settings), wanted.names).encode()
@@ -52,7 +52,7 @@ def written(kind: str, board: Board, wanted: Wanted) -> bytes:
         return readings_csv(board).encode()
     if kind == "txt":
         return working_text(board).encode()
-    picture = picture_of_board(board, wanted)
+    picture = picture_of_board(board, wanted, photograph)
     if kind == "png":
         times = wanted.pixels / picture.width if wanted.size == "pixels" else 300 / 96  # 300 dots an inch, as printers have
         return png_bytes(picture, times)
@@ -62,9 +62,9 @@ def written(kind: str, board: Board, wanted: Wanted) -> bytes:
     return svg_text(picture, outlines=wanted.outlines, width_mm=width_mm).encode()
 
 
-def _leaves(board: Board, wanted: Wanted) -> list[Leaf]:
+def _leaves(board: Board, wanted: Wanted, photograph: bytes | None) -> list[Leaf]:
     """The pages of a board: one of its own size, or to scale on as many sheets as it takes."""
-    picture = picture_of_board(board, wanted)
+    picture = picture_of_board(board, wanted, photograph)
     if wanted.size == "pixels" or wanted.paper == "own":
         return [Leaf(picture)]
     return [Leaf(picture, sheet) for sheet in sheets_for(picture, wanted.paper, wanted.landscape, board.settings.title)]
@@ -76,13 +76,13 @@ def _few(leaves: list[Leaf]) -> list[Leaf]:
     return leaves
 
 
-def exported_lesson(documents: Sequence[str], wanted: Wanted, title: str) -> bytes:
+def exported_lesson(documents: Sequence[str], wanted: Wanted, title: str, photographs: Mapping[str, bytes]) -> bytes:
     """All boards of a lesson as one PDF, each as it is when it is opened."""
     leaves: list[Leaf] = []
     for document in documents:
         board = board_from_store(document)
         own = {"view": None, "part": "all" if wanted.part == "all" else "view", "lifted": [], "closed": as_opened(board).closed}
-        leaves = _few(leaves + _leaves(board, wanted.model_copy(update=own)))
+        leaves = _few(leaves + _leaves(board, wanted.model_copy(update=own), under(board, photographs)))
     return pdf_bytes(leaves, title)
 
 
@@ -91,9 +91,9 @@ def film_count(document: str, film: Film) -> int:
     return pictures_of_film(board_from_store(document), film)
 
 
-def film_part(document: str, wanted: Wanted, film: Film, first: int, count: int) -> list[bytes]:
+def film_part(document: str, wanted: Wanted, film: Film, first: int, count: int, photograph: bytes | None) -> list[bytes]:
     """Some pictures of a film."""
-    return film_pictures(board_from_store(document), wanted, film, first, count)
+    return film_pictures(board_from_store(document), wanted, film, first, count, photograph)
 
 
 def film_joined(pictures: Sequence[bytes], film: Film, kind: str) -> bytes:
@@ -101,18 +101,19 @@ def film_joined(pictures: Sequence[bytes], film: Film, kind: str) -> bytes:
     return film_file(pictures, film, kind)
 
 
-def board_files(document: str) -> dict[str, bytes]:
+def board_files(document: str, photographs: Mapping[str, bytes]) -> dict[str, bytes]:
     """Everything that a board can be written as, by the names that files end with."""
     board = board_from_store(document)
-    screen = as_opened(board)
+    screen, photograph = as_opened(board), under(board, photographs)
     to_scale = screen.model_copy(update={"size": "scale", "part": "view", "paper": "own"})
-    files = {".svg": written("svg", board, screen.model_copy(update={"outlines": True})), ".png": written("png", board, screen)}
+    files = {".svg": written("svg", board, screen.model_copy(update={"outlines": True}), photograph)}
+    files[".png"] = written("png", board, screen, photograph)
     files[".txt"] = written("txt", board, screen)
     for kind in ("pdf", "tex", "dxf"):
         try:
-            files[f".{kind}"] = written(kind, board, to_scale)
+            files[f".{kind}"] = written(kind, board, to_scale, photograph)
         except Refusal:  # larger than any paper at its scale: then it is as large as it looks
-            files[f".{kind}"] = written(kind, board, screen)
+            files[f".{kind}"] = written(kind, board, screen, photograph)
     if any(step.is_reading for step in board.steps):
         files["-readings.csv"] = written("csv", board, screen)
     if board.settings.log and board.settings.rows:

@@ -33,7 +33,7 @@ def pictures_of_film(board: Board, film: Film) -> int:
     return max(count, 2)
 
 
-def film_pictures(board: Board, wanted: Wanted, film: Film, first: int, count: int) -> list[bytes]:
+def film_pictures(board: Board, wanted: Wanted, film: Film, first: int, count: int, photograph: bytes | None = None) -> list[bytes]:
     """Some of the pictures of a film, as PNG.
 
     Args:
@@ -49,18 +49,18 @@ def film_pictures(board: Board, wanted: Wanted, film: Film, first: int, count: i
         moment = number / film.rate * film.speed
         if running:
             board.move({running.driver: (running.place(moment),)})
-            made.append(_drawn(board, wanted, times, many))
+            made.append(_drawn(board, wanted, times, many, photograph))
             continue
         seen = int(moment / _STEP) + 1
         closed = [*wanted.closed, *_steps(board)[seen:]]
-        made.append(made[-1] if seen == shown else _drawn(board, wanted.model_copy(update={"closed": closed}), times, many))
+        made.append(made[-1] if seen == shown else _drawn(board, wanted.model_copy(update={"closed": closed}), times, many, photograph))
         shown = seen
     return made
 
 
-def _drawn(board: Board, wanted: Wanted, times: float, many: int) -> bytes:
+def _drawn(board: Board, wanted: Wanted, times: float, many: int, photograph: bytes | None) -> bytes:
     """One of many pictures."""
-    image, out = image_of(picture_of_board(board, wanted), times), BytesIO()
+    image, out = image_of(picture_of_board(board, wanted, photograph), times), BytesIO()
     if image.width * image.height * many > _MOST_PIXELS:
         raise Refusal("That film would be too large. Make its pictures smaller, or fewer.")
     image.save(out, "PNG", compress_level=1)

@@ -11,7 +11,7 @@ from reportlab.pdfgen.canvas import Canvas
 
 from .letters import FONTS, font_file, left_of, outlines_of, runs, width_of
 from .paths import PLAIN, Map, as_curves, bounds_of, hatch_lines
-from .primitives import Copies, Hatch, Named, Part, Path, Pen, Photograph, Picture, Shape, Text
+from .primitives import Copies, Hatch, Image, Named, Part, Path, Pen, Picture, Shape, Text
 from .sheets import Sheet
 
 #: Points of print in a pixel, and in a millimetre.
@@ -103,8 +103,8 @@ class _Drawing:
                 for one_map in maps:
                     for one in parts:
                         self.part(one, one_map)
-            case Photograph():
-                self._photograph(part)
+            case Image():
+                self._image(part)
 
     def _path(self, path: Path, to: Map):
         drawn = self.canvas.beginPath()
@@ -172,7 +172,7 @@ class _Drawing:
             canvas.drawText(letters)
             x += width_of(piece, text.size, text.bold)
 
-    def _photograph(self, one: Photograph) -> None:
+    def _image(self, one: Image) -> None:
         canvas = self.canvas
         canvas.saveState()
         canvas.translate(one.x, one.y)

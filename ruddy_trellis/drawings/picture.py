@@ -3,11 +3,11 @@
 from collections.abc import Collection
 from typing import Any
 
-from ..core.board import Settings
+from ..core.board import Photograph, Settings
 from ..core.display.extent import Extent
 from .ground import ground_parts
 from .labels import dials_parts, label_parts, words_parts, written
-from .primitives import Named, Part, Picture
+from .primitives import Image, Named, Part, Picture
 from .things import Colours, Things
 
 
@@ -25,6 +25,7 @@ def picture_of_items(
     settings: Settings | None = None,
     closed: Collection[str] = (),
     about: str = "",
+    photograph: tuple[Photograph, bytes] | None = None,
 ) -> Picture:
     """The picture of a display list.
 
@@ -37,10 +38,13 @@ def picture_of_items(
         settings: of the board whose ground is drawn; None for no ground.
         closed: the ids of things that a reveal hides now.
         about: what it shows, in words.
+        photograph: where the picture under the figure lies, and its file.
     """
     things = Things(extent, width, height, scale, colours)
     picture = Picture(width, height, colours.ground, (things.x0, things.y0, things.zoom), about)
     seen = Extent(*_corner(things, 0, height), *_corner(things, width, 0))
+    if photograph:
+        picture.parts.append(_photograph(things, *photograph))
     if settings:
         picture.parts += ground_parts(things, settings, seen)
     shown = [
@@ -67,6 +71,12 @@ def _drawn(things: Things, item: dict[str, Any], words: bool) -> list[Part]:
     if item["kind"] in ("words", "reveal", "motion"):
         return words_parts(things, item) if words and item["kind"] == "words" else []
     return things.shape(item)
+
+
+def _photograph(things: Things, under: Photograph, content: bytes) -> Part:
+    width = under.width * things.zoom
+    image = Image(*things.place(*under.at), width, width * under.tall, under.turn, under.fade, content)
+    return Named("photograph", "photograph", "a picture to trace", (image,))
 
 
 def _named(item: dict[str, Any], parts: list[Part], more: str = "") -> Named:

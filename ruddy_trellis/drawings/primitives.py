@@ -65,7 +65,7 @@ class Text:
 
 
 @dataclass(frozen=True, slots=True)
-class Photograph:
+class Image:
     """A picture in pixels: its middle, its size, how far it is turned, and the bytes of the file."""
 
     x: float
@@ -96,7 +96,7 @@ class Named:
     at: tuple[float, float] | None = None
 
 
-Part = Shape | Text | Photograph | Copies | Named
+Part = Shape | Text | Image | Copies | Named
 
 
 @dataclass(slots=True)

@@ -9,7 +9,7 @@ from ..core.display.extent import Extent
 from .letters import left_of, outlines_of
 from .paths import on_circle
 from .picture import picture_of_items
-from .primitives import Copies, Hatch, Named, Part, Path, Pen, Photograph, Picture, Shape, Text
+from .primitives import Copies, Hatch, Image, Named, Part, Path, Pen, Picture, Shape, Text
 from .things import Colours
 
 _FONTS = "Atkinson Hyperlegible, sans-serif"
@@ -80,8 +80,8 @@ class _Writing:
                 return self._text(part)
             case Copies(parts, maps):
                 return self._copies(parts, maps)
-            case Photograph():
-                return self._photograph(part)
+            case Image():
+                return self._image(part)
             case Named():
                 return self._group(part)
 
@@ -164,7 +164,7 @@ class _Writing:
         uses = [f'<use href="#{name}" transform="matrix({" ".join(written.format(number) for number in one)})"/>' for one in maps]
         return f'<defs><g id="{name}">{once}</g></defs>{"".join(uses)}'
 
-    def _photograph(self, one: Photograph) -> str:
+    def _image(self, one: Image) -> str:
         kind = "png" if one.content.startswith(b"\x89PNG") else "jpeg"
         n = self.number
         turned = f' transform="rotate({-one.turn:.4f} {n(one.x)} {n(one.y)})"' if one.turn else ""

@@ -4,7 +4,7 @@ import re
 import unicodedata
 
 from .paths import PLAIN, Map, as_curves, bounds_of, hatch_lines
-from .primitives import Copies, Hatch, Named, Part, Path, Pen, Photograph, Picture, Shape, Text
+from .primitives import Copies, Hatch, Image, Named, Part, Path, Pen, Picture, Shape, Text
 
 #: Centimetres in a pixel, points of TeX in a pixel.
 _CM, _POINT = 2.54 / 96, 72.27 / 96
@@ -108,7 +108,7 @@ class _Writing:
                 return [f"% {words(title)}", *inside] if title else inside
             case Copies(parts, maps):
                 return [line for one_map in maps for one in parts for line in self.part(one, one_map)]
-            case Photograph():
+            case Image():
                 return ["% A photograph lies here on the board; TeX would need it as a file."]
 
     def _path(self, path: Path, to: Map) -> str:

@@ -52,6 +52,7 @@ class Wanted(BaseModel):
     names: bool = True
     readings: bool = True
     chalk: bool = True
+    photograph: bool = True
     outlines: bool = False
     closed: _Ids = []
     lifted: _Ids = []

@@ -6,6 +6,7 @@ from sqlalchemy import delete, func, true
 from sqlmodel import select
 
 from .database import Database
+from .photographs import Photographs
 from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 from .verdicts import KnownVerdicts
 
@@ -39,6 +40,7 @@ class Lessons:
         self._database = database
         #: What was found out about the claims on boards.
         self.verdicts = KnownVerdicts(database)
+        self.photographs = Photographs(database)
 
     def of_teacher(self, teacher_id, put_away=False, find="", start=0, most=None):
         """The lessons of a teacher (or those put away) with the id of their first board, the last changed first.
@@ -74,7 +76,8 @@ class Lessons:
                 select(func.sum(func.length(EditRow.patch))).where(EditRow.board_id.in_(select(BoardRow.id).where(own)))
             ).one()
             recipes = session.exec(select(func.sum(func.length(RecipeRow.document))).where(RecipeRow.teacher_id == teacher_id)).one()
-            return (boards or 0) + (edits or 0) + (recipes or 0)
+            photographs = session.exec(self.photographs.room_of(select(Lesson.id).where(Lesson.teacher_id == teacher_id))).one()
+            return (boards or 0) + (edits or 0) + (recipes or 0) + (photographs or 0)
 
     def _listed(self, condition, start=0, most=None):
         seen = ~BoardRow.put_away & BoardRow.copy_of.is_(None)

@@ -101,6 +101,17 @@ class VerdictRow(SQLModel, table=True):
     made_at: datetime = Field(default_factory=_now, index=True)
 
 
+class PhotographRow(SQLModel, table=True):
+    """A picture under a board of a lesson, as JPEG. ``mark`` is its SHA-256."""
+
+    __tablename__ = "photograph"
+
+    lesson_id: int = Field(foreign_key="lesson.id", primary_key=True)
+    mark: str = Field(primary_key=True, max_length=64)
+    content: bytes
+    made_at: datetime = Field(default_factory=_now)
+
+
 class RecipeRow(SQLModel, table=True):
     """A kept recipe in its open format."""
 

@@ -9,7 +9,7 @@ from sqlalchemy.exc import IntegrityError
 from sqlmodel import select
 
 from .database import Database
-from .tables import BoardRow, EditRow, Lesson, RecipeRow, SessionRow, Teacher, _now
+from .tables import BoardRow, EditRow, Lesson, PhotographRow, RecipeRow, SessionRow, Teacher, _now
 
 #: How long a browser stays signed in.
 SESSION_DAYS = 30
@@ -105,6 +105,7 @@ class Teachers:
             session.exec(delete(EditRow).where(EditRow.board_id.in_(boards)))
             session.exec(delete(BoardRow).where(BoardRow.lesson_id.in_(lessons), BoardRow.copy_of.is_not(None)))
             session.exec(delete(BoardRow).where(BoardRow.lesson_id.in_(lessons)))
+            session.exec(delete(PhotographRow).where(PhotographRow.lesson_id.in_(lessons)))
             session.exec(delete(Lesson).where(Lesson.id.in_(lessons)))
             session.exec(delete(RecipeRow).where(RecipeRow.teacher_id == teacher_id))
             session.exec(delete(SessionRow).where(SessionRow.teacher_id == teacher_id))

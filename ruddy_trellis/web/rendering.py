@@ -38,7 +38,7 @@ async def content_of(file):
     """What is in a file that was sent. Raises Refusal where it is too large."""
     content = await file.read(limits.FILE_BYTES + 1)
     if len(content) > limits.FILE_BYTES:
-        raise Refusal("That file is too large: a lesson file has at most 2 MB.")
+        raise Refusal("That file is too large: a file has at most 8 MB.")
     return content
 
 

@@ -11,7 +11,7 @@ _POLICY = (
 )
 _HEADERS = [(b"x-content-type-options", b"nosniff"), (b"referrer-policy", b"same-origin")]
 #: How much may be sent: in a form with a file, and in any other request.
-_FILE_LIMIT, _FORM_LIMIT = 3_000_000, 65_536
+_FILE_LIMIT, _FORM_LIMIT = 9_000_000, 65_536
 
 
 def _body_limit(headers):
@@ -67,7 +67,7 @@ class Guard:
         if scope["method"] not in ("GET", "HEAD") and not same_origin(headers):
             answer = PlainTextResponse("This request comes from another site.", 403)
         elif not headers.get("content-length", "0").isdigit() or int(headers.get("content-length", "0")) > _body_limit(headers):
-            answer = PlainTextResponse("That is too large: a lesson file has at most 2 MB, a form 64 kB.", 413)
+            answer = PlainTextResponse("That is too large: a file has at most 8 MB, a form 64 kB.", 413)
         elif "transfer-encoding" in headers and scope["method"] == "POST":
             answer = PlainTextResponse("Send the length of the file with it.", 411)
         elif "charset" in headers.get("content-type", "").lower() and "utf-8" not in headers["content-type"].lower():

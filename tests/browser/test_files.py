@@ -8,6 +8,8 @@ import pypdfium2
 from PIL import Image, ImageChops, ImageStat
 from playwright.sync_api import expect
 
+from tests.drawings.test_photograph import picture
+
 from .board_page import BoardPage
 from .served import BrowserTest
 
@@ -81,11 +83,13 @@ class FilesTest(BrowserTest):
     def test_a_film_is_stopped_and_made(self):
         page = self.page
         self.files("gif")
-        page.fill("#out-form [name=wide]", "160")
-        page.fill("#out-form [name=rate]", "4")
+        page.fill("#out-form [name=wide]", "1600")
+        page.fill("#out-form [name=rate]", "30")
         page.click("#out-save")
         page.click("#out-stop")
         expect(page.locator("#out-told")).to_have_text("Stopped.", timeout=15_000)
+        page.fill("#out-form [name=wide]", "160")
+        page.fill("#out-form [name=rate]", "4")
         film = Image.open(io.BytesIO(self.saved()))
         self.assertGreater(film.n_frames, 4)
         expect(page.locator("#out-told")).to_contain_text("Saved as", timeout=15_000)
@@ -120,6 +124,39 @@ class FilesTest(BrowserTest):
         page.evaluate(DROP, "body")
         page.wait_for_selector("#drawing")
         self.assertEqual(page.input_value("#title"), "posts")
+
+    def test_a_photograph_is_put_to_scale_and_traced(self):
+        b, page = self.b, self.page
+        self.files()
+        page.click("#out-in")
+        page.set_input_files("#in-file", {"name": "bed.png", "mimeType": "image/png", "buffer": picture()})
+        page.wait_for_selector("#photo-scale", timeout=15_000)
+        under = b.board.settings.photograph
+        (x, y), half = under.at, under.width / 2
+        page.click("#photo-scale")
+        for end in (x - half, x + half):
+            page.mouse.click(*b.pixel(end, y))
+        page.fill("#photo-length input", "20")
+        page.press("#photo-length input", "Enter")
+        b.settle()
+        self.assertAlmostEqual(b.board.settings.photograph.width, 20, delta=0.1)
+        page.mouse.move(*b.pixel(x, y))
+        page.mouse.down()
+        page.mouse.move(*b.pixel(x + 1, y + 1), steps=3)
+        page.mouse.up()
+        b.settle()
+        self.assertAlmostEqual(b.board.settings.photograph.at[1], y + 1, delta=0.1)
+        page.keyboard.press("Escape")
+        expect(page.locator("#photo-scale")).to_be_hidden()
+        page.wait_for_timeout(300)
+        shot = Image.open(io.BytesIO(page.screenshot())).convert("RGB")
+        red, green, _ = shot.getpixel(tuple(map(round, b.pixel(x + 7.3, y - 2.3))))
+        self.assertGreater(green, red + 10, "the picture is seen under the figure")
+        page.keyboard.press("Control+z")
+        page.keyboard.press("Control+z")
+        page.keyboard.press("Control+z")
+        b.settle()
+        self.assertIsNone(b.board.settings.photograph)
 
     def test_a_handout_prints_without_its_choices_and_to_scale(self):
         page = self.page

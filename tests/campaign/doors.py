@@ -34,12 +34,14 @@ ADDRESSES = (
     "/", "/gallery", "/account", "/sign-in", "/register", "/lessons/{slug}", "/lessons/{slug}/lesson.json", "/lessons/{slug}/share",
     "/boards/{board}/picture.svg", "/boards/{board}/working.txt", "/boards/{board}/log.csv", "/boards/{board}/panels/{panel}",
     "/open/{any}", "/embed/{any}", "/recipes/{any}.json", "/oembed", "/lesson.schema.json", "/static/{any}", "/lessons/{slug}/{any}",
-    "/boards/{board}/panels/readings/s1/formula",
+    "/boards/{board}/panels/readings/s1/formula", "/help", "/help/{any}", "/help/about/{any}", "/embed/help/{any}",
+    "/boards/{board}/handout", "/boards/{board}/photographs/{any}", "/boards/{board}/first", "/boards/{board}/panels/out",
 )  # fmt: skip
 FORMS = (
     "/sign-in", "/sign-in/demo", "/lessons", "/lessons/{slug}/title", "/lessons/{slug}/copy", "/lessons/{slug}/boards",
     "/lessons/{slug}/share", "/boards/{board}/recipes", "/lessons/{slug}/boards/{any}/move", "/recipes/{any}/delete", "/lessons/read",
-    "/recipes/read", "/account/angle-words", "/boards/{board}/panels/angles",
+    "/recipes/read", "/account/angle-words", "/boards/{board}/panels/angles", "/boards/{board}/in", "/boards/{board}/out/svg",
+    "/boards/{board}/out/gif", "/boards/{board}/out/preview", "/lessons/{slug}/out/pdf", "/lessons/{slug}/out/zip", "/first-lesson",
 )  # fmt: skip
 PANELS = ("working", "readings", "log", "motions", "look", "loose", "claims", "where", "angles", "history", "recipe", "nothing")
 
@@ -59,7 +61,7 @@ def a_value(chance, depth=0):
             None, True, 0, -1, 1e-320, 1e308, 10**30, 2.5, f"s{chance.randint(1, 9)}", f"s{chance.randint(1, 9)}", chance.choice(WORDS),
             "".join(chance.choices(string.printable, k=12)), [f"s{chance.randint(1, 9)}"], [chance.uniform(-9, 9), chance.uniform(-5, 5)],
             {"kind": chance.choice(("add", "move", "rename", "restyle", "choose", "retie", "paste", "record", "delete", "tidy", "arrange",
-                                     "chalk")),
+                                     "chalk", "fit_photograph")),
              "ids": [f"s{chance.randint(1, 9)}"], "id": "s2", "text": chance.choice(WORDS),
              "look": {"width": chance.choice((1, 1e9, "x"))}},
         )

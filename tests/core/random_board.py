@@ -2,7 +2,8 @@
 
 import logging
 import math
-from contextlib import contextmanager
+import re
+from contextlib import contextmanager, suppress
 
 import orjson
 from hypothesis import strategies as st
@@ -11,6 +12,9 @@ from ruddy_trellis.core.board import Board, Settings
 from ruddy_trellis.core.catalogue import CATALOGUE
 from ruddy_trellis.core.display import display
 from ruddy_trellis.core.lesson.file import BoardData, board_from_data, board_to_text
+from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.drawings.exporting import written
+from ruddy_trellis.drawings.wanted import Wanted
 
 NUMBERS = st.sampled_from([0.0, 1.0, -1.0, 0.5, 2.0, 3.0, 45.0, 90.0, -120.0, 1e-9, 0.3, 10.0, 999_999.0])
 PLACES = st.sampled_from([-6.0, -3.0, -2.0, -1.0, 0.0, 0.5, 1.0, 2.0, 3.0, 4.0, 5.5])
@@ -93,6 +97,17 @@ def check(board: Board, view) -> None:
     assert read.steps == board.steps
     assert read.settings == board.settings
     assert read.chalk == board.chalk
+    if len(board) % 12 == 5:  # writing takes longer than all else here
+        check_written(board)
+
+
+def check_written(board: Board) -> None:
+    """That a board goes into every file of lines, whatever is on it: nothing but a refusal, and no number that is none."""
+    for wanted in (Wanted(), Wanted(part="all", size="scale", ink_only=True)):
+        for kind in ("svg", "tex", "pdf") if wanted.ink_only else ("svg", "dxf"):
+            with suppress(Refusal):
+                text = written(kind, board, wanted)
+                assert kind == "pdf" or not re.search(rb"[\W\d](nan|inf)\b", text), kind
 
 
 @contextmanager

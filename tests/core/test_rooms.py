@@ -14,7 +14,7 @@ ROOMS = (
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/truth", "core/hand", "core/lesson", "core/figure", "core",
     "drawings", "incoming", "store", "class_site", "demo", "web/security", "web/options", "web/access_log",
-    "web/worker", "web/shelf", "web/rendering", "web/people", "web/live", "web/lessons",
+    "web/worker", "web/shelf", "web/rendering", "web/photographs", "web/people", "web/live", "web/lessons",
     "web/application",
     "commands", "__main__",
 )  # fmt: skip

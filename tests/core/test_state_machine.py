@@ -136,6 +136,14 @@ class BoardMachine(RuleBasedStateMachine):
         self.edit(kind="chalk", add=strokes, wipe=gone)
 
     @rule(data=st.data())
+    def lay_a_picture_under_it(self, data):
+        chooser = self.choose(data)
+        if chooser.chance(5):
+            under = {"mark": "a" * 64, "at": chooser.place(), "width": 5, "tall": 0.5} if chooser.chance(8) else None
+            self.edit(kind="arrange", photograph=under)
+        self.edit(kind="fit_photograph", first=chooser.place(), second=chooser.place(), length=chooser.one((1e-9, 1, 1e6)))
+
+    @rule(data=st.data())
     def ask(self, data):
         chooser = self.choose(data)
         for id in chooser.ids(None, 1):

@@ -199,7 +199,7 @@ class MovingTest(unittest.TestCase):
         film = Film(motion=self.motion, rate=5, loops=3)
         count = film_count(self.text, film)
         self.assertEqual(count, 20)
-        pictures = film_part(self.text, Wanted(pixels=200), film, 0, 12) + film_part(self.text, Wanted(pixels=200), film, 12, 8)
+        pictures = film_part(self.text, Wanted(pixels=200), film, 0, 12, None) + film_part(self.text, Wanted(pixels=200), film, 12, 8, None)
         self.assertEqual(len(pictures), 20)
         self.assertEqual(len(set(pictures[:10])), 10, "there it is somewhere else each time")
         self.assertEqual([pictures[n] for n in (12, 15, 19)], [pictures[n] for n in (8, 5, 1)])
@@ -210,7 +210,7 @@ class MovingTest(unittest.TestCase):
 
     def test_the_replay_shows_a_step_more_each_time(self):
         film = Film(rate=2, seconds=60)
-        pictures = film_part(self.text, Wanted(pixels=480, names=False), film, 0, film_count(self.text, film))
+        pictures = film_part(self.text, Wanted(pixels=480, names=False), film, 0, film_count(self.text, film), None)
         inks = [sum(grey < 200 for grey in Image.open(io.BytesIO(one)).convert("L").get_flattened_data()) for one in pictures]
         self.assertEqual(inks, sorted(inks))
         self.assertGreaterEqual(len(set(inks)), 4)
@@ -227,7 +227,7 @@ class WholeLessonTest(unittest.TestCase):
         f = figure(LINE + "\nr is the length of AB", unit="m")
         perform(f.board, Arrange(title="Beds & <paths>", log=[f.board.find("r")], rows=[[20.0]]))
         text = board_to_text(f.board)
-        archive = zipfile.ZipFile(io.BytesIO(zipped("The <garden>", b"{}", [("Beds & <paths>", board_files(text))])))
+        archive = zipfile.ZipFile(io.BytesIO(zipped("The <garden>", b"{}", [("Beds & <paths>", board_files(text, {}))])))
         names = {f"board-1{end}" for end in (".svg", ".png", ".pdf", ".tex", ".dxf", ".txt", "-readings.csv", "-log.csv")}
         self.assertEqual(set(archive.namelist()), names | {"lesson.json", "index.html"})
         index = archive.read("index.html").decode()
@@ -236,7 +236,7 @@ class WholeLessonTest(unittest.TestCase):
         self.assertEqual(set(re.findall(r'href="([^"]+)"', index)) - {"lesson.json"}, names)
         self.assertIn("r,20.0,,m", archive.read("board-1-readings.csv").decode())
         self.assertEqual(archive.read("board-1-log.csv").decode().split(), ["r", "(m)", "20.0"])
-        self.assertEqual(len(pages_of(exported_lesson([text, text], Wanted(), "x"), 72)), 2)
+        self.assertEqual(len(pages_of(exported_lesson([text, text], Wanted(), "x", {}), 72)), 2)
 
     def test_a_frame_without_a_size_is_refused(self):
         with self.assertRaisesRegex(Refusal, "width and a height"):

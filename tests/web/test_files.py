@@ -5,8 +5,9 @@ import json
 import zipfile
 
 from ruddy_trellis.drawings.exporting import KINDS
+from tests.drawings.test_photograph import picture
 
-from .served import WebTest
+from .served import Line, WebTest
 
 
 class FilesTest(WebTest):
@@ -84,6 +85,36 @@ class FilesTest(WebTest):
             self.assertEqual(answer.status_code, 422, name)
             self.assertNotIn("Traceback", answer.text)
         self.assertEqual(self.client.get(f"/lessons/{self.lesson.slug}/lesson.json").content, before)
+
+    def test_a_picture_is_as_private_as_its_lesson_and_goes_where_it_goes(self):
+        found = self.bring("bed.png", picture()).json()
+        self.assertEqual((found["kind"], found["tall"]), ("picture", 0.5))
+        lesson = self.application.state.lessons
+        with self.client.websocket_connect(f"/boards/{self.board}/live") as socket:
+            line = Line(socket)
+            line.until("board")
+            under = {"mark": found["mark"], "tall": found["tall"], "at": [0, 0], "width": 8}
+            line.send("edit", edit={"kind": "arrange", "photograph": under})
+            self.assertEqual(line.until("changed")["state"]["photograph"]["mark"], found["mark"])
+        own = f"/boards/{self.board}/photographs/{found['mark']}"
+        self.assertEqual(self.client.get(own).headers["content-type"], "image/jpeg")
+        for client in (self.new_client("tobias.quince"), self.new_client()):
+            self.assertEqual(client.get(own).status_code, 404)
+        shared = lambda: self.new_client().get(f"/open/{self.lesson.share_key}/{self.board}/photographs/{found['mark']}").status_code
+        lesson.share(self.lesson.slug, "private")
+        self.assertEqual(shared(), 404)
+        lesson.share(self.lesson.slug, "link")
+        self.assertEqual(shared(), 200)
+        self.assertEqual(self.client.get(own[:-1] + "x").status_code, 404)
+        # It goes along with a copy, a file, a drawing; and away with the account.
+        copy = self.client.post(f"/lessons/{self.lesson.slug}/copy", follow_redirects=False).headers["location"]
+        self.assertIn(found["mark"], self.client.get(f"{copy}/lesson.json").json()["photographs"])
+        self.assertIn(b"data:image/jpeg", self.out("svg").content)
+        room = lesson.room_of(self.teacher.id)
+        self.bring("other.png", picture(colour="#A63D2F"))
+        self.assertGreater(lesson.room_of(self.teacher.id), room)
+        lessons = self.application.state.teachers.delete(self.teacher.id)
+        self.assertTrue(all(lesson.photographs.of(id, [found["mark"]]) == {} for id in lessons))
 
     def test_a_drawing_becomes_a_lesson_of_its_own(self):
         svg = b'<svg xmlns="http://www.w3.org/2000/svg"><circle cx="50" cy="50" r="96"/></svg>'

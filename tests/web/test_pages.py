@@ -60,7 +60,7 @@ class PagesTest(WebTest):
         for content, part in (
             (b"not json", "no file of this program"),
             (b"{}", "not a Ruddy Trellis lesson"),
-            (b" " * 2_000_001, "too large"),
+            (b" " * 8_000_001, "too large"),
             (json.dumps({**good, "version": 9}).encode(), "version 9"),
             (b'{"a":' * 5000, "no file of this program"),
         ):

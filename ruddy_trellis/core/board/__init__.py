@@ -2,7 +2,7 @@
 
 from .board import Board
 from .pegs import numbers_of, with_numbers
-from .settings import GROUNDS, PAPERS, UNITS, Settings
+from .settings import GROUNDS, PAPERS, UNITS, Photograph, Settings
 from .step import PLAIN, Look, Step
 
-__all__ = ["GROUNDS", "PAPERS", "PLAIN", "UNITS", "Board", "Look", "Settings", "Step", "numbers_of", "with_numbers"]
+__all__ = ["GROUNDS", "PAPERS", "PLAIN", "UNITS", "Board", "Look", "Photograph", "Settings", "Step", "numbers_of", "with_numbers"]

@@ -6,7 +6,7 @@ from typing import Any
 from ..catalogue import CATALOGUE
 from ..language.fills import fill_from_json, fill_to_json
 from ..refusal import Refusal
-from .settings import Settings
+from .settings import Photograph, Settings
 from .step import PLAIN, Look, Step
 
 _PLAIN = asdict(PLAIN)
@@ -52,4 +52,6 @@ def settings_from_json(data: Any) -> Settings:
     """The reverse of :func:`settings_to_json`, for data that was checked."""
     tuples = {name: tuple(data[name]) for name in ("view", "nice", "log") if data.get(name) is not None}
     rows = {"rows": tuple(map(tuple, data["rows"]))} if "rows" in data else {}
-    return Settings(**{**data, **tuples, **rows})
+    picture = data.get("photograph")
+    under = {"photograph": Photograph(**{**picture, "at": tuple(picture["at"])})} if picture else {}
+    return Settings(**{**data, **tuples, **rows, **under})

@@ -12,6 +12,25 @@ UNITS, GROUNDS, PAPERS = get_args(Unit), get_args(Ground), get_args(Paper)
 
 
 @dataclass(frozen=True)
+class Photograph:
+    """A picture in pixels that lies under the figure, to be traced.
+
+    Attributes:
+        mark: the SHA-256 of the file, by which it is kept with the lesson.
+        at: its middle, board units; ``width`` how wide it is there; ``tall`` its height as a share of that.
+        turn: how far it is turned, degrees, anticlockwise.
+        fade: how much of it is seen, from 0 to 1.
+    """
+
+    mark: str
+    at: tuple[float, float]
+    width: float
+    tall: float
+    turn: float = 0.0
+    fade: float = 0.6
+
+
+@dataclass(frozen=True)
 class Settings:
     """What belongs to the board as a whole.
 
@@ -24,6 +43,7 @@ class Settings:
         looks: for each kind of thing, the parts of its look that were made the board's own.
         nice: a reading that a drag keeps to whole steps, and the step; None where it is left free.
         log: the readings that are recorded; ``rows`` what was; ``logging`` whether a drag records as well.
+        photograph: the picture under the figure.
     """
 
     title: str = "Board 1"
@@ -41,6 +61,7 @@ class Settings:
     log: tuple = ()
     rows: tuple = ()
     logging: bool = False
+    photograph: Photograph | None = None
 
     def with_(self, **changes) -> Settings:
         return replace(self, **changes)

@@ -128,6 +128,26 @@ class Tidy(_Edit):
     kind: Literal["tidy"] = "tidy"
 
 
+class PhotographData(_Edit):
+    """A picture under the figure: by what it is kept, where its middle is, how wide, how tall for its width, how turned, how faint."""
+
+    mark: str = Field(pattern=r"^[0-9a-f]{64}$")
+    at: tuple[Number, Number]
+    width: float = Field(gt=0, le=limits.COORDINATE)
+    tall: float = Field(ge=0.01, le=100)
+    turn: float = Field(default=0, ge=-360, le=360)
+    fade: float = Field(default=0.6, ge=0.05, le=1)
+
+
+class FitPhotograph(_Edit):
+    """Make the picture under the figure so large that two places on it are a length apart; the first of them stays."""
+
+    kind: Literal["fit_photograph"] = "fit_photograph"
+    first: tuple[Number, Number]
+    second: tuple[Number, Number]
+    length: float = Field(gt=0, le=limits.COORDINATE)
+
+
 class Arrange(_Edit):
     """Change settings of the board."""
 
@@ -149,6 +169,7 @@ class Arrange(_Edit):
         default=None, max_length=limits.LOG_ROWS
     )
     logging: bool | None = None
+    photograph: PhotographData | None = None
 
 
 class StrokeData(_Edit):
@@ -171,7 +192,8 @@ class Chalk(_Edit):
 
 
 Edit = Annotated[
-    Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange | Chalk, Field(discriminator="kind")
+    Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange | Chalk | FitPhotograph,
+    Field(discriminator="kind"),
 ]
 _EDIT = TypeAdapter(Edit)
 

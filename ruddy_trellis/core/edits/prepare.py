@@ -6,7 +6,7 @@ from typing import Any
 
 from ..board import Board
 from . import adding, chalking, deleting, log, looks, moving, pasting, settings, tying
-from .models import Add, Arrange, Chalk, Choose, Delete, Move, Paste, Record, Rename, Restyle, Retie, Tidy
+from .models import Add, Arrange, Chalk, Choose, Delete, FitPhotograph, Move, Paste, Record, Rename, Restyle, Retie, Tidy
 from .patch import Patch
 
 #: What makes the patch of each kind of edit.
@@ -23,6 +23,7 @@ _PREPARERS: dict[type, Callable[[Board, Any], Patch]] = {
     Tidy: looks.tidied,
     Arrange: settings.arranged,
     Chalk: chalking.chalked,
+    FitPhotograph: settings.fitted,
 }
 
 

@@ -1,5 +1,7 @@
 """What comes in from outside in one go, from text to text: in the forms in which it can go to another process and back."""
 
+from base64 import b64decode
+from contextlib import suppress
 from typing import Any
 
 import orjson
@@ -24,6 +26,15 @@ def arrived_lesson(content: bytes) -> tuple[str, list[str]]:
     """The title of a lesson in a file, and the text that is kept of each of its boards. Raises Refusal."""
     title, boards = lesson_from_json(parsed(content))
     return title, [board_to_text(board) for board in boards]
+
+
+def photographs_in(content: bytes) -> dict[str, bytes]:
+    """The pictures in the file of a lesson that was read, by their marks. What is no base64 is left out."""
+    found = {}
+    for mark, text in parsed(content).get("photographs", {}).items():
+        with suppress(ValueError):
+            found[mark] = b64decode(text, validate=True)
+    return found
 
 
 def arrived_recipe(content: bytes) -> str:

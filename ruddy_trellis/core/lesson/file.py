@@ -1,8 +1,10 @@
 """The open file format: lessons as JSON, read through one door whoever wrote them."""
 
 import logging
-from collections.abc import Iterable
+from base64 import b64encode
+from collections.abc import Iterable, Mapping
 from contextlib import suppress
+from types import MappingProxyType
 from typing import Annotated, Any, Literal
 
 import orjson
@@ -17,7 +19,7 @@ from ..catalogue import CATALOGUE
 from ..edits.adding import with_defaults
 from ..edits.chalking import stroke_of
 from ..edits.checking import check_fills
-from ..edits.models import Arrange, LookChanges, StrokeData
+from ..edits.models import Arrange, LookChanges, PhotographData, StrokeData
 from ..edits.prepare import prepare
 from ..kinds import RAY, SEGMENT, VECTOR
 from ..language.fills import is_ids
@@ -68,17 +70,21 @@ class BoardData(_Part):
     log: list[str] = Field(default_factory=list)
     rows: list[list[float | None]] = Field(default_factory=list, max_length=limits.LOG_ROWS)
     logging: bool = False
+    photograph: PhotographData | None = None
     steps: list[StepData] = Field(max_length=limits.STEPS)
     chalk: list[KeptStroke] = Field(default_factory=list, max_length=limits.STROKES)
 
 
 class LessonData(_Part):
-    """A lesson: its title and its boards."""
+    """A lesson: its title, its boards, and the pictures under them as base64, by their marks."""
 
     format: Literal["ruddy-trellis lesson"]
     version: Literal[1]
     title: str = Field(min_length=1, max_length=limits.TITLE_LENGTH)
     boards: list[BoardData] = Field(min_length=1, max_length=limits.BOARDS)
+    photographs: dict[Annotated[str, Field(pattern=r"^[0-9a-f]{64}$")], Annotated[str, Field(max_length=limits.FILE_BYTES)]] = Field(
+        default_factory=dict, max_length=limits.BOARDS
+    )
 
 
 def board_to_text(board: Board) -> str:
@@ -92,9 +98,14 @@ def board_to_json(board: Board) -> dict[str, Any]:
     return {**data, "chalk": [stroke_to_json(stroke) for stroke in board.chalk]} if board.chalk else data
 
 
-def lesson_to_json(title: str, boards: Iterable[Board]) -> dict[str, Any]:
-    """A lesson as JSON."""
-    return {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
+def lesson_to_json(title: str, boards: Iterable[Board], photographs: Mapping[str, bytes] = MappingProxyType({})) -> dict[str, Any]:
+    """A lesson as JSON.
+
+    Args:
+        photographs: the files of the pictures under its boards, by their marks.
+    """
+    data = {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
+    return {**data, "photographs": {mark: b64encode(one).decode() for mark, one in photographs.items()}} if photographs else data
 
 
 def check_format(data: Any, what: str, wanted: str, version: int) -> None:

@@ -8,13 +8,17 @@ from ...core.display import Extent, display
 from ...core.edits.models import Paste
 from ...core.edits.pasting import pasted
 from ...core.lesson.file import board_from_store, board_to_text
+from ...core.refusal import Refusal
 from ...drawings.boards import centimetres, whole
 from ...drawings.exporting import written
 from ...drawings.wanted import Wanted
+from ...incoming.photograph import arrived_photograph
 from ...incoming.reading import kind_of, working_of
-from ..people.who import live_board
+from ..people.who import live_board, signed_in
+from ..photographs import photograph_answer
 from ..rendering import content_of
 from ..worker import WORKER
+from .room import check_room
 
 router = APIRouter()
 _TITLE = 80
@@ -66,7 +70,19 @@ async def bring_in(request: Request, board_id: int, file: UploadFile):
     live = await run_in_threadpool(live_board, request, board_id)
     content = await content_of(file)
     kind = kind_of(file.filename or "", content)
-    if kind in ("lesson", "picture"):
+    if kind == "lesson":
         return {"kind": kind}
+    if kind == "picture":
+        await run_in_threadpool(check_room, request, signed_in(request).id)
+        mark, written, tall = await WORKER.do(arrived_photograph, content)
+        if not await run_in_threadpool(request.app.state.lessons.photographs.keep, live.lesson_id, {mark: written}):
+            raise Refusal("There are very many pictures in this lesson already. Put the next one into another lesson.")
+        return {"kind": kind, "mark": mark, "tall": tall}
     text, unread, steps, drawn = await WORKER.do(tried, board_to_text(live.board), kind, content)
     return {"kind": kind, "text": text, "unread": unread, "steps": steps, "picture": drawn}
+
+
+@router.get("/boards/{board_id}/photographs/{mark}")
+def photograph(request: Request, board_id: int, mark: str):
+    """A picture under a board of one's own."""
+    return photograph_answer(request, live_board(request, board_id).lesson_id, mark)

@@ -9,7 +9,7 @@ from ...core.lesson.file import board_to_text
 from ...core.lesson.first_steps import BOARD_TITLE, STEPS, TITLE, now_at
 from ..people.who import live_board, signed_in
 from ..rendering import page
-from .pages import check_room
+from .room import check_room
 
 router = APIRouter()
 

@@ -4,15 +4,16 @@ from typing import Annotated, Literal
 
 from fastapi import APIRouter, Query, Request
 from markupsafe import Markup
+from pydantic import BaseModel, Field
 
-from ...core.display import Extent, display
 from ...core.language.printing import sentence
 from ...core.lesson.handout import answers, given, questions
 from ...core.refusal import Refusal
-from ...drawings.boards import as_opened, centimetres, picture_of_board
+from ...drawings.boards import as_opened, centimetres, picture_of_board, under
 from ...drawings.svg import svg_text
 from ...drawings.wanted import Wanted
 from ..people.who import live_board
+from ..photographs import photographs_of
 from ..rendering import page
 
 router = APIRouter()
@@ -23,92 +24,102 @@ _MM = 25.4 / 96
 _FINER = 1.35
 #: Longer questions than this are no question; so many are asked at most.
 _ASKED, _MOST = 2_000, 20
-Flag = Annotated[bool, Query()]
 
 
-@router.get("/boards/{board_id}/handout")
-def handout(
-    request: Request,
-    board_id: int,
-    boards: Literal["this", "all"] = "this",
-    figure: Literal["whole", "given", "none"] = "whole",
-    size: Literal["scale", "fitted"] = "fitted",
-    a_sheet: Annotated[Literal["1", "2", "4"], Query()] = "1",
-    working: Flag = False,
-    room: Annotated[int, Query(ge=0, le=15)] = 3,
-    room_is: Literal["lines", "squares", "nothing"] = "lines",
-    answered: Flag = False,
-    ink_only: Flag = False,
-    grid: Flag = False,
-    chosen: Flag = False,
-    asked: Annotated[str, Query(max_length=_ASKED)] = "",
-):
-    """The handout with what was chosen, and above it, on the screen only, the choices.
+class Chosen(BaseModel):
+    """What is to be on a handout.
 
-    Args:
+    Attributes:
         chosen: whether the choices were made, or the page is opened for the first time.
         asked: questions, one a line; where nothing was chosen yet, what the board's words ask.
     """
-    live = live_board(request, board_id)
-    store = request.app.state
-    shown = [live.board] if boards == "this" else [store.live.get(row.id).board for row in store.lessons.boards(live.lesson_id)]
-    own = asked.splitlines()[:_MOST] if chosen and boards == "this" else None
-    if not chosen:
-        asked = "\n".join(questions(live.board).values())
-    sheets = [
-        _sheet(board, number, figure, size, int(a_sheet), ink_only, grid, own, working, answered) for number, board in enumerate(shown)
-    ]
-    return page(
-        request, "handout.html", board=live.board, sheets=sheets, boards=boards, figure=figure, size=size, a_sheet=a_sheet, working=working,
-        room=room, room_is=room_is, answered=answered, ink_only=ink_only, grid=grid, asked=asked, many=_many(request, live),
-    )  # fmt: skip
+
+    boards: Literal["this", "all"] = "this"
+    figure: Literal["whole", "given", "none"] = "whole"
+    size: Literal["scale", "fitted"] = "fitted"
+    a_sheet: Literal["1", "2", "4"] = "1"
+    working: bool = False
+    room: int = Field(default=3, ge=0, le=15)
+    room_is: Literal["lines", "squares", "nothing"] = "lines"
+    answered: bool = False
+    ink_only: bool = False
+    grid: bool = False
+    chosen: bool = False
+    asked: str = Field(default="", max_length=_ASKED)
 
 
-def _many(request, live):
-    return len(request.app.state.lessons.boards(live.lesson_id)) > 1
+@router.get("/boards/{board_id}/handout")
+def handout(request: Request, board_id: int, chosen: Annotated[Chosen, Query()]):
+    """The handout with what was chosen, and above it, on the screen only, the choices."""
+    live, state = live_board(request, board_id), request.app.state
+    rows = state.lessons.boards(live.lesson_id)
+    shown = [live.board] if chosen.boards == "this" else [state.live.get(row.id).board for row in rows]
+    own = chosen.asked.splitlines()[:_MOST] if chosen.chosen and chosen.boards == "this" else None
+    if not chosen.chosen:
+        chosen.asked = "\n".join(questions(live.board).values())
+    photographs = photographs_of(request, live.lesson_id, shown)
+    sheets = [_Sheet(board, number, chosen, photographs).told(own) for number, board in enumerate(shown)]
+    return page(request, "handout.html", board=live.board, sheets=sheets, chosen=chosen, many=len(rows) > 1)
 
 
-def _sheet(board, number, figure, size, a_sheet, ink_only, grid, asked, working, answered):
+class _Sheet:
     """What stands on the handout of one board."""
-    own = questions(board)
-    if asked is None:
-        asked = list(own.values())
-    # What is asked beside the figure is not written on it as well.
-    hidden = [*as_opened(board).closed, *own]
-    look = Wanted(closed=hidden, ink_only=ink_only, grid=grid, ground="white")
-    told = ""
-    drawn = whole = None
-    if figure != "none":
-        if figure == "given":
-            look = look.model_copy(update={"closed": [step.id for step in board.steps if step.id not in given(board)], "readings": False})
-        drawn, told = _drawn(board, look, size, a_sheet, f"sheet{number}-")
-    if answered:
-        everything = [item["id"] for item in display(board, Extent(*board.settings.view))]
-        open_look = look.model_copy(update={"closed": list(own), "lifted": everything, "readings": True})
-        whole, _ = _drawn(board, open_look, "fitted", 2, f"answers{number}-")
-    return {
-        "title": board.settings.title,
-        "drawn": drawn,
-        "told": told,
-        "asked": [text for text in asked if text.strip()],
-        "working": [sentence(board, step.id) for step in board.steps] if working else [],
-        "whole": whole,
-        "answers": answers(board) if answered else [],
-        "scale": f"1 cm is {1 / centimetres(board.settings):.6g} {board.settings.unit or 'units'}" if size == "scale" and not told else "",
-    }
 
+    def __init__(self, board, number, chosen, photographs):
+        self.board, self.number, self.chosen = board, number, chosen
+        self.photograph = under(board, photographs)
+        self.asks = questions(board)
 
-def _drawn(board, look: Wanted, size: str, a_sheet: int, prefix: str):
-    """A figure as markup, and in words why it is not to scale where it should be."""
-    told = ""
-    if size == "scale":
+    def told(self, asked):
+        """Its parts for the page. ``asked`` are the questions, or None for what the board asks."""
+        board, chosen = self.board, self.chosen
+        drawn, why = self._figure()
+        to_scale = drawn is not None and chosen.size == "scale" and not why
+        return {
+            "title": board.settings.title,
+            "drawn": drawn,
+            "told": why,
+            "asked": [text for text in (self.asks.values() if asked is None else asked) if text.strip()],
+            "working": [sentence(board, step.id) for step in board.steps] if chosen.working else [],
+            "whole": self._whole() if chosen.answered else None,
+            "answers": answers(board) if chosen.answered else [],
+            "scale": f"1 cm is {1 / centimetres(board.settings):.6g} {board.settings.unit or 'units'}" if to_scale else "",
+        }
+
+    @property
+    def _look(self):
+        # What is asked beside the figure is not written on it as well.
+        closed = [*as_opened(self.board).closed, *self.asks]
+        return Wanted(closed=closed, ink_only=self.chosen.ink_only, grid=self.chosen.grid, ground="white")
+
+    def _figure(self):
+        """The figure as markup, and in words why it is not to scale where it should be."""
+        look, chosen = self._look, self.chosen
+        if chosen.figure == "none":
+            return None, ""
+        if chosen.figure == "given":
+            begun = given(self.board)
+            look = look.model_copy(update={"closed": [step.id for step in self.board.steps if step.id not in begun], "readings": False})
+        if chosen.size == "fitted":
+            return self._fitted(look, int(chosen.a_sheet)), ""
         try:
-            picture = picture_of_board(board, look.model_copy(update={"size": "scale", "part": "all"}))
-            if picture.width * _MM <= _WIDE and picture.height * _MM <= _HIGH:
-                return Markup(svg_text(picture, is_small=True, width_mm=picture.width * _MM, prefix=prefix)), ""
-            told = "At its scale the figure is larger than this sheet. “Pages (PDF)” under Paper and files puts it on several."
+            picture = picture_of_board(self.board, look.model_copy(update={"size": "scale", "part": "all"}), self.photograph)
         except Refusal as refusal:
-            told = refusal.sentence
-    fitted = look.model_copy(update={"part": "all" if size == "scale" else "view", "wide": _FITTED[a_sheet] / _MM * _FINER})
-    picture = picture_of_board(board, fitted)
-    return Markup(svg_text(picture, is_small=True, width_mm=_FITTED[a_sheet], prefix=prefix)), told
+            return self._fitted(look, int(chosen.a_sheet)), refusal.sentence
+        if picture.width * _MM <= _WIDE and picture.height * _MM <= _HIGH:
+            return self._markup(picture, picture.width * _MM, "sheet"), ""
+        why = "At its scale the figure is larger than this sheet. “Pages (PDF)” under Paper and files puts it on several."
+        return self._fitted(look.model_copy(update={"part": "all"}), int(chosen.a_sheet)), why
+
+    def _whole(self):
+        """The figure with everything shown and every cover lifted, for the answers."""
+        lifted = [step.id for step in self.board.steps]
+        return self._fitted(self._look.model_copy(update={"closed": list(self.asks), "lifted": lifted}), 2, "answers")
+
+    def _fitted(self, look, a_sheet, prefix="sheet"):
+        wide = _FITTED[a_sheet]
+        look = look.model_copy(update={"wide": wide / _MM * _FINER})
+        return self._markup(picture_of_board(self.board, look, self.photograph), wide, prefix)
+
+    def _markup(self, picture, width_mm, prefix):
+        return Markup(svg_text(picture, is_small=True, width_mm=width_mm, prefix=f"{prefix}{self.number}-"))  # our own; words are escaped

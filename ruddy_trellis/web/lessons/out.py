@@ -25,6 +25,7 @@ from ...drawings.exporting import (
 from ...drawings.sheets import PAPERS
 from ...drawings.wanted import Film, Wanted
 from ..people.who import live_board, own_lesson
+from ..photographs import photograph_of, photographs_of
 from ..rendering import file_name, page
 from ..worker import WRITER
 
@@ -59,6 +60,7 @@ WITH = (
     ("names", "names", f"{_DRAWN} dxf"),
     ("readings", "readings", _DRAWN),
     ("chalk", "chalk", f"{_DRAWN} dxf"),
+    ("photograph", "the picture under it", _DRAWN),
     ("trails", "trails", "pdf png svg tex"),
     ("outlines", "letters as outlines", "svg"),
 )
@@ -103,14 +105,15 @@ async def out(request: Request, board_id: int, kind: str):
     asked = await _asked(request)
     live = await run_in_threadpool(live_board, request, board_id)
     document, title = board_to_text(live.board), live.board.settings.title
+    photograph = await run_in_threadpool(photograph_of, request, live)
     if kind in ("gif", "apng"):
-        return _streamed(_filmed(kind, document, asked))
+        return _streamed(_filmed(kind, document, asked, photograph))
     if kind == "preview":
         wanted = asked.wanted.model_copy(update={"outlines": True})
-        return Response(await WRITER.do(exported, "svg", document, wanted), media_type=KINDS["svg"])
+        return Response(await WRITER.do(exported, "svg", document, wanted, photograph), media_type=KINDS["svg"])
     if kind not in KINDS:
         raise HTTPException(404)
-    return _file(await WRITER.do(exported, kind, document, asked.wanted), title, kind)
+    return _file(await WRITER.do(exported, kind, document, asked.wanted, photograph), title, kind)
 
 
 def _file(content: bytes, title: str, kind: str) -> Response:
@@ -129,7 +132,8 @@ async def out_lesson(request: Request, slug: str):
     """All boards of a lesson as one document."""
     asked = await _asked(request)
     lesson, boards = await run_in_threadpool(_boards, request, slug)
-    content = await WRITER.do(exported_lesson, [board_to_text(board) for board in boards], asked.wanted, lesson.title)
+    photographs = await run_in_threadpool(photographs_of, request, lesson.id, boards)
+    content = await WRITER.do(exported_lesson, [board_to_text(board) for board in boards], asked.wanted, lesson.title, photographs)
     return _file(content, lesson.title, "pdf")
 
 
@@ -137,25 +141,26 @@ async def out_lesson(request: Request, slug: str):
 async def out_zip(request: Request, slug: str):
     """A lesson with everything, and a plain page about it."""
     lesson, boards = await run_in_threadpool(_boards, request, slug)
-    content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
-    return _streamed(_zipped(lesson.title, content, [(board.settings.title, board_to_text(board)) for board in boards]))
+    photographs = await run_in_threadpool(photographs_of, request, lesson.id, boards)
+    content = orjson.dumps(lesson_to_json(lesson.title, boards, photographs), option=orjson.OPT_INDENT_2)
+    return _streamed(_zipped(lesson.title, content, [(board.settings.title, board_to_text(board)) for board in boards], photographs))
 
 
-async def _zipped(title, lesson, boards) -> AsyncIterator[bytes]:
+async def _zipped(title, lesson, boards, photographs) -> AsyncIterator[bytes]:
     done = []
     for number, (name, document) in enumerate(boards):
         yield b"%d %d\n" % (number, len(boards))
-        done.append((name, await WRITER.do(board_files, document)))
+        done.append((name, await WRITER.do(board_files, document, photographs)))
     yield _whole(await WRITER.do(zipped, title, lesson, done))
 
 
-async def _filmed(kind: str, document: str, asked: Asked) -> AsyncIterator[bytes]:
+async def _filmed(kind: str, document: str, asked: Asked, photograph: bytes | None) -> AsyncIterator[bytes]:
     count = await WRITER.do(film_count, document, asked.film)
     pictures: list[bytes] = []
     while len(pictures) < count:
         yield b"%d %d\n" % (len(pictures), count)
         some = min(_AT_ONCE, count - len(pictures))
-        pictures += await WRITER.do(film_part, document, asked.wanted, asked.film, len(pictures), some)
+        pictures += await WRITER.do(film_part, document, asked.wanted, asked.film, len(pictures), some, photograph)
     yield b"%d %d\n" % (count, count)
     yield _whole(await WRITER.do(film_joined, pictures, asked.film, kind))
 

@@ -11,17 +11,19 @@ from ...core import limits
 from ...core.board import Board, Settings
 from ...core.catalogue import CATALOGUE
 from ...core.display.palette import PENS
-from ...core.lesson.arriving import arrived_lesson
 from ...core.lesson.file import board_to_text, lesson_schema, lesson_to_json
 from ...core.lesson.recipes import steps_of
 from ...core.refusal import Refusal
+from ...incoming.photograph import arrived_with_photographs
 from ...incoming.reading import kind_of
 from ..people.who import own_lesson, signed_in, visitor
+from ..photographs import photographs_of
 from ..rendering import content_of, drawing_look, file_name, page
 from ..shelf import shelf
 from ..worker import WORKER
 from .bringing_in import arrived_drawing, title_of
 from .panels import working_rows
+from .room import check_room
 
 router = APIRouter()
 #: How many lessons stand on one page of a list, and how many of those put away are listed.
@@ -43,13 +45,6 @@ def page_of(listed, number):
     """
     found = listed(start=(number - 1) * LISTED, most=LISTED + 1)
     return found[:LISTED], (number - 1 or None, number, number + 1 if len(found) > LISTED else None)
-
-
-def check_room(request, teacher_id):
-    """Raise Refusal where a teacher has filled the room that there is for one."""
-    quota = request.app.state.options.quota
-    if request.app.state.lessons.room_of(teacher_id) > quota * 1_000_000:
-        raise Refusal(f"Your lessons fill the {quota} MB that there are for each teacher. Delete some, or ask whoever runs this program.")
 
 
 @router.get("/")
@@ -101,8 +96,9 @@ async def read_lesson(request: Request, file: UploadFile):
         content = await content_of(file)
         arriving = WORKER.do if len(content) > _SMALL_FILE else run_in_threadpool
         kind = "lesson" if (file.filename or "").lower().endswith(".json") else kind_of(file.filename or "", content)
+        photographs: dict[str, bytes] = {}
         if kind == "lesson":
-            title, documents = await arriving(arrived_lesson, content)
+            title, documents, photographs = await arriving(arrived_with_photographs, content)
         elif kind == "picture":
             raise Refusal("A picture goes on a board: open a lesson, then drop it there.")
         else:
@@ -111,6 +107,8 @@ async def read_lesson(request: Request, file: UploadFile):
     except Refusal as refusal:
         return await run_in_threadpool(lesson_list_page, request, problem=refusal.sentence, status=422)
     lesson = await run_in_threadpool(request.app.state.lessons.create, teacher.id, title, documents)
+    if photographs:
+        await run_in_threadpool(request.app.state.lessons.photographs.keep, lesson.id, photographs)
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
@@ -150,7 +148,7 @@ def lesson_file(request: Request, slug: str):
     """The lesson in the open format."""
     lesson = own_lesson(request, slug)
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
-    content = orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2)
+    content = orjson.dumps(lesson_to_json(lesson.title, boards, photographs_of(request, lesson.id, boards)), option=orjson.OPT_INDENT_2)
     return Response(
         content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{file_name(lesson.title)}.json"'}
     )
@@ -179,7 +177,9 @@ def copied_lesson(request, lesson, teacher_id):
     check_room(request, teacher_id)
     boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
     title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
-    return request.app.state.lessons.create(teacher_id, title, [board_to_text(board) for board in boards])
+    copy = request.app.state.lessons.create(teacher_id, title, [board_to_text(board) for board in boards])
+    request.app.state.lessons.photographs.keep(copy.id, photographs_of(request, lesson.id, boards))
+    return copy
 
 
 @router.post("/lessons/{slug}/boards")

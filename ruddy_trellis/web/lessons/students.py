@@ -12,6 +12,7 @@ from ...core.hand import StudentHand
 from ...store.teachers import hashed
 from ..live.lines import carry
 from ..people.who import is_theirs
+from ..photographs import photograph_answer
 from ..rendering import drawing_look, page, picture_of
 from ..security import same_origin
 from .pages import board_titles
@@ -71,6 +72,12 @@ def _student_page(request, share_key, board_id, way):
 def shared_picture(request: Request, share_key: str, board_id: int):
     """A small picture of a board of a shared lesson."""
     return picture_of(_board_of(request, shared_lesson(request, share_key), board_id).board)
+
+
+@router.get("/open/{share_key}/{board_id}/photographs/{mark}")
+def shared_photograph(request: Request, share_key: str, board_id: int, mark: str):
+    """A picture under a board of a shared lesson."""
+    return photograph_answer(request, _board_of(request, shared_lesson(request, share_key), board_id).lesson_id, mark)
 
 
 @router.websocket("/open/{share_key}/{board_id}/live")

@@ -1,7 +1,7 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 
 import orjson
 from starlette.concurrency import run_in_threadpool
@@ -97,6 +97,7 @@ class LiveBoard:
         return {
             "title": settings.title, "unit": settings.unit, "ground": settings.ground, "view": settings.view, "paper": settings.paper,
             "spacing": settings.spacing, "size": settings.size, "snap": settings.snap, "scale": settings.scale, "log": len(settings.log),
+            "photograph": asdict(settings.photograph) if settings.photograph else None,
             "undo": self.edits_done > 0, "redo": self.edits_done < self.edit_count, "steps": len(self.board),
         }  # fmt: skip
 

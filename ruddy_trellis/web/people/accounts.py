@@ -16,6 +16,7 @@ from ...core import limits
 from ...core.lesson.file import lesson_to_json
 from ...core.refusal import Refusal
 from ...core.truth.angle_pairs import NAMES
+from ..photographs import photographs_of
 from ..rendering import file_name, page
 from .passwords import check_new_password, hashed_password, is_password
 from .who import let_in, let_out, session_of, signed_in, visitor
@@ -186,7 +187,12 @@ def own_data(request: Request):
             for lesson, _ in state.lessons.of_teacher(teacher.id, away):
                 boards = [state.live.get(row.id).board for row in state.lessons.boards(lesson.id)]
                 name = f"{'put away' if away else 'lessons'}/{lesson.id} {file_name(lesson.title)}.json"
-                archive.writestr(name, orjson.dumps(lesson_to_json(lesson.title, boards), option=orjson.OPT_INDENT_2))
+                archive.writestr(
+                    name,
+                    orjson.dumps(
+                        lesson_to_json(lesson.title, boards, photographs_of(request, lesson.id, boards)), option=orjson.OPT_INDENT_2
+                    ),
+                )
         for row in state.lessons.recipes(teacher.id):
             archive.writestr(f"recipes/{row.id} {file_name(orjson.loads(row.document)['name'])}.json", row.document)
     return Response(

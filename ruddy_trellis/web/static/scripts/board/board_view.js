@@ -29,6 +29,7 @@ export class BoardView {
     this.drawing = new Drawing(this.canvas, this.port, JSON.parse(this.page.dataset.look));
     this.chosenView = this.page.dataset.view.split(" ").map(Number);
     this.port.show(this.chosenView);
+    this.photographs = path.replace(/live$/, "photographs/");
     this.state = {};
     this.sequence = 0;
     this.viewTold = 0;
@@ -163,7 +164,8 @@ export class BoardView {
     const stretch = this.hooks.fits ? Math.min(width / USUAL.width, height / USUAL.height) : 1;
     const share = Math.max(0.62, Math.min(stretch * 1.07, 1));
     this.page.style.setProperty("--share", share);
-    if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share, stretch });
+    const photographs = new URL(this.photographs, location.href).href;
+    if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share, stretch, photographs });
   }
 
   note(words) {

@@ -198,6 +198,7 @@ export class Drawer {
     else if (element.id === "see-all") this.acts.seeAll();
     else if (element.id === "clear-trails") this.acts.clearTrails();
     else if (element.id === "life-size") this.acts.lifeSize();
+    else if (element.id === "fit-photograph") this.acts.fitPhotograph();
     else if (element.id === "look-again") this.refresh();
     else if (element.id === "copy-look") this.copyLook(JSON.parse(dataset.copied));
     else if (element.id === "give-look") this.giveLook();

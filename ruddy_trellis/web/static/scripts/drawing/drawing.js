@@ -143,10 +143,11 @@ export class Drawing {
     this.paint({ scene: { ghosts } });
   }
 
-  /** Set how the board looks as a whole: its ground, its paper, the spacing of its lattice, the size of everything. */
-  showBoard({ ground, paper, spacing, size, stretch = 1 }) {
+  /** Set how the board looks as a whole: its ground, its paper, the spacing of its lattice, the size of everything, the
+   *  picture under it and where pictures are. */
+  showBoard({ ground, paper, spacing, size, stretch = 1, photograph, photographs }) {
     useSizes(this.plainSizes, size, stretch);
-    this.paint({ scene: { ground, paper, spacing, size, stretch } });
+    this.paint({ scene: { ground, paper, spacing, size, stretch, photograph, photographs } });
   }
 
   /** The view has changed. */

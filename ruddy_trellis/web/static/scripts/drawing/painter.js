@@ -17,6 +17,7 @@ import {
   wordsBox,
 } from "./labels.js";
 import { copiesOf, outlineOf, ring } from "./outlines.js";
+import { Photograph } from "./photograph.js";
 import { paintRegion } from "./regions.js";
 import { paintStroke } from "./strokes.js";
 import { Trails } from "./trails.js";
@@ -39,6 +40,7 @@ class Painter {
     this.faint = [];
     this.outlines = new WeakMap();
     this.trails = new Trails();
+    this.photograph = new Photograph(() => this.draw());
     this.stamps = new Map();
     this.marks = { lit: new Set(), chosen: new Set() };
     this.scene = { ghosts: false, ground: "blank", paper: "light", spacing: null, box: null };
@@ -75,6 +77,7 @@ class Painter {
     if (marks) this.marks[marks.name] = new Set(marks.ids);
     if (scene) {
       Object.assign(this.scene, scene);
+      if (scene.photographs) this.photograph.take(scene.photograph ? scene.photographs + scene.photograph.mark : "");
       if (scene.size) useSizes(this.look.sizes, scene.size, scene.stretch);
       this.outlines = new WeakMap();
     }
@@ -102,6 +105,7 @@ class Painter {
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
     context.fillStyle = this.paper;
     context.fillRect(0, 0, port.width, port.height);
+    this.photograph.paint(context, port, this.scene.photograph);
     paintGround(context, port, this.scene);
     // Pegs go over tags, so that what can be taken hold of is never covered; names go over all.
     const seen = this.order.filter((item) => visible(item, this.scene.ghosts));

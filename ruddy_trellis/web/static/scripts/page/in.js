@@ -7,15 +7,22 @@ const seen = document.getElementById("in-seen");
 const MOST_SHOWN = 60; // sentences of the working
 let found = null;
 let edit = null;
+let board = null;
+/** A photograph is sent no larger than this, dots; the server makes it smaller still. */
+const LONGEST = 2000;
+/** How much of the board a picture takes up at first. */
+const SHARE = 0.6;
 
 /**
  * Open the dialog, with a file or to choose one.
  * @param {(change: object) => void} change makes an edit
+ * @param {import("../board/board_view.js").BoardView} view
  * @param {File} [file]
  */
-export function openIn(change, file) {
+export function openIn(change, view, file) {
   if (!edit) setUp();
   edit = change;
+  board = view;
   seen.hidden = true;
   found = null;
   tell("");
@@ -57,13 +64,41 @@ async function read(file) {
   seen.hidden = true;
   tell(`Reading ${file.name}…`);
   try {
-    const answer = await send(`/boards/${document.getElementById("board").dataset.board}/in`, file);
+    const sent = await smaller(file);
+    const answer = await send(`/boards/${document.getElementById("board").dataset.board}/in`, sent);
     found = await answer.json();
     if (found.kind === "lesson") return await asLesson(file);
+    if (found.kind === "picture") return await underFigure();
     show(file);
   } catch (error) {
     tell(error.message);
   }
+}
+
+/** A photograph as large as a board has use for: those of a telephone are too large to be sent. */
+async function smaller(file) {
+  if (!/^image\/(png|jpeg)$/.test(file.type) || file.size < 1_000_000) return file;
+  try {
+    const image = await createImageBitmap(file, { imageOrientation: "from-image" });
+    const times = Math.min(1, LONGEST / Math.max(image.width, image.height));
+    const canvas = new OffscreenCanvas(Math.round(image.width * times), Math.round(image.height * times));
+    canvas.getContext("2d").drawImage(image, 0, 0, canvas.width, canvas.height);
+    return new File([await canvas.convertToBlob({ type: "image/jpeg", quality: 0.9 })], file.name, { type: "image/jpeg" });
+  } catch {
+    return file; // the server says what is wrong with it
+  }
+}
+
+/** A picture lies under the figure, in the middle of what is seen; then it is put to scale. */
+async function underFigure() {
+  const [left, low, right, high] = board.port.view();
+  const width = SHARE * Math.min(right - left, (high - low) / found.tall);
+  const at = [(left + right) / 2, (low + high) / 2];
+  edit({ kind: "arrange", photograph: { mark: found.mark, tall: found.tall, at, width } });
+  dialog.close();
+  const { fitPhotograph } = await import("./photograph.js");
+  for (let tries = 0; tries < 60 && board.state.photograph?.mark !== found.mark; tries++) await new Promise((on) => setTimeout(on, 50));
+  if (board.state.photograph) fitPhotograph(board, edit);
 }
 
 /** A lesson stays a lesson: it is opened as one of its own. */

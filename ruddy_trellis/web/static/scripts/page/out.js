@@ -22,7 +22,7 @@ export async function openOut(view, edit) {
   dialogOf = new Out(view);
   document.getElementById("out-in").addEventListener("click", async () => {
     dialog.close();
-    (await import("./in.js")).openIn(edit);
+    (await import("./in.js")).openIn(edit, view);
   });
 }
 
@@ -105,7 +105,7 @@ class Out {
       lifted: [...view.drawing.uncovered],
       trails: is("trails") && !film && kind !== "dxf" ? await view.drawing.trails() : [],
     };
-    for (const name of ["ink_only", "grid", "names", "readings", "chalk", "outlines"]) wanted[name] = is(name);
+    for (const name of ["ink_only", "grid", "names", "readings", "chalk", "photograph", "outlines"]) wanted[name] = is(name);
     if (!film) return { wanted };
     const about = Object.fromEntries(["rate", "speed", "seconds"].map((name) => [name, number(name)]));
     return { wanted, film: { ...about, motion: elements.motion.value, loops: Number(elements.loops.value) } };

@@ -156,7 +156,7 @@ line.on("said", ({ words }) => {
 });
 
 function pageIsEmpty() {
-  document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool;
+  document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool || !!view.state.photograph;
 }
 
 // The person acts -----------------------------------------------------------------------------------------------
@@ -283,6 +283,7 @@ const drawer = new Drawer(boardId, {
     pasting.showModal();
   },
   clearTrails: () => drawing.clearTrails(),
+  fitPhotograph: async () => (await import("./photograph.js")).fitPhotograph(view, edit),
   lifeSize: async () => (await import("./life_size.js")).lifeSize(view),
   step: (way) => replay.step(way),
   replay: () => (replay.playing ? replay.stop() : replay.play()),
@@ -363,7 +364,7 @@ for (const kind of ["dragover", "drop"])
   document.addEventListener(kind, async (event) => {
     if (!event.dataTransfer?.types.includes("Files")) return;
     event.preventDefault();
-    if (kind === "drop") (await import("./in.js")).openIn(edit, event.dataTransfer.files[0]);
+    if (kind === "drop") (await import("./in.js")).openIn(edit, view, event.dataTransfer.files[0]);
   });
 document.getElementById("files").addEventListener("click", async () => (await import("./out.js")).openOut(view, edit));
 boardActs((title) => edit({ kind: "arrange", title }));
