@@ -26,6 +26,19 @@ _FINER = 1.35
 _ASKED, _MOST = 2_000, 20
 
 
+#: The choices of the page: the name of each, its words, and the ways with theirs; and what is on or off.
+CHOICES = (
+    ("boards", "Boards", (("this", "this one"), ("all", "all of the lesson"))),
+    ("a_sheet", "On a sheet", (("1", "one"), ("2", "two"), ("4", "four"))),
+    ("figure", "Figure", (("whole", "as it opens"), ("given", "what is given"), ("none", "none"))),
+    ("size", "Its size", (("fitted", "as wide as there is room"), ("scale", "to scale"))),
+    ("room_is", "Room to write", (("lines", "lines"), ("squares", "squares"), ("nothing", "plain"))),
+)
+SWITCHES = (
+    ("working", "the working"), ("answered", "answers, on a sheet of their own"), ("ink_only", "in ink only"), ("grid", "grid"),
+)  # fmt: skip
+
+
 class Chosen(BaseModel):
     """What is to be on a handout.
 
@@ -59,7 +72,16 @@ def handout(request: Request, board_id: int, chosen: Annotated[Chosen, Query()])
         chosen.asked = "\n".join(questions(live.board).values())
     photographs = photographs_of(request, live.lesson_id, shown)
     sheets = [_Sheet(board, number, chosen, photographs).told(own) for number, board in enumerate(shown)]
-    return page(request, "handout.html", board=live.board, sheets=sheets, chosen=chosen, many=len(rows) > 1)
+    return page(
+        request,
+        "handout.html",
+        board=live.board,
+        sheets=sheets,
+        chosen=chosen.model_dump(),
+        many=len(rows) > 1,
+        choices=CHOICES,
+        switches=SWITCHES,
+    )
 
 
 class _Sheet:
