@@ -61,13 +61,6 @@ def main():
             b._ready()
             b.open_drawer("log")
             take("log")
-            b.open("Three taps")
-            b.escape()
-            b.open_drawer("look")
-            for words in ("dark", "classroom", "axes"):
-                page.click(f"[data-arrange]:text-is('{words}')")
-                b.settle()
-            take("dark-board")
             b.open("rosette")
             take("rosette")
             b.open("string")
@@ -94,21 +87,6 @@ def main():
             stranger.screenshot(path=HERE / "class-page.png")
             stranger.context.close()
             page.keyboard.press("Escape")
-            b.start("Replay")
-            b.say(
-                "A=(-3,-2)",
-                "B=(3,-2)",
-                "AB is the segment from A to B",
-                "k is the circle with centre A through B",
-                "c is the circle with centre B through A",
-                "C is where k meets c, first crossing",
-                "ABC is the polygon through A, B, C",
-            )
-            b.escape()
-            b.escape()
-            page.click("#replay")
-            page.wait_for_timeout(4200)
-            page.screenshot(path=HERE / "replay.png")
             b.open("nine posts")
             page.click("#present")
             page.wait_for_timeout(300)
@@ -122,8 +100,19 @@ def main():
             b.open_drawer("loose")
             page.hover(".loose li button >> nth=0")
             take("loose-ends")
-            page.goto(f"{server.address}/help")
-            take("saying")
+            b.open("hive")
+            page.click("#files")
+            page.wait_for_selector("#out-preview[src^=blob]")
+            take("files")
+            page.keyboard.press("Escape")
+            board = page.get_attribute("#board", "data-board")
+            page.goto(
+                f"{server.address}/boards/{board}/handout?chosen=true&size=scale&asked=Where+may+the+hive+stand%3F%0AWhich+wall+is+nearer%3F"
+            )
+            take("handout")
+            page.goto(f"{server.address}/help/perpendicular")
+            page.frame_locator("iframe").locator("#saved:text-is('Saved')").wait_for()
+            take("help")
         finally:
             browser.close()
             server.kill()

@@ -3,8 +3,12 @@
 import io
 import math
 import re
+import shutil
+import subprocess
+import tempfile
 import unittest
 import zipfile
+from pathlib import Path
 from xml.etree import ElementTree
 
 import ezdxf
@@ -186,6 +190,17 @@ class ForTexTest(unittest.TestCase):
         self.assertEqual(words("50% of {x} & $5_#"), r"50\% of \{x\} \& \$5\_\#")
         self.assertEqual(words("30° ∠ABC = 2√3 m²"), r"30$^{\circ}$ $\angle$ABC = 2$\surd$3 m$^{2}$")
         self.assertEqual(words("\\end 🐝"), r"\textbackslash{}end ?")
+
+    def test_a_document_compiles_where_there_is_a_tex(self):
+        f = figure("A_1 = (0, 0)\nB = (4, 1)\nC = (1, 4)\nk is the circle through A_1, B and C\nα is the angle B, A_1, C")
+        text = tikz_text(picture_of_board(f.board, Wanted(part="all", size="scale")))
+        self.assertIn("$A_{1}$", text)
+        self.assertIn(r"\alpha", text.replace("$", ""))
+        if tex := shutil.which("pdflatex"):
+            with tempfile.TemporaryDirectory() as folder:
+                Path(folder, "figure.tex").write_text(text, "utf-8")
+                done = subprocess.run([tex, "-interaction=batchmode", "figure.tex"], cwd=folder, timeout=120, check=False)
+                self.assertEqual(done.returncode, 0)
 
 
 class MovingTest(unittest.TestCase):

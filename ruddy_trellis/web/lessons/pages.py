@@ -16,12 +16,13 @@ from ...core.lesson.recipes import steps_of
 from ...core.refusal import Refusal
 from ...incoming.photograph import arrived_with_photographs
 from ...incoming.reading import kind_of
+from ...incoming.trying import arrived_drawing
 from ..people.who import own_lesson, signed_in, visitor
 from ..photographs import photographs_of
 from ..rendering import content_of, drawing_look, file_name, page
 from ..shelf import shelf
 from ..worker import WORKER
-from .bringing_in import arrived_drawing, title_of
+from .bringing_in import title_of
 from .panels import working_rows
 from .room import check_room
 
