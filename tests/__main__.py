@@ -1,8 +1,7 @@
 """Runs every test: ``python -m tests``. With names, only those: ``python -m tests tests.core tests.web``.
 
 A file of tests at a time, each in a process of its own: two of those in the browser side by side, since they mostly wait, and one of
-the others beside them. The last line
-says how many passed, failed and were skipped.
+the others beside them. The last line says how many passed, failed and were skipped.
 """
 
 import re

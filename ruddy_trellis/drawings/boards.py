@@ -16,9 +16,12 @@ from .wanted import Trail, Wanted
 
 #: Pixels of print in a centimetre; letters and lines on paper are so much smaller than on the screen.
 _CM, _ON_PAPER = 96 / 2.54, 0.72
+#: How wide a board usually is on the screen, pixels.
+USUAL_WIDTH = 960
 #: What is wider or higher than so many centimetres is not drawn to scale.
 _MOST_CM = 300
-_ROOM = 0.06
+#: Round a figure there is this share of it as room, and so many pixels at least.
+_ROOM, _LEAST = 0.06, 40
 
 
 def centimetres(settings: Settings) -> float:
@@ -26,11 +29,11 @@ def centimetres(settings: Settings) -> float:
     return 1 / settings.scale if settings.scale else 1.0
 
 
-def whole(items: list[dict[str, Any]], pixel: float = 0.0) -> Extent | None:
+def whole(items: list[dict[str, Any]], pixel: float) -> Extent | None:
     """The part of the plane that everything of a display list takes up but for what has no end; None where there is nothing.
 
     Args:
-        pixel: how many board units a pixel of words is.
+        pixel: how many board units a pixel of words is; round a single point there is some room as well.
     """
     xs, ys = [], []
     for item in items:
@@ -48,7 +51,7 @@ def whole(items: list[dict[str, Any]], pixel: float = 0.0) -> Extent | None:
         ys += [y + side for _, y in places for side in (-reach, reach)]
     if not xs:
         return None
-    room = max(_ROOM * max(max(xs) - min(xs), max(ys) - min(ys)), 1e-3)
+    room = max(_ROOM * max(max(xs) - min(xs), max(ys) - min(ys)), _LEAST * pixel)
     return Extent(min(xs) - room, min(ys) - room, max(xs) + room, max(ys) + room)
 
 

@@ -83,8 +83,8 @@ def _named(item: dict[str, Any], parts: list[Part], more: str = "") -> Named:
     """The parts of a thing, or with more to its id, of its name or its tag."""
     if more:
         return Named(item["id"] + more, more[1:], "", tuple(parts))
-    at = tuple(item["shape"]["at"][:2]) if item["kind"] == "point" else None
-    return Named(item["id"], item["kind"], item["sentence"], tuple(parts), at)
+    x, y = item["shape"]["at"][:2] if item["kind"] == "point" else (0, 0)
+    return Named(item["id"], item["kind"], item["sentence"], tuple(parts), (float(x), float(y)) if item["kind"] == "point" else None)
 
 
 def _corner(things: Things, x: float, y: float) -> tuple[float, float]:

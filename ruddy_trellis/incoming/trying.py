@@ -5,7 +5,7 @@ from ..core.display import Extent, display
 from ..core.edits.models import Paste
 from ..core.edits.pasting import pasted
 from ..core.lesson.file import board_from_store, board_to_text
-from ..drawings.boards import centimetres, whole
+from ..drawings.boards import USUAL_WIDTH, centimetres, whole
 from ..drawings.exporting import written
 from ..drawings.wanted import Wanted
 from .reading import working_of
@@ -40,6 +40,7 @@ def arrived_drawing(kind: str, content: bytes, title: str) -> str:
     board = Board(Settings(title=title))
     text, _ = working_of(kind, content, (), 1 / centimetres(board.settings), (0.0, 0.0))
     pasted(board, Paste(kind="paste", text=text)).apply(board)
-    if seen := whole(display(board, Extent(*board.settings.view))):
+    view = Extent(*board.settings.view)
+    if seen := whole(display(board, view), view.width / USUAL_WIDTH):
         board.settings = board.settings.with_(view=(seen.left, seen.low, seen.right, seen.high))
     return board_to_text(board)

@@ -16,7 +16,7 @@ from ...core.hand.orders import ORDERS
 from ...core.language.printing import sentence
 from ...core.lesson.file import lesson_from_json
 from ...demo import demo_lessons
-from ...drawings.boards import whole
+from ...drawings.boards import USUAL_WIDTH, whole
 from ..live.lines import carry
 from ..live.practice_board import PracticeBoard
 from ..rendering import drawing_look, page
@@ -105,7 +105,7 @@ def _figure(key: str) -> Board:
     figure = Figure()
     figure.say(CATALOGUE[key].example)
     board = figure.board
-    seen = whole(display(board, Extent(-6, -4, 6, 4)))
+    seen = whole(display(board, Extent(-6, -4, 6, 4)), 12 / USUAL_WIDTH)
     if seen:
         room = seen.grown(0.12)
         board.settings = board.settings.with_(view=(room.left, room.low, room.right, room.high), ground="blank", title=CATALOGUE[key].tool)
