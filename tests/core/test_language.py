@@ -12,7 +12,8 @@ from ruddy_trellis.core.catalogue import CATALOGUE, Construction
 from ruddy_trellis.core.edits import Rename, perform
 from ruddy_trellis.core.edits.saying import completions as complete
 from ruddy_trellis.core.formulas.points import midpoint
-from ruddy_trellis.core.language.expression import FUNCTIONS, read_formula
+from ruddy_trellis.core.language.expression import read_formula
+from ruddy_trellis.core.language.formula_words import FUNCTIONS
 from ruddy_trellis.core.lesson.file import lesson_schema
 from ruddy_trellis.core.pointing.offers import offers
 

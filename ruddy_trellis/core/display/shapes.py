@@ -36,7 +36,7 @@ from ..kinds import (
     WORDS_ON_BOARD,
     join,
 )
-from ..language.expression import ANGLE
+from ..language.formula_words import ANGLE
 from ..language.printing import claim_words
 from ..regions.outlines import ALL
 from ..regions.region import Region

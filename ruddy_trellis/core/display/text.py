@@ -8,7 +8,8 @@ from ..arithmetic import FLOATS, Undefined
 from ..formulas import arcs, measures
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS
 from ..language.amounts import METRES
-from ..language.expression import ANGLE, TRUTH, Formula
+from ..language.expression import Formula
+from ..language.formula_words import ANGLE, TRUTH
 from ..language.printing import rounded_text
 from ..refusal import Refusal
 from ..seen import SeenBoard

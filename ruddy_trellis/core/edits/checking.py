@@ -11,8 +11,9 @@ from ..board.plan import chosen_formula, kinds_of_fills
 from ..catalogue.construction import Construction, Gap
 from ..kinds import NUMBER, PATHS, POINT, join, with_article, word
 from ..language import names as spelling
-from ..language.expression import ANGLE, MEASURES, Formula
+from ..language.expression import Formula
 from ..language.fills import is_ids
+from ..language.formula_words import ANGLE, MEASURES
 from ..language.words import Words
 from ..limits import check_number
 from ..refusal import Refusal

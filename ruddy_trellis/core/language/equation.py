@@ -11,7 +11,7 @@ from ..arithmetic.protocol import Arithmetic
 from ..formulas import conics
 from ..formulas.values import Circle, Conic, Straight
 from ..refusal import Refusal
-from .expression import parsed
+from .formula_tree import parsed
 
 _WANTED = "An equation in x and y looks like y = 3x − 1, 5x + 2y = 10 or x^2 + y^2 = 25."
 _NAMES = {"line": "a line", "circle": "a circle", "conic": "a conic"}

@@ -13,7 +13,8 @@ from ..seen import SeenBoard, SeenGap
 from . import equation as equations
 from . import names as spelling
 from .amounts import amount, typed_number
-from .expression import MEASURES, read_formula
+from .expression import read_formula
+from .formula_words import MEASURES
 from .words import read_words
 
 _NUMBER = r"[-−+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-−+]?\d+)?"
