@@ -48,7 +48,8 @@ class EveryoneTest(BrowserTest):
 
     def teachers_states(self, whole):
         """Every state of a teacher's pages, one after another; on small screens those that differ there."""
-        for address in ("/", "/account", "/gallery", "/help") if whole else ("/",):
+        small = ("/", "/help/midpoint", "/boards/1/handout?chosen=true&answered=true&working=true")
+        for address in (*small, "/account", "/gallery", "/help/about/for-the-technician", "/help?find=circle") if whole else small:
             self.page.goto(self.server.address + address)
             yield address
         BoardPage(self.page, self.server.address).open("nine posts")
@@ -78,7 +79,7 @@ class EveryoneTest(BrowserTest):
         self.page.wait_for_timeout(200)
         yield "a tool"
         self.page.keyboard.press("Escape")
-        for button in ("#keys-button", "#share", "#board-acts", "#chalk", "#instruments", "#present"):
+        for button in ("#keys-button", "#share", "#files", "#board-acts", "#chalk", "#instruments", "#present"):
             self.press(button)
             yield button
             self.page.keyboard.press("Escape")
@@ -95,7 +96,7 @@ class EveryoneTest(BrowserTest):
         link = self.student_link("pond")
         for width, height in SIZES:
             self.page = self.sized(width, height, None)
-            strangers = ("/", "/sign-in", "/register", "/nothing", link.replace("/open/", "/embed/")) if width == 1280 else ()
+            strangers = ("/", "/help", "/sign-in", "/register", "/nothing", link.replace("/open/", "/embed/")) if width == 1280 else ()
             for address in (*strangers, link):
                 self.page.goto(address if address.startswith("http") else self.server.address + address)
                 self.page.wait_for_timeout(500)

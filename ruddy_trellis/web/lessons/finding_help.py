@@ -46,7 +46,9 @@ def topic(name: str) -> tuple[str, Markup]:
         return "Keys", Markup()
     text = (_FOLDER / f"{name}.md").read_text("utf-8")
     title, _, rest = text.partition("\n")
-    return title.removeprefix("# "), Markup(_MARKDOWN.render(rest))  # our own files, in which no markup is let through
+    return title.removeprefix("# "), Markup(
+        _MARKDOWN.render(rest).replace("<pre>", '<pre tabindex="0">')
+    )  # our own files, in which no markup is let through
 
 
 def _words(text: str) -> list[str]:
