@@ -197,7 +197,7 @@ class BoardPage:
     # What a person sees -------------------------------------------------------------------------------------
 
     def toast(self):
-        toast = self.page.locator("#toast")
+        toast = self.page.locator("#toast span")
         return toast.inner_text() if toast.is_visible() else ""
 
     def pointer_words(self):
