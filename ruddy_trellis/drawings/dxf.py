@@ -1,17 +1,17 @@
 """A board as DXF: what it is made of in millimetres, to the board's scale, a layer for each pen."""
 
+from __future__ import annotations
+
 from collections.abc import Iterator
 from io import StringIO
 from math import cos, radians, sin
 from typing import Any
 
-import ezdxf
-from ezdxf import units
-from ezdxf.entities import Circle, DXFGraphic, Ellipse
-from ezdxf.math import Matrix44, NonUniformScalingError
-
 from ..core.display.palette import PENS, SIZES
+from .late import dxf_entities, dxf_enums, dxf_math, ezdxf
 
+#: What the format calls millimetres.
+_MILLIMETRES = 4
 _LINETYPES = {"solid": "CONTINUOUS", "dashed": "DASHED", "dotted": "DOT"}
 #: Letters on a drawing, in millimetres.
 _LETTERS = 4.0
@@ -34,7 +34,7 @@ class _Writing:
     def __init__(self, millimetres: float) -> None:
         self.times = millimetres
         self.document = ezdxf.new("R2010", setup=["linetypes"])
-        self.document.units = units.MM
+        self.document.units = _MILLIMETRES
         self.space = self.document.modelspace()
         for name, (code, _) in PENS.items():
             layer = self.document.layers.add(name)
@@ -58,7 +58,7 @@ class _Writing:
     def _look(self, style) -> dict[str, str]:
         return {"layer": style["pen"], "linetype": _LINETYPES[style["pattern"]]}
 
-    def _thing(self, item) -> list[DXFGraphic]:
+    def _thing(self, item) -> list[dxf_entities.DXFGraphic]:
         """Add what an item is drawn with. Returns it."""
         shape, look, space = item["shape"], self._look(item["style"]), self.space
         if item["kind"] == "point":
@@ -81,9 +81,9 @@ class _Writing:
             return [space.add_line(places[0], places[1], dxfattribs=look)]
         return [space.add_lwpolyline(places, close=item["kind"] == "polygon", dxfattribs=look)]
 
-    def _arcs(self, shape, look) -> list[DXFGraphic]:
+    def _arcs(self, shape, look) -> list[dxf_entities.DXFGraphic]:
         centre, radius = self._at(shape["at"]), shape["radius"] * self.times
-        drawn: list[DXFGraphic] = []
+        drawn: list[dxf_entities.DXFGraphic] = []
         for start, turn in shape["arcs"]:
             drawn.append(self.space.add_arc(centre, radius, start, start + turn, dxfattribs=look))
             ends = [(centre[0] + radius * cos(angle), centre[1] + radius * sin(angle)) for angle in map(radians, (start, start + turn))]
@@ -93,7 +93,7 @@ class _Writing:
                 drawn.append(self.space.add_line(ends[0], ends[1], dxfattribs=look))
         return drawn
 
-    def _ring(self, ring, look) -> Iterator[DXFGraphic]:
+    def _ring(self, ring, look) -> Iterator[dxf_entities.DXFGraphic]:
         """The pieces of the edge of a region that are seen."""
         at = ring["start"]
         for (kind, *numbers), way in ring["pieces"]:
@@ -110,14 +110,14 @@ class _Writing:
             if way != "none":
                 yield self.space.add_lwpolyline([self._at(place) for place in places], dxfattribs=piece_look)
 
-    def _copies(self, shape) -> list[DXFGraphic]:
+    def _copies(self, shape) -> list[dxf_entities.DXFGraphic]:
         """Each part of a family for every member."""
-        all_copies: list[DXFGraphic] = []
+        all_copies: list[dxf_entities.DXFGraphic] = []
         once = [drawn for part in shape["parts"] if part["shape"] and not part["style"]["hidden"] for drawn in self._thing(part)]
         for a, b, c, d, e, f in zip(*(iter(shape["maps"]),) * 6):
             if abs(a * d - b * c) < _FLAT:
                 continue  # all that is left of it is a place or a line
-            matrix = Matrix44((a, c, 0, 0, b, d, 0, 0, 0, 0, 1, 0, e * self.times, f * self.times, 0, 1))
+            matrix = dxf_math.Matrix44((a, c, 0, 0, b, d, 0, 0, 0, 0, 1, 0, e * self.times, f * self.times, 0, 1))
             for one in once:
                 copy = one.copy()
                 self.space.add_entity(copy)
@@ -126,11 +126,11 @@ class _Writing:
             self.space.delete_entity(one)
         return all_copies
 
-    def _transformed(self, one: DXFGraphic, matrix: Matrix44) -> DXFGraphic:
+    def _transformed(self, one: dxf_entities.DXFGraphic, matrix: dxf_math.Matrix44) -> dxf_entities.DXFGraphic:
         try:
             return one.transform(matrix)
-        except NonUniformScalingError:  # a circle becomes an ellipse
-            ellipse = Ellipse.from_arc(one) if isinstance(one, Circle) else one
+        except dxf_math.NonUniformScalingError:  # a circle becomes an ellipse
+            ellipse = dxf_entities.Ellipse.from_arc(one) if isinstance(one, dxf_entities.Circle) else one
             self.space.delete_entity(one)
             self.space.add_entity(ellipse)
             return ellipse.transform(matrix)
@@ -143,4 +143,4 @@ class _Writing:
         at = x + pushed[0] * 0.2, y - pushed[1] * 0.2
         height = _LETTERS if item["kind"] != "number" else 0.75 * _LETTERS
         text = self.space.add_text(label["text"].replace("\n", " "), height=height, dxfattribs={"layer": item["style"]["pen"]})
-        text.set_placement(at, align=ezdxf.enums.TextEntityAlignment.MIDDLE_CENTER)
+        text.set_placement(at, align=dxf_enums.TextEntityAlignment.MIDDLE_CENTER)

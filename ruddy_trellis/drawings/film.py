@@ -1,11 +1,11 @@
 """A motion, or the replay of a working, as moving pictures: GIF and APNG."""
 
+from __future__ import annotations
+
 from collections.abc import Sequence
 from io import BytesIO
 from math import ceil
 from typing import Any
-
-from PIL import Image
 
 from ..core.board import Board
 from ..core.display import Extent
@@ -13,6 +13,7 @@ from ..core.kinds import MOTION
 from ..core.refusal import Refusal
 from ..core.sampling.motions import Course, course
 from .boards import part_of, picture_of_board
+from .late import images
 from .png import image_of
 from .wanted import Film, Wanted
 
@@ -74,31 +75,31 @@ def film_file(pictures: Sequence[bytes], film: Film, kind: str) -> bytes:
         pictures: as PNG, in order.
         kind: "gif" or "apng".
     """
-    images: list[Image.Image] = [Image.open(BytesIO(one)) for one in pictures]
+    drawn: list[images.Image] = [images.open(BytesIO(one)) for one in pictures]
     out, lasts = BytesIO(), 1000 / film.rate
-    more: dict[str, Any] = {"save_all": True, "append_images": images[1:], "loop": film.loops}
+    more: dict[str, Any] = {"save_all": True, "append_images": drawn[1:], "loop": film.loops}
     if kind == "gif":
         # A GIF counts in hundredths of a second; the part that is lost would add up, so it goes to the next picture.
-        ends = [round(lasts * (number + 1) / 10) * 10 for number in range(len(images))]
+        ends = [round(lasts * (number + 1) / 10) * 10 for number in range(len(drawn))]
         more["duration"] = [end - start for start, end in zip([0, *ends], ends)]
-        is_clear = images[0].mode == "RGBA"
+        is_clear = drawn[0].mode == "RGBA"
         if not is_clear:
-            images = _in_one_palette(images)
-            more["append_images"] = images[1:]
-        images[0].save(out, "GIF", disposal=2 if is_clear else 1, optimize=False, **more)
+            drawn = _in_one_palette(drawn)
+            more["append_images"] = drawn[1:]
+        drawn[0].save(out, "GIF", disposal=2 if is_clear else 1, optimize=False, **more)
     else:
-        images[0].save(out, "PNG", duration=lasts, **more)
+        drawn[0].save(out, "PNG", duration=lasts, **more)
     return out.getvalue()
 
 
-def _in_one_palette(images: list[Image.Image]) -> list[Image.Image]:
+def _in_one_palette(drawn: list[images.Image]) -> list[images.Image]:
     """Images in the colours that some of them, from the first to the last, have together."""
-    chosen = images[:: max(1, len(images) // 6)] + images[-1:]
-    strip = Image.new("RGB", (images[0].width, images[0].height * len(chosen)))
+    chosen = drawn[:: max(1, len(drawn) // 6)] + drawn[-1:]
+    strip = images.new("RGB", (drawn[0].width, drawn[0].height * len(chosen)))
     for number, image in enumerate(chosen):
         strip.paste(image, (0, number * image.height))
-    palette = strip.quantize(_COLOURS, method=Image.Quantize.FASTOCTREE)
-    return [image.quantize(palette=palette, dither=Image.Dither.NONE) for image in images]
+    palette = strip.quantize(_COLOURS, method=images.Quantize.FASTOCTREE)
+    return [image.quantize(palette=palette, dither=images.Dither.NONE) for image in drawn]
 
 
 def _box(extent: Extent):

@@ -4,8 +4,7 @@ from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
-from fontTools.pens.basePen import BasePen
-from fontTools.ttLib import TTFont
+from .late import font_files, font_pens
 
 _FOLDER = Path(__file__).parent / "fonts"
 #: Plain and bold: first the program's own letters, then the signs that they lack.
@@ -19,7 +18,7 @@ def font_file(name: str) -> Path:
 
 @lru_cache
 def _font(name: str) -> tuple[Any, Any, float]:
-    font = TTFont(font_file(name))
+    font = font_files.TTFont(font_file(name))
     return font.getGlyphSet(), font.getBestCmap(), font["head"].unitsPerEm
 
 
@@ -57,25 +56,30 @@ def width_of(text: str, size: float, bold: bool = False) -> float:
     return size * sum(_advance(letter, bold) for letter in text)
 
 
-class _Curves(BasePen):
-    """Gathers outlines as commands of straight strokes and cubic curves."""
+@lru_cache
+def _curves() -> Any:
+    """The class of what gathers outlines as commands of straight strokes and cubic curves; made when it is first used, for its
+    library is."""
 
-    def __init__(self, glyphs: Any, times: float, x: float, y: float) -> None:
-        super().__init__(glyphs)
-        self.commands: list[tuple] = []
-        self._place = lambda at: (x + times * at[0], y - times * at[1])
+    class Curves(font_pens.BasePen):
+        def __init__(self, glyphs: Any, times: float, x: float, y: float) -> None:
+            super().__init__(glyphs)
+            self.commands: list[tuple] = []
+            self._place = lambda at: (x + times * at[0], y - times * at[1])
 
-    def _moveTo(self, at):
-        self.commands.append(("M", *self._place(at)))
+        def _moveTo(self, at):
+            self.commands.append(("M", *self._place(at)))
 
-    def _lineTo(self, at):
-        self.commands.append(("L", *self._place(at)))
+        def _lineTo(self, at):
+            self.commands.append(("L", *self._place(at)))
 
-    def _curveToOne(self, first, second, end):
-        self.commands.append(("C", *self._place(first), *self._place(second), *self._place(end)))
+        def _curveToOne(self, first, second, end):
+            self.commands.append(("C", *self._place(first), *self._place(second), *self._place(end)))
 
-    def _closePath(self):
-        self.commands.append(("Z",))
+        def _closePath(self):
+            self.commands.append(("Z",))
+
+    return Curves
 
 
 def outlines_of(text: str, x: float, y: float, size: float, bold: bool = False) -> list[tuple]:
@@ -84,7 +88,7 @@ def outlines_of(text: str, x: float, y: float, size: float, bold: bool = False) 
     commands = []
     for letter in text:
         glyphs, cmap, units = _font(font_of(letter, bold))
-        pen = _Curves(glyphs, size / units, x, y)
+        pen = _curves()(glyphs, size / units, x, y)
         glyphs[cmap.get(ord(letter), ".notdef")].draw(pen)
         commands += pen.commands
         x += size * _advance(letter, bold)

@@ -1,14 +1,12 @@
 """Pictures as PDF: vectors to true scale, with the program's own fonts in it, so that its words can be found."""
 
+from __future__ import annotations
+
 from collections.abc import Sequence
 from dataclasses import dataclass
 from io import BytesIO
 
-from reportlab.lib.utils import ImageReader
-from reportlab.pdfbase import pdfmetrics
-from reportlab.pdfbase.ttfonts import TTFont
-from reportlab.pdfgen.canvas import Canvas
-
+from .late import pdf_canvas, pdf_fonts, pdf_utils, pdfmetrics
 from .letters import FONTS, font_file, left_of, outlines_of, runs, width_of
 from .paths import PLAIN, Map, as_curves, bounds_of, hatch_lines
 from .primitives import Copies, Hatch, Image, Named, Part, Path, Pen, Picture, Shape, Text
@@ -35,9 +33,9 @@ def pdf_bytes(leaves: Sequence[Leaf], title: str) -> bytes:
     for names in FONTS.values():
         for name in names:
             if name not in pdfmetrics.getRegisteredFontNames():
-                pdfmetrics.registerFont(TTFont(name, font_file(name)))
+                pdfmetrics.registerFont(pdf_fonts.TTFont(name, font_file(name)))
     out = BytesIO()
-    canvas = Canvas(out, pageCompression=1, invariant=1)
+    canvas = pdf_canvas.Canvas(out, pageCompression=1, invariant=1)
     canvas.setTitle(title)
     canvas.setCreator("Ruddy Trellis")
     for leaf in leaves:
@@ -47,7 +45,7 @@ def pdf_bytes(leaves: Sequence[Leaf], title: str) -> bytes:
     return out.getvalue()
 
 
-def _page(canvas: Canvas, leaf: Leaf) -> None:
+def _page(canvas: pdf_canvas.Canvas, leaf: Leaf) -> None:
     picture, sheet = leaf.picture, leaf.sheet
     if sheet is None:
         width, height = picture.width * _POINT, picture.height * _POINT
@@ -80,7 +78,7 @@ def _page(canvas: Canvas, leaf: Leaf) -> None:
 class _Drawing:
     """Draws parts on a canvas whose unit is the picture's, with y downwards."""
 
-    def __init__(self, canvas: Canvas) -> None:
+    def __init__(self, canvas: pdf_canvas.Canvas) -> None:
         self.canvas = canvas
 
     def picture(self, picture: Picture) -> None:
@@ -180,7 +178,7 @@ class _Drawing:
         canvas.scale(1, -1)
         canvas.setFillAlpha(one.opacity)
         canvas.drawImage(
-            ImageReader(BytesIO(one.content)),
+            pdf_utils.ImageReader(BytesIO(one.content)),
             -one.width / 2,
             -one.height / 2,
             one.width,

@@ -1,11 +1,11 @@
 """A picture in pixels: PNG, or an image for other formats. It is the PDF of the picture, painted."""
 
+from __future__ import annotations
+
 from io import BytesIO
 from math import sqrt
 
-import pypdfium2
-from PIL import Image
-
+from .late import images, pypdfium2
 from .pdf import Leaf, pdf_bytes
 from .primitives import Picture
 
@@ -13,7 +13,7 @@ from .primitives import Picture
 MOST_PIXELS = 40_000_000
 
 
-def image_of(picture: Picture, times: float = 1.0) -> Image.Image:
+def image_of(picture: Picture, times: float = 1.0) -> images.Image:
     """A picture as an image, so many times as large as its pixels are many; clear where its ground is clear."""
     times = min(times, sqrt(MOST_PIXELS / (picture.width * picture.height)))
     document = pypdfium2.PdfDocument(pdf_bytes([Leaf(picture)], picture.about))

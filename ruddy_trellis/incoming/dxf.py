@@ -4,17 +4,15 @@ import io
 import logging
 from collections.abc import Iterator
 from math import hypot
-
-import ezdxf
-from ezdxf import recover, units
-from ezdxf.entities import DXFEntity, Insert
-from ezdxf.lldxf.const import DXFError
+from typing import Any
 
 from ..core.refusal import Refusal
 from .found import MOST, Found
+from .late import dxf_const, dxf_recover
 
 #: Centimetres in the units that a drawing may be in; where it does not say, they are millimetres.
-_CENTIMETRES = {units.MM: 0.1, units.CM: 1.0, units.M: 100.0, units.IN: 2.54, units.FT: 30.48, units.KM: 100_000.0}
+#: By their numbers in the format: inches, feet, millimetres, centimetres, metres, kilometres.
+_CENTIMETRES = {1: 2.54, 2: 30.48, 4: 0.1, 5: 1.0, 6: 100.0, 7: 100_000.0}
 _DEEPEST = 12
 #: What is mended in a broken file is of no use in our log.
 logging.getLogger("ezdxf").setLevel(logging.ERROR)
@@ -31,8 +29,8 @@ def read_dxf(content: bytes, per_centimetre: float) -> Found:
         Refusal: where it is no DXF.
     """
     try:
-        document, _ = recover.read(io.BytesIO(content))
-    except (DXFError, ezdxf.DXFStructureError, ValueError, TypeError, KeyError, IndexError, AttributeError, OSError, RecursionError):
+        document, _ = dxf_recover.read(io.BytesIO(content))
+    except (dxf_const.DXFError, ValueError, TypeError, KeyError, IndexError, AttributeError, OSError, RecursionError):
         raise Refusal("That is no DXF that can be read. Save the drawing as DXF (R12 or later, text).") from None
     # Ours is placed as the board is: 10 mm and the origin of the board are those of the drawing.
     found = Found(is_placed=True)
@@ -42,28 +40,28 @@ def read_dxf(content: bytes, per_centimetre: float) -> Found:
             raise Refusal("There is too much in that drawing for a board. Bring in a part of it.")
         try:
             _read(one, times, found)
-        except (DXFError, ValueError, TypeError, ArithmeticError, AttributeError, NotImplementedError):
+        except (dxf_const.DXFError, ValueError, TypeError, ArithmeticError, AttributeError, NotImplementedError):
             found.leave(f"{_name(one)} that cannot be read")
         found.room()
     found.check()
     return found
 
 
-def _flat(entities, depth: int) -> Iterator[DXFEntity]:
+def _flat(entities, depth: int) -> Iterator[Any]:
     """All that is drawn, blocks taken apart."""
     for one in entities:
-        if isinstance(one, Insert) and depth < _DEEPEST:
+        if one.dxftype() == "INSERT" and depth < _DEEPEST:
             yield from _flat(one.virtual_entities(), depth + 1)
         else:
             yield one
 
 
-def _name(one: DXFEntity) -> str:
+def _name(one: Any) -> str:
     kind = one.dxftype()
     return _CALLED.get(kind, f"“{kind.lower()[:20]}”")
 
 
-def _read(one: DXFEntity, times: float, found: Found) -> None:
+def _read(one: Any, times: float, found: Found) -> None:
     kind, own = one.dxftype(), one.dxf
     at = lambda place: (place[0] * times, place[1] * times)
     if kind == "POINT":

@@ -4,11 +4,10 @@ import hashlib
 import io
 from dataclasses import replace
 
-from PIL import Image, ImageOps, UnidentifiedImageError
-
 from ..core.lesson.arriving import arrived_lesson, photographs_in
 from ..core.lesson.file import board_from_store, board_to_text
 from ..core.refusal import Refusal
+from .late import image_acts, images
 
 #: A picture of more dots than this is not opened; one wider or higher than that is made smaller.
 _MOST_DOTS, _LONGEST = 60_000_000, 1600
@@ -25,19 +24,19 @@ def arrived_photograph(content: bytes) -> tuple[str, bytes, float]:
         Refusal: where it is none, is broken, or has too many dots.
     """
     try:
-        with Image.open(io.BytesIO(content), formats=("PNG", "JPEG")) as opened:
+        with images.open(io.BytesIO(content), formats=("PNG", "JPEG")) as opened:
             if opened.width * opened.height > _MOST_DOTS:
                 raise Refusal(f"That picture has more than {_MOST_DOTS // 1_000_000} million dots. Make it smaller first.")
             is_ours = opened.format == "JPEG" and max(opened.size) <= _LONGEST and not opened.getexif()
-            image = ImageOps.exif_transpose(opened)
+            image = image_acts.exif_transpose(opened)
             image.load()
-    except (UnidentifiedImageError, OSError, ValueError, SyntaxError, Image.DecompressionBombError, MemoryError, OverflowError):
+    except (OSError, ValueError, SyntaxError, images.DecompressionBombError, MemoryError, OverflowError):
         raise Refusal("That picture cannot be read. Save it as PNG or JPEG.") from None
     tall = image.height / image.width
     if not 0.01 <= tall <= 100:
         raise Refusal("That picture is a thin strip. Cut it to what is to be traced.")
     if image.mode != "RGB":
-        ground = Image.new("RGBA", image.size, "white")
+        ground = images.new("RGBA", image.size, "white")
         ground.alpha_composite(image.convert("RGBA"))
         image = ground.convert("RGB")
         is_ours = False

@@ -6,13 +6,9 @@ from math import atan2, cos, degrees, hypot, pi, sin
 from typing import Any
 from xml.etree.ElementTree import Element, ParseError
 
-from defusedxml import DefusedXmlException
-from defusedxml.ElementTree import fromstring
-from svgelements import Arc, Close, CubicBezier, Line, Matrix, Move, QuadraticBezier
-from svgelements import Path as Outline
-
 from ..core.refusal import Refusal
 from .found import MOST, Found
+from .late import safe_xml, svgelements
 
 _NAMESPACE = "{http://www.w3.org/2000/svg}"
 _GROUPS = {"svg", "g", "a", "switch"}
@@ -43,8 +39,8 @@ def read_svg(content: bytes, per_centimetre: float) -> Found:
         Refusal: where it is no SVG, or says what no drawing may (entities, documents of others).
     """
     try:
-        root = fromstring(content, forbid_dtd=False, forbid_entities=True, forbid_external=True)
-    except DefusedXmlException:
+        root = safe_xml.fromstring(content, forbid_dtd=False, forbid_entities=True, forbid_external=True)
+    except (safe_xml.EntitiesForbidden, safe_xml.ExternalReferenceForbidden):
         raise Refusal("That drawing defines entities or calls for other documents, which is not read. Save it as plain SVG.") from None
     except (ParseError, ValueError, LookupError) as error:
         raise Refusal(f"That is no SVG that can be read: {str(error)[:100]}.") from None
@@ -56,13 +52,13 @@ def read_svg(content: bytes, per_centimetre: float) -> Found:
         try:
             x0, y0 = (float(part) for part in origin.split())
             zoom = float(root.get("data-unit", ""))
-            to_board = Matrix(1 / zoom, 0, 0, -1 / zoom, -x0 / zoom, y0 / zoom)
+            to_board = svgelements.Matrix(1 / zoom, 0, 0, -1 / zoom, -x0 / zoom, y0 / zoom)
         except (ValueError, ZeroDivisionError):
             raise Refusal("That drawing says where its board lies, but not in numbers.") from None
         found.is_placed = True
     else:
         times = per_centimetre / _CM
-        to_board = _viewed(root) * Matrix(times, 0, 0, -times, 0, 0)
+        to_board = _viewed(root) * svgelements.Matrix(times, 0, 0, -times, 0, 0)
     _Reading(found, root).group(root, to_board, 0)
     found.check()
     return found
@@ -89,9 +85,9 @@ def _viewed(root: Element) -> Any:
         left, top, width, height = (float(part) for part in root.get("viewBox", "").replace(",", " ").split())
         wide, high = _length(root.get("width"), width), _length(root.get("height"), height)
         times = min(wide / width, high / height)
-        return Matrix(times, 0, 0, times, -left * times, -top * times)
+        return svgelements.Matrix(times, 0, 0, times, -left * times, -top * times)
     except (ValueError, ZeroDivisionError, TypeError):
-        return Matrix()
+        return svgelements.Matrix()
 
 
 class _Reading:
@@ -137,7 +133,7 @@ class _Reading:
     def _one(self, tag: str, element: Element, to: Any, depth: int) -> None:
         try:
             if element.get("transform"):
-                to = Matrix(element.get("transform", "")[:2000]) * to
+                to = svgelements.Matrix(element.get("transform", "")[:2000]) * to
             if tag in _GROUPS:
                 self.group(element, to, depth + 1)
             elif tag == "use":
@@ -155,7 +151,7 @@ class _Reading:
         if target is None:
             self.found.leave("use of what is not there")
             return
-        moved = Matrix(1, 0, 0, 1, _length(element.get("x")), _length(element.get("y"))) * to
+        moved = svgelements.Matrix(1, 0, 0, 1, _length(element.get("x")), _length(element.get("y"))) * to
         if depth > _DEEPEST:
             raise Refusal("That drawing uses itself within itself.")
         holder = Element("g")
@@ -182,7 +178,7 @@ class _Reading:
             data = element.get("d", "")
             if len(data) > _LONGEST:
                 raise Refusal("A path in that drawing is too long for a board.")
-            self._path(Outline(data), to)
+            self._path(svgelements.Path(data), to)
         else:
             self.found.leave(tag if tag in ("text", "image", "foreignObject") else f"“{tag[:20]}”")
 
@@ -227,9 +223,9 @@ class _Reading:
                 run.append(_through(to, piece.start.x, piece.start.y))
 
         for piece in outline:
-            if isinstance(piece, Move):
+            if isinstance(piece, svgelements.Move):
                 end()
-            elif isinstance(piece, Close):
+            elif isinstance(piece, svgelements.Close):
                 begun = _through(to, piece.end.x, piece.end.y)
                 if run and run[0] == begun:
                     end(True)
@@ -237,13 +233,13 @@ class _Reading:
                     begin(piece)
                     run.append(begun)
                     end()
-            elif isinstance(piece, Line):
+            elif isinstance(piece, svgelements.Line):
                 begin(piece)
                 run.append(_through(to, piece.end.x, piece.end.y))
-            elif isinstance(piece, Arc) and self._is_round(piece, to):
+            elif isinstance(piece, svgelements.Arc) and self._is_round(piece, to):
                 end()
                 self._arc(piece, to)
-            elif isinstance(piece, (Arc, CubicBezier, QuadraticBezier)):
+            elif isinstance(piece, (svgelements.Arc, svgelements.CubicBezier, svgelements.QuadraticBezier)):
                 begin(piece)
                 run += [_through(to, point.x, point.y) for point in map(piece.point, _shares())]
         end()

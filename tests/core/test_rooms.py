@@ -10,7 +10,7 @@ PACKAGE = Path(ruddy_trellis.__file__).parent
 
 #: The rooms from the bottom up. A file that stands in no room of its own is named with its ending left out.
 ROOMS = (
-    "core/refusal", "core/limits", "core/kinds", "core/seen",
+    "core/refusal", "core/limits", "core/kinds", "core/seen", "core/late",
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/truth", "core/hand", "core/lesson", "core/figure", "core",
     "drawings", "incoming", "store", "class_site", "demo", "web/security", "web/options", "web/access_log",

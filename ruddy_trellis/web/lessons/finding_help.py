@@ -5,19 +5,19 @@ from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
 
-from markdown_it import MarkdownIt
 from markupsafe import Markup
 
 from ...core.catalogue import CATALOGUE
 from ...core.edits.examples import ways_shown
 from ...core.hand.orders import ORDERS
 from ...core.language.tokens import IDLE, LINKING, tokens
+from ...core.late import Late
 from ..shelf import shelf
 
 _FOLDER = Path(__file__).parents[1] / "help"
 #: The pages about one thing each, in their order, by the names of their files; the keys have a page made from their table.
 TOPICS = ("sentence-bar", "keys", "reveals", "recipes", "sharing", "claims", "regions", "paper-and-files", "for-the-technician")
-_MARKDOWN = MarkdownIt("commonmark", {"html": False})
+_markdown = Late("markdown_it")
 #: A word that nothing has is taken for the one that is this much like it; so many pages are found at most.
 _ALIKE, _MOST = 0.74, 24
 #: What a word counts in the name of a page, in its sentences, in its text.
@@ -47,7 +47,7 @@ def topic(name: str) -> tuple[str, Markup]:
     text = (_FOLDER / f"{name}.md").read_text("utf-8")
     title, _, rest = text.partition("\n")
     return title.removeprefix("# "), Markup(
-        _MARKDOWN.render(rest).replace("<pre>", '<pre tabindex="0">')
+        _markdown.MarkdownIt("commonmark", {"html": False}).render(rest).replace("<pre>", '<pre tabindex="0">')
     )  # our own files, in which no markup is let through
 
 
