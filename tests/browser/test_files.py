@@ -152,10 +152,9 @@ class FilesTest(BrowserTest):
         shot = Image.open(io.BytesIO(page.screenshot())).convert("RGB")
         red, green, _ = shot.getpixel(tuple(map(round, b.pixel(x + 7.3, y - 2.3))))
         self.assertGreater(green, red + 10, "the picture is seen under the figure")
-        page.keyboard.press("Control+z")
-        page.keyboard.press("Control+z")
-        page.keyboard.press("Control+z")
-        b.settle()
+        for _ in range(3):
+            page.keyboard.press("Control+z")
+            b.settle()
         self.assertIsNone(b.board.settings.photograph)
 
     def test_a_handout_prints_without_its_choices_and_to_scale(self):

@@ -59,20 +59,26 @@ def _measured(board: Board, id: str, condition: Any, x: float, y: float) -> str:
     return ""
 
 
-def place_told(board: Board, point: str, region: str) -> str:
-    """Whether a point is in a region, and by which conditions, in a sentence or two."""
-    value = board.value(region)
-    name, where = board.name(point), board.name(region)
+def is_in_told(board: Board, point: str, region: str) -> str:
+    """Whether a point is in a region, in a sentence."""
+    value, name, where = board.value(region), board.name(point), board.name(region)
     if board.value(point) is None or value is None:
         return f"{name} or {where} is not there now."
+    return f"{name} is {'in' if bool(value.holds(*board.value(point))) else 'not in'} {where}."
+
+
+def place_told(board: Board, point: str, region: str) -> str:
+    """Whether a point is in a region, and by which conditions, in a sentence or two."""
+    value, told = board.value(region), is_in_told(board, point, region)
+    if board.value(point) is None or value is None:
+        return told
     x, y = board.value(point)
-    is_in = bool(value.holds(x, y))
     each = answers(board, point, region)
     out = value.within is not None and not bool(value.within.holds(x, y))
     shape = board.step(region).fills.get("shape", ())
     said = [f"outside {board.name(shape[0])}"] if out and shape else [f"{'yes' if one.holds else 'no'}: {one.words}" for one in each]
     why = "; ".join(said)
-    return f"{name} is {'in' if is_in else 'not in'} {where}." + (f" {why[0].upper()}{why[1:]}." if why else "")
+    return told + (f" {why[0].upper()}{why[1:]}." if why else "")
 
 
 def region_told(board: Board, region: str) -> str:

@@ -26,7 +26,7 @@ from ...core.pointing.gathering import KINDS, RELATIONS
 from ...core.refusal import Refusal
 from ...core.truth.exact_equations import EQUATED
 from ...core.truth.loose_ends import loose_ends
-from ...core.truth.where import answers, condition_words, place_told, region_told
+from ...core.truth.where import answers, condition_words, is_in_told, region_told
 from ...drawings.plot import plot
 from ..live.verdicts import LOOKS, STOPPED
 from ..people.who import live_board
@@ -201,8 +201,8 @@ def where_panel(request: Request, board_id: int, ids: str = ""):
             value = board.value(step.id)
             sizes = [] if value is None or value.is_endless or value.is_empty else [(value.area, 2), (value.perimeter, 1)]
             size = [rounded_text(number, board.settings.decimals) + unit_text(power, board.settings.unit) for number, power in sizes]
-            asked = [(board.name(id), place_told(board, id, step.id), answers(board, id, step.id)) for id in chosen if board.value(id)]
-            regions.append((step, size, region_told(board, step.id), asked))
+            asked = [(board.name(id), is_in_told(board, id, step.id), answers(board, id, step.id)) for id in chosen if board.value(id)]
+            regions.append((step, phrase(step.construction, step.fills, board.names), size, region_told(board, step.id), asked))
     conditions = [(step, condition_words(board, step.id)) for step in board.steps if step.makes == CONDITION]
     return page(request, "panels/where.html", board=board, regions=regions, conditions=conditions, chosen=chosen)
 
