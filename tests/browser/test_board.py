@@ -4,7 +4,7 @@ import json
 import urllib.request
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 FIGURE = ("A = (-4, -2)", "B = (4, -2)", "C = (1, 3)", "ABC is the polygon through A, B, C", "k is the circle with centre A through C",
           "α is the angle BAC", "area_ABC is the area of ABC")  # fmt: skip
@@ -124,6 +124,7 @@ class TendingTest(BrowserTest):
         b.settle()
         self.assertIn("divides by zero", b.toast())
 
+    @long_walk
     def test_sliding_and_degenerate(self):
         b = self.b
         b.say(

@@ -5,7 +5,7 @@ import re
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 
 class ClaimsTest(BrowserTest):
@@ -45,6 +45,7 @@ class ClaimsTest(BrowserTest):
         b.open_drawer("claims")
         expect(self.verdicts().nth(1)).to_contain_text("proved", timeout=15_000)
 
+    @long_walk
     def test_what_shape_it_is_always_and_just_now(self):
         b = self.b.start("Shapes")
         b.say("A = (-4, -2)", "B = (4, -2)", "C = (4, 3)", "D = (-4, 3)", "K is the midpoint of AB", "L is the midpoint of BC")
@@ -100,6 +101,7 @@ class ClaimsTest(BrowserTest):
         expect(self.verdicts().nth(2)).to_contain_text("fails", timeout=3_000)
         expect(self.verdicts().first).to_contain_text(re.compile("took too long|within 5 seconds"), timeout=20_000)
 
+    @long_walk
     def test_from_a_selection(self):
         b = self.b.start("Chosen")
         b.say("A = (-4, -2)", "B = (4, -2)", "M is the midpoint of AB", "C = (0, 2)")

@@ -249,6 +249,7 @@ class EveryoneTest(BrowserTest):
         self.page.keyboard.press("Tab")
         expect(self.page.locator(".skip")).to_be_focused()
 
+    @long_walk
     def test_a_student_moves_the_view_by_keys_and_sees_which_there_are(self):
         self.page.goto(self.student_link("pond"))
         self.page.wait_for_selector("#saved:text-is('Saved')", state="attached")

@@ -1,7 +1,7 @@
 """Gestures: one drag in flight, fingers, the pinned tool, the keyboard round the screen."""
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 #: Holds back the answers to drags for a while, and counts what is in flight.
 SLOW_LINE = """
@@ -98,6 +98,7 @@ class MenuTest(BrowserTest):
 
 
 class ToolTest(BrowserTest):
+    @long_walk
     def test_a_pinned_tool_stays_and_the_hand_returns_otherwise(self):
         b = BoardPage(self.page, self.server.address).start("Pinned")
         b.tool("pp")
@@ -119,6 +120,7 @@ class ToolTest(BrowserTest):
         b.settle()
         self.assertEqual(len(b.board), before - 3)
 
+    @long_walk
     def test_backspace_takes_back_one_pick(self):
         b = BoardPage(self.page, self.server.address).start("Back")
         b.tool("sp")

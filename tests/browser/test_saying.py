@@ -78,6 +78,7 @@ class SayingTest(BrowserTest):
         b.settle()
         self.assertEqual(b.lit(), [])
 
+    @long_walk
     def test_a_rosette_of_twelve_in_twenty_gestures(self):
         b = self.b
         b.tool("sp")

@@ -93,6 +93,7 @@ class WhereTest(BrowserTest):
         expect(toast).not_to_contain_text("less than 3.2 from k (it is 4")
         page.click("#undo")
 
+    @long_walk
     def test_life_size_once_a_card_is_fitted(self):
         b, page = self.b.start("Life size"), self.page
         b.say("A = (0, 0)", "B = (4, 0)")
@@ -301,6 +302,7 @@ class InstrumentsTest(BrowserTest):
         self.drag_pixels(inside, (inside[0] + goal[0] - tip[0], inside[1] + goal[1] - tip[1]))
         self.assertIn(f"needle at {name}", self.words())
 
+    @long_walk
     def test_protractor_and_set_square(self):
         b = self.b
         b.say("A = (-2, -1)", "B = (4, -1)", "p is the line through A and B", "C = (1, 2)")
