@@ -14,8 +14,8 @@ from .primitives import Picture
 from .things import Colours
 from .wanted import Trail, Wanted
 
-#: Pixels of print in a centimetre; letters and lines on paper are so much smaller than on the screen.
-_CM, _ON_PAPER = 96 / 2.54, 0.72
+#: Pixels of print in a centimetre; letters and lines on paper are so much smaller than on the screen, and no finer.
+_CM, _ON_PAPER, _FINEST = 96 / 2.54, 0.72, 0.45
 #: How wide a board usually is on the screen, pixels.
 USUAL_WIDTH = 960
 #: What is wider or higher than so many centimetres is not drawn to scale.
@@ -107,7 +107,7 @@ def picture_of_board(board: Board, wanted: Wanted, photograph: bytes | None = No
         Refusal: where the frame is none, or where the board at its scale is larger than any paper.
     """
     settings, extent = board.settings, part_of(board, wanted)
-    scale = settings.size
+    scale, view = settings.size, Extent(*(wanted.view or settings.view))
     if wanted.size == "scale":
         zoom = _CM * centimetres(settings)
         if max(extent.width, extent.height) * zoom > _MOST_CM * _CM:
@@ -115,9 +115,9 @@ def picture_of_board(board: Board, wanted: Wanted, photograph: bytes | None = No
                 f"To its scale that would be more than {_MOST_CM} cm wide or high. Choose a smaller part, or more board units to the "
                 "centimetre under Look."
             )
-        scale *= _ON_PAPER
+        # What is drawn smaller than on the screen has smaller letters, as far as they can be read, or they would lie over it.
+        scale *= max(_FINEST, min(_ON_PAPER, zoom * view.width / wanted.wide))
     else:
-        view = Extent(*(wanted.view or settings.view))
         zoom = wanted.wide / (view.width if wanted.part == "view" else extent.width)
     dark = settings.paper == "dark" and not wanted.ink_only and wanted.ground == "paper"
     ground = {"paper": GROUNDS[dark], "white": "#FFFFFF", "clear": None}[wanted.ground]

@@ -116,6 +116,28 @@ class FilesTest(WebTest):
         lessons = self.application.state.teachers.delete(self.teacher.id)
         self.assertTrue(all(lesson.photographs.of(id, [found["mark"]]) == {} for id in lessons))
 
+    def test_a_handout_asks_and_tells_beside_the_figure_and_answers_apart(self):
+        def sheet(title, **chosen):
+            board = next(board for lesson, board in self.own_lessons() if title in lesson.title)
+            return self.client.get(f"/boards/{board}/handout", params=chosen).text
+
+        hive = sheet("hive")
+        self.assertIn("<p>The hive: at least 4.5 m", hive)
+        self.assertEqual(hive.count("at least 4.5 m"), 1, "the words stand beside the figure and not on it")
+        posts = sheet("nine posts", chosen="true", asked="Which curve?\n\nWhy?", figure="given", room=2)
+        self.assertEqual(posts.count("<li>"), 2)
+        self.assertEqual(posts.count("<i></i>"), 4)
+        figure = posts.split("<figure")[1].split("</figure>")[0]
+        self.assertEqual([name for name in "ABCHKO" if f">{name}<" in figure], ["A", "B", "C"])
+        answered = sheet("nine posts", answered="true")
+        self.assertIn('<th scope="row">O, G and H are in line</th><td>○ stands', answered)
+        self.assertIn("OH is the distance from O to H", answered)
+        every = sheet("Seven beds", chosen="true", boards="all", a_sheet=4, working="true")
+        self.assertEqual(every.count('<section class="sheet">'), 3)
+        names = [part.split('"')[0] for part in every.split('<pattern id="')[1:]]
+        self.assertEqual(len(names), len(set(names)), "hatches of several figures on a page are told apart")
+        self.assertEqual(self.client.get(f"/boards/{self.board}/handout?room=99").status_code, 422)
+
     def test_a_drawing_becomes_a_lesson_of_its_own(self):
         svg = b'<svg xmlns="http://www.w3.org/2000/svg"><circle cx="50" cy="50" r="96"/></svg>'
         answer = self.client.post("/lessons/read", files={"file": ("the_round-bed.svg", svg)}, follow_redirects=False)

@@ -12,6 +12,12 @@ from ..truth.verdicts import first_verdict
 _JOINING = {"segment", "vector", "ray", "line", "polygon", "circle"}
 
 
+def told(board: Board) -> dict[str, str]:
+    """What the words on a board say without asking, by the ids of the words."""
+    said = {step.id: words_of(board, step.id) for step in board.steps if step.makes == WORDS_ON_BOARD and not step.look.hidden}
+    return {id: text for id, text in said.items() if "?" not in text and not board.step(id).look.cover}
+
+
 def questions(board: Board) -> dict[str, str]:
     """What the words on a board ask, and what is claimed on it as a question, by the ids of the words and claims."""
     asked = {step.id: words_of(board, step.id) for step in board.steps if step.makes == WORDS_ON_BOARD and not step.look.hidden}

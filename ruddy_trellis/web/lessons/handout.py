@@ -7,7 +7,7 @@ from markupsafe import Markup
 from pydantic import BaseModel, Field
 
 from ...core.language.printing import sentence
-from ...core.lesson.handout import answers, given, questions
+from ...core.lesson.handout import answers, given, questions, told
 from ...core.refusal import Refusal
 from ...drawings.boards import as_opened, centimetres, picture_of_board, under
 from ...drawings.svg import svg_text
@@ -90,7 +90,7 @@ class _Sheet:
     def __init__(self, board, number, chosen, photographs):
         self.board, self.number, self.chosen = board, number, chosen
         self.photograph = under(board, photographs)
-        self.asks = questions(board)
+        self.asks, self.says = questions(board), told(board)
 
     def told(self, asked):
         """Its parts for the page. ``asked`` are the questions, or None for what the board asks."""
@@ -101,6 +101,7 @@ class _Sheet:
             "title": board.settings.title,
             "drawn": drawn,
             "told": why,
+            "says": [text for id, text in self.says.items() if id not in as_opened(board).closed],
             "asked": [text for text in (self.asks.values() if asked is None else asked) if text.strip()],
             "working": [sentence(board, step.id) for step in board.steps] if chosen.working else [],
             "whole": self._whole() if chosen.answered else None,
@@ -110,8 +111,8 @@ class _Sheet:
 
     @property
     def _look(self):
-        # What is asked beside the figure is not written on it as well.
-        closed = [*as_opened(self.board).closed, *self.asks]
+        # What stands beside the figure is not written on it as well.
+        closed = [*as_opened(self.board).closed, *self.asks, *self.says]
         return Wanted(closed=closed, ink_only=self.chosen.ink_only, grid=self.chosen.grid, ground="white")
 
     def _figure(self):
@@ -136,7 +137,7 @@ class _Sheet:
     def _whole(self):
         """The figure with everything shown and every cover lifted, for the answers."""
         lifted = [step.id for step in self.board.steps]
-        return self._fitted(self._look.model_copy(update={"closed": list(self.asks), "lifted": lifted}), 2, "answers")
+        return self._fitted(self._look.model_copy(update={"closed": [*self.asks, *self.says], "lifted": lifted}), 2, "answers")
 
     def _fitted(self, look, a_sheet, prefix="sheet"):
         wide = _FITTED[a_sheet]
