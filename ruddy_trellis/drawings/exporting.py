@@ -23,8 +23,11 @@ from .wanted import Film, Wanted
 #: What a board can be written as: what the browser is told that it is.
 KINDS = {
     "svg": "image/svg+xml", "png": "image/png", "pdf": "application/pdf", "tex": "application/x-tex", "dxf": "image/vnd.dxf",
-    "csv": "text/csv; charset=utf-8", "txt": "text/plain; charset=utf-8", "gif": "image/gif", "apng": "image/png",
+    "csv": "text/csv; charset=utf-8", "log": "text/csv; charset=utf-8", "txt": "text/plain; charset=utf-8",
+    "gif": "image/gif", "apng": "image/png",
 }  # fmt: skip
+#: What the name of a file ends with, where that is not the kind.
+ENDINGS = {"apng": "png", "log": "csv"}
 _TEN_MM = 10
 
 
@@ -50,6 +53,8 @@ def written(kind: str, board: Board, wanted: Wanted, photograph: bytes | None = 
         return dxf_text(items, _TEN_MM * centimetres(board.settings), wanted.names).encode()
     if kind == "csv":
         return readings_csv(board).encode()
+    if kind == "log":
+        return log_csv(board).encode()
     if kind == "txt":
         return working_text(board).encode()
     picture = picture_of_board(board, wanted, photograph)

@@ -13,6 +13,7 @@ from ...core.lesson.file import board_to_text, lesson_to_json
 from ...core.refusal import Refusal
 from ...drawings.boards import centimetres
 from ...drawings.exporting import (
+    ENDINGS,
     KINDS,
     board_files,
     exported,
@@ -48,6 +49,7 @@ GROUPS = (
             ("tex", "LaTeX (TikZ)"),
             ("dxf", "drawing for cutters (DXF)"),
             ("csv", "readings as a table (CSV)"),
+            ("log", "the log as a table (CSV)"),
             ("txt", "the working as text"),
         ),
     ),
@@ -117,7 +119,7 @@ async def out(request: Request, board_id: int, kind: str):
 
 
 def _file(content: bytes, title: str, kind: str) -> Response:
-    headers = {"content-disposition": f'attachment; filename="{file_name(title)}.{kind}"'}
+    headers = {"content-disposition": f'attachment; filename="{file_name(title)}.{ENDINGS.get(kind, kind)}"'}
     return Response(content, media_type=KINDS[kind], headers=headers)
 
 

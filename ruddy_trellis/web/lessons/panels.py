@@ -1,8 +1,5 @@
 """What is asked for of one board besides its page: the panels of the drawer, its picture, its files."""
 
-import csv
-import io
-
 import orjson
 from fastapi import APIRouter, Request
 from fastapi.concurrency import run_in_threadpool
@@ -28,6 +25,7 @@ from ...core.truth.exact_equations import EQUATED
 from ...core.truth.loose_ends import loose_ends
 from ...core.truth.where import answers, condition_words, is_in_told, region_told
 from ...drawings.plot import plot
+from ...drawings.tables import log_csv
 from ..live.verdicts import LOOKS, STOPPED
 from ..people.who import live_board
 from ..rendering import page, picture_of
@@ -107,15 +105,8 @@ def log_panel(request: Request, board_id: int, across: int = 0, up: int = 1):
 @router.get("/boards/{board_id}/log.csv")
 def log_file(request: Request, board_id: int):
     """The log as CSV: names with units, then a row for each recording, in full precision."""
-    board = live_board(request, board_id).board
-    text = io.StringIO()
-    writer = csv.writer(text)
-    units = [unit_text(board.dimension(id), board.settings.unit).strip() for id in board.settings.log]
-    writer.writerow([f"{board.name(id)} ({unit})" if unit else board.name(id) for id, unit in zip(board.settings.log, units)])
-    writer.writerows(["" if value is None else repr(value) for value in row] for row in board.settings.rows)
-    return Response(
-        text.getvalue(), media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'}
-    )
+    text = log_csv(live_board(request, board_id).board)
+    return Response(text, media_type="text/csv; charset=utf-8", headers={"content-disposition": 'attachment; filename="log.csv"'})
 
 
 @router.get("/boards/{board_id}/panels/motions")

@@ -6,8 +6,10 @@ import { toast } from "./toast.js";
 const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("taking-out"));
 const panel = document.getElementById("out-panel");
 const STREAMED = new Set(["gif", "apng", "zip"]);
+/** What the name of a file ends with, where that is not the kind. */
+const ENDINGS = { apng: "png", log: "csv" };
 /** What cannot be seen in the picture of the dialog. */
-const UNSEEN = new Set(["csv", "txt", "json", "zip", "print"]);
+const UNSEEN = new Set(["csv", "log", "txt", "json", "zip", "print"]);
 let dialogOf = null;
 
 /**
@@ -126,7 +128,7 @@ class Out {
   async look() {
     const image = document.getElementById("out-preview");
     document.getElementById("out-frame").hidden = UNSEEN.has(this.kind);
-    if (UNSEEN.has(this.kind)) return this.tell("");
+    if (UNSEEN.has(this.kind)) return this.tellOfLook("");
     const number = (this.looks = (this.looks ?? 0) + 1);
     try {
       const asked = await this.asked();
@@ -138,9 +140,9 @@ class Out {
       URL.revokeObjectURL(image.src);
       image.src = URL.createObjectURL(drawn);
       this.showFrame(framing);
-      this.tell(framing && !this.frame ? "Drag a frame over the picture." : "");
+      this.tellOfLook(framing && !this.frame ? "Drag a frame over the picture." : "");
     } catch (error) {
-      this.tell(error.message);
+      this.tellOfLook(error.message);
     }
   }
 
@@ -151,7 +153,15 @@ class Out {
   }
 
   tell(words) {
+    this.toldOfLook = false;
     this.told.textContent = words;
+  }
+
+  /** What there is to say of the picture; what was said of a file that is made, or was, is not wiped away by it. */
+  tellOfLook(words) {
+    if (!words && !this.toldOfLook) return;
+    this.tell(words);
+    this.toldOfLook = true;
   }
 
   /** A frame is dragged over the picture. */
@@ -178,7 +188,7 @@ class Out {
     });
     place.addEventListener("lostpointercapture", () => {
       from = null;
-      this.tell("");
+      this.tellOfLook("");
     });
   }
 
@@ -202,7 +212,7 @@ class Out {
     if (kind === "json") return void (location.href = `/lessons/${panel.dataset.lesson}/lesson.json`);
     await this.working(async (signal) => {
       const answer = await this.post(this.out(kind), await this.asked(), signal);
-      const name = `${document.getElementById("title").value.replace(/[^\w]+/g, "-") || "lesson"}.${kind === "apng" ? "png" : kind}`;
+      const name = `${document.getElementById("title").value.replace(/[^\w]+/g, "-") || "lesson"}.${ENDINGS[kind] ?? kind}`;
       const content = STREAMED.has(kind) ? await this.followed(answer) : await answer.blob();
       const link = document.createElement("a");
       link.href = URL.createObjectURL(content);
