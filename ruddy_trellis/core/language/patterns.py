@@ -8,12 +8,13 @@ need not stand in it: see ``tokens.IDLE``.
 """
 
 import re
+from collections import Counter
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
 
-from .for_each import for_each
+from .for_each import for_all, for_each
 from .tokens import IDLE, tokens
 
 _PART = re.compile(r"\{([^}]*)\}|<(\w+)=([^>]*)>|([\[\](|)])|([^\[\](|){}<>]+)")
@@ -134,7 +135,14 @@ def ways_to_say(construction: Any) -> tuple[Pattern, ...]:
     return tuple(dict.fromkeys(made))
 
 
-@for_each
-def words_of(construction: Any) -> frozenset[str]:
-    """All words of all patterns of a construction, and the empty one where it can be said without any."""
-    return frozenset().union(*(pattern.words or ("",) for pattern in ways_to_say(construction)))
+@for_all
+def patterns_by_word(constructions: tuple[Any, ...]) -> dict[str, list[tuple[int, Any, Pattern]]]:
+    """All patterns of all constructions in order, each under that word of it that the fewest patterns have; under "" those without
+    words. A text that has not that word cannot be the pattern."""
+    every = [(construction, pattern) for construction in constructions for pattern in ways_to_say(construction)]
+    counts = Counter(word for _, pattern in every for word in pattern.words)
+    found: dict[str, list[tuple[int, Any, Pattern]]] = {}
+    for place, (construction, pattern) in enumerate(every):
+        rarest = min(sorted(pattern.words), key=counts.__getitem__, default="")
+        found.setdefault(rarest, []).append((place, construction, pattern))
+    return found

@@ -11,7 +11,7 @@ from ..seen import SeenBoard, Sentences
 from . import equation as equations
 from . import names as spelling
 from .filling import COORDINATES, read_fill, tells_most
-from .for_each import for_each
+from .for_each import for_all, for_each
 
 #: "p: y = 3x − 1": a name for what an equation makes.
 _NAMED_EQUATION = re.compile(r"\s*(?P<name>[^\s:=]+)\s*:\s*(?P<equation>.*=.*)", re.DOTALL)
@@ -55,20 +55,19 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
     refusals, tries = [], _Tries()
     bare = without_article(rest)
     low = lower(bare)
-    for construction in sentences:
-        for ways, firsts in _ways(construction):
-            if not low.startswith(firsts):
-                continue
-            try:
-                for fills in _matches(ways, bare, low, board, tries):
-                    check(construction, fills, board)
-                    return ReadStep(construction, fills, name)
-            except _Misread as misread:
-                refusals.append((misread.matched, misread.refusal))
-            except TooManyWays:
-                raise
-            except Refusal as refusal:
-                refusals.append((len(rest), refusal))
+    for construction, ways, firsts in _by_first_letter(sentences).get(low[:1], ()):
+        if not low.startswith(firsts):
+            continue
+        try:
+            for fills in _matches(ways, bare, low, board, tries):
+                check(construction, fills, board)
+                return ReadStep(construction, fills, name)
+        except _Misread as misread:
+            refusals.append((misread.matched, misread.refusal))
+        except TooManyWays:
+            raise
+        except Refusal as refusal:
+            refusals.append((len(rest), refusal))
     if verb == "=" or not refusals:
         found = _short_form(rest, name, verb, board, sentences)
         check(found.construction, found.fills, board)
@@ -157,6 +156,25 @@ def _ways(construction: Any) -> list[tuple[list, tuple[str, ...]]]:
         ways = list(variants(pieces))
         made.append((ways, tuple({lower(parts[0]).rstrip() if isinstance(parts[0], str) else "" for parts in ways if parts})))
     return made
+
+
+class _Letters(dict[str, list[tuple[Any, list, tuple[str, ...]]]]):
+    """Sentences by the letters that they may begin with; those that begin with a gap for every letter."""
+
+    anywhere: list[tuple[Any, list, tuple[str, ...]]] = []
+
+    def get(self, letter, default=()):
+        return super().get(letter, self.anywhere)
+
+
+@for_all
+def _by_first_letter(constructions: tuple[Any, ...]) -> _Letters:
+    every = [(construction, *one) for construction in constructions for one in _ways(construction)]
+    found = _Letters()
+    found.anywhere = [one for one in every if "" in one[2]]
+    for letter in {first[0] for *_, firsts in every for first in firsts if first}:
+        found[letter] = [one for one in every if any(not first or first[0] == letter for first in one[2])]
+    return found
 
 
 def _matches(ways, text, low, board, tries):

@@ -1,6 +1,7 @@
 """The sentences nearest to a text that was not understood, filled with the names that are in it."""
 
 import difflib
+from collections import Counter
 from collections.abc import Callable
 from functools import lru_cache
 from typing import Any
@@ -11,7 +12,7 @@ from ..seen import SeenBoard
 from . import names as spelling
 from .amounts import amount
 from .filling import names_of_kinds
-from .for_each import for_each
+from .for_each import for_all
 from .patterns import ways_to_say
 from .printing import phrase
 from .tokens import IDLE, LINKING, Token, tokens
@@ -68,28 +69,42 @@ def _named(said: list[Token], board: SeenBoard) -> list[str]:
 
 def _ranked(words: set[str], sentences: Any) -> list[tuple[float, Any]]:
     """How near the constructions are that have the most of a text's words in one of their ways to be said, and the least besides."""
-    ways = [(construction, *_own_words(construction)) for construction in sentences]
-    known = frozenset().union(*(every for _, _, every in ways))
-    meant = {word if word in known else _spelt_right(word, known) for word in words}
-    ranked = []
-    for construction, all_own, every in ways:
-        if every.isdisjoint(meant):
-            continue
-        best = max((1.15 * len(own & meant) - 0.15 * len(own) for own in all_own if not own.isdisjoint(meant)), default=0.0)
-        if best > 0:
-            ranked.append((best - 0.001 * construction.likely, construction))
+    by_word = _ways_by_word(sentences)
+    meant = {word if word in by_word else _spelt_right(word, by_word) for word in words}
+    # Of each way to say something, how many of the words that are meant are in it.
+    shared = Counter(way for word in meant for way in by_word.get(word, ()))
+    best: dict[int, float] = {}
+    for (place, size, _), count in shared.items():
+        worth = 1.15 * count - 0.15 * size
+        if worth > best.get(place, 0.0):
+            best[place] = worth
+    every = by_word.constructions
+    ranked = [(worth - 0.001 * every[place].likely, every[place]) for place, worth in sorted(best.items())]
     return sorted(ranked, key=lambda pair: -pair[0])[:_TRIED]
 
 
-@for_each
-def _own_words(construction: Any) -> tuple[frozenset[frozenset[str]], frozenset[str]]:
-    """The words of each way to say a construction that tell it from others, and all of them together."""
-    own = frozenset(pattern.words - LINKING for pattern in ways_to_say(construction) if pattern.words - LINKING)
-    return own, frozenset().union(*own)
+class _ByWord(dict[str, list[tuple[int, int, int]]]):
+    """In which ways to say which constructions each word is that tells them from others: for each way the place of its construction, how
+    many such words it has, and its number. It is one for the same constructions, and equal to itself alone."""
+
+    constructions: tuple[Any, ...] = ()
+    __hash__ = object.__hash__  # type: ignore[assignment]
+    __eq__ = object.__eq__
+
+
+@for_all
+def _ways_by_word(constructions: tuple[Any, ...]) -> _ByWord:
+    found = _ByWord()
+    found.constructions = constructions
+    for place, construction in enumerate(constructions):
+        for number, own in enumerate({pattern.words - LINKING for pattern in ways_to_say(construction)} - {frozenset()}):
+            for word in own:
+                found.setdefault(word, []).append((place, len(own), number))
+    return found
 
 
 @lru_cache(maxsize=2048)
-def _spelt_right(word: str, known: frozenset[str]) -> str:
+def _spelt_right(word: str, known: _ByWord) -> str:
     """The known word that a word is nearest to; itself where none is near."""
     near = [other for other in known if abs(len(other) - len(word)) <= 2 and len(word) > 2]
     return next(iter(difflib.get_close_matches(word, near, 1, _ALIKE)), word)

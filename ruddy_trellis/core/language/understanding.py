@@ -16,7 +16,7 @@ from . import names as spelling
 from .gap_filling import GapFilling, there
 from .given_names import named
 from .laying import Laying
-from .patterns import NAME, TRIANGLE, Pattern, ways_to_say, words_of
+from .patterns import NAME, TRIANGLE, Pattern, patterns_by_word
 from .reading import ReadStep
 from .stretches import points_of, without_ends
 from .tokens import Token, tokens
@@ -106,9 +106,9 @@ class Understanding:
 
     def _fitting(self, words: set[str], wanted: tuple[str, ...] | None) -> Iterator[tuple[Any, Pattern]]:
         if wanted is None:
-            for one in self._sentences:
-                if not words_of(one).isdisjoint((*words, "")):
-                    self._fit += [(one, pattern) for pattern in ways_to_say(one) if pattern.words <= words]
+            by_word = patterns_by_word(self._sentences)
+            near = [one for word in (*words, "") for one in by_word.get(word, ()) if one[2].words <= words]
+            self._fit += [(one, pattern) for _, one, pattern in sorted(near, key=lambda found: found[0])]
             yield from ((one, pattern) for one, pattern in self._fit if self._makes in (None, one.makes))
             return
         for construction, pattern in self._fit:

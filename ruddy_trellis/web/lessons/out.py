@@ -70,6 +70,16 @@ WITH = (
 _AT_ONCE = 10
 
 
+#: What is said where a number is out of bounds: what goes, from where, to where.
+_SAID = {
+    "pixels": ("The width goes", "40", "8,000 dots"),
+    "rate": ("A film has", "2", "30 pictures a second"),
+    "speed": ("A film runs", "0.1", "10 times as fast"),
+    "seconds": ("A film lasts", "0.2", "60 seconds"),
+    "loops": ("A film is shown", "0 (for ever)", "100 times"),
+}
+
+
 class Asked(BaseModel):
     """What the browser asks for: what is wanted, and of a film, which."""
 
@@ -85,6 +95,10 @@ async def _asked(request: Request) -> Asked:
         return Asked.model_validate_json(await request.body())
     except ValidationError as error:
         first = error.errors()[0]
+        field, bounds = str(first["loc"][-1]) if first["loc"] else "", first.get("ctx", {})
+        if field in _SAID and ("le" in bounds or "ge" in bounds):
+            least, most = _SAID[field][1:]
+            raise Refusal(f"{_SAID[field][0]} from {least} to {most}.") from None
         where = ".".join(map(str, first["loc"])) or "all of it"
         raise Refusal(f"What is wanted cannot be read: {where}: {first['msg']}.") from None
 
