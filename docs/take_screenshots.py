@@ -111,7 +111,7 @@ def main():
             )
             take("handout")
             page.goto(f"{server.address}/help/perpendicular")
-            page.frame_locator("iframe").locator("#saved:text-is('Saved')").wait_for()
+            page.frame_locator("iframe").locator("#saved:text-is('Saved')").wait_for(state="attached")
             take("help")
         finally:
             browser.close()

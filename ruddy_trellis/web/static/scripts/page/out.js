@@ -8,6 +8,8 @@ const panel = document.getElementById("out-panel");
 const STREAMED = new Set(["gif", "apng", "zip"]);
 /** What the name of a file ends with, where that is not the kind. */
 const ENDINGS = { apng: "png", log: "csv" };
+/** How much of the height of the window the picture may take. */
+const SHARE = 0.52;
 /** What cannot be seen in the picture of the dialog. */
 const UNSEEN = new Set(["csv", "log", "txt", "json", "zip", "print"]);
 let dialogOf = null;
@@ -47,6 +49,12 @@ class Out {
     document.getElementById("out-copy").addEventListener("click", () => this.copy());
     document.getElementById("out-stop").addEventListener("click", () => this.stop?.abort());
     this.framing(document.getElementById("out-frame"));
+    document.getElementById("out-preview").addEventListener("load", ({ target }) => {
+      // However large it will be, here it takes the room that there is.
+      const { naturalWidth: width, naturalHeight: height } = target;
+      const times = Math.min(panel.querySelector(".out-see").clientWidth / width, (SHARE * innerHeight) / height);
+      target.width = Math.floor(times * width) - 2; // as an attribute: of a style the policy would complain when the panel is put in anew
+    });
     dialog.addEventListener("close", () => this.stop?.abort(), { once: true });
     this.changed();
   }
