@@ -75,10 +75,12 @@ class Line:
                 board = answer.read().decode().split('data-board="')[1].split('"')[0]
             address = f"{teacher.address.replace('http', 'ws')}/boards/{board}/live"
         if copy:
-            self.socket = connect(address, legacy=True, subprotocols=[f"copy.{copy}"], max_size=None, open_timeout=60)
+            self.socket = connect(address, legacy=True, subprotocols=[f"copy.{copy}"], max_size=None, open_timeout=60, ping_interval=None)
         else:
             names = "; ".join(f"{one.name}={one.value}" for one in teacher.jar)
-            self.socket = connect(address, legacy=True, additional_headers={"Cookie": names}, max_size=None, open_timeout=60)
+            self.socket = connect(
+                address, legacy=True, additional_headers={"Cookie": names}, max_size=None, open_timeout=60, ping_interval=None
+            )
 
     def send(self, **message):
         self.socket.send(json.dumps(message))

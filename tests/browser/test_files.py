@@ -99,6 +99,7 @@ class FilesTest(BrowserTest):
         before = len(b.board)
         self.files()
         page.click("#out-in")
+        page.wait_for_selector("#bringing-in[open]", timeout=15_000)
         page.set_input_files("#in-file", {"name": "x.svg", "mimeType": "image/svg+xml", "buffer": b"<svg"})
         expect(page.locator("#in-told")).to_contain_text("no SVG", timeout=15_000)
         page.set_input_files("#in-file", {"name": "arch.svg", "mimeType": "image/svg+xml", "buffer": ARCH.encode()})
@@ -129,6 +130,7 @@ class FilesTest(BrowserTest):
         b, page = self.b, self.page
         self.files()
         page.click("#out-in")
+        page.wait_for_selector("#bringing-in[open]", timeout=15_000)
         page.set_input_files("#in-file", {"name": "bed.png", "mimeType": "image/png", "buffer": picture()})
         page.wait_for_selector("#photo-scale", timeout=15_000)
         under = b.board.settings.photograph
