@@ -3,7 +3,8 @@
 import asyncio
 
 from ruddy_trellis.core.lesson.file import board_to_text
-from ruddy_trellis.drawings.exporting import exported, film_joined, film_part
+from ruddy_trellis.drawings.exporting import exported, film_part
+from ruddy_trellis.drawings.film import film_file
 from ruddy_trellis.drawings.wanted import Film, Wanted
 from ruddy_trellis.incoming.reading import working_of
 from ruddy_trellis.web.worker import WRITER
@@ -26,7 +27,7 @@ def rows():
         small = board_to_text(rosette().board)
         usual, _ = timed(lambda: do(film_part, small, Wanted(pixels=640), Film(seconds=4), 0, 10, None), 5)
         pictures = do(film_part, small, Wanted(pixels=640), Film(seconds=4), 0, 60, None)
-        joined, _ = timed(lambda: do(film_joined, pictures, Film(), "gif"), 3)
+        joined, _ = timed(lambda: do(film_file, pictures, Film(), "gif"), 3)
         yield "ten pictures of a film; sixty joined as GIF", "told as it goes, stopped at a click", f"{usual:.0f} ms; {joined:.0f} ms"
         for kind in ("svg", "dxf"):
             content = do(exported, kind, text, Wanted())

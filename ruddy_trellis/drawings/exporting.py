@@ -11,7 +11,7 @@ from ..core.lesson.file import board_from_store
 from ..core.refusal import Refusal
 from .boards import as_opened, centimetres, items_of, part_of, picture_of_board, under
 from .dxf import dxf_text
-from .film import film_file, film_pictures, pictures_of_film
+from .film import film_pictures, pictures_of_film
 from .pdf import Leaf, pdf_bytes
 from .png import png_bytes
 from .sheets import MOST, sheets_for
@@ -101,15 +101,10 @@ def film_part(document: str, wanted: Wanted, film: Film, first: int, count: int,
     return film_pictures(board_from_store(document), wanted, film, first, count, photograph)
 
 
-def film_joined(pictures: Sequence[bytes], film: Film, kind: str) -> bytes:
-    """The pictures of a film as one file."""
-    return film_file(pictures, film, kind)
-
-
-def board_files(document: str, photographs: Mapping[str, bytes]) -> dict[str, bytes]:
+def board_files(document: str, photograph: bytes | None) -> dict[str, bytes]:
     """Everything that a board can be written as, by the names that files end with."""
     board = board_from_store(document)
-    screen, photograph = as_opened(board), under(board, photographs)
+    screen = as_opened(board)
     to_scale = screen.model_copy(update={"size": "scale", "part": "view", "paper": "own"})
     files = {".svg": written("svg", board, screen.model_copy(update={"outlines": True}), photograph)}
     files[".png"] = written("png", board, screen, photograph)

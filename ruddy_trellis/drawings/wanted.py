@@ -33,7 +33,7 @@ class Wanted(BaseModel):
         ink_only: black and white, for the photocopier.
         outlines: in SVG, letters as outlines.
         closed, lifted: the ids of things that a reveal hides now, and of those whose covers are lifted.
-    trails: what moving things have left behind.
+        trails: what moving things have left behind.
     """
 
     model_config = ConfigDict(extra="forbid")

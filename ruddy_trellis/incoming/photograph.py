@@ -73,6 +73,8 @@ def arrived_with_photographs(content: bytes) -> tuple[str, list[str], dict[str, 
 
 def _with_marks(document: str, known: dict[str, str]) -> str:
     """A board whose picture has the mark that it has here, or none where it was left out."""
+    if '"photograph":' not in document:
+        return document  # a large lesson is not read a second time for what it has not
     board = board_from_store(document)
     picture = board.settings.photograph
     if picture is None:

@@ -22,8 +22,8 @@ from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.demo import demo_lessons
 from ruddy_trellis.drawings.boards import as_opened, items_of, part_of, picture_of_board
 from ruddy_trellis.drawings.dxf import dxf_text
-from ruddy_trellis.drawings.exporting import board_files, exported, exported_lesson, film_count, film_joined, film_part, written, zipped
-from ruddy_trellis.drawings.film import MOST_PICTURES
+from ruddy_trellis.drawings.exporting import board_files, exported, exported_lesson, film_count, film_part, written, zipped
+from ruddy_trellis.drawings.film import MOST_PICTURES, film_file
 from ruddy_trellis.drawings.paths import as_curves, hatch_lines, mapped
 from ruddy_trellis.drawings.png import image_of
 from ruddy_trellis.drawings.svg import svg_text
@@ -219,7 +219,7 @@ class MovingTest(unittest.TestCase):
         self.assertEqual(len(set(pictures[:10])), 10, "there it is somewhere else each time")
         self.assertEqual([pictures[n] for n in (12, 15, 19)], [pictures[n] for n in (8, 5, 1)])
         for kind in ("gif", "apng"):
-            moving = Image.open(io.BytesIO(film_joined(pictures, film, kind)))
+            moving = Image.open(io.BytesIO(film_file(pictures, film, kind)))
             self.assertEqual((moving.n_frames, moving.width, moving.info["loop"]), (20, 200, 3))
             self.assertEqual(moving.info["duration"], 200)
 
@@ -242,7 +242,7 @@ class WholeLessonTest(unittest.TestCase):
         f = figure(LINE + "\nr is the length of AB", unit="m")
         perform(f.board, Arrange(title="Beds & <paths>", log=[f.board.find("r")], rows=[[20.0]]))
         text = board_to_text(f.board)
-        archive = zipfile.ZipFile(io.BytesIO(zipped("The <garden>", b"{}", [("Beds & <paths>", board_files(text, {}))])))
+        archive = zipfile.ZipFile(io.BytesIO(zipped("The <garden>", b"{}", [("Beds & <paths>", board_files(text, None))])))
         names = {f"board-1{end}" for end in (".svg", ".png", ".pdf", ".tex", ".dxf", ".txt", "-readings.csv", "-log.csv")}
         self.assertEqual(set(archive.namelist()), names | {"lesson.json", "index.html"})
         index = archive.read("index.html").decode()

@@ -11,7 +11,7 @@ from pydantic import BaseModel, ConfigDict, ValidationError
 from ...core.kinds import MOTION
 from ...core.lesson.file import board_to_text, lesson_to_json
 from ...core.refusal import Refusal
-from ...drawings.boards import centimetres
+from ...drawings.boards import centimetres, under
 from ...drawings.exporting import (
     ENDINGS,
     KINDS,
@@ -19,10 +19,10 @@ from ...drawings.exporting import (
     exported,
     exported_lesson,
     film_count,
-    film_joined,
     film_part,
     zipped,
 )
+from ...drawings.film import film_file
 from ...drawings.sheets import PAPERS
 from ...drawings.wanted import Film, Wanted
 from ..people.who import live_board, own_lesson
@@ -159,14 +159,15 @@ async def out_zip(request: Request, slug: str):
     lesson, boards = await run_in_threadpool(_boards, request, slug)
     photographs = await run_in_threadpool(photographs_of, request, lesson.id, boards)
     content = orjson.dumps(lesson_to_json(lesson.title, boards, photographs), option=orjson.OPT_INDENT_2)
-    return _streamed(_zipped(lesson.title, content, [(board.settings.title, board_to_text(board)) for board in boards], photographs))
+    each = [(board.settings.title, board_to_text(board), under(board, photographs)) for board in boards]
+    return _streamed(_zipped(lesson.title, content, each))
 
 
-async def _zipped(title, lesson, boards, photographs) -> AsyncIterator[bytes]:
+async def _zipped(title, lesson, boards) -> AsyncIterator[bytes]:
     done = []
-    for number, (name, document) in enumerate(boards):
+    for number, (name, document, photograph) in enumerate(boards):
         yield b"%d %d\n" % (number, len(boards))
-        done.append((name, await WRITER.do(board_files, document, photographs)))
+        done.append((name, await WRITER.do(board_files, document, photograph)))
     yield _whole(await WRITER.do(zipped, title, lesson, done))
 
 
@@ -178,7 +179,7 @@ async def _filmed(kind: str, document: str, asked: Asked, photograph: bytes | No
         some = min(_AT_ONCE, count - len(pictures))
         pictures += await WRITER.do(film_part, document, asked.wanted, asked.film, len(pictures), some, photograph)
     yield b"%d %d\n" % (count, count)
-    yield _whole(await WRITER.do(film_joined, pictures, asked.film, kind))
+    yield _whole(await WRITER.do(film_file, pictures, asked.film, kind))
 
 
 def _whole(content: bytes) -> bytes:
