@@ -6,11 +6,12 @@ from typing import Any
 
 from ..core.board import Settings
 from ..core.display.extent import Extent
+from ..core.display.palette import LATTICES
 from .primitives import Part, Pen, Shape, Text
 from .things import Things
 
-#: For a light board, a dark one, and ink on paper: fine lines, every fifth line, axes.
-_COLOURS = (("#EFE6D6", "#DFD1B8", "#8A8172"), ("#2E323C", "#3D4350", "#8D94A3"), ("#DDDDDD", "#BBBBBB", "#000000"))
+#: The lattice in ink on paper: fine lines, every fifth line, axes.
+_INK = ("#DDDDDD", "#BBBBBB", "#000000")
 #: About how far apart lines are, how near they may come, and how far apart numbers are, in pixels.
 _APART, _NEAR, _NUMBERS = 64, 7, 46
 _LETTERS = 15
@@ -28,7 +29,7 @@ def ground_parts(things: Things, settings: Settings, extent: Extent) -> list[Par
     """The lattice of a board over a part of the plane, as far as its settings have one."""
     if settings.ground == "blank":
         return []
-    colours = _COLOURS[2 if things.colours.ink_only else things.colours.dark]
+    colours = _INK if things.colours.ink_only else LATTICES[things.colours.dark]
     step = settings.spacing or round_length(_APART * things.scale / things.zoom)
     while step * things.zoom < _NEAR * things.scale or (extent.width + extent.height) / step > _MOST:
         step *= 5

@@ -7,7 +7,7 @@ from fastapi.templating import Jinja2Templates
 
 from ..core import limits
 from ..core.display import Extent, at_first, display
-from ..core.display.palette import COVER, GROUNDS, PENS, SIZES
+from ..core.display.palette import COVER, GROUNDS, LATTICES, PENS, SIZES
 from ..core.display.text import shown_name, value_text
 from ..core.language.printing import noun, sentence, why_absent
 from ..core.refusal import Refusal
@@ -49,7 +49,7 @@ def file_name(title):
 
 def drawing_look():
     """What the page's own drawing has to know: pens, grounds, dash patterns and sizes by name, the colour of covers."""
-    return {"pens": PENS, "grounds": GROUNDS, "dashes": DASHES, "sizes": SIZES, "cover": COVER}
+    return {"pens": PENS, "grounds": GROUNDS, "lattices": LATTICES, "dashes": DASHES, "sizes": SIZES, "cover": COVER}
 
 
 def picture_of(board):

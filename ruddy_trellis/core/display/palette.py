@@ -50,6 +50,9 @@ COVER = "#E3B04B"
 #: The colour of a light and of a dark board.
 GROUNDS = ("#FFFFFF", "#23262E")
 
+#: The lattice of a light and of a dark board: fine lines, every fifth line, axes.
+LATTICES = (("#EFE6D6", "#DFD1B8", "#8A8172"), ("#2E323C", "#3D4350", "#8D94A3"))
+
 #: Sizes in pixels that every drawing uses: how far a label is pushed for a push of 1, the reach of an angle's arc and of
 #: the square of a right angle, the letters of names and of tags, the strokes of marks, the head of a vector.
 SIZES = {"push": 19, "arc": 28, "square": 18, "name": 21, "tag": 16, "stroke": 11, "arrow": 15}

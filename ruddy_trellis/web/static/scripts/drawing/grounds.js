@@ -1,17 +1,16 @@
 // The ground of the board: blank, a square or a triangular lattice, or axes with numbers.
 import { FONT } from "./labels.js";
 
-const COLOURS = { light: ["#EFE6D6", "#DFD1B8", "#8A8172"], dark: ["#2E323C", "#3D4350", "#8D94A3"] };
 const SLANT = Math.sqrt(3);
 
 /**
  * @param {OffscreenCanvasRenderingContext2D} context
  * @param {import("./viewport.js").Port} port
- * @param {{ground: string, paper: string, spacing: number | null}} scene
+ * @param {{ground: string, spacing: number | null}} scene
+ * @param {string[]} colours of fine lines, of every fifth line, of axes
  */
-export function paintGround(context, port, { ground, paper, spacing }) {
+export function paintGround(context, port, { ground, spacing }, colours) {
   if (ground === "blank") return;
-  const colours = COLOURS[paper] ?? COLOURS.light;
   let step = spacing ?? port.roundLength(64);
   while (step * port.zoom < 7) step *= 5;
   context.lineWidth = 1;

@@ -106,7 +106,7 @@ class Painter {
     context.fillStyle = this.paper;
     context.fillRect(0, 0, port.width, port.height);
     this.photograph.paint(context, port, this.scene.photograph);
-    paintGround(context, port, this.scene);
+    paintGround(context, port, this.scene, this.look.lattices[+this.dark]);
     // Pegs go over tags, so that what can be taken hold of is never covered; names go over all.
     const seen = this.order.filter((item) => visible(item, this.scene.ghosts));
     const isPeg = (item) => item.kind === "point";
