@@ -9,10 +9,12 @@ MINUTES ?= 4
 .PHONY: start test walks bench campaign screenshots
 
 start: $(VENV)/ready
+	@$(VENV)/bin/python -m compileall -q ruddy_trellis
 	$(VENV)/bin/python -m ruddy_trellis --port $(PORT) --class-site $(CLASS_PORT)
 
 test: $(VENV)/ready-for-tests
 	@command -v chromium >/dev/null || (echo "Installing Chromium for the browser tests" && apt-get update -qq && apt-get install -y -qq chromium)
+	@$(VENV)/bin/python -m compileall -q ruddy_trellis tests
 	$(VENV)/bin/python -m tests
 
 walks: $(VENV)/ready-for-tests

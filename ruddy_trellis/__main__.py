@@ -9,13 +9,14 @@ import threading
 from pathlib import Path
 
 import uvicorn
-from alembic.util.exc import CommandError
 from sqlalchemy.exc import OperationalError
 
+from . import early as _early  # noqa: F401  # isort: split
 from .class_site import create_class_site
-from .commands import bring_back, look_through, make_copy, see_to_people
+from .commands import bring_back, look_through, make_copy, see_to_copies, see_to_people
 from .core.limits import MESSAGE_BYTES
 from .demo import SCHOOL
+from .store.database import NewerData, NotKept
 from .store.upkeep import DataProblem, check_whole, hold
 from .web.access_log import keep_logs
 from .web.application import create_application
@@ -41,6 +42,9 @@ def main() -> int:
     asks.add_parser("run", help="serve the program; so it is without a command, too")
     asks.add_parser("backup", help="copy the data to a file, while the program runs or not").add_argument("copy")
     asks.add_parser("restore", help="put such a copy in the place of the data").add_argument("copy")
+    asks.add_parser(
+        "copies", help="tell which students’ copies go in the coming days; “let-go”: they may, although they are many"
+    ).add_argument("do", nargs="?", choices=("list", "let-go"), default="list")
     asks.add_parser("check", help="check the data, and open every board in it")
     people = asks.add_parser("people", help="list, add, give a new password, remove")
     people.add_argument("do", choices=("list", "add", "password", "remove"))
@@ -55,6 +59,8 @@ def main() -> int:
             words, well = look_through(arguments.data)
             print(words)
             return 0 if well else 1
+        elif arguments.ask == "copies":
+            print(see_to_copies(arguments.data, arguments.do == "let-go"))
         elif arguments.ask == "people":
             print(see_to_people(arguments.data, arguments.do, arguments.who))
         else:
@@ -78,6 +84,9 @@ def run(arguments):
             print(
                 f"  Come in as {first['name']} with one click, or sign in: {first['sign_in']}, password {SCHOOL['password']}\n", flush=True
             )
+        due = application.state.calendar.due()
+        if due.over or due.soon:
+            print(f"  {due.words()}\n", flush=True)
         if arguments.log:
             keep_logs(arguments.log)
         # The server notes an error even where a WebSocket was answered with "not found", as it should be.
@@ -104,10 +113,12 @@ def opened(arguments):
         return create_application(
             arguments.data, Options(not arguments.no_demo, not arguments.closed, arguments.invitation, arguments.quota)
         )
-    except CommandError:
-        raise DataProblem(f"{arguments.data} was made by a newer Ruddy Trellis than this one.") from None
+    except NewerData as newer:
+        raise DataProblem(str(newer)) from None
     except OperationalError as error:
         raise DataProblem(f"{arguments.data} cannot be written: {error.orig}.") from None
+    except NotKept as refusal:
+        raise DataProblem(refusal.sentence) from None
 
 
 def check_port(host, port):

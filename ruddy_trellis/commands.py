@@ -4,13 +4,15 @@ the people who have accounts."""
 import json
 import secrets
 from contextlib import closing
-from sqlite3 import connect
+from hashlib import sha256
+from sqlite3 import DatabaseError
 
 from .core.lesson.file import BoardData, board_from_data
 from .core.limits import TITLE_LENGTH
 from .core.refusal import Refusal
-from .store import Database, Teachers
-from .store.upkeep import DataProblem, backup, check_whole, restore
+from .store import Calendar, Database, Teachers
+from .store.checksums import checksum
+from .store.upkeep import DataProblem, backup, check_whole, readable, restore
 from .web.people.accounts import made_account
 from .web.people.passwords import hashed_password
 
@@ -28,19 +30,51 @@ def bring_back(data: str, copy: str) -> str:
 
 
 def look_through(data: str) -> tuple[str, bool]:
-    """Check the file and open every board in it. Returns what to tell, and whether all is well."""
+    """Check the file, the checksum of everything in it that has one, and open every board. Returns what to tell, and whether all is
+    well."""
     check_whole(data)
-    with closing(connect(f"file:{data}?mode=ro", uri=True)) as connection:
-        rows = connection.execute("SELECT id, document FROM board ORDER BY id").fetchall()
-    broken = []
-    for id, document in rows:
+    broken: list[str] = []
+    with closing(readable(data)) as connection:
+        if "calendar" not in {name for (name,) in connection.execute("SELECT name FROM sqlite_master")}:
+            raise DataProblem(f"{data} is of an older Ruddy Trellis. Start this one on it once; then it can be checked.")
+        try:
+            count = _look_at_boards(connection, broken)
+            for board, number, patch, kept in connection.execute("SELECT board_id, number, patch, checksum FROM edit"):
+                if checksum(number, patch) != kept:
+                    broken.append(f"edit {number} of board {board} is not what was written")
+            for lesson, mark, content in connection.execute("SELECT lesson_id, mark, content FROM photograph"):
+                if sha256(content).hexdigest() != mark:
+                    broken.append(f"a photograph of lesson {lesson} is not what was written")
+        except (DatabaseError, UnicodeDecodeError) as error:
+            raise DataProblem(f"{data} is damaged: {error}.") from None
+    if broken:
+        return "\n".join([f"{len(broken)} things are not whole:", *broken]), False
+    return f"The file is whole, and all {count} boards in it open.", True
+
+
+def _look_at_boards(connection, broken):
+    count = 0
+    for id, document, done, kept in connection.execute("SELECT id, document, edits_done, checksum FROM board ORDER BY id"):
+        count += 1
+        if checksum(done, document) != kept:
+            broken.append(f"board {id} is not what was written")
+            continue
         try:
             board_from_data(BoardData.model_validate(json.loads(document)))
         except (Refusal, ValueError) as problem:
-            broken.append(f"board {id}: {problem}")
-    if broken:
-        return "\n".join([f"{len(broken)} of {len(rows)} boards do not open whole:", *broken]), False
-    return f"The file is whole, and all {len(rows)} boards in it open.", True
+            broken.append(f"board {id} does not open: {problem}")
+    return count
+
+
+def see_to_copies(data: str, let_go: bool) -> str:
+    """Tell which students' copies will go in the coming days; or say that those that are over may, although they are many."""
+    check_whole(data)
+    database = Database(data)
+    try:
+        calendar = Calendar(database)
+        return f"{calendar.allow()} copies may go: they do within the hour, or at the next start." if let_go else calendar.due().words()
+    finally:
+        database.close()
 
 
 #: Words of the garden, from which passwords are made that can be read out over the telephone.

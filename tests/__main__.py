@@ -1,20 +1,26 @@
 """Runs every test: ``python -m tests``. With names, only those: ``python -m tests tests.core tests.web``.
 
-A file of tests at a time, each in a process of its own, three side by side: those in the browser, which come first, mostly wait. The
-last line says how many passed, failed and were skipped.
+A file of tests at a time, each in a process group of its own, three side by side: those in the browser, which come first, mostly
+wait. A file that takes too long is ended whole, with every process that it started, and counts as failed; so does what a file leaves
+behind. The last line says how many passed, failed and were skipped.
 """
 
+import os
 import re
+import signal
 import subprocess
 import sys
+import tempfile
 import time
 import unittest
 from concurrent.futures import ThreadPoolExecutor
+from contextlib import suppress
 from pathlib import Path
 
 ROOT = Path(__file__).parent.parent
 FOLDERS = ("core", "drawings", "store", "web", "browser")
-
+#: How long a file of tests may take, in seconds. The slowest takes a third of it on a machine with nothing else to do; long walks more.
+LIMIT = 1500 if os.environ.get("WALKS") == "all" else 600
 
 _SECONDS = re.compile(r"^\d+ seconds$")
 _COUNTS = re.compile(r"^(\d+) passed, (\d+) failed(?:, (\d+) skipped)?$", re.MULTILINE)
@@ -49,19 +55,41 @@ def run_all():
 
     def run(path):
         name = ".".join(path.relative_to(ROOT).with_suffix("").parts)
-        done = subprocess.run(
-            [sys.executable, "-m", "tests", name], cwd=ROOT, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, check=False
-        )
-        counts = _COUNTS.findall(done.stdout)
-        lines = done.stdout.splitlines() or ["no answer"]
+        code, output = run_apart([sys.executable, "-m", "tests", name])
+        counts = _COUNTS.findall(output)
+        lines = output.splitlines() or ["no answer"]
         told = [line for line in lines if _COUNTS.match(line) or _SECONDS.match(line)]
         print(f"{name}: {' in '.join(reversed(told[-2:])) or lines[-1]}", flush=True)
-        if done.returncode or not counts:
-            print(done.stdout, flush=True)
-        return tuple(int(part or 0) for part in counts[-1]) if counts else (0, 1, 0)
+        if code or not counts:
+            print(output, flush=True)
+        passed, failed, skipped = (int(part or 0) for part in counts[-1]) if counts else (0, 0, 0)
+        return passed, max(failed, int(code != 0)), skipped
 
     with ThreadPoolExecutor(3) as pool:
         return tuple(map(sum, zip(*pool.map(run, files))))
+
+
+def run_apart(command, limit=None):
+    """Run a command in a process group of its own, which is ended whole afterwards or when the time is over. What it prints goes to a
+    file: a pipe would be kept open by any process that it leaves behind.
+
+    Returns:
+        The exit code, and what was printed; 1 where it had to be ended.
+    """
+    limit = LIMIT if limit is None else limit
+    with tempfile.TemporaryFile("w+", encoding="utf-8", errors="replace") as printed:
+        process = subprocess.Popen(
+            command, cwd=ROOT, stdout=printed, stderr=subprocess.STDOUT, stdin=subprocess.DEVNULL, start_new_session=True
+        )
+        try:
+            code, ended = process.wait(limit), ""
+        except subprocess.TimeoutExpired:
+            code, ended = 1, f"\nended after {limit} seconds\n"
+        with suppress(ProcessLookupError):
+            os.killpg(process.pid, signal.SIGKILL)
+        process.wait()
+        printed.seek(0)
+        return code, printed.read() + ended
 
 
 def main():

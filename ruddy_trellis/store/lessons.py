@@ -2,12 +2,12 @@
 
 import secrets
 
-from sqlalchemy import delete, func, true
+from sqlalchemy import delete, false, func, true
 from sqlmodel import select
 
 from .database import Database
 from .photographs import Photographs
-from .tables import BoardRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
+from .tables import TITLE_LENGTH, BoardRow, CalendarRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 from .verdicts import KnownVerdicts
 
 #: The greatest number that can be looked for.
@@ -25,6 +25,8 @@ def _holds(column, words):
     words = words.strip()
     if not words:
         return true()
+    if len(words) > TITLE_LENGTH:
+        return false()  # no title is as long, nor a name
     for sign in "\\%_":
         words = words.replace(sign, "\\" + sign)
     return column.ilike(f"%{words}%", escape="\\")
@@ -132,6 +134,11 @@ class Lessons:
             session.add(lesson)
             session.commit()
             return lesson
+
+    def still_there(self, lesson_ids):
+        """Which of some lessons are kept still."""
+        with self._database.session() as session:
+            return set(session.exec(select(Lesson.id).where(Lesson.id.in_(lesson_ids))))
 
     def boards(self, lesson_id):
         """The boards of a lesson in order."""
@@ -277,6 +284,8 @@ class Lessons:
             lesson = session.get(Lesson, board.lesson_id)
             lesson.changed_at = _now()
             session.add(lesson)
+        else:
+            board.changed_day = session.get(CalendarRow, 1).days
         return board
 
     def copy(self, copy_of, holder):
@@ -290,6 +299,7 @@ class Lessons:
         with self._database.session() as session:
             board = session.get(BoardRow, copy_of)
             row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, changed_at=_now())
+            row.changed_day = session.get(CalendarRow, 1).days
             session.add(row)
             session.flush()
             copies = select(func.count()).where(BoardRow.copy_of == copy_of)
@@ -302,14 +312,6 @@ class Lessons:
                 self._delete_copies(session, [first])
             session.commit()
             return row
-
-    def forget_old_copies(self, before):
-        """Delete the copies that no student has changed since then. Returns how many."""
-        with self._database.session() as session:
-            old = session.exec(select(BoardRow.id).where(BoardRow.copy_of.is_not(None), BoardRow.changed_at < before)).all()
-            self._delete_copies(session, old)
-            session.commit()
-            return len(old)
 
     @staticmethod
     def _delete_copies(session, ids):

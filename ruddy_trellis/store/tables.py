@@ -1,9 +1,12 @@
 """The tables."""
 
 import secrets
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 
 from sqlmodel import Field, SQLModel
+
+#: How long a title or a name is at most.
+TITLE_LENGTH = 80
 
 
 def _now():
@@ -25,20 +28,46 @@ class Teacher(SQLModel, table=True):
 
     id: int | None = Field(default=None, primary_key=True)
     sign_in: str = Field(unique=True, max_length=80)
-    name: str = Field(max_length=80)
+    name: str = Field(max_length=TITLE_LENGTH)
     password: str = Field(max_length=200)
     angle_words: int = 0
     made_at: datetime = Field(default_factory=_now)
 
 
 class SessionRow(SQLModel, table=True):
-    """A browser in which a teacher is signed in. ``token`` is the SHA-256 of what the browser holds."""
+    """A browser in which a teacher is signed in. ``token`` is the SHA-256 of what the browser holds; ``ends_at`` the last moment of it,
+    however much it is used, and ``seen_at`` when it was used last. ``browser`` says what it is, for the list of one's own."""
 
     __tablename__ = "session"
 
     token: str = Field(primary_key=True, max_length=64)
     teacher_id: int = Field(foreign_key="teacher.id", index=True)
     ends_at: datetime
+    made_at: datetime | None = Field(default_factory=_now)
+    seen_at: datetime | None = Field(default_factory=_now)
+    browser: str = Field(default="", max_length=80)
+
+
+class KnownBrowserRow(SQLModel, table=True):
+    """A browser in which a teacher was signed in once: wrong passwords that others try do not delay it."""
+
+    __tablename__ = "known_browser"
+
+    token: str = Field(primary_key=True, max_length=64)
+    teacher_id: int = Field(foreign_key="teacher.id", index=True)
+    made_at: datetime = Field(default_factory=_now)
+
+
+class CalendarRow(SQLModel, table=True):
+    """The days on which the program ran, counted by a clock that did not leap: ``days`` of them up to ``last``. How many copies may be
+    deleted in one day although that is many, ``allowed``, is said on the command line."""
+
+    __tablename__ = "calendar"
+
+    id: int = Field(default=1, primary_key=True)
+    days: int = 0
+    last: date | None = None
+    allowed: int = 0
 
 
 class Lesson(SQLModel, table=True):
@@ -50,7 +79,7 @@ class Lesson(SQLModel, table=True):
 
     id: int | None = Field(default=None, primary_key=True)
     slug: str = Field(unique=True, index=True, max_length=40)
-    title: str = Field(max_length=80)
+    title: str = Field(max_length=TITLE_LENGTH)
     teacher_id: int | None = Field(default=None, foreign_key="teacher.id", index=True)
     shared: str = Field(default="private", max_length=10)
     share_key: str = Field(default_factory=new_share_key, unique=True, max_length=40)
@@ -65,6 +94,7 @@ class BoardRow(SQLModel, table=True):
     ``document`` is its present state in the open format; ``edits_done`` counts the edits that are in it, so that
     those of a higher number can be redone. One that is ``put_away`` is out of its lesson and can be brought back.
     A student's copy names the board it is a ``copy_of`` and, as a SHA-256, its ``holder``; no list of boards shows it.
+    It was last changed on the ``changed_day`` of the calendar. ``checksum`` is kept by ``checksums``.
     """
 
     __tablename__ = "board"
@@ -78,6 +108,8 @@ class BoardRow(SQLModel, table=True):
     copy_of: int | None = Field(default=None, foreign_key="board.id")
     holder: str | None = Field(default=None, max_length=64)
     changed_at: datetime | None = None
+    changed_day: int = 0
+    checksum: str = Field(default="", max_length=32)
 
 
 class EditRow(SQLModel, table=True):
@@ -88,6 +120,7 @@ class EditRow(SQLModel, table=True):
     board_id: int = Field(foreign_key="board.id", primary_key=True)
     number: int = Field(primary_key=True)
     patch: str
+    checksum: str = Field(default="", max_length=32)
     made_at: datetime = Field(default_factory=_now)
 
 

@@ -1,23 +1,37 @@
 """The functions that read and write teachers and the sessions in which they are signed in."""
 
 import secrets
-from datetime import timedelta
+from contextlib import suppress
+from datetime import UTC, timedelta
 from hashlib import sha256
 
 from sqlalchemy import delete, func, update
 from sqlalchemy.exc import IntegrityError
 from sqlmodel import select
 
-from .database import Database
-from .tables import BoardRow, EditRow, Lesson, PhotographRow, RecipeRow, SessionRow, Teacher, _now
+from .database import Database, NotKept
+from .tables import BoardRow, EditRow, KnownBrowserRow, Lesson, PhotographRow, RecipeRow, SessionRow, Teacher, _now
 
-#: How long a browser stays signed in.
-SESSION_DAYS = 30
+#: How long a browser stays signed in: so many days however much it is used, so many hours without being used.
+SESSION_DAYS, IDLE_HOURS = 30, 12
+#: How long it is remembered that a browser was signed in, in days; and of one teacher, how many browsers.
+KNOWN_DAYS, KNOWN = 400, 20
+#: That a session is used is noted again after so many seconds.
+_NOTED = 300
 
 
 def hashed(token):
     """What is kept of a secret that a browser holds."""
     return sha256(token.encode()).hexdigest()
+
+
+def _aware(moment):
+    return moment.replace(tzinfo=UTC) if moment.tzinfo is None else moment
+
+
+def _is_open(row):
+    now = _now()
+    return _aware(row.ends_at) > now and (row.seen_at is None or _aware(row.seen_at) > now - timedelta(hours=IDLE_HOURS))
 
 
 class Teachers:
@@ -64,6 +78,7 @@ class Teachers:
         with self._database.session() as session:
             session.exec(update(Teacher).where(Teacher.id == teacher_id).values(password=password))
             session.exec(delete(SessionRow).where(SessionRow.teacher_id == teacher_id))
+            session.exec(delete(KnownBrowserRow).where(KnownBrowserRow.teacher_id == teacher_id))
             session.commit()
 
     def set_angle_words(self, teacher_id, words):
@@ -72,23 +87,84 @@ class Teachers:
             session.get(Teacher, teacher_id).angle_words = words
             session.commit()
 
-    def open_session(self, teacher_id):
-        """Sign a teacher in. Returns the secret for the browser; sessions that are over are forgotten."""
-        token = secrets.token_urlsafe(32)
+    def open_session(self, teacher_id, browser="", old=""):
+        """Sign a teacher in. Returns the secret for the browser; sessions that are over are forgotten.
+
+        Args:
+            browser: what the browser is, in words.
+            old: the secret of the session that this browser had until now, which ends.
+        """
+        token, now = secrets.token_urlsafe(32), _now()
         with self._database.session() as session:
-            session.exec(delete(SessionRow).where(SessionRow.ends_at < _now()))
-            session.add(SessionRow(token=hashed(token), teacher_id=teacher_id, ends_at=_now() + timedelta(days=SESSION_DAYS)))
+            over = (SessionRow.ends_at < now) | (SessionRow.seen_at < now - timedelta(hours=IDLE_HOURS)) | (SessionRow.token == hashed(old))
+            session.exec(delete(SessionRow).where(over))
+            ends_at = now + timedelta(days=SESSION_DAYS)
+            session.add(SessionRow(token=hashed(token), teacher_id=teacher_id, ends_at=ends_at, browser=browser[:80]))
             session.commit()
         return token
 
     def signed_in(self, token):
-        """The teacher who is signed in with that secret, or None."""
+        """The teacher who is signed in with that secret, or None. That the session is used is noted."""
         with self._database.session() as session:
-            return session.exec(
-                select(Teacher)
-                .join(SessionRow, SessionRow.teacher_id == Teacher.id)
-                .where(SessionRow.token == hashed(token), SessionRow.ends_at > _now())
-            ).first()
+            row = session.get(SessionRow, hashed(token))
+            if row is None or not _is_open(row):
+                return None
+            teacher = session.get(Teacher, row.teacher_id)
+            self._note(session, [row])
+            return teacher
+
+    def still_open(self, sessions):
+        """Which of some sessions, by what is kept of their secrets, are open still. Each has a line open, and so is used."""
+        with self._database.session() as session:
+            rows = list(session.exec(select(SessionRow).where(SessionRow.token.in_(sessions))))
+            well = [row for row in rows if _is_open(row)]
+            self._note(session, well)
+            return {row.token for row in well}
+
+    @staticmethod
+    def _note(session, rows):
+        now = _now()
+        old = [row for row in rows if row.seen_at is None or _aware(row.seen_at) < now - timedelta(seconds=_NOTED)]
+        for row in old:
+            row.seen_at = now
+            session.add(row)
+        if old:
+            with suppress(NotKept):  # whoever is signed in may read on where nothing can be kept
+                session.commit()
+
+    def sessions(self, teacher_id):
+        """The open sessions of a teacher, the last used first."""
+        with self._database.session() as session:
+            rows = session.exec(select(SessionRow).where(SessionRow.teacher_id == teacher_id).order_by(SessionRow.seen_at.desc()))
+            return [row for row in rows if _is_open(row)]
+
+    def end_session(self, teacher_id, beginning):
+        """End a session of a teacher, named by the beginning of what is kept of its secret. Returns that whole; None for none."""
+        with self._database.session() as session:
+            own = (SessionRow.teacher_id == teacher_id) & SessionRow.token.startswith(beginning.replace("%", "").replace("_", ""))
+            row = session.exec(select(SessionRow).where(own)).first() if beginning else None
+            if row is not None:
+                session.delete(row)
+                session.commit()
+            return row and row.token
+
+    def remember_browser(self, teacher_id):
+        """Remember a browser in which a teacher signed in. Returns the secret for it."""
+        token = secrets.token_urlsafe(32)
+        with self._database.session() as session:
+            session.exec(delete(KnownBrowserRow).where(KnownBrowserRow.made_at < _now() - timedelta(days=KNOWN_DAYS)))
+            own = select(KnownBrowserRow.token).where(KnownBrowserRow.teacher_id == teacher_id)
+            older = own.order_by(KnownBrowserRow.made_at.desc()).offset(KNOWN - 1)
+            session.exec(delete(KnownBrowserRow).where(KnownBrowserRow.token.in_(older)))
+            session.add(KnownBrowserRow(token=hashed(token), teacher_id=teacher_id))
+            session.commit()
+        return token
+
+    def knows_browser(self, teacher_id, token):
+        """Whether a teacher was signed in before in the browser that has this secret."""
+        with self._database.session() as session:
+            row = session.get(KnownBrowserRow, hashed(token))
+            return row is not None and row.teacher_id == teacher_id
 
     def close_session(self, token):
         """Sign out in one browser."""
@@ -109,6 +185,7 @@ class Teachers:
             session.exec(delete(Lesson).where(Lesson.id.in_(lessons)))
             session.exec(delete(RecipeRow).where(RecipeRow.teacher_id == teacher_id))
             session.exec(delete(SessionRow).where(SessionRow.teacher_id == teacher_id))
+            session.exec(delete(KnownBrowserRow).where(KnownBrowserRow.teacher_id == teacher_id))
             session.exec(delete(Teacher).where(Teacher.id == teacher_id))
             session.commit()
             return lessons

@@ -57,9 +57,14 @@ class AccessLog:
             _LOG.info(entry(scope, asked, sent["status"], sent["size"]))
 
 
+def without_secrets(path):
+    """An address of ours without the name by which whoever reads it could open a lesson."""
+    return _SECRET.sub(r"\1…", path)
+
+
 def entry(scope, asked, status, size):
     """One line of the log, in the common log format; of an address neither what is asked in it nor the secret part."""
     host = scope["client"][0] if scope.get("client") else "-"
-    path = _SECRET.sub(r"\1…", scope["path"]).replace('"', "%22").replace("\n", "%0A").replace("\r", "%0D")
+    path = without_secrets(scope["path"]).replace('"', "%22").replace("\n", "%0A").replace("\r", "%0D")
     what = f"{scope.get('method', 'LINE')} {path} HTTP/{scope.get('http_version', '1.1')}"
     return f'{host} - - [{asked:%d/%b/%Y:%H:%M:%S %z}] "{what}" {status} {size}'

@@ -1,13 +1,13 @@
 """The application, put together."""
 
+import asyncio
 import gc
 import sys
 from contextlib import asynccontextmanager
-from datetime import UTC, datetime, timedelta
-from functools import cache
 from pathlib import Path
 
 from fastapi import Depends, FastAPI, Request
+from fastapi.exceptions import RequestValidationError
 from fastapi.middleware.gzip import GZipMiddleware
 from fastapi.responses import JSONResponse, PlainTextResponse
 from fastapi.staticfiles import StaticFiles
@@ -15,7 +15,8 @@ from fastapi.staticfiles import StaticFiles
 from ..core.lesson.file import board_to_text, lesson_from_json
 from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
-from ..store import Database, Lessons, Teachers
+from ..store import Calendar, Database, Lessons, Teachers
+from ..store.database import NotKept
 from .access_log import AccessLog
 from .lessons import angles, bringing_in, first_lesson, handout, help, out, pages, panels, recipes, sharing, students
 from .live import lines as live
@@ -23,17 +24,15 @@ from .live.live_boards import LiveBoards
 from .live.verdicts import WORKERS
 from .options import Options
 from .people import accounts
-from .people.passwords import NO_PASSWORD, Attempts, hashed_password, is_password
+from .people.passwords import NO_PASSWORD, Attempts, Hashing, is_password
 from .people.who import SignInNeeded, identify, visitor
 from .rendering import page, templates
 from .security import Guard
+from .watching import look_at_days, watch
 from .worker import WORKER, WRITER
 
 #: Every page knows the teacher who is signed in.
 templates.context_processors.append(lambda request: {"teacher": visitor(request)})
-
-#: How long a student's copy is kept after its last change: a little more than a school year.
-COPY_DAYS = 400
 
 
 class _Kept(StaticFiles):
@@ -49,7 +48,9 @@ class _Kept(StaticFiles):
 
 @asynccontextmanager
 async def _lifespan(application):
+    watching = asyncio.create_task(watch(application.state))
     yield
+    watching.cancel()
     # Stopped in order: what stands in the write-ahead file is brought into the file itself.
     application.state.database.close()
     for worker in (WORKER, WRITER, *WORKERS):
@@ -74,9 +75,10 @@ def create_application(data_path, options=Options()):
     state.database, state.lessons, state.teachers = database, Lessons(database), Teachers(database)
     state.live = LiveBoards(state.lessons)
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
-    state.attempts, state.options = Attempts(), options
+    state.attempts, state.hashing, state.options = Attempts(), Hashing(), options
+    state.calendar = Calendar(database)
     state.directory = SCHOOL if options.demo else {"school": "", "teachers": []}
-    state.lessons.forget_old_copies(datetime.now(UTC) - timedelta(days=COPY_DAYS))
+    look_at_days(state)
     if options.demo:
         load_demo(state.lessons, state.teachers)
     else:
@@ -91,9 +93,9 @@ def create_application(data_path, options=Options()):
 
     @application.get("/health")
     def health():
-        """Whether the program can answer: for whatever watches over it."""
-        well = database.answers()
-        return JSONResponse({"status": "ok" if well else "the data cannot be read"}, 200 if well else 503)
+        """Whether the program can answer and keep what is done: for whatever watches over it."""
+        trouble = database.trouble()
+        return JSONResponse({"status": trouble or "ok"}, 503 if trouble else 200)
 
     @application.exception_handler(404)
     async def not_found(request: Request, _error):
@@ -103,7 +105,16 @@ def create_application(data_path, options=Options()):
 
     @application.exception_handler(Refusal)
     async def refused(request: Request, refusal):
-        return PlainTextResponse(refusal.sentence, 422)
+        return told(request, refusal.sentence, 422)
+
+    @application.exception_handler(NotKept)
+    async def not_kept(request: Request, problem):
+        return told(request, problem.sentence, 507)
+
+    @application.exception_handler(RequestValidationError)
+    async def misread(request: Request, error):
+        """A form or an address in which something is not what it can be."""
+        return told(request, f"That cannot be done as it was asked for: {', '.join(map(_misread, error.errors()[:3]))}.", 422)
 
     @application.exception_handler(SignInNeeded)
     async def sign_in_needed(request: Request, _error):
@@ -113,9 +124,33 @@ def create_application(data_path, options=Options()):
         return accounts.sign_in_page(request, onward, "Sign in first.", status=401)
 
     # What is there now stays: the collector need not walk through it again and again.
-    gc.collect()
     gc.freeze()
+    gc.enable()
     return application
+
+
+def told(request, sentence, status):
+    """What went wrong, in words: a page for who looks at pages, plain text for scripts."""
+    if "text/html" not in request.headers.get("accept", ""):
+        return PlainTextResponse(sentence, status)
+    answer = page(request, "problem.html", sentence=sentence)
+    answer.status_code = status
+    return answer
+
+
+def _misread(problem):
+    """One thing that was not what it can be, in words."""
+    field, bounds = str(problem["loc"][-1]), problem.get("ctx", {})
+    if problem["type"] == "missing":
+        return f"“{field}” is missing"
+    limits = [f"{words} {bounds[key]}" for key, words in _BOUNDS.items() if key in bounds]
+    kind = next((words for key, words in _KINDS.items() if key in problem["type"]), "something else")
+    return f"“{field}” must be {' and '.join(limits) or kind}"
+
+
+#: How bounds and kinds that a form or an address did not keep to are called.
+_BOUNDS = {"ge": "at least", "le": "at most", "min_length": "at least as many letters as", "max_length": "at most as many letters as"}
+_KINDS = {"int": "a whole number", "float": "a number", "bool": "yes or no", "string": "text", "value": "a file"}
 
 
 def load_demo(lessons, teachers):
@@ -123,7 +158,7 @@ def load_demo(lessons, teachers):
     file. The first is listed first."""
     for one in SCHOOL["teachers"]:
         if teachers.find(one["sign_in"]) is None:
-            teachers.register(one["sign_in"], one["name"], _demo_password())
+            teachers.register(one["sign_in"], one["name"], SCHOOL["password_hash"])
     if not lessons.is_empty():
         return
     owner = teachers.find(SCHOOL["teachers"][0]["sign_in"])
@@ -138,10 +173,6 @@ def shut_demo(teachers):
     stay; the ``people`` command gives them new passwords."""
     for one in SCHOOL["teachers"]:
         teacher = teachers.find(one["sign_in"])
-        if teacher is not None and is_password(teacher, SCHOOL["password"]):
+        kept = teacher.password if teacher is not None else NO_PASSWORD
+        if kept != NO_PASSWORD and (kept == SCHOOL["password_hash"] or is_password(teacher, SCHOOL["password"])):
             teachers.set_password(teacher.id, NO_PASSWORD)
-
-
-@cache
-def _demo_password():
-    return hashed_password(SCHOOL["password"])

@@ -4,6 +4,8 @@ import logging
 
 from starlette.responses import PlainTextResponse
 
+from .access_log import without_secrets
+
 _LOG = logging.getLogger(__name__)
 _POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; "
@@ -78,7 +80,7 @@ class Guard:
             await PlainTextResponse("Not found", 404)(scope, receive, guarded_send)  # a number that no id can be
         except Exception:
             # A fault of ours: noted, and answered with the same headers as all else.
-            _LOG.exception("%s %s could not be answered", scope["method"], scope["path"])
+            _LOG.exception("%s %s could not be answered", scope["method"], without_secrets(scope["path"]))
             if not started:
                 await PlainTextResponse("That could not be done. The fault is on our side and has been noted.", 500)(
                     scope, receive, guarded_send

@@ -10,12 +10,13 @@ PACKAGE = Path(ruddy_trellis.__file__).parent
 
 #: The rooms from the bottom up. A file that stands in no room of its own is named with its ending left out.
 ROOMS = (
+    "early",
     "core/refusal", "core/limits", "core/kinds", "core/seen", "core/late",
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/truth", "core/hand", "core/lesson", "core/figure", "core",
-    "drawings", "incoming", "store", "class_site", "demo", "web/security", "web/options", "web/access_log",
+    "drawings", "incoming", "store", "class_site", "demo", "web/access_log", "web/security", "web/options",
     "web/worker", "web/shelf", "web/rendering", "web/photographs", "web/people", "web/live", "web/lessons",
-    "web/application",
+    "web/watching", "web/application",
     "commands", "__main__",
 )  # fmt: skip
 #: What a room may not take from outside, besides our own rooms above it.

@@ -1,5 +1,7 @@
 """One process on a file, whole copies, and clear words where the program cannot start."""
 
+import io
+import os
 import socket
 import sqlite3
 import subprocess
@@ -7,8 +9,13 @@ import sys
 import tempfile
 import time
 import unittest
-from contextlib import closing
+from contextlib import closing, redirect_stderr, redirect_stdout, suppress
 from pathlib import Path
+from unittest import mock
+
+from ruddy_trellis.__main__ import main
+from ruddy_trellis.commands import look_through
+from ruddy_trellis.store.upkeep import DataProblem, backup, hold
 
 
 class UpkeepTest(unittest.TestCase):
@@ -20,9 +27,11 @@ class UpkeepTest(unittest.TestCase):
         self.program = [sys.executable, "-m", "ruddy_trellis", "--data", str(self.data)]
 
     def ask(self, *words):
-        done = subprocess.run([*self.program, *words], capture_output=True, text=True, timeout=60, check=False)
-        self.assertNotIn("Traceback", done.stderr)
-        return done.returncode, (done.stdout + done.stderr).strip()
+        """What the command line answers, asked in this process: its code, and its words."""
+        said = io.StringIO()
+        with mock.patch.object(sys, "argv", [*self.program[2:], *words]), redirect_stdout(said), redirect_stderr(said):
+            code = main()
+        return code, said.getvalue().strip()
 
     def start(self):
         with socket.socket() as free:
@@ -71,6 +80,106 @@ class UpkeepTest(unittest.TestCase):
         self.assertEqual(self.ask("restore", str(copy))[0], 0)
         self.assertEqual(self.titles(self.data), self.titles(copy))
         self.assertEqual(set(self.titles(f"{self.data}.before")), {"spoilt"})
+
+    def filled(self):
+        """A data file as a stopped program leaves it."""
+        server = self.start()
+        server.terminate()
+        server.wait(20)
+        return self.data.read_bytes()
+
+    def test_the_data_is_never_taken_for_its_own_copy(self):
+        content = self.filled()
+        link, other = self.folder / "link.sqlite", self.folder / "other.sqlite"
+        link.symlink_to(self.data)
+        for copy in (self.data, link, Path(f"{self.data}-wal"), Path(f"{self.data}.lock"), self.folder / "." / self.data.name):
+            for ask in ("backup", "restore"):
+                code, words = self.ask(ask, str(copy))
+                self.assertEqual(code, 2, words)
+        self.assertEqual(self.data.read_bytes(), content)
+        other.hardlink_to(self.data)
+        for ask in (("backup", str(other)), ("backup", str(self.folder / "copy")), ("--port", "0")):
+            code, words = self.ask(*ask)
+            self.assertEqual(code, 2, words)
+        self.assertEqual(self.data.read_bytes(), content)
+
+    def test_by_no_other_name_does_a_second_process_get_in(self):
+        self.start()
+        link, other = self.folder / "link.sqlite", self.folder / "other.sqlite"
+        link.symlink_to(self.data)
+        other.hardlink_to(self.data)
+        for name in (link, other, self.data):
+            self.program[-1] = str(name)
+            code, words = self.ask("--port", "0")
+            self.assertEqual((code, "Another Ruddy Trellis runs on" in words or "has another name" in words), (2, True), words)
+        Path(self.data).unlink()  # the file has the one name now that it had not when it was held
+        self.program[-1] = str(other)
+        code, words = self.ask("--port", "0")
+        self.assertEqual((code, "Another Ruddy Trellis runs on" in words), (2, True), words)
+
+    def test_a_damaged_file_is_replaced_and_kept_byte_for_byte(self):
+        self.filled()
+        copy = self.folder / "copy.sqlite"
+        self.assertEqual(self.ask("backup", str(copy))[0], 0)
+        good = copy.read_bytes()
+        for damaged in (b"", b"nothing of a database" * 500, self.data.read_bytes()[:20_000]):
+            self.data.write_bytes(damaged)
+            code, words = self.ask("restore", str(copy))
+            self.assertEqual(code, 0, words)
+            self.assertEqual(Path(f"{self.data}.before").read_bytes() if damaged else b"", damaged)
+            self.assertEqual(self.ask("check")[0], 0)
+        self.data.write_bytes(b"spoilt" * 1000)
+        code, words = self.ask("backup", str(copy))
+        self.assertEqual((code, copy.read_bytes()), (2, good), words)
+        self.assertEqual(sorted(path.name for path in self.folder.glob("*.fresh")), [])
+
+    def test_single_flipped_bits_of_what_is_kept_are_found(self):
+        content = self.filled()
+        with closing(sqlite3.connect(self.data)) as connection:
+            documents = [document.encode() for (document,) in connection.execute("SELECT document FROM board ORDER BY id LIMIT 8")]
+        for document in documents:
+            spoilt = bytearray(content)
+            spoilt[content.index(document[40:72]) + 12] ^= 1
+            self.data.write_bytes(spoilt)
+            with self.subTest(document[:80]), suppress(DataProblem):
+                self.assertFalse(look_through(str(self.data))[1])
+
+    def test_a_medium_and_a_folder_that_cannot_be_written(self):
+        self.filled()
+        for ending in ("-wal", "-shm", ".lock"):
+            Path(f"{self.data}{ending}").unlink(missing_ok=True)
+        self.data.chmod(0o644)
+        self.folder.chmod(0o555)
+        self.addCleanup(self.folder.chmod, 0o755)
+        self.assertIn("The file is whole", self.as_somebody(lambda: look_through(str(self.data))[0]))
+        self.assertIn("cannot be held", self.as_somebody(lambda: hold(self.data)))
+        self.assertIn("could not be written", self.as_somebody(lambda: backup(self.data, self.folder / "copy")))
+
+    def as_somebody(self, work):
+        """What a function gives, or the problem that it has, for somebody who may do on this machine what everybody may."""
+        ours, theirs = os.pipe()
+        child = os.fork()
+        if not child:
+            if os.getuid() == 0:
+                os.setgid(65534)
+                os.setuid(65534)
+            try:
+                said = work()
+            except BaseException as problem:
+                said = problem if isinstance(problem, DataProblem) else f"raised {problem!r}"
+            os.write(theirs, str(said).encode()[:4000])
+            os._exit(0)
+        os.close(theirs)
+        os.waitpid(child, 0)
+        with os.fdopen(ours, "rb") as said:
+            return said.read().decode()
+
+    def test_nobody_else_on_the_machine_reads_the_data(self):
+        self.start()
+        copy = self.folder / "copy.sqlite"
+        self.ask("backup", str(copy))
+        for path in self.folder.glob("*"):
+            self.assertEqual(path.stat().st_mode & 0o077, 0, path)
 
     def test_clear_words_for_what_cannot_be(self):
         self.data.write_text("no database at all, but quite some text in a file that is called one\n" * 40)

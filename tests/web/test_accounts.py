@@ -3,12 +3,17 @@
 import io
 import json
 import re
+import time
+import unittest
 import zipfile
 from concurrent.futures import ThreadPoolExecutor
+from unittest import mock
 
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.web.options import Options
+from ruddy_trellis.web.people import passwords
 from ruddy_trellis.web.people.accounts import _onward
+from ruddy_trellis.web.people.new_passwords import check_new_password
 from ruddy_trellis.web.people.passwords import hashed_password
 
 from .served import PASSWORD, WebTest
@@ -83,38 +88,67 @@ class AccountTest(WebTest):
         with self.assertRaises(Refusal):
             hashed_password("x" * 201)
 
-    def test_trying_passwords_is_limited_and_the_right_one_waits_as_well(self):
-        client = self.register()
-        stranger = self.new_client()
-        answers = [
-            stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"}).status_code
-            for number in range(7)
-        ]
-        self.assertEqual(answers, [422] * 6 + [429])
-        late = stranger.post("/sign-in", data=GOOD)
-        self.assertEqual(late.status_code, 429)
-        self.assertIn("ten minutes", late.text)
-        self.register("other.one")
-        self.assertEqual(
-            stranger.post("/sign-in", data={**GOOD, "sign_in": "other.one"}, follow_redirects=False).status_code,
-            303,
-            "another name may still",
-        )
+    def quick(self):
+        """Delays are told in hundredths of a second from here on."""
+        self.enterContext(mock.patch.multiple(passwords, _FIRST=0.01, LONGEST=0.3))
+
+    def test_wrong_passwords_are_delayed_and_never_lock_anyone_out(self):
+        self.quick()
+        client, stranger = self.register(), self.new_client()
+        for number in range(9):
+            answer = stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"})
+            self.assertEqual(answer.status_code, 422)
+        self.assertEqual(stranger.post("/sign-in", data=GOOD, follow_redirects=False).status_code, 303)
         self.assertEqual(client.get("/account").status_code, 200, "who is signed in stays so")
 
-    def test_many_attempts_at_once_do_not_slip_through_and_a_right_one_clears(self):
+    def test_many_attempts_at_once_do_not_slip_through(self):
+        attempts = passwords.Attempts(clock=lambda: 0)
+        self.assertEqual([attempts.begin("robin.alder") for _ in range(8)], [0, 1, 2, 4, 8, 16, 30, 30])
+
+    def test_a_browser_that_is_known_does_not_wait_behind_those_who_guess(self):
+        self.enterContext(mock.patch.multiple(passwords, _FIRST=0.2, LONGEST=3.0))
+        own = self.register()
+        own.post("/sign-out")
+        guess = lambda number: self.new_client().post("/sign-in", data={**GOOD, "password": f"guess number {number}"}).status_code
+        with ThreadPoolExecutor(24) as pool:
+            guesses = [pool.submit(guess, number) for number in range(24)]
+            while sum(one.done() for one in guesses) < 2:
+                time.sleep(0.01)
+            self.assertEqual(own.post("/sign-in", data=GOOD, follow_redirects=False).status_code, 303)
+            self.assertFalse(all(one.done() for one in guesses), "it came in before them")
+            self.assertEqual({one.result() for one in guesses}, {422})
+
+    def test_what_is_noted_of_wrong_tries_is_no_password_in_the_wrong_field(self):
+        self.quick()
         self.register()
-        stranger = self.new_client()
-        guess = lambda number: stranger.post("/sign-in", data={"sign_in": "robin.alder", "password": f"guess number {number}"}).status_code
-        with ThreadPoolExecutor(8) as pool:
-            answers = list(pool.map(guess, range(12)))
-        self.assertEqual(sorted(answers), [422] * 6 + [429] * 6)
-        self.register("careful.one")
-        careful = {**GOOD, "sign_in": "careful.one"}
-        for _ in range(3):
-            for password, status in (("wrong once more", 422), ("wrong once more", 422), (GOOD["password"], 303)):
-                answer = self.new_client().post("/sign-in", data={**careful, "password": password}, follow_redirects=False)
-                self.assertEqual(answer.status_code, status)
+        with self.assertLogs("ruddy_trellis.web.people.accounts") as noted:
+            for name in ("robin.alder", "my own password 7"):
+                self.new_client().post("/sign-in", data={"sign_in": name, "password": "guess number one"})
+        self.assertIn("robin.alder", noted.output[0])
+        self.assertNotIn("my own", noted.output[1])
+
+    def test_sessions_end_unused_and_are_listed_and_ended(self):
+        client, other = self.register(), self.new_client()
+        other.headers["user-agent"] = "Mozilla/5.0 (X11; Linux x86_64) Firefox/140.0"
+        other.post("/sign-in", data=GOOD)
+        first = other.cookies["trellis_session"]
+        other.post("/sign-in", data=GOOD)
+        before = self.new_client().get("/account", headers={"cookie": f"trellis_session={first}"})
+        self.assertEqual(before.status_code, 401, "signing in again ended the session before")
+        self.assertEqual(other.get("/account").status_code, 200)
+        listed = client.get("/account").text
+        self.assertIn("Firefox on Linux", listed)
+        (handle,) = re.findall(r'name="session" value="(\w+)"', listed)
+        self.assertIn("signed out", client.post("/account/sessions/end", data={"session": handle}).text)
+        self.assertEqual(other.get("/account").status_code, 401)
+        self.assertEqual(client.post("/account/sessions/end", data={"session": ""}).status_code, 422)
+        with self.lessons._database.engine.begin() as connection:
+            connection.exec_driver_sql("UPDATE session SET seen_at = datetime('now', '-11 hours')")
+        self.assertEqual(client.get("/account").status_code, 200, "which counts as use")
+        with self.lessons._database.engine.begin() as connection:
+            self.assertGreater(connection.exec_driver_sql("SELECT max(seen_at) > datetime('now', '-1 hours') FROM session").scalar(), 0)
+            connection.exec_driver_sql("UPDATE session SET seen_at = datetime('now', '-13 hours')")
+        self.assertEqual(client.get("/account").status_code, 401)
 
     def test_another_password_signs_out_everywhere_else(self):
         client = self.register()
@@ -140,6 +174,30 @@ class AccountTest(WebTest):
         for address in ("https://elsewhere.test", "//elsewhere.test", "/\\elsewhere.test", "\\/x", "javascript:x", "/x\r\ny", ""):
             self.assertEqual(_onward(address), "/", address)
         self.assertEqual(_onward("/lessons/abc?board=3"), "/lessons/abc?board=3")
+
+
+class NewPasswordTest(unittest.TestCase):
+    def test_what_stands_in_every_list_of_guesses_does_not_do(self):
+        about = ("Robin Alder", "robin.alder.412")
+        for guess in (
+            "1234567890", "0987654321", "qwertyuiop", "QWERTZUIOP", "asdfghjkl1", "abcdefghij", "abcabcabcabc", "aaaaabbbbb", "robinalder",
+            "robin.alder.412", "RobinAlder2026", "password123", "Passw0rd Password", "ruddytrellis", "geometry teacher", "1984 2001 1999",
+            "zxcvbnm,./1", "lesson2024!", "1q2w3e4r5t"[:4] * 3,
+        ):  # fmt: skip
+            with self.subTest(guess), self.assertRaises(Refusal):
+                check_new_password(guess, about)
+
+    def test_words_in_a_row_do(self):
+        for good in (
+            PASSWORD,
+            "a fence of ash",
+            "walled-garden",
+            "maple-kettle-spade-19",
+            "Tür zu, es zieht!",
+            "correct battery horse",
+            "xK7#qP2m!vT9",
+        ):
+            check_new_password(good, ("Robin Alder", "robin.alder.412"))
 
 
 class DemoSchoolTest(WebTest):

@@ -5,6 +5,9 @@ import tempfile
 from pathlib import Path
 from unittest import mock
 
+from argon2 import PasswordHasher
+from sqlalchemy.exc import OperationalError
+from sqlmodel import Session
 from starlette.testclient import TestClient, WebSocketDenialResponse
 from starlette.websockets import WebSocketDisconnect
 
@@ -16,6 +19,7 @@ from ruddy_trellis.web.application import create_application
 from ruddy_trellis.web.lessons import pages
 from ruddy_trellis.web.live import lines
 from ruddy_trellis.web.options import Options
+from ruddy_trellis.web.people import passwords
 
 from .served import PASSWORD, Line, WebTest
 
@@ -61,6 +65,44 @@ class QuotaTest(WebTest):
         self.assertEqual(len(self.own_lessons()), before)
 
 
+class ColleaguesTest(WebTest):
+    options = Options(demo=False)
+
+    def test_a_school_makes_its_accounts_in_one_meeting(self):
+        with mock.patch.object(passwords, "_HASHER", PasswordHasher(time_cost=1, memory_cost=8, parallelism=1)):
+            for _ in range(14):
+                self.assertEqual(self.new_client().post("/register", data=FIELDS, follow_redirects=False).status_code, 303)
+
+    def test_a_full_disk_is_said_and_nothing_is_changed(self):
+        client = self.new_client("robin.alder")
+        board = self.new_board(client)
+        database = self.application.state.database
+        line = Line(self.enterContext(client.websocket_connect(f"/boards/{board}/live")))
+        line.until("board")
+        with mock.patch.object(Session, "commit", side_effect=OperationalError("", {}, Exception("database or disk is full"))):
+            line.send("say", text="A = (1, 1)")
+            said = line.until("says")
+            self.assertEqual(said["kind"], "refusal")
+            self.assertIn("disk is full", said["words"])
+            answer = client.post("/lessons", data={"title": "One more"}, headers={"accept": "text/html"})
+            self.assertEqual(answer.status_code, 507)
+            self.assertIn("disk is full", answer.text)
+        self.assertTrue(line.say("A = (2, 2)"))
+        self.assertEqual(client.get("/health").status_code, 200)
+        with mock.patch("shutil.disk_usage", return_value=mock.Mock(free=1000)):
+            answer = client.get("/health")
+            self.assertEqual((answer.status_code, answer.json()["status"]), (503, "the disk is full"))
+        self.assertEqual(database.trouble(), "")
+
+
+class AnglesTest(WebTest):
+    def test_words_of_a_board_that_is_not_ones_own_change_nothing(self):
+        board = self.own_lessons()[0][1]
+        tobias = self.new_client("tobias.quince")
+        self.assertEqual(tobias.post(f"/boards/{board}/panels/angles", data={"words": 2}).status_code, 404)
+        self.assertEqual(self.application.state.teachers.find("tobias.quince").angle_words, 0)
+
+
 class PeopleTest(WebTest):
     def test_without_the_demo_its_passwords_let_nobody_in(self):
         data = self.application.state.database.engine.url.database
@@ -98,7 +140,7 @@ class WatchedTest(WebTest):
             head, whole = self.client.head(address), self.client.get(address)
             self.assertEqual((head.status_code, head.content), (status, b""), address)
             self.assertEqual(head.headers["content-type"], whole.headers["content-type"])
-        with mock.patch.object(self.application.state.database, "answers", return_value=False):
+        with mock.patch.object(self.application.state.database, "trouble", return_value="the disk is full"):
             self.assertEqual(self.client.get("/health").status_code, 503)
 
     def test_the_log_has_the_usual_form_and_no_secrets(self):
@@ -147,6 +189,10 @@ class WatchedTest(WebTest):
             self.assertIn("More ›", self.client.get("/gallery").text)
             self.assertEqual(self.client.get("/gallery?page=2").text.count('class="lesson-title"'), len(SCHOOL["gallery"]) - 5)
         self.assertEqual(self.client.get("/?page=0").status_code, 422)
+        told = self.client.get("/?page=0", headers={"accept": "text/html"}).text
+        self.assertIn("“page” must be at least 1", told)
+        for address in ("/gallery", "/", "/help"):
+            self.assertEqual(self.client.get(f"{address}?find={'a' * 60_000}").status_code, 200, address)
         self.assertEqual(self.client.get("/?find=100%25").text.count('class="lesson-title"'), 0, "a sign of the store’s own is a letter")
 
 
@@ -170,6 +216,36 @@ class EndTest(WebTest):
         self.client.post("/sign-out")
         self.ends(line)
         self.assertTrue(stays.say("E = (1, 1)"))
+
+    def test_signing_out_without_being_signed_in_ends_nobodys_line(self):
+        shared = self.lessons.gallery()[0]
+        student = self.new_client()
+        line = Line(
+            self.enterContext(student.websocket_connect(f"/open/{shared[0].share_key}/{shared[1]}/live", subprotocols=["copy." + "x" * 24]))
+        )
+        line.until("board")
+        for _ in range(3):
+            self.new_client().post("/sign-out")
+        line.send("undo")
+        self.assertEqual(line.until("says")["kind"], "refusal")
+
+    def test_what_the_command_line_does_to_a_person_ends_their_lines_and_their_students(self):
+        data = self.application.state.database.engine.url.database
+        line = self.open_line()
+        see_to_people(data, "password", "maud.alder")
+        self.ends(line)
+        self.client = self.new_client("maud.alder")
+        shared = self.lessons.gallery()[0]
+        student = Line(
+            self.enterContext(
+                self.new_client().websocket_connect(f"/open/{shared[0].share_key}/{shared[1]}/live", subprotocols=["copy." + "x" * 24])
+            )
+        )
+        student.until("board")
+        line = self.open_line()
+        see_to_people(data, "remove", "maud.alder")
+        self.ends(line)
+        self.ends(student)
 
     def test_another_password_ends_all_lines(self):
         line = self.open_line()

@@ -1,7 +1,6 @@
 """Sharing: who may open what, students' copies, frames in other pages."""
 
 import json
-from datetime import UTC, datetime, timedelta
 from unittest import mock
 
 from starlette.testclient import TestClient, WebSocketDenialResponse
@@ -268,15 +267,6 @@ class SharingTest(WebTest):
         self.lesson, _ = self.own_lessons()[0]
         self.share()
         self.assertEqual(self.student().first["items"], [])
-
-    def test_old_copies_are_forgotten(self):
-        self.share()
-        student = self.student()
-        self.drag(student, "s1", 2, 2)
-        student.until("changed")
-        now = datetime.now(UTC)
-        self.assertEqual(self.lessons.forget_old_copies(now - timedelta(days=1)), 0)
-        self.assertEqual(self.lessons.forget_old_copies(now + timedelta(days=1)), 1)
 
     # Frames -------------------------------------------------------------------------------------------------
 

@@ -22,8 +22,9 @@ def angles_panel(request: Request, board_id: int, ids: str = ""):
 def call_them(request: Request, board_id: int, ids: str = "", words: Annotated[int, Form()] = 0):
     """Call pairs of angles so from now on, on all boards of the teacher; the panel in these words."""
     words = min(max(words, 0), len(NAMES["consecutive interior"]) - 1)
+    answer = _panel(request, board_id, ids, words)  # of a board that is not theirs nothing comes of it
     request.app.state.teachers.set_angle_words(signed_in(request).id, words)
-    return _panel(request, board_id, ids, words)
+    return answer
 
 
 def _panel(request, board_id, ids, words):

@@ -27,6 +27,8 @@ from .finding_help import TOPICS, exists, found, topic
 router = APIRouter()
 #: How many other ways to say a thing are shown on the page about all of them; how many uses in the demo lessons.
 _SHOWN, _USES = 5, 6
+#: Of what is looked for so many letters are looked at.
+_LONGEST = 400
 #: What holds for every sentence, each with examples; all of them are read by a test, on a board with A, B, C, D, p, q, k and ABC.
 RULES = (
     ("Articles and small words can be left out", ("midpoint of AB", "circle centre A through B")),
@@ -49,8 +51,9 @@ RULES = (
 @router.get("/help")
 def help_page(request: Request, find: str = ""):
     """How things may be said, and what else the help has; or what some words are about."""
-    if find.strip():
-        return page(request, "help_found.html", found=found(find), find=find[:400])
+    find = find.strip()[:_LONGEST]
+    if find:
+        return page(request, "help_found.html", found=found(find), find=find)
     groups = [(group, [(tool, ways_shown(tool.key)[:_SHOWN]) for tool in tools]) for group, tools in shelf() if group != "Recipes"]
     topics = [(name, topic(name)[0]) for name in TOPICS]
     return page(request, "help.html", groups=groups, orders=ORDERS, rules=RULES, topics=topics, find="")

@@ -7,6 +7,7 @@ from contextlib import suppress
 from ...core.edits import Move
 from ...core.hand import Hand, acts, read_message
 from ...core.refusal import Refusal
+from ...store.database import NotKept
 from .apart import apart
 from .motion import Running
 from .outgoing import Outgoing
@@ -40,9 +41,12 @@ class Connection:
             await self._do(self.hand.take(read_message(text)))
         except Refusal as refusal:
             self._refuse(refusal)
+        except NotKept as problem:
+            _LOG.error("%s", problem.sentence)
+            self._refuse(Refusal(problem.sentence))
         except Exception:
-            # A fault of ours, or of the disk: whoever asked is told, everyone else does not feel it.
-            _LOG.exception("A message could not be answered: %s", text[:500])
+            # A fault of ours: whoever asked is told, everyone else does not feel it. What was said is a person's, and is not noted.
+            _LOG.exception("A message of %d letters could not be answered", len(text))
             self._refuse(Refusal("That could not be done, and nothing was changed. The fault is on our side and has been noted."))
 
     def _refuse(self, refusal):

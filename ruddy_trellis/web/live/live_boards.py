@@ -74,6 +74,13 @@ class LiveBoards:
             del self._open[other]
         return live
 
+    def in_use(self):
+        """The sessions that have lines open, and the ids of the lessons whose boards are looked at."""
+        with self._lock:
+            looked_at = [live for live in self._open.values() if live.connections]
+            sessions = {line.session for live in looked_at for line in list(live.connections)} - {None}
+            return sessions, {live.lesson_id for live in looked_at}
+
     def end_lines(self, concerned):
         """End the lines for which ``concerned`` holds: whoever has one may no longer look."""
         with self._lock:

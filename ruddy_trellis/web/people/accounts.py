@@ -1,6 +1,8 @@
 """Accounts of teachers: register, sign in and out, change the password, take all of one's data along, delete it."""
 
+import asyncio
 import io
+import logging
 import re
 import secrets
 import unicodedata
@@ -18,8 +20,11 @@ from ...core.refusal import Refusal
 from ...core.truth.angle_pairs import NAMES
 from ..photographs import photographs_of
 from ..rendering import file_name, page
-from .passwords import check_new_password, hashed_password, is_password
-from .who import let_in, let_out, session_of, signed_in, visitor
+from .new_passwords import check_new_password
+from .passwords import hashed_password, is_password
+from .who import KNOWN_COOKIE, is_known, let_in, let_out, session_of, signed_in, visitor
+
+_LOG = logging.getLogger(__name__)
 
 router = APIRouter()
 Short = Annotated[str, Form(max_length=400)]
@@ -48,18 +53,33 @@ def ask_sign_in(request: Request, onward: str = "/"):
 
 
 @router.post("/sign-in")
-def sign_in(request: Request, sign_in: Short = "", password: Short = "", onward: Short = "/"):
-    """Sign in with a password."""
-    state, name, address = request.app.state, sign_in.strip().lower(), _address(request)
+async def sign_in(request: Request, sign_in: Short = "", password: Short = "", onward: Short = "/"):
+    """Sign in with a password. Wrong ones of a name are delayed, and hold nothing meanwhile."""
+    state, name = request.app.state, sign_in.strip().lower()
+    refused = lambda words, status: run_in_threadpool(sign_in_page, request, onward, words, sign_in, status)
+    teacher = await run_in_threadpool(state.teachers.find, name)
     try:
-        state.attempts.check_sign_in(name, address)
+        state.attempts.check_address(_address(request))
+        right = await _tried(request, teacher, name, password)
     except Refusal as refusal:
-        return sign_in_page(request, onward, refusal.sentence, sign_in, 429)
-    teacher = state.teachers.find(name)
-    if not is_password(teacher, password):
-        return sign_in_page(request, onward, "That sign-in and password do not go together.", sign_in, 422)
-    state.attempts.signed_in(name, address)
-    return let_in(request, RedirectResponse(_onward(onward), 303), teacher)
+        return await refused(refusal.sentence, 429)
+    if not right:
+        # A name that does not exist may be a password that was typed into the wrong field.
+        _LOG.warning("A sign-in as %s failed from %s", name if teacher else "somebody unknown", _address(request))
+        return await refused("That sign-in and password do not go together.", 422)
+    return await run_in_threadpool(let_in, request, RedirectResponse(_onward(onward), 303), teacher)
+
+
+async def _tried(request, teacher, name, password):
+    """Whether a password is right, after the patience that the wrong ones before it need."""
+    state = request.app.state
+    known = await run_in_threadpool(is_known, request, teacher)
+    browser = request.cookies.get(KNOWN_COOKIE, "") if known else ""
+    await asyncio.sleep(state.attempts.begin(name, browser))
+    right = await state.hashing.do(is_password, teacher, password, known=known)
+    if right:
+        state.attempts.right(name, browser)
+    return right
 
 
 @router.post("/sign-in/demo")
@@ -83,22 +103,24 @@ def _register_page(request, problem="", name="", status=200):
 
 
 @router.post("/register")
-def register(request: Request, name: Short = "", password: Short = "", invitation: Short = ""):
+async def register(request: Request, name: Short = "", password: Short = "", invitation: Short = ""):
     """Make an account and sign in. The sign-in is made here, so that nobody learns which ones there are."""
     state, name = request.app.state, " ".join(name.split())
     try:
-        state.attempts.check_registering(_address(request))
         if not state.options.registration:
             raise Refusal("Accounts are made by whoever runs this program. Ask at your school.")
         if not 1 <= len(name) <= limits.TITLE_LENGTH:
             raise Refusal(f"Your name, as colleagues and students see it, has from 1 to {limits.TITLE_LENGTH} characters.")
         if not secrets.compare_digest(_word(invitation), _word(state.options.invitation)):
+            state.attempts.check_address(_address(request))
             raise Refusal("That is not the invitation word. Ask whoever invited you.")
-        check_new_password(password)
-        teacher = made_account(state.teachers, name, hashed_password(password))
+        check_new_password(password, (name,))
+        state.attempts.check_registering(_address(request))
+        hashed = await state.hashing.do(hashed_password, password, (name,))
+        teacher = await run_in_threadpool(made_account, state.teachers, name, hashed)
     except Refusal as refusal:
-        return _register_page(request, refusal.sentence, name, 422)
-    return let_in(request, RedirectResponse("/account?made=1", 303), teacher)
+        return await run_in_threadpool(_register_page, request, refusal.sentence, name, 422)
+    return await run_in_threadpool(let_in, request, RedirectResponse("/account?made=1", 303), teacher)
 
 
 def _word(text):
@@ -119,13 +141,19 @@ def made_account(teachers, name, password):
 @router.post("/sign-out")
 def sign_out(request: Request):
     """Sign out in this browser. The lines that it has open end."""
-    request.app.state.live.end_lines(lambda line: line.session == session_of(request))
+    session = session_of(request)
+    if session is not None:  # a student's line has none, and is nobody's to end
+        request.app.state.live.end_lines(lambda line: line.session == session)
     return let_out(request, RedirectResponse("/", 303))
 
 
 def account_page(request, problem="", done="", status=200):
     """The page of one's own account."""
-    answer = page(request, "account.html", problem=problem, done=done, angle_words=NAMES["consecutive interior"])
+    sessions = request.app.state.teachers.sessions(signed_in(request).id)
+    answer = page(
+        request, "account.html", problem=problem, done=done, angle_words=NAMES["consecutive interior"],
+        sessions=sessions, own=session_of(request),
+    )  # fmt: skip
     answer.status_code = status
     return answer
 
@@ -139,17 +167,29 @@ def account(request: Request, made: bool = False):
 
 
 @router.post("/account/password")
-def change_password(request: Request, old: Short = "", new: Short = ""):
+async def change_password(request: Request, old: Short = "", new: Short = ""):
     """Change the password; every other browser is signed out."""
-    teacher = signed_in(request)
+    teacher, state = signed_in(request), request.app.state
     try:
-        _check_own(request, teacher, old)
-        hashed = hashed_password(new)
+        await _check_own(request, teacher, old)
+        hashed = await state.hashing.do(hashed_password, new, (teacher.name, teacher.sign_in), known=True)
     except Refusal as refusal:
-        return account_page(request, refusal.sentence, status=422)
-    request.app.state.teachers.set_password(teacher.id, hashed)
-    request.app.state.live.end_lines(lambda line: line.teacher == teacher.id)
-    return let_in(request, account_page(request, done="The password is changed. Everywhere else you are signed out."), teacher)
+        return await run_in_threadpool(account_page, request, refusal.sentence, status=422)
+    await run_in_threadpool(state.teachers.set_password, teacher.id, hashed)
+    state.live.end_lines(lambda line: line.teacher == teacher.id)
+    answer = await run_in_threadpool(account_page, request, done="The password is changed. Everywhere else you are signed out.")
+    return await run_in_threadpool(let_in, request, answer, teacher)
+
+
+@router.post("/account/sessions/end")
+def end_session(request: Request, session: Short = ""):
+    """End one of one's own sessions, in another browser. Its lines end."""
+    teacher, state = signed_in(request), request.app.state
+    ended = state.teachers.end_session(teacher.id, session)
+    if ended is None:
+        return account_page(request, "That browser is signed out already.", status=422)
+    state.live.end_lines(lambda line: line.session == ended)
+    return account_page(request, done="That browser is signed out.")
 
 
 @router.post("/account/angle-words")
@@ -161,13 +201,10 @@ def call_angle_pairs(request: Request, words: Annotated[int, Form()] = 0):
     return account_page(request, done="Angle pairs are called so from now on, for your students too.")
 
 
-def _check_own(request, teacher, password):
-    """Raises Refusal where that is not the teacher's own password, or it was tried too often."""
-    attempts, address = request.app.state.attempts, _address(request)
-    attempts.check_sign_in(teacher.sign_in, address)
-    if not is_password(teacher, password):
+async def _check_own(request, teacher, password):
+    """Raises Refusal where that is not the teacher's own password."""
+    if not await _tried(request, teacher, teacher.sign_in, password):
         raise Refusal("That is not your password. Nothing has changed.")
-    attempts.signed_in(teacher.sign_in, address)
 
 
 @router.get("/account/data.zip")
@@ -205,9 +242,9 @@ async def delete_account(request: Request, password: Short = ""):
     """Delete the account with all that is in it."""
     teacher, state = signed_in(request), request.app.state
     try:
-        await run_in_threadpool(_check_own, request, teacher, password)
+        await _check_own(request, teacher, password)
     except Refusal as refusal:
-        return account_page(request, refusal.sentence, status=422)
+        return await run_in_threadpool(account_page, request, refusal.sentence, status=422)
     lessons = await run_in_threadpool(state.teachers.delete, teacher.id)
     for lesson_id in lessons:
         state.live.close_lesson(lesson_id)

@@ -5,9 +5,10 @@ from starlette.concurrency import run_in_threadpool
 from starlette.requests import HTTPConnection
 
 from ...core.catalogue import CATALOGUE
-from ...store.teachers import SESSION_DAYS, hashed
+from ...store.teachers import KNOWN_DAYS, SESSION_DAYS, hashed
 
-COOKIE = "trellis_session"
+#: The session; and that a teacher was signed in here before.
+COOKIE, KNOWN_COOKIE = "trellis_session", "trellis_known"
 
 
 class SignInNeeded(Exception):
@@ -77,10 +78,34 @@ def live_board(request, board_id):
 
 
 def let_in(request, answer, teacher):
-    """Sign a teacher in with an answer to their browser. Returns the answer."""
-    token = request.app.state.teachers.open_session(teacher.id)
-    answer.set_cookie(COOKIE, token, max_age=SESSION_DAYS * 86400, httponly=True, samesite="lax", secure=request.url.scheme == "https")
+    """Sign a teacher in with an answer to their browser, and remember it. Returns the answer."""
+    teachers, old = request.app.state.teachers, request.cookies.get(COOKIE, "")
+    request.app.state.live.end_lines(lambda line: line.session is not None and line.session == hashed(old))
+    _set(request, answer, COOKIE, teachers.open_session(teacher.id, _browser(request), old), SESSION_DAYS)
+    if not is_known(request, teacher):
+        _set(request, answer, KNOWN_COOKIE, teachers.remember_browser(teacher.id), KNOWN_DAYS)
     return answer
+
+
+def is_known(request, teacher):
+    """Whether that teacher was signed in before in the asking browser."""
+    token = request.cookies.get(KNOWN_COOKIE)
+    return bool(token) and teacher is not None and request.app.state.teachers.knows_browser(teacher.id, token)
+
+
+def _set(request, answer, name, value, days):
+    answer.set_cookie(name, value, max_age=days * 86400, httponly=True, samesite="lax", secure=request.url.scheme == "https")
+
+
+def _browser(request):
+    """What the asking browser is, in a few words: for the list of one's own sessions, where it is only a help."""
+    agent = request.headers.get("user-agent", "")
+    has = lambda *words: next((word for word in words if word.lower() in agent.lower()), "")
+    kind = {"edg": "Edge", "firefox": "Firefox", "chrom": "Chromium or Chrome", "safari": "Safari"}.get(
+        has("edg", "firefox", "chrom", "safari"), "a browser"
+    )
+    system = has("Windows", "Android", "iPhone", "iPad", "Mac", "Linux")
+    return f"{kind} on {system}" if system else kind
 
 
 def let_out(request, answer):
