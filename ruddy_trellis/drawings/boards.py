@@ -1,12 +1,13 @@
 """From a board and what a person wants of it to a picture."""
 
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
+from dataclasses import replace
 from typing import Any
 
 from ..core.board import Board, Settings
 from ..core.display import Extent, at_first, display
 from ..core.display.palette import GROUNDS, PENS
-from ..core.kinds import LINE, RAY
+from ..core.kinds import CLAIM, LINE, MARK, RAY, REVEAL, WORDS_ON_BOARD
 from ..core.refusal import Refusal
 from .labels import words_box
 from .picture import picture_of_items
@@ -89,6 +90,23 @@ def as_opened(board: Board) -> Wanted:
     items = display(board, Extent(*board.settings.view))
     seen = {item["id"] for item in at_first(items)}
     return Wanted(closed=[item["id"] for item in items if item["id"] not in seen])
+
+
+def without_covered(board: Board, lifted: Collection[str] = ()) -> Board:
+    """A board without the claims, words and marks that are covered, whose sentences would tell what the covers hide, and without what
+    hangs on them."""
+    left_out: set[str] = set()
+    steps = []
+    for step in board.steps:
+        is_telling = step.makes in (CLAIM, MARK, WORDS_ON_BOARD)
+        shown = [id for id in step.fills["things"] if id not in left_out] if step.makes == REVEAL else []
+        if step.makes == REVEAL and shown:
+            steps.append(replace(step, fills={**step.fills, "things": tuple(shown)}))
+        elif (is_telling and step.look.cover and step.id not in lifted) or left_out & set(step.inputs):
+            left_out.add(step.id)
+        else:
+            steps.append(step)
+    return Board(board.settings, steps)
 
 
 def under(board: Board, photographs: Mapping[str, bytes]) -> bytes | None:

@@ -9,7 +9,7 @@ from ..core.board import Board
 from ..core.language.printing import working_text
 from ..core.lesson.file import board_from_store
 from ..core.refusal import Refusal
-from .boards import as_opened, centimetres, items_of, part_of, picture_of_board, under
+from .boards import as_opened, centimetres, items_of, part_of, picture_of_board, under, without_covered
 from .dxf import dxf_text
 from .film import film_pictures, pictures_of_film
 from .pdf import Leaf, pdf_bytes
@@ -52,11 +52,11 @@ def written(kind: str, board: Board, wanted: Wanted, photograph: bytes | None = 
         items = items_of(board, wanted, part_of(board, wanted))
         return dxf_text(items, _TEN_MM * centimetres(board.settings), wanted.names).encode()
     if kind == "csv":
-        return readings_csv(board).encode()
+        return readings_csv(board, wanted.lifted, wanted.closed).encode()
     if kind == "log":
-        return log_csv(board).encode()
+        return log_csv(board, wanted.lifted).encode()
     if kind == "txt":
-        return working_text(board).encode()
+        return working_text(without_covered(board, wanted.lifted)).encode()
     picture = picture_of_board(board, wanted, photograph)
     if kind == "png":
         times = wanted.pixels / picture.width if wanted.size == "pixels" else 300 / 96  # 300 dots an inch, as printers have
@@ -117,7 +117,7 @@ def board_files(document: str, photograph: bytes | None) -> dict[str, bytes]:
     if any(step.is_reading for step in board.steps):
         files["-readings.csv"] = written("csv", board, screen)
     if board.settings.log and board.settings.rows:
-        files["-log.csv"] = log_csv(board).encode()
+        files["-log.csv"] = written("log", board, screen)
     return files
 
 

@@ -136,6 +136,13 @@ class HandTest(unittest.TestCase):
                 self.assertEqual([answer["kind"] for answer in alone.do(**message)], ["refusal"])
         self.assertEqual(len(alone.board), 1)
 
+    def test_what_is_covered_or_behind_a_closed_reveal_is_not_told_by_ear(self):
+        alone = self.alone("A = (0, 0)\nB = (4, 0)\nr is the length of AB\nt is the length of AB")
+        heard = lambda **more: alone.do(t="nudge", ids=["s2"], by=[1, 0], **more)[-1]["words"]
+        self.assertEqual(heard(), "point B at (5.00, 0.00); r = 5.00; t = 5.00")
+        self.assertEqual(heard(unseen=["s3"]), "point B at (6.00, 0.00); t = 6.00")
+        self.assertEqual(heard(unseen=["s3", "s4"]), "point B at (7.00, 0.00)")
+
     def test_a_dial_is_nudged_by_its_step(self):
         alone = self.alone("v is a dial from 0 to 10 in steps of 1 at 4")
         self.assertEqual(alone.do(t="nudge", ids=["s1"], by=[1, 0]), [{"t": "heard", "words": "v = 5"}])

@@ -15,8 +15,9 @@ import ezdxf
 import pypdfium2
 from PIL import Image
 
+from ruddy_trellis.core import Figure
 from ruddy_trellis.core.edits import Arrange, Restyle, perform
-from ruddy_trellis.core.edits.models import Chalk
+from ruddy_trellis.core.edits.models import Chalk, Record
 from ruddy_trellis.core.lesson.file import board_to_text, lesson_from_json
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.demo import demo_lessons
@@ -173,6 +174,33 @@ class SameEverywhereTest(unittest.TestCase):
         self.assertNotIn("20.00", pages_of(written("pdf", f.board, wanted), 72)[0][1])
         lifted = written("svg", f.board, wanted.model_copy(update={"lifted": [f.board.find("r")]})).decode()
         self.assertIn("20.00", lifted)
+
+    def test_what_is_covered_is_in_no_table_no_working_and_no_archive(self):
+        f = figure(
+            LINE + "\nC = (1, 4)\nr is the length of AB\nt is the length of AC\nthe claim that AB = 20\nthe words “it is 20” at (3, 3)\n"
+            "z is the reveal of r and t starting hidden at (0, 5)"
+        )
+        telling = [step.id for step in f.board.steps if step.makes in ("claim", "words")]
+        perform(f.board, Restyle(ids=[f.board.find("r"), *telling], look={"cover": True}))
+        perform(f.board, Restyle(ids=[f.board.find("C")], look={"hidden": True}))
+        perform(f.board, Arrange(log=[f.board.find("r"), f.board.find("t")]))
+        perform(f.board, Record())
+        closed = as_opened(f.board)
+        self.assertEqual(set(closed.closed), {f.board.find("r"), f.board.find("t")})
+        table, log = (written(kind, f.board, Wanted()).decode() for kind in ("csv", "log"))
+        self.assertIn("r,covered,,", table)
+        self.assertIn("covered,11.7", log)
+        self.assertEqual(written("csv", f.board, closed).decode().count("length of"), 0)
+        lifted = Wanted(lifted=[f.board.find("r"), *telling])
+        self.assertIn("r,20.0", written("csv", f.board, lifted).decode())
+        self.assertIn("B = 20 at", written("txt", f.board, lifted).decode())
+        for ending, content in board_files(board_to_text(f.board), None).items():
+            if ending in (".svg", ".txt", ".tex", "-readings.csv", "-log.csv"):
+                for word in ("it is 20", "B = 20", "20.00 ", 'id="s5"'):
+                    self.assertNotIn(word, content.decode(), ending)
+        again = Figure()
+        again.say(written("txt", f.board, Wanted()).decode())
+        self.assertEqual(len(again.board.steps), len(f.board.steps) - 2)
 
     def test_chalk_and_trails_go_along_where_they_are_wanted(self):
         f = figure(LINE)

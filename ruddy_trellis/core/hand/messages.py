@@ -72,6 +72,7 @@ class Put(_Message):
     t: Literal["put"]
     id: Annotated[str, Field(max_length=20)]
     text: Text
+    unseen: Ids = []
 
 
 class Complete(_Message):
@@ -105,6 +106,7 @@ class Nudge(_Message):
     t: Literal["nudge"]
     ids: Annotated[Ids, Field(min_length=1)]
     by: Place
+    unseen: Ids = []
 
 
 class View(_Message):

@@ -70,11 +70,15 @@ def nudge(hand, message: messages.Nudge) -> Doing:
     if not numbers:
         names = join(noun(board, id) for id in asked)
         raise Refusal(f"{names or 'That'} cannot be nudged: only free and sliding points that are not locked can.")
-    yield from _moved_by_key(hand, numbers)
+    yield from _moved_by_key(hand, numbers, message.unseen)
 
 
-def _moved_by_key(hand, numbers):
-    """Move pegs, and tell where they are then and which readings have changed."""
+def _moved_by_key(hand, numbers, unseen):
+    """Move pegs, and tell where they are then and which readings have changed: such as can be seen, and no others.
+
+    Args:
+        unseen: the ids of what closed reveals hide from this person.
+    """
     board = hand.board
     below = [*numbers, *board.dependants(list(numbers))]
     before = {id: value_text(board, id) for id in below if board.step(id).is_reading and not board.step(id).look.hidden}
@@ -84,7 +88,7 @@ def _moved_by_key(hand, numbers):
         f"{board.name(id)} = {value_text(board, id)}" if id in before else f"{noun(board, id)} at {thing_value_text(board, id)}"
         for id in list(numbers)[:3]
     ]
-    covers = {id for id in before if board.step(id).look.cover and id not in hand.lifted}
+    covers = {id for id in before if board.step(id).look.cover and id not in hand.lifted} | set(unseen)
     changed = [id for id, text in before.items() if id not in numbers and id not in covers and value_text(board, id) != text]
     yield heard("; ".join([*places, *(f"{board.name(id)} = {value_text(board, id)}" for id in changed[:4])]))
 
@@ -94,7 +98,7 @@ def put(hand, message: messages.Put) -> Doing:
     at = place_typed(message.text, hand.board)
     if message.id not in hand.board:
         raise Refusal("That thing is no longer on the board.")
-    yield from _moved_by_key(hand, {message.id: list(at)})
+    yield from _moved_by_key(hand, {message.id: list(at)}, message.unseen)
 
 
 def place_typed(text: str, board: Board) -> tuple[float, float]:

@@ -281,7 +281,7 @@ export class BoardView {
       return true;
     }
     const size = this.port.roundLength(20) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
-    this.line.send("nudge", { ids, by: way.map((part) => part * size) });
+    this.line.send("nudge", { ids, by: way.map((part) => part * size), unseen: this.reveals.hidden() });
     return true;
   }
 }

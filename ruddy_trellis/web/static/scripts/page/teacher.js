@@ -296,7 +296,7 @@ const drawer = new Drawer(boardId, {
   },
   words: (words) => toast(words),
   calculate: (text) => line.send("say", { text: text.includes("=") || / is /.test(text) ? text : `the value of ${text}` }),
-  place: (id, text) => line.send("put", { id, text }),
+  place: (id, text) => line.send("put", { id, text, unseen: view.reveals.hidden() }),
 });
 
 const shelf = new Shelf(takeTool);
