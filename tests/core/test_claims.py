@@ -131,9 +131,11 @@ class VerdictTest(unittest.TestCase):
     def test_conditions_are_told(self):
         self.assertEqual(figure(CENTRES).claim("O, G and H are in line").conditions, ("where A, B and C are not in line",))
 
-    def test_what_can_nowhere_be_asked_is_not_true(self):
+    def test_what_can_nowhere_be_asked_cannot_be_told(self):
         f = figure(CENTRES + "p is the line through A and B\nq is the parallel to p through C\nr is the parallel to p through O")
-        self.assertEqual(f.claim("p, q and r go through one point").verdict, "fails")
+        found = f.claim("p, q and r go through one point")
+        self.assertEqual((found.verdict, found.positions), ("cannot be told", {}))
+        self.assertIn("in none of the positions", found.why)
 
     def test_it_is_said_in_many_ways(self):
         f = figure(

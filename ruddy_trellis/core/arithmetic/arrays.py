@@ -56,6 +56,9 @@ class Arrays:
     def choose(sign, p, q):
         return np.where(np.isnan(sign), np.nan, np.where(sign >= 0, p, q))
 
+    def either(self, sign, p, q):
+        return self.choose(sign, p(), q())
+
     @staticmethod
     def surer(other, plain):
         sign, value = other()

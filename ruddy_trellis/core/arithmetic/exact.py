@@ -241,6 +241,13 @@ class Exact:
         return p if self.signs.of(sign) > 0 else q
 
     @staticmethod
+    def either(_sign, p, q):
+        try:
+            return p()
+        except (Undefined, ZeroDivisionError):
+            return q()
+
+    @staticmethod
     def surer(other, plain):
         return plain
 

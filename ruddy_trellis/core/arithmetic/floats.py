@@ -70,6 +70,10 @@ class Floats:
         return p if sign >= 0 else q
 
     @staticmethod
+    def either(sign, p, q):
+        return p() if sign >= 0 else q()
+
+    @staticmethod
     def surer(other, plain):
         sign, value = other()
         return value if sign >= 0 else plain

@@ -78,7 +78,16 @@ class Intervals:
             return p
         if sign < 0:
             return q
-        raise Undefined("the sign cannot be decided")
+        # It is one of the two: what holds both holds it, and is narrow where they are near one another.
+        return Intervals.number(p).union(Intervals.number(q))
+
+    @staticmethod
+    def either(sign, p, q):
+        first, second = (q, p) if sign < 0 else (p, q)
+        try:
+            return first()
+        except Undefined:
+            return second()
 
     @staticmethod
     def surer(other, plain):

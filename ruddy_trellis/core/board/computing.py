@@ -68,7 +68,7 @@ def evaluated(
                 value = instead(step, things, values) if instead else None
                 if value is None:
                     value = plan.formula(m, *things, *map(m.number, numbers))
-                if m is ARRAYS:
+                if m.name == ARRAYS.name:
                     value = undefined_as_a_whole(value)
             except (Undefined, OverflowError, ZeroDivisionError):
                 value = None

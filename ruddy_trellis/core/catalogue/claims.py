@@ -41,7 +41,7 @@ def placed(rule: Callable[..., formulas.Defects]) -> Callable[..., Any]:
 
 def told(m: Arithmetic, defects: formulas.Defects) -> Any:
     """Defects as they are; in arrays how far from true they are, as one array."""
-    if m is not ARRAYS:
+    if m.name != ARRAYS.name:
         return defects
     worst = 0.0
     for defect, size in defects:
@@ -96,7 +96,7 @@ def _touching(kinds, words):
 
 def _stated(kinds, words):
     statement = words["statement"]
-    return lambda m, *operands: formulas.all_equal(m, *statement.sides(m, *operands))
+    return lambda m, *operands: formulas.stated(m, statement.sides(m, *operands), lambda: statement.sizes(m, *operands))
 
 
 def _has_property(kinds, words):

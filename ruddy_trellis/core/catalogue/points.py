@@ -24,7 +24,7 @@ def _on_path(kinds, words):
 def _on_locus(m, locus, place):
     if m is FLOATS:
         return locus.point(place)
-    if m is ARRAYS:
+    if m.name == ARRAYS.name:
         return locus.at(place)
     raise Undefined("a locus is computed for one position of the figure at a time")
 

@@ -120,9 +120,11 @@ def line_touches_round(m: Arithmetic, straight: Straight, circle: Round) -> Defe
 
 def rounds_touch(m: Arithmetic, a: Circle, b: Circle) -> Defects:
     """Two circles touch, from outside or inside: the distance of the centres is the sum or the difference of the radii."""
-    to = m.separate((a[0], a[1]), (b[0], b[1]))
+    to, more = _to((a[0], a[1]), (b[0], b[1])), a[2] - b[2]
     apart = _square(to) - a[2] - b[2]
-    return [(apart * apart - 4 * a[2] * b[2], lambda: apart * apart + 4 * a[2] * b[2])]
+    # Circles about one centre do not touch; one circle and the same one is nothing that can be asked.
+    here = m.divide(apart * apart - 4 * a[2] * b[2], _square(to) * (a[2] + b[2]) + more * more)
+    return [(here, lambda: m.divide(apart * apart + 4 * a[2] * b[2], _square(to) * (a[2] + b[2]) + more * more))]
 
 
 def line_touches_conic(m: Arithmetic, straight: Straight, conic: Conic) -> Defects:
@@ -146,6 +148,15 @@ def same_place(m: Arithmetic, a: Point, b: Point) -> Defects:
 def all_equal(m: Arithmetic, *values: Number) -> Defects:
     """Numbers that are equal."""
     return [_equal(m, p, q) for p, q in pairwise(values)]
+
+
+def stated(m: Arithmetic, values: Sequence[Number], sizes: Callable[[], Sequence[Number]]) -> Defects:
+    """Numbers that are equal, compared to the sizes of the parts that they are made of: what is said to be zero has a size as well.
+
+    Args:
+        sizes: a function that gives the size of each.
+    """
+    return [(p - q, lambda number=number: sizes()[number] + sizes()[number + 1]) for number, (p, q) in enumerate(pairwise(values))]
 
 
 # Polygons ------------------------------------------------------------------------------------------------------------

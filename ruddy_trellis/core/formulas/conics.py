@@ -214,10 +214,10 @@ def straight_conic(m: Arithmetic, straight: Straight, conic: Conic, which: int) 
     a, b, c = _along(m, straight, conic)
     half = m.root(b * b, a * c)
     if which:
-        above, below = m.choose(b, c, half - b), m.choose(b, -b - half, a)
+        t = m.either(b, lambda: m.divide(c, -b - half), lambda: m.divide(half - b, a))
     else:
-        above, below = m.choose(b, -b - half, c), m.choose(b, a, half - b)
-    return _reached(m, straight, m.divide(above, below))
+        t = m.either(b, lambda: m.divide(-b - half, a), lambda: m.divide(c, half - b))
+    return _reached(m, straight, t)
 
 
 def other_on_straight_conic(m: Arithmetic, straight: Straight, conic: Conic, known: Point) -> Point:

@@ -41,3 +41,20 @@ def evaluate(tree: tuple, m: Arithmetic, operands: Sequence[Any]) -> Number:
     if kind == "-":
         return left - right
     return left * right if kind == "*" else m.divide(left, right)
+
+
+def size_of(tree: tuple, m: Arithmetic, operands: Sequence[Any]) -> Number:
+    """About how large the numbers are that a tree is added up from: that of a - b is a + b. What is off by a share of this is off.
+    Raises Undefined where the tree has no value."""
+    kind = tree[0]
+    if kind == "minus":
+        return size_of(tree[1], m, operands)
+    if kind in "+-":
+        return size_of(tree[1], m, operands) + size_of(tree[2], m, operands)
+    if kind == "*":
+        return size_of(tree[1], m, operands) * size_of(tree[2], m, operands)
+    if kind == "/":
+        return m.divide(size_of(tree[1], m, operands), m.absolute(evaluate(tree[2], m, operands)))
+    size = m.absolute(evaluate(tree, m, operands))
+    # An angle that is nothing is nothing beside a degree.
+    return size + m.number(1) if kind == "measure" and tree[1] == "angle" else size

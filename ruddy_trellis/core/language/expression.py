@@ -13,7 +13,7 @@ from .. import limits
 from ..arithmetic.protocol import Arithmetic, Number
 from ..refusal import Refusal
 from .dimensions import dimension
-from .evaluating import evaluate
+from .evaluating import evaluate, size_of
 from .formula_tree import WHAT_FITS, measured, parse, tokens_of
 from .formula_words import FUNCTIONS, MEASURES
 
@@ -43,6 +43,10 @@ class Formula:
     def sides(self, m: Arithmetic, *operands) -> list[Number]:
         """Of a statement, the values that it says are equal, in arithmetic m. Raises Undefined where one has none."""
         return [evaluate(side, m, operands) for side in self.tree[1:]]
+
+    def sizes(self, m: Arithmetic, *operands) -> list[Number]:
+        """Of a statement, for each side about how large the numbers are that it is added up from, in arithmetic m."""
+        return [size_of(side, m, operands) for side in self.tree[1:]]
 
     def check_places(self) -> None:
         """Raise Refusal unless the text holds places only, each with an operand."""

@@ -61,6 +61,22 @@ class Claimed:
             self.is_moved = False
         return others and told(m, formulas.all_equal(m, things[0], others[0]))
 
+    def defects(self, m: Any, within: Any, numbers: Mapping[str, Sequence[Any]] | None = None) -> Any:
+        """The pairs of defects and sizes in floats or arrays; None where what the claim is about is not there.
+
+        Args:
+            m: the arithmetic in which the figure is computed; ``within``: the one for the claim itself, of the same numbers.
+        """
+        things = self._things(m, numbers, None)
+        if things is None or self.driver is None:
+            return things and self._plan.formula(within, *things, *map(m.number, self._plan.numbers))[2]
+        self.is_moved = True
+        try:
+            others = self._things(m, {**(numbers or {}), self.driver: (numbers or {}).get(moved(self.driver), ())}, None)
+        finally:
+            self.is_moved = False
+        return others and formulas.all_equal(within, things[0], others[0])
+
     def value(self, m: Any, numbers: Any, instead: Any) -> Any:
         """What the formula of the step gives, be it a claim or a reading; None where what it is made from is not there."""
         things = self._things(m, numbers, instead)

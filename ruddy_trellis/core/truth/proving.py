@@ -22,10 +22,11 @@ _FOCAL = ("ellipse", "hyperbola")
 
 @dataclass(frozen=True)
 class Proof:
-    """Whether a claim is proved, and if not, why."""
+    """Whether a claim is proved, and if not, why; and whether it was looked for to its end, not only as long as there was time."""
 
     proved: bool
     why: str = ""
+    is_whole: bool = True
 
 
 def proof(claimed: Claimed, seconds: float = 5.0) -> Proof:
@@ -40,7 +41,7 @@ def proof(claimed: Claimed, seconds: float = 5.0) -> Proof:
         try:
             held = way.holds()
         except TooDear as dear:
-            return Proof(False, str(dear))
+            return Proof(False, str(dear), time.monotonic() < deadline)
         except NotAlgebraic as reason:
             return Proof(False, str(reason))
         if held is False:

@@ -1,15 +1,15 @@
 """The verdict on a claim: it fails, it stands, or it is proved."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from ..board.board import Board
 from .claimed import Claimed
 from .conditions import conditions
 from .proving import proof
-from .trying import tried
+from .trying import ENOUGH, tried
 
 #: What is known of a claim, in a word; the last while it is still being tried.
-FAILS, STANDS, PROVED, TRYING = "fails", "stands", "proved", "trying"
+FAILS, STANDS, PROVED, CANNOT, TRYING = "fails", "stands", "proved", "cannot be told", "trying"
 
 
 @dataclass(frozen=True)
@@ -17,13 +17,15 @@ class Verdict:
     """What is known of a claim.
 
     Attributes:
-        verdict: "fails", "stands" or "proved".
+        verdict: "fails", "stands", "proved" or "cannot be told".
         conditions: where the figure is there, as sentences: "where A, B and C are not in line".
         position: where it fails: the numbers of the pegs by name.
         positions: the same by id.
-        held: in how many positions it held to 50 digits.
+        held: in how many positions it held.
+        is_exact: whether it held there to 50 digits, and not only as far as plain numbers tell.
         why: why it is not proved, or cannot be asked.
         final: whether nothing more is tried.
+        is_whole: whether what was tried was tried to its end, so that it need not be tried again.
     """
 
     verdict: str
@@ -31,8 +33,10 @@ class Verdict:
     position: dict[str, tuple[float, ...]] = field(default_factory=dict)
     positions: dict[str, tuple[float, ...]] = field(default_factory=dict)
     held: int = 0
+    is_exact: bool = True
     why: str = ""
     final: bool = True
+    is_whole: bool = True
 
 
 def first_verdict(board: Board, id: str) -> Verdict:
@@ -42,13 +46,16 @@ def first_verdict(board: Board, id: str) -> Verdict:
     if trial.breaking is not None:
         positions = {peg: numbers for peg, numbers in trial.breaking.items() if peg in board}
         by_name = {board.name(peg): numbers for peg, numbers in positions.items()}
-        return Verdict(FAILS, conditions(claimed), by_name, positions)
+        return Verdict(FAILS, conditions(claimed), by_name, positions, is_exact=trial.is_exact)
+    told = conditions(claimed)
     if not trial.there:
-        return Verdict(FAILS, conditions(claimed), why="In none of the positions tried can this be asked.")
-    if not trial.held:
-        why = "It holds as far as a computer's plain numbers tell; more cannot be said of this figure."
-        return Verdict(STANDS, conditions(claimed), why=why)
-    return Verdict(STANDS, conditions(claimed), held=trial.held, final=False)
+        return Verdict(CANNOT, told, why="in none of the positions tried can this be asked")
+    if not trial.is_enough:
+        why = "plain numbers are not certain enough here" if trial.there >= ENOUGH else "there are too few positions in which it can be asked"
+        return Verdict(CANNOT, told, why=why, is_exact=False)
+    why = f"these are all {trial.held} positions that there are" if trial.is_all else ""
+    # What intervals cannot follow, exact forms cannot either: no proof is looked for.
+    return Verdict(STANDS, told, held=trial.held, is_exact=trial.is_exact, why=why, final=not trial.is_exact)
 
 
 def verdict(board: Board, id: str, seconds: float = 5.0) -> Verdict:
@@ -60,4 +67,4 @@ def verdict(board: Board, id: str, seconds: float = 5.0) -> Verdict:
 def after_proof(board: Board, id: str, first: Verdict, seconds: float = 5.0) -> Verdict:
     """A verdict after looking for a proof."""
     found = proof(Claimed(board, id), seconds)
-    return Verdict(PROVED if found.proved else STANDS, first.conditions, held=first.held, why=found.why)
+    return replace(first, verdict=PROVED if found.proved else STANDS, why=found.why or first.why, final=True, is_whole=found.is_whole)
