@@ -8,7 +8,6 @@ from ..core.board import Board
 from ..core.display.text import unit_text
 from ..core.language.printing import sentence
 
-
 #: What stands in the place of a value under a cover.
 COVERED = "covered"
 

@@ -6,6 +6,7 @@ from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.truth.exact_readings import exact_reading
 
 from .figures import figure
+from .formula_readers import read_latex, read_mathml, read_plain
 
 _BED = (
     "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 3)\nABC is the polygon through A, B, C\n"
@@ -51,6 +52,28 @@ class ExactReadingTest(unittest.TestCase):
         for name in ("α", "ABC"):
             with self.assertRaises(Refusal):
                 exact_reading(f.board, f.board.find(name))
+
+    def test_all_three_notations_are_read_back_to_the_value(self):
+        """Distances that hold roots of roots, products of roots and sums of them, at all kinds of degrees."""
+        told = 0
+        for number, degrees in enumerate((27, 72, 24, 48, 36, 15, 30, 45, 54, 75, 22.5, 7.5, 144, 108, 18, 42, 66, 84, 3, 120)):
+            f = figure(
+                f"A = (0, 0)\nB = (5, 0)\nC is B turned by {degrees} degrees about A\nD is B turned by {(36, 45, 60, 90)[number % 4]} degrees "
+                f"about A\nk is the circle with centre C and radius 2\np is the line through A and D\nM is the midpoint of CD\n"
+                "x is the distance from B to C\ny is the distance from C to D\nz is the distance from C to p\ns is the area of BCD\n"
+                "t is the distance from B to M\nv is the value of BC * CD\nw is the value of BC / CD"
+            )
+            for name in "xyzstvw":
+                for called, symbols in (("AB = a", {"a": 5.0}), ("", {"b": 5.0})):
+                    try:
+                        found = exact_reading(f.board, f.board.find(name), called=called)
+                    except Refusal:
+                        continue
+                    for read, text in ((read_plain, found.text), (read_latex, found.latex), (read_mathml, found.mathml)):
+                        with self.subTest(f"{degrees}: {text}"):
+                            self.assertAlmostEqual(read(text, symbols), f.read(name), places=7)
+                            told += 1
+        self.assertGreater(told, 300)
 
     def test_in_lengths_and_angles(self):
         for name, called, text in (

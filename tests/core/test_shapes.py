@@ -82,7 +82,7 @@ class ShapeTest(unittest.TestCase):
         self.assertAlmostEqual(f.read("α"), 65)
         f = figure("A=(1,1)\nB=(3,1)")
         for sentence, part in {
-            "the regular polygon with 2 corners about A through B": "3 to 40",
+            "the regular polygon with 2 corners about A through B": "3 to 60",
             "the regular polygon with 4.5 corners about A through B": "whole",
             "the triangle at A with the side 4 and the angles 140 and 65": "below 180",
         }.items():

@@ -70,6 +70,11 @@ class Arrays:
         return tuple(np.where(ok, part, np.nan) for part in value)
 
     @staticmethod
+    def outside(t, low, high):
+        is_out = np.where((t >= low - END_SLACK) & (t <= high + END_SLACK), 0.0, 1.0)
+        return np.where(np.isnan(t), np.nan, is_out)
+
+    @staticmethod
     def approximate(p):
         return p
 

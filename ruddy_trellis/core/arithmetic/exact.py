@@ -258,6 +258,15 @@ class Exact:
                 self.signs.require(direction * (t - Fraction(end)))
         return value
 
+    def outside(self, t, low, high):
+        for end, direction in ((low, 1), (high, -1)):
+            if abs(end) == float("inf"):
+                continue
+            beyond = direction * (self.number(t) - self.number(Fraction(end)))
+            if not beyond.is_zero() and self.signs.of(beyond) < 0:
+                return self.number(1)
+        return self.number(0)
+
     def approximate(self, p):
         return float(self.at_sample(p))
 

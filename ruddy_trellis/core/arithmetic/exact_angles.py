@@ -194,6 +194,11 @@ class Turns:
         """Half of an angle between -180° and 180°."""
         return self._unit(1 + unit[0], unit[1])
 
+    @property
+    def unknown(self) -> tuple[Fraction, ...]:
+        """The degrees that are symbols: of their cosines and sines is known only that the sum of the squares is 1."""
+        return tuple(self._odd)
+
     def of_degrees(self, degrees: Fraction) -> tuple[Any, Any]:
         """Cosine and sine of degrees. Multiples of 1.5° are square roots; any other angle is a symbol of its own."""
         number = self._field.number

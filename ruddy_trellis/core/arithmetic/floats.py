@@ -108,6 +108,10 @@ class Floats:
         return math.pi
 
     @staticmethod
+    def outside(t, low, high):
+        return 0.0 if low - END_SLACK <= t <= high + END_SLACK else 1.0
+
+    @staticmethod
     def cos_sin(angle):
         if not -_MOST_TURNED < angle < _MOST_TURNED:
             raise Undefined("an angle of which not even the degrees are known")

@@ -101,6 +101,10 @@ class Intervals:
         return value
 
     @staticmethod
+    def outside(t, low, high):
+        return flint.arb(1 if t < low or t > high else 0)
+
+    @staticmethod
     def approximate(p):
         return float(p.mid()) if isinstance(p, flint.arb) else float(p)
 

@@ -6,7 +6,7 @@ from typing import Any
 from ..arithmetic import ARRAYS, FLOATS, Arithmetic
 from ..arithmetic.late import np
 from ..formulas import claims as formulas
-from ..kinds import ARC, CIRCLE, CLAIM, CONIC, ROUNDS, STRAIGHTS
+from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, ROUNDS, STRAIGHTS
 from ..refusal import Refusal
 from .construction import Construction
 from .places import in_the_corner
@@ -74,24 +74,30 @@ def _claim(key, sentence, tool, keys, example, also, rule: Any = None, choose: A
 
 
 def lies_on(kind: str) -> Any:
-    """The rule of a point on a path of a kind; None where there is none."""
+    """The rule of a point on a path of a kind, between its ends where it has any; None where there is none."""
     if kind in STRAIGHTS:
-        return formulas.on_straight
+        return formulas.on_straight if kind == LINE else formulas.on_part
     return {CIRCLE: formulas.on_round, ARC: formulas.on_arc, CONIC: formulas.on_conic}.get(kind)
 
 
 def _touching(kinds, words):
     kind = lambda gap: "straight" if kinds[gap] in STRAIGHTS else "round" if kinds[gap] in ROUNDS else kinds[gap]
     pair = kind("a"), kind("b")
+    is_whole = {kinds["a"], kinds["b"]} <= {LINE, CIRCLE, CONIC}
     rules = {
-        ("straight", "round"): formulas.line_touches_round,
-        ("straight", CONIC): formulas.line_touches_conic,
-        ("round", "round"): formulas.rounds_touch,
+        ("straight", "round"): formulas.line_touches_round if is_whole else formulas.parts_touch,
+        ("straight", CONIC): formulas.line_touches_conic if is_whole else formulas.part_touches_conic,
+        ("round", "round"): formulas.rounds_touch if is_whole else formulas.round_parts_touch,
     }
     if pair in rules:
         return rules[pair]
     swapped: Any = rules.get(pair[::-1])
     return swapped and (lambda m, a, b: swapped(m, b, a))
+
+
+def _line_touches(kinds, words):
+    rules = {**dict.fromkeys(ROUNDS, formulas.line_touches_round), CONIC: formulas.line_touches_conic}
+    return rules.get(kinds["b"])
 
 
 def _stated(kinds, words):
@@ -183,6 +189,30 @@ CLAIMS = (
             "{path} (contains|contain) {point}",
         ),
         choose=lambda kinds, words: lies_on(kinds["path"]),
+    ),
+    _claim(
+        "lies_on_line",
+        "{point:point} lies on the whole line of {path:straight}",
+        "lies on the line",
+        "qi",
+        _BED + "s is the segment from A to B\nD is a free point at (5, 0)\nthe claim that D lies on the whole line of s at (0, 3)",
+        (
+            "{point} [is|lie|sit] on [whole] line [of] {path}",
+            "{point} [is|lie|sit] on {path} extended",
+            "line {path} [go|pass|run] through {point}",
+        ),
+        formulas.on_straight,
+        likely=72,
+    ),
+    _claim(
+        "line_is_tangent",
+        "the whole line of {a:straight} is tangent to {b:curved}",
+        "line tangent?",
+        "qu",
+        _ROUND + "C is a free point at (2, 2)\ns is the segment from B to C\nthe claim that the whole line of s is tangent to k at (0, 3)",
+        ("[whole] line [of] {a} [is] tangent (to|of) {b}", "[whole] line [of] {a} (touches|touch) {b}"),
+        choose=_line_touches,
+        likely=73,
     ),
     _claim(
         "are_parallel",

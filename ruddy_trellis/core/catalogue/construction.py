@@ -69,6 +69,8 @@ class Construction:
         dimension: for a reading: the power of length (0 plain, 1 length, 2 area) or "angle".
         named_after: the gap that its automatic name is spelt from, or "" for the next free letter.
         name_prefix, name_suffix: what that automatic name begins and ends with.
+        where: what has to be so for it to have a value, as sentences with gaps in braces: "{a} and {b} are not parallel". What holds
+            wherever the things in the gaps are there is not among them.
         undefined: why it may have no value, in words that follow "because".
         distinct: whether the points that fill it must all differ.
         needs: what of the plane it depends on besides the things it is made from: "size" (a unit of length), "direction" (what is
@@ -107,6 +109,7 @@ class Construction:
     named_after: str = ""
     name_prefix: str = ""
     name_suffix: str = ""
+    where: tuple[str, ...] = ()
     undefined: str = ""
     distinct: bool = True
     needs: tuple = ()

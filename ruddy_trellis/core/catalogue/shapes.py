@@ -1,5 +1,6 @@
 """Constructions that make polygons."""
 
+from ..arithmetic.typed import MOST_CORNERS, corner_turn
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .construction import Construction, Part
@@ -9,7 +10,6 @@ def _polygon(m, corners):
     return corners
 
 
-_MOST_CORNERS = 40
 _SIDE = "A is a free point at (0, 0)\nB is a free point at (3, 0)\n"
 _THREE = "A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (3, 2)\n"
 
@@ -20,15 +20,15 @@ def _made(number):
 
 def _check_count(fills, board):
     count = fills.get("count")
-    if isinstance(count, (int, float)) and (count != int(count) or not 3 <= count <= _MOST_CORNERS):
-        raise Refusal(f"A regular polygon here has from 3 to {_MOST_CORNERS} corners, a whole number.")
+    if isinstance(count, (int, float)) and (count != int(count) or not 3 <= count <= MOST_CORNERS):
+        raise Refusal(f"A regular polygon here has from 3 to {MOST_CORNERS} corners, a whole number.")
 
 
 def _on_side(a, b, count):
     """A regular polygon on the side from a to b: each corner is the one but last, turned about the last."""
     corners = [a, b]
     for number in range(count - 2):
-        yield Part("turned", {"point": corners[-2], "centre": corners[-1], "angle": 360 / count - 180.0})
+        yield Part("turned", {"point": corners[-2], "centre": corners[-1], "angle": corner_turn(count)})
         corners.append(_made(number))
     yield Part("polygon", {"corners": sum(corners, ())})
 

@@ -302,6 +302,7 @@ STRAIGHT_THINGS = (
         helper=True,
         defaults=lambda kinds: {"which": "first"},
         check=_check_which,
+        where=("{a} and {b} are not parallel",),
         undefined="its lines do not meet",
         example=_LINE_AND_POINT + "q is the line through A and C\nr is the bisector of p and q",
     ),
@@ -363,6 +364,7 @@ STRAIGHT_THINGS = (
         tool="Euler line",
         keys="se",
         likely=39,
+        where=("{triangle} are not the corners of an equilateral triangle",),
         undefined="its sides are all equal, or its corners stand in one line",
         example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nC is a free point at (1, 3)\n"
         "ABC is the polygon through A, B, C\np is the Euler line of ABC",

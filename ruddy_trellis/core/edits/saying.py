@@ -8,7 +8,7 @@ from typing import Any
 from ..board.board import Board
 from ..board.step import Step
 from ..catalogue import CATALOGUE
-from ..kinds import CLAIM
+from ..kinds import CLAIM, POLYGON
 from ..language import completion
 from ..language import names as spelling
 from ..language.equation import NoEquals
@@ -132,9 +132,40 @@ _ASKING = re.compile(
 def claim_said(text: str, board: Board) -> list[NewStep]:
     """What a person claims or asks, as steps to add, the last of them the claim: "A, B and C are in line", "is k tangent to p?".
 
+    Two points between which nothing is drawn stand for the line through them; a segment and a side end where they end.
+
     Raises:
         Refusal: where the text claims nothing that can be tried.
     """
+    *before, claim = _claim_said(text, board)
+    pairs = [gap for gap in ("path", "a", "b") if len(claim.fills.get(gap) or ()) == 2]
+    if claim.does not in ("lies_on", "are_tangent") or not pairs or _PART.search(text):
+        return [*before, claim]
+    if len(pairs) > 1 or _is_drawn(claim.fills[pairs[0]], board):
+        return [*before, claim]
+    if claim.does == "lies_on":
+        return [*before, claim.model_copy(update={"does": "lies_on_line"})]
+    other = "b" if pairs[0] == "a" else "a"
+    fills = {**claim.fills, "a": claim.fills[pairs[0]], "b": claim.fills[other]}
+    return [*before, claim.model_copy(update={"does": "line_is_tangent", "fills": fills})]
+
+
+#: What says that a part between two points is meant.
+_PART = re.compile(r"\b(?:segment|side|edge)\b", re.IGNORECASE)
+
+
+def _is_drawn(pair: Any, board: Board) -> bool:
+    """Whether there is a segment, a vector or a side between two points."""
+    for step in board.steps:
+        if step.does in ("segment", "vector") and {*step.fills["from"], *step.fills["to"]} == set(pair):
+            return True
+        corners = step.fills.get("corners", ()) if step.makes == POLYGON else ()
+        if any({corners[number - 1], corner} == set(pair) for number, corner in enumerate(corners)):
+            return True
+    return False
+
+
+def _claim_said(text: str, board: Board) -> list[NewStep]:
     plain = _ASKING.sub("", text.strip().rstrip("?!. "), count=1)
     if (first := re.match(r"(?:is|are|does|do)\s+", plain, re.IGNORECASE)) and not board.ids_named(first[0].strip()):
         plain = plain[first.end() :]

@@ -82,6 +82,24 @@ def on_straight(m: Arithmetic, point: Point, straight: Straight) -> Defects:
     return [_against(m, _cross((dx, dy), to), _square((dx, dy)), _square((dx, dy)) + _square(to))]
 
 
+def on_part(m: Arithmetic, point: Point, straight: Straight) -> Defects:
+    """A point on a segment, a vector or a ray: on its line, and not beyond its ends."""
+    return [*on_straight(m, point, straight), _within(m, point, straight)]
+
+
+def _within(m: Arithmetic, point: Point, straight: Straight) -> Defect:
+    """A point of a straight thing's line is not beyond its ends."""
+    px, py, dx, dy, low, high = straight
+    share = m.divide(_dot((dx, dy), (point[0] - px, point[1] - py)), _square((dx, dy)))
+    return m.outside(share, low, high), lambda: m.number(1)
+
+
+def _within_arc(m: Arithmetic, point: Point, arc: Any) -> Defect:
+    """A point of an arc's circle is not to the left of the way from where the arc starts to where it ends."""
+    side = _cross(_to((arc[3], arc[4]), point), _to((arc[3], arc[4]), (arc[5], arc[6])))
+    return m.outside(m.divide(side, arc[2]), 0, inf), lambda: m.number(1)
+
+
 def on_round(m: Arithmetic, point: Point, circle: Round) -> Defects:
     """A point on a circle."""
     return [_equal(m, _square(_to((circle[0], circle[1]), point)), circle[2])]
@@ -89,9 +107,7 @@ def on_round(m: Arithmetic, point: Point, circle: Round) -> Defects:
 
 def on_arc(m: Arithmetic, point: Point, arc: Any) -> Defects:
     """A point on an arc: on its circle, and not to the left of the way from where it starts to where it ends."""
-    side = _cross(_to((arc[3], arc[4]), (arc[5], arc[6])), _to((arc[3], arc[4]), point))
-    beyond = m.choose(-side, m.number(0), m.number(1))
-    return [*on_round(m, point, arc), (beyond, lambda: m.number(1))]
+    return [*on_round(m, point, arc), _within_arc(m, point, arc)]
 
 
 def on_conic(m: Arithmetic, point: Point, conic: Conic) -> Defects:
@@ -118,6 +134,32 @@ def line_touches_round(m: Arithmetic, straight: Straight, circle: Round) -> Defe
     return [_equal(m, across * across, circle[2] * _square((dx, dy)))]
 
 
+def parts_touch(m: Arithmetic, straight: Straight, circle: Round) -> Defects:
+    """A straight thing touches a circle or an arc, each at a place that is part of it."""
+    px, py, dx, dy = straight[:4]
+    share = m.divide(_dot((dx, dy), (circle[0] - px, circle[1] - py)), _square((dx, dy)))
+    at = px + share * dx, py + share * dy
+    return [*line_touches_round(m, straight, circle), *_parts(m, at, straight, circle)]
+
+
+def part_touches_conic(m: Arithmetic, straight: Straight, conic: Conic) -> Defects:
+    """A straight thing touches a conic at a place that is part of it."""
+    a, b, _ = _meeting_equation(straight, conic)
+    return [*line_touches_conic(m, straight, conic), (m.outside(m.divide(-b, a), *straight[4:6]), lambda: m.number(1))]
+
+
+def round_parts_touch(m: Arithmetic, a: Any, b: Any) -> Defects:
+    """Two circles or arcs touch at a place that is part of both."""
+    to = m.separate((a[0], a[1]), (b[0], b[1]))
+    share = m.divide(a[2] - b[2] + _square(to), 2 * _square(to))
+    at = a[0] + share * to[0], a[1] + share * to[1]
+    return [*rounds_touch(m, a, b), *(_within_arc(m, at, one) for one in (a, b) if len(one) > 3)]
+
+
+def _parts(m: Arithmetic, at: Point, straight: Straight, circle: Any) -> Defects:
+    return [_within(m, at, straight), *([_within_arc(m, at, circle)] if len(circle) > 3 else [])]
+
+
 def rounds_touch(m: Arithmetic, a: Circle, b: Circle) -> Defects:
     """Two circles touch, from outside or inside: the distance of the centres is the sum or the difference of the radii."""
     to, more = _to((a[0], a[1]), (b[0], b[1])), a[2] - b[2]
@@ -129,14 +171,20 @@ def rounds_touch(m: Arithmetic, a: Circle, b: Circle) -> Defects:
 
 def line_touches_conic(m: Arithmetic, straight: Straight, conic: Conic) -> Defects:
     """The line of a straight thing touches a conic: the equation for where along it they meet has one root twice."""
+    (px, py, dx, dy), (fx, fy, ux, uy, latus) = straight[:4], conic
+    to = px - fx, py - fy
+    reach = ux * to[0] + uy * to[1] + latus
+    a, b, c = _meeting_equation(straight, conic)
+    return [(b * b - a * c, lambda: _square((dx, dy)) * (_square(to) + latus * latus + reach * reach))]
+
+
+def _meeting_equation(straight: Straight, conic: Conic) -> tuple[Number, Number, Number]:
+    """The numbers a, b, c of a tt + 2 b t + c = 0, which says where along it the line of a straight thing meets a conic."""
     px, py, dx, dy = straight[:4]
     fx, fy, ux, uy, latus = conic
     to = px - fx, py - fy
     along, reach = ux * dx + uy * dy, ux * to[0] + uy * to[1] + latus
-    a = _square((dx, dy)) - along * along
-    b = _dot((dx, dy), to) - along * reach
-    c = _square(to) - reach * reach
-    return [(b * b - a * c, lambda: _square((dx, dy)) * (_square(to) + latus * latus + reach * reach))]
+    return _square((dx, dy)) - along * along, _dot((dx, dy), to) - along * reach, _square(to) - reach * reach
 
 
 def same_place(m: Arithmetic, a: Point, b: Point) -> Defects:
@@ -231,15 +279,27 @@ def _rhombus(m, polygon):
 
 
 def _trapezium(m, polygon):
+    """Two sides opposite one another are parallel, and run against one another round the polygon: else the others would cross."""
     a, b, c, d = _sides(polygon)
-    return [_either(m, _side_by_side(m, a, c), _side_by_side(m, b, d))]
+    return [_either(m, _against_one_another(m, a, c), _against_one_another(m, b, d))]
+
+
+def _against_one_another(m: Arithmetic, u: Point, v: Point) -> Defect:
+    defect, size = _side_by_side(m, u, v)
+    return m.choose(_dot(u, v), size(), defect) if m.name != "exact" else m.choose(_dot(u, v), m.number(1), defect), size
 
 
 def _regular(m, polygon):
-    """All sides equal, and all diagonals to the corner after the next."""
+    """All sides equal, all diagonals to the corner after the next, and convex: it turns to one side at every corner, and goes round
+    once, so that from any corner the others follow one another in that direction too."""
     count = len(polygon)
     over = [_to(polygon[place], polygon[(place + 2) % count]) for place in range(count)]
-    return [*_equilateral(m, polygon), *(_same_length(m, u, v) for u, v in pairwise(over))]
+    sides = _sides(polygon)
+    first = _cross(sides[0], sides[1])
+    turns = [_cross(u, v) for u, v in zip(sides[1:], (*sides[2:], sides[0]))]
+    fan = [_cross(_to(polygon[0], p), _to(polygon[0], q)) for p, q in pairwise(polygon[1:])]
+    ways = [(m.outside(m.divide(turn, first), 0, inf), lambda: m.number(1)) for turn in (*turns, *fan)]
+    return [*_equilateral(m, polygon), *(_same_length(m, u, v) for u, v in pairwise(over)), *ways]
 
 
 #: For each word that may be said of a polygon: how many corners it must have (0: any number, from 4), and its rule.

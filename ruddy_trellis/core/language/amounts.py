@@ -3,6 +3,7 @@
 import math
 import re
 
+from ..arithmetic.typed import from_ratio
 from ..refusal import Refusal
 from ..seen import SeenBoard
 
@@ -60,7 +61,10 @@ def _written(text: str) -> float | None:
             value /= typed_number(found["last"])
     except ZeroDivisionError:
         return None
-    return -value if found["sign"] in ("-", "−") else value
+    value = -value if found["sign"] in ("-", "−") else value
+    if found["by"] and not found["root"] and not found["last"]:
+        return from_ratio(found["whole"], found["by"], value)
+    return value
 
 
 def typed_number(text: str) -> float:

@@ -4,6 +4,7 @@ from collections.abc import Callable, Mapping, Sequence
 from decimal import ROUND_HALF_UP, Decimal
 from typing import Any
 
+from ..arithmetic.typed import as_ratio
 from ..kinds import join, word
 from ..seen import Fills, SeenBoard, SeenConstruction, SeenGap
 from . import names as spelling
@@ -58,7 +59,8 @@ def fill_text(
     if isinstance(fill, tuple):
         return f"({', '.join(number(part) for part in fill)})"
     if isinstance(fill, (int, float)):
-        return number(fill)
+        ratio = as_ratio(float(fill))
+        return number(fill) if ratio is None else f"{ratio.numerator}/{ratio.denominator}".replace("-", "−")
     return fill
 
 

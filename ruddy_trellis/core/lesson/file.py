@@ -21,7 +21,7 @@ from ..edits.chalking import stroke_of
 from ..edits.checking import check_fills
 from ..edits.models import Arrange, LookChanges, PhotographData, StrokeData
 from ..edits.prepare import prepare
-from ..kinds import RAY, SEGMENT, VECTOR
+from ..kinds import CLAIM, RAY, SEGMENT, VECTOR
 from ..language.fills import is_ids
 from ..language.names import RESERVED, check_name
 from ..refusal import Refusal
@@ -53,7 +53,8 @@ class KeptStroke(StrokeData):
 
 
 class BoardData(_Part):
-    """A board: its settings, its steps in order, the chalk on it."""
+    """A board: its settings, its steps in order, the chalk on it. Where ``claims`` is 1, or left out, what was claimed of a segment or a
+    ray was claimed of its whole line."""
 
     title: str = Field(max_length=limits.TITLE_LENGTH)
     unit: str = Field(default="", max_length=4)
@@ -72,6 +73,7 @@ class BoardData(_Part):
     logging: bool = False
     photograph: PhotographData | None = None
     steps: list[StepData] = Field(max_length=limits.STEPS)
+    claims: Literal[1, 2] = 1
     chalk: list[KeptStroke] = Field(default_factory=list, max_length=limits.STROKES)
 
 
@@ -95,6 +97,8 @@ def board_to_text(board: Board) -> str:
 def board_to_json(board: Board) -> dict[str, Any]:
     """A board as JSON."""
     data = {**settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
+    if any(step.makes == CLAIM for step in board.steps):
+        data["claims"] = 2
     return {**data, "chalk": [stroke_to_json(stroke) for stroke in board.chalk]} if board.chalk else data
 
 
@@ -141,7 +145,7 @@ def lesson_from_json(data: Any) -> tuple[str, list[Board]]:
 def board_from_data(data: Any) -> Board:
     """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
     board = Board()
-    arrange = data.model_dump(exclude={"steps", "chalk"}, exclude_unset=True)
+    arrange = data.model_dump(exclude={"steps", "chalk", "claims"}, exclude_unset=True)
     about_steps = {name: arrange.pop(name) for name in ("log", "rows", "logging", "nice") if name in arrange}
     try:
         prepare(board, Arrange(**arrange)).apply(board)
@@ -153,6 +157,7 @@ def board_from_data(data: Any) -> Board:
         try:
             raw = step_data.model_dump(by_alias=True, exclude_unset=True)
             step = _as_now_made(step_from_json(raw), board)
+            step = _of_whole_lines(step, board) if data.claims == 1 else step
             if step.id in board:
                 raise Refusal(f"The id {step.id} is used twice.")
             if step.construction.expands:
@@ -190,6 +195,21 @@ def _as_now_made(step, board):
     if step.does == "inverted_line" and is_ids(of) and of[0] in board and board.kind_of(of[0]) in (SEGMENT, VECTOR, RAY):
         return step.with_(does=f"inverted_{board.kind_of(of[0])}")
     return step
+
+
+def _of_whole_lines(step, board):
+    """A claim of an older file in the words by which it was tried: of segments and rays the whole lines were meant."""
+    ends = {"lies_on": ("path",), "are_tangent": ("a", "b")}.get(step.does, ())
+    of_parts = [
+        gap for gap in ends
+        if is_ids(fill := step.fills.get(gap)) and (len(fill) == 2 or (fill[0] in board and board.kind_of(fill[0]) in (SEGMENT, VECTOR, RAY)))
+    ]  # fmt: skip
+    if not of_parts:
+        return step
+    if step.does == "lies_on":
+        return step.with_(does="lies_on_line")
+    other = "b" if of_parts[0] == "a" else "a"
+    return step.with_(does="line_is_tangent", fills={**step.fills, "a": step.fills[of_parts[0]], "b": step.fills[other]})
 
 
 def board_from_store(text: str) -> Board:

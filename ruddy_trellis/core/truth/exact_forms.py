@@ -4,6 +4,7 @@ import re
 from collections.abc import Callable, Mapping
 from fractions import Fraction
 from functools import reduce
+from math import prod
 from typing import Any, TypeAlias
 from xml.sax.saxutils import escape
 
@@ -152,9 +153,16 @@ def _product(parts: list[Form]) -> Form:
     if len(roots) > 1:
         inner = [factor for root in roots for factor in (root[1] if root[0] == "product" else (root,))]
         parts = [*(part for part in parts if part[0] != "root"), ("root", _product(inner))]
-    numbers = [part for part in parts if part[0] == "number"]
-    parts = [*numbers, *sorted((part for part in parts if part[0] != "number"), key=_rank)]
+    # All numbers as one: side by side they would be digits of one number.
+    number = prod(part[1] ** power for part, power in map(_base_and_power, parts) if part[0] == "number")
+    parts = sorted((part for part in parts if _base_and_power(part)[0][0] != "number"), key=_rank)
+    if number != 1 or not parts:
+        parts = [("number", number), *parts]
     return parts[0] if len(parts) == 1 else ("product", tuple(parts))
+
+
+def _base_and_power(part: Form) -> tuple[Form, int]:
+    return (part[1], part[2]) if part[0] == "power" else (part, 1)
 
 
 def size_of(form: Form) -> int:
@@ -271,7 +279,7 @@ def _between(one: str, other: str) -> str:
 _PLAIN: dict[str, Callable[..., str]] = {
     "number": str,
     "symbol": lambda name: name,
-    "root": lambda inside: f"√{_whole(inside.strip())}",
+    "root": lambda inside: f"√{inside.strip()}" if re.fullmatch(r"\d+|[^\W\d_](?:_\w+)?", inside.strip()) else f"√({inside.strip()})",
     "fraction": lambda above, below: f"{f'({above})' if _is_sum(above) else above} / {_whole(below)}",
     "power": lambda base, power: f"{base}{_raised(power)}",
     "function": lambda name, power: f"({name}){_raised(power)}",

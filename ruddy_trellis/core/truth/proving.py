@@ -45,7 +45,7 @@ def proof(claimed: Claimed, seconds: float = 5.0) -> Proof:
         except NotAlgebraic as reason:
             return Proof(False, str(reason))
         if held is False:
-            return Proof(False, "its form does not reduce to zero")
+            return Proof(False, way.why_not())
         asked += held is True
         # The next way: the last choice that can be another one is.
         last = max((at for at, taken in enumerate(way.taken) if taken + 1 < way.choices[at]), default=None)
@@ -57,12 +57,14 @@ def proof(claimed: Claimed, seconds: float = 5.0) -> Proof:
 
 def _is_built(claimed: Claimed) -> bool:
     """Whether a claim says of a point that it lies on what it was put on, or on what was drawn through it."""
-    fills = claimed.claim.fills
-    return (
-        claimed.claim.does == "lies_on"
-        and len(fills["path"]) == 1
-        and fills["point"][0] in claimed.whole.incidence.get(fills["path"][0], ())
-    )
+    fills, board = claimed.claim.fills, claimed.whole
+    if claimed.claim.does not in ("lies_on", "lies_on_line") or len(fills["path"]) != 1:
+        return False
+    (point,), (path,) = fills["point"], fills["path"]
+    if point not in board.incidence.get(path, ()):
+        return False
+    # A touching point is found on the whole circle of an arc, and need not be part of it.
+    return claimed.claim.does == "lies_on_line" or board.kind_of(path) != ARC or board.step(point).does != "touching_point"
 
 
 class Way:
@@ -97,6 +99,12 @@ class Way:
 
     def _angle(self, axis: str, step: Any) -> Any:
         return self.m.turns.by_half(self._symbol(axis, step))
+
+    def why_not(self) -> str:
+        """Why the form of a claim that stands may not reduce to zero."""
+        if any(degrees.denominator > 2 for degrees in self.m.turns.unknown):
+            return "a polygon with so many corners has angles of which exact forms know too little: too many corners to prove"
+        return "its form does not reduce to zero"
 
     def choose(self, options: int) -> int:
         """The next choice of the script."""

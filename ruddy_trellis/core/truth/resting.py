@@ -48,7 +48,7 @@ def _loosened(board: Board, claim: Step, step: Step) -> Board | None:
         x, y, square = map(float, value)
         made = [
             *_two(step, (x, y), (x + square**0.5, y)),
-            Step(step.id, "circle", {"centre": (f"{step.id}.a",), "through": (f"{step.id}.b",)}, step.name),
+            Step(step.id, "circle", {"centre": (f"{step.id}.a",), "point": (f"{step.id}.b",)}, step.name),
         ]
     else:
         return None

@@ -222,5 +222,3 @@ def _holds(claimed: Claimed, at: Mapping[str, Sequence[float]], least: float) ->
             return True if told else None
         except (Undefined, NotAlgebraic, ZeroDivisionError, OverflowError, ValueError):
             return None
-
-

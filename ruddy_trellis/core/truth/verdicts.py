@@ -51,7 +51,9 @@ def first_verdict(board: Board, id: str) -> Verdict:
     if not trial.there:
         return Verdict(CANNOT, told, why="in none of the positions tried can this be asked")
     if not trial.is_enough:
-        why = "plain numbers are not certain enough here" if trial.there >= ENOUGH else "there are too few positions in which it can be asked"
+        why = (
+            "plain numbers are not certain enough here" if trial.there >= ENOUGH else "there are too few positions in which it can be asked"
+        )
         return Verdict(CANNOT, told, why=why, is_exact=False)
     why = f"these are all {trial.held} positions that there are" if trial.is_all else ""
     # What intervals cannot follow, exact forms cannot either: no proof is looked for.
