@@ -29,7 +29,7 @@ from .people.who import SignInNeeded, identify, visitor
 from .rendering import page, templates
 from .security import Guard
 from .watching import look_at_days, watch
-from .worker import WORKER, WRITER
+from .worker import WORKER, WRITER, Left
 
 #: Every page knows the teacher who is signed in.
 templates.context_processors.append(lambda request: {"teacher": visitor(request)})
@@ -106,6 +106,10 @@ def create_application(data_path, options=Options()):
     @application.exception_handler(Refusal)
     async def refused(request: Request, refusal):
         return told(request, refusal.sentence, 422)
+
+    @application.exception_handler(Left)
+    async def left(_request: Request, _error):
+        return PlainTextResponse("Nobody waits for this any more.", 499)
 
     @application.exception_handler(NotKept)
     async def not_kept(request: Request, problem):

@@ -57,8 +57,9 @@ class ExactReadingTest(unittest.TestCase):
         """Distances that hold roots of roots, products of roots and sums of them, at all kinds of degrees."""
         told = 0
         for number, degrees in enumerate((27, 72, 24, 48, 36, 15, 30, 45, 54, 75, 22.5, 7.5, 144, 108, 18, 42, 66, 84, 3, 120)):
+            other = (36, 45, 60, 90)[number % 4]
             f = figure(
-                f"A = (0, 0)\nB = (5, 0)\nC is B turned by {degrees} degrees about A\nD is B turned by {(36, 45, 60, 90)[number % 4]} degrees "
+                f"A = (0, 0)\nB = (5, 0)\nC is B turned by {degrees} degrees about A\nD is B turned by {other} degrees "
                 f"about A\nk is the circle with centre C and radius 2\np is the line through A and D\nM is the midpoint of CD\n"
                 "x is the distance from B to C\ny is the distance from C to D\nz is the distance from C to p\ns is the area of BCD\n"
                 "t is the distance from B to M\nv is the value of BC * CD\nw is the value of BC / CD"

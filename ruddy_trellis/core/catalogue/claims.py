@@ -243,7 +243,8 @@ CLAIMS = (
         "{a:firm_path} is tangent to {b:firm_path}",
         "tangent?",
         "qt",
-        _ROUND + "C is a free point at (2, 2)\nBC is the segment from B to C\nthe claim that BC is tangent to k at (0, 3)",
+        _ROUND + "C is a free point at (2, 2)\nD is a free point at (2, -1)\nCD is the segment from C to D\n"
+        "the claim that CD is tangent to k at (0, 3)",
         ("{a} [is] tangent (to|of) {b}", "{a} (touches|touch) {b}", "{a} and {b} [are] (touch|tangent)"),
         choose=_touching,
         likely=66,

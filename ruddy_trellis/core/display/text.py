@@ -76,14 +76,16 @@ def _number_writer(settings, dimension, own_decimals=None, own_unit=None):
 
 #: What is further from true than this share of its size is seen not to hold.
 _SEEN = 1e-7
-_VERDICTS = {"proved": "● proved", "stands": "○ stands", "fails": "× fails", "trying": "… being tried"}
+_VERDICTS = {
+    "proved": "● proved", "stands": "○ stands", "fails": "× fails", "cannot be told": "? cannot be told", "trying": "… being tried",
+}  # fmt: skip
 
 
 def verdict_mark(verdict: str, off: float) -> str:
     """What stands after a claim: what is known of it, by a shape and a word, and whether it holds just now.
 
     Args:
-        verdict: "proved", "stands", "fails", "trying", or "" where nothing is known.
+        verdict: "proved", "stands", "fails", "cannot be told", "trying", or "" where nothing is known.
         off: how far from true the claim is in the figure as it is; below zero where it cannot be asked.
     """
     here = "cannot be asked here" if off < 0 else "does not hold here" if off > _SEEN else "holds here"

@@ -204,7 +204,8 @@ def stated(m: Arithmetic, values: Sequence[Number], sizes: Callable[[], Sequence
     Args:
         sizes: a function that gives the size of each.
     """
-    return [(p - q, lambda number=number: sizes()[number] + sizes()[number + 1]) for number, (p, q) in enumerate(pairwise(values))]
+    size_of = lambda number: lambda: sizes()[number] + sizes()[number + 1]
+    return [(p - q, size_of(number)) for number, (p, q) in enumerate(pairwise(values))]
 
 
 # Polygons ------------------------------------------------------------------------------------------------------------

@@ -200,10 +200,8 @@ def _as_now_made(step, board):
 def _of_whole_lines(step, board):
     """A claim of an older file in the words by which it was tried: of segments and rays the whole lines were meant."""
     ends = {"lies_on": ("path",), "are_tangent": ("a", "b")}.get(step.does, ())
-    of_parts = [
-        gap for gap in ends
-        if is_ids(fill := step.fills.get(gap)) and (len(fill) == 2 or (fill[0] in board and board.kind_of(fill[0]) in (SEGMENT, VECTOR, RAY)))
-    ]  # fmt: skip
+    ended = lambda fill: is_ids(fill) and (len(fill) == 2 or (fill[0] in board and board.kind_of(fill[0]) in (SEGMENT, VECTOR, RAY)))
+    of_parts = [gap for gap in ends if ended(step.fills.get(gap))]
     if not of_parts:
         return step
     if step.does == "lies_on":

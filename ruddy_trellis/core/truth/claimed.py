@@ -92,7 +92,7 @@ class Claimed:
     @cached_property
     def mark(self) -> str:
         """What its verdict hangs on, as a text that differs where that differs: the sentences, and what is typed into those that
-        nobody drags. Where the pegs are does not count."""
+        nobody drags, and which crossings of conics are followed. Where the pegs are does not count."""
         told = [self._told(step) for step in (*self.board.steps, self.claim)]
         return sha256(repr(told).encode()).hexdigest()
 
@@ -101,7 +101,7 @@ class Claimed:
         moved = step.construction.moved_gap if step.moves or step is self.claim else None
         fills = {}
         for name, fill in step.fills.items():
-            if name == moved or name == "near":
+            if name == moved:
                 continue
             plain = fill_to_json(fill)
             fills[name] = _numbered(plain, place)

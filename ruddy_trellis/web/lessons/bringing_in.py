@@ -11,7 +11,7 @@ from ...incoming.trying import tried
 from ..people.who import live_board, signed_in
 from ..photographs import photograph_answer
 from ..rendering import content_of
-from ..worker import WORKER
+from ..worker import WORKER, while_asked
 from .room import check_room
 
 router = APIRouter()
@@ -34,11 +34,11 @@ async def bring_in(request: Request, board_id: int, file: UploadFile):
         return {"kind": kind}
     if kind == "picture":
         await run_in_threadpool(check_room, request, signed_in(request).id)
-        mark, written, tall = await WORKER.do(arrived_photograph, content)
+        mark, written, tall = await while_asked(request, WORKER.do(arrived_photograph, content))
         if not await run_in_threadpool(request.app.state.lessons.photographs.keep, live.lesson_id, {mark: written}):
             raise Refusal("There are very many pictures in this lesson already. Put the next one into another lesson.")
         return {"kind": kind, "mark": mark, "tall": tall}
-    text, unread, steps, drawn = await WORKER.do(tried, board_to_text(live.board), kind, content)
+    text, unread, steps, drawn = await while_asked(request, WORKER.do(tried, board_to_text(live.board), kind, content))
     return {"kind": kind, "text": text, "unread": unread, "steps": steps, "picture": drawn}
 
 

@@ -28,7 +28,7 @@ from ...drawings.wanted import Film, Wanted
 from ..people.who import live_board, own_lesson
 from ..photographs import photograph_of, photographs_of
 from ..rendering import file_name, page
-from ..worker import WRITER
+from ..worker import WRITER, while_asked
 
 router = APIRouter()
 #: As what a board can go out, in groups.
@@ -126,10 +126,10 @@ async def out(request: Request, board_id: int, kind: str):
         return _streamed(_filmed(kind, document, asked, photograph))
     if kind == "preview":
         wanted = asked.wanted.model_copy(update={"outlines": True})
-        return Response(await WRITER.do(exported, "svg", document, wanted, photograph), media_type=KINDS["svg"])
+        return Response(await while_asked(request, WRITER.do(exported, "svg", document, wanted, photograph)), media_type=KINDS["svg"])
     if kind not in KINDS:
         raise HTTPException(404)
-    return _file(await WRITER.do(exported, kind, document, asked.wanted, photograph), title, kind)
+    return _file(await while_asked(request, WRITER.do(exported, kind, document, asked.wanted, photograph)), title, kind)
 
 
 def _file(content: bytes, title: str, kind: str) -> Response:
@@ -149,7 +149,8 @@ async def out_lesson(request: Request, slug: str):
     asked = await _asked(request)
     lesson, boards = await run_in_threadpool(_boards, request, slug)
     photographs = await run_in_threadpool(photographs_of, request, lesson.id, boards)
-    content = await WRITER.do(exported_lesson, [board_to_text(board) for board in boards], asked.wanted, lesson.title, photographs)
+    work = WRITER.do(exported_lesson, [board_to_text(board) for board in boards], asked.wanted, lesson.title, photographs)
+    content = await while_asked(request, work)
     return _file(content, lesson.title, "pdf")
 
 

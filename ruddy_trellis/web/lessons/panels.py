@@ -29,6 +29,7 @@ from ...drawings.tables import log_csv
 from ..live.verdicts import LOOKS, STOPPED
 from ..people.who import live_board
 from ..rendering import page, picture_of
+from ..worker import while_asked
 
 router = APIRouter()
 #: How long it is looked for what might be true, and for ties, in seconds.
@@ -143,9 +144,9 @@ async def claims_panel(request: Request, board_id: int, notice: bool = False, id
     chosen = [id for id in ids.split(",")[: limits.EDIT_THINGS] if id in board]
     shapes, found = [], []
     if notice or any(step.makes == POLYGON for step in board.steps):
-        shapes, found = await LOOKS.do(looked_through, board_to_text(board), chosen, notice, patience=_PATIENCE)
+        shapes, found = await while_asked(request, LOOKS.do(looked_through, board_to_text(board), chosen, notice, patience=_PATIENCE))
     is_there = ties in board and board.kind_of(ties) == CLAIM
-    rests = await LOOKS.do(ties_of, board_to_text(board), ties, patience=_PATIENCE) if is_there else []
+    rests = await while_asked(request, LOOKS.do(ties_of, board_to_text(board), ties, patience=_PATIENCE)) if is_there else []
     made = {(step.does, frozenset(step.inputs)) for step, _, _ in claims}
     new = [one for one in found if (one.edit.steps[0].does, frozenset(one.ids)) not in made]
     return page(
@@ -170,7 +171,7 @@ async def formula_panel(request: Request, board_id: int, id: str, frame: str = "
     try:
         if id not in board:
             raise Refusal("That is no longer on the board.")
-        found = await LOOKS.do(as_formula, board_to_text(board), id, chosen, called[:_NAMING], patience=_PATIENCE)
+        found = await while_asked(request, LOOKS.do(as_formula, board_to_text(board), id, chosen, called[:_NAMING], patience=_PATIENCE))
     except Refusal as refusal:
         why = refusal.sentence
     written = found and Markup(f'<math displaystyle="true">{found.mathml}</math>')  # of names, which hold no marks, and our own signs

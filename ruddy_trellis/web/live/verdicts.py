@@ -18,8 +18,8 @@ from ...core.lesson.file import board_to_text
 from ...core.lesson.judging import finally_judged, first_judged
 from ...core.refusal import Refusal
 from ...core.truth.claimed import Claimed
-from ...core.truth.verdicts import STANDS, TRYING, Verdict
-from ..worker import Worker
+from ...core.truth.verdicts import CANNOT, STANDS, TRYING, Verdict
+from ..worker import Busy, Worker
 from .apart import apart
 
 _LOG = logging.getLogger(__name__)
@@ -27,6 +27,8 @@ _LOG = logging.getLogger(__name__)
 PROOF_SECONDS, _PATIENCE, _FIRST_PATIENCE = 5.0, 9, 12
 #: A change is looked at after this while, in seconds, with what else has changed meanwhile.
 _PAUSE = 0.05
+#: So many claims are tried at once: with more, others would wait for one person's. What could not be tried is tried again later.
+_AT_ONCE, _LATER = 4, 5.0
 #: So many verdicts are remembered, of all boards; the store has more.
 _REMEMBERED = 4000
 #: Why a claim stands of which someone said that no proof be looked for any longer.
@@ -52,6 +54,8 @@ class Verdicts:
         self._document = ""
         #: The claims of which no proof is to be looked for.
         self._stopped = set()
+        #: Where the pegs were as it could not be told of a claim whether it holds: elsewhere it may be told.
+        self._untold = {}
         self._again = False
         self.known = {}
 
@@ -91,7 +95,9 @@ class Verdicts:
         board = self._live.board.copy()
         ids = [step.id for step in board.steps if step.makes == CLAIM]
         marks = await apart(len(board), lambda: {id: _mark(board, id) for id in ids})
-        changed = [id for id in ids if self.known.get(id, (None,))[0] != marks[id]]
+        places = {id: places_mark(board, id) for id in self._untold if id in marks}
+        changed = [id for id in ids if self.known.get(id, (None,))[0] != marks[id] or places.get(id) != self._untold.get(id)]
+        self._untold = {id: mark for id, mark in self._untold.items() if id in marks and id not in changed}
         gone = [id for id in self.known if id not in marks]
         self._stopped -= {*changed, *gone}
         await self._recall([marks[id] for id in changed])
@@ -100,13 +106,40 @@ class Verdicts:
             self._tell(changed)
         open_ones = [id for id in ids if self.known[id][1] is None]
         self._document = board_to_text(board) if any(not self._is_final(id) for id in ids) else ""
-        if open_ones:
-            found = await FIRST.do(first_judged, self._document, open_ones, patience=_FIRST_PATIENCE)
-            for id, verdict in zip(open_ones, found, strict=True):
-                await self._learn(id, marks[id], verdict)
-            self._tell(open_ones)
+        for start in range(0, len(open_ones), _AT_ONCE):
+            some = open_ones[start : start + _AT_ONCE]
+            try:
+                found = await FIRST.do(first_judged, self._document, some, patience=_FIRST_PATIENCE)
+            except Refusal:
+                # So many others are being tried, or one of these takes too long: again in a while, the slow one by itself.
+                found = await self._one_by_one(some)
+            for id, verdict in zip(some, found, strict=True):
+                if verdict is not None:
+                    await self._learn(id, marks[id], verdict)
+                    if verdict.verdict == CANNOT:
+                        self._untold[id] = places_mark(board, id)
+            self._tell(some)
+            if self._again:
+                return  # the board has changed meanwhile: what is claimed now comes first
+        if any(self.known[id][1] is None for id in open_ones):
+            self._later()
         if self._document and (self._proving is None or self._proving.done()):
             self._proving = asyncio.create_task(self._prove_all())
+
+    async def _one_by_one(self, ids):
+        """First verdicts on claims each by itself; None for those that could not be tried now."""
+        found = []
+        for id in ids:
+            try:
+                found += await FIRST.do(first_judged, self._document, [id], patience=_FIRST_PATIENCE)
+            except Refusal:
+                found.append(None)
+        return found
+
+    def _later(self):
+        """Look again in a while, as long as somebody looks at the board."""
+        if self._live.connections:
+            asyncio.get_running_loop().call_later(_LATER, self.look)
 
     async def _prove_all(self):
         """Look for proofs, one after another, of what is open; what changes meanwhile has another mark."""
@@ -119,22 +152,25 @@ class Verdicts:
     async def _proved(self, document, id):
         """The verdict on a claim after looking for a proof, unless someone says that it be looked for no longer."""
         first = self.known[id][1]
-        ended = lambda why: replace(first, verdict=STANDS, why=why, final=True)
+        ended = lambda why, is_whole=True: replace(first, verdict=STANDS, why=why, final=True, is_whole=is_whole)
         if id in self._stopped:
             return ended(STOPPED)
         work = asyncio.ensure_future(TRUTH.do(finally_judged, document, id, first, PROOF_SECONDS, patience=_PATIENCE))
         self._proof = id, work
         try:
             return await work
+        except Busy:
+            await asyncio.sleep(_LATER)
+            return first if self._live.connections else ended("too much was being looked for just now", False)
         except Refusal:
-            return ended(f"no proof was found within {PROOF_SECONDS:.0f} seconds")
+            return ended(f"no proof was found within {PROOF_SECONDS:.0f} seconds", False)
         except asyncio.CancelledError:
             if id not in self._stopped:
                 raise
             return ended(STOPPED)
         except Exception:
             _LOG.exception("A proof could not be looked for")
-            return ended("a proof could not be looked for")
+            return ended("a proof could not be looked for", False)
         finally:
             self._proof = None
 
@@ -152,7 +188,7 @@ class Verdicts:
     async def _learn(self, id, mark, verdict):
         if id in self.known and self.known[id][0] == mark:
             self.known[id] = mark, verdict
-        if verdict.final and id not in self._stopped:
+        if verdict.final and verdict.is_whole and verdict.verdict != CANNOT and id not in self._stopped:
             _remembered[mark] = verdict
             while len(_remembered) > _REMEMBERED:
                 _remembered.popitem(last=False)
@@ -190,6 +226,12 @@ def _verdict(text):
 
 
 def _mark(board, id):
-    """What a verdict hangs on, with the names by which it tells positions."""
+    """What a verdict hangs on, with the names by which it tells positions and conditions."""
     claimed = Claimed(board, id)
-    return claimed.mark, tuple((peg.id, board.name(peg.id)) for peg in claimed.pegs)
+    return claimed.mark, tuple((step.id, board.name(step.id)) for step in claimed.board.steps)
+
+
+def places_mark(board, id):
+    """Where the pegs are that a claim hangs on."""
+    claimed = Claimed(board, id)
+    return tuple((peg.id, str(peg.fills.get(peg.construction.moved_gap))) for peg in claimed.pegs)

@@ -6,6 +6,7 @@ from starlette.requests import HTTPConnection
 
 from ...core.catalogue import CATALOGUE
 from ...store.teachers import KNOWN_DAYS, SESSION_DAYS, hashed
+from ..worker import ASKING
 
 #: The session; and that a teacher was signed in here before.
 COOKIE, KNOWN_COOKIE = "trellis_session", "trellis_known"
@@ -18,10 +19,13 @@ class SignInNeeded(Exception):
 async def identify(connection: HTTPConnection):
     """Note who asks, for a request or a WebSocket, and know that teacher's recipes while it is answered."""
     connection.state.teacher = None
+    ASKING.set(connection.client.host if connection.client else "")
     token = connection.cookies.get(COOKIE)
     if token:
         teacher, own = await run_in_threadpool(_signed_in, connection.app.state, token)
         connection.state.teacher = teacher
+        if teacher is not None:
+            ASKING.set(f"teacher {teacher.id}")
         CATALOGUE.use_own(own)
 
 
