@@ -20,7 +20,12 @@ from .store.database import NewerData, NotKept
 from .store.upkeep import DataProblem, check_whole, hold
 from .web.access_log import keep_logs
 from .web.application import create_application
+from .web.doors import IDLE, Door, room_for_lines
+from .web.live import lines
 from .web.options import Options
+
+#: How long what is under way may take once the program is to stop, in seconds.
+STOPPING = 8
 
 
 def main() -> int:
@@ -75,6 +80,11 @@ def run(arguments):
     """Serve the application until it is stopped. Raises DataProblem where it cannot start."""
     for port in (arguments.port, arguments.class_site):
         check_port(arguments.host, port)
+    room = room_for_lines(lines.LINES)
+    if room < lines.LINES:
+        print(f"\n  This process may open so few files that there is room for {room} open boards, not {lines.LINES}.", flush=True)
+        lines.LINES = room
+    Door.near = frozenset(one.strip() for one in arguments.behind.split(",") if one.strip())
     with hold(arguments.data):
         application = opened(arguments)
         address = f"http://{arguments.host}:{arguments.port}"
@@ -98,6 +108,9 @@ def run(arguments):
             host=arguments.host,
             port=arguments.port,
             log_level="warning",
+            http=Door,
+            timeout_keep_alive=IDLE,
+            timeout_graceful_shutdown=STOPPING,
             ws_per_message_deflate=False,
             ws_max_size=MESSAGE_BYTES,
             proxy_headers=bool(arguments.behind),
@@ -108,7 +121,7 @@ def run(arguments):
 def opened(arguments):
     """The application on its data. Raises DataProblem where that is damaged, newer than the program, or cannot be written."""
     if Path(arguments.data).exists():
-        check_whole(arguments.data)
+        check_whole(arguments.data, quick=True)
     try:
         return create_application(
             arguments.data, Options(not arguments.no_demo, not arguments.closed, arguments.invitation, arguments.quota)

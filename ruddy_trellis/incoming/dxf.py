@@ -2,6 +2,7 @@
 
 import io
 import logging
+import re
 from collections.abc import Iterator
 from math import hypot
 from typing import Any
@@ -14,6 +15,9 @@ from .late import dxf_const, dxf_recover
 #: By their numbers in the format: inches, feet, millimetres, centimetres, metres, kilometres.
 _CENTIMETRES = {1: 2.54, 2: 30.48, 4: 0.1, 5: 1.0, 6: 100.0, 7: 100_000.0}
 _DEEPEST = 12
+#: Where the section begins that says what is drawn; how many lines it has at most, and the whole file. A thing has some 8 to 40.
+_ENTITIES = re.compile(rb"\n\s*2\s*\r?\n\s*ENTITIES\s*\r?\n")
+_DRAWN_LINES, _LINES = 60 * MOST, 400_000
 #: What is mended in a broken file is of no use in our log.
 logging.getLogger("ezdxf").setLevel(logging.ERROR)
 _CALLED = {"TEXT": "text", "MTEXT": "text", "SPLINE": "spline", "HATCH": "hatch", "DIMENSION": "dimension", "INSERT": "block"}
@@ -28,6 +32,7 @@ def read_dxf(content: bytes, per_centimetre: float) -> Found:
     Raises:
         Refusal: where it is no DXF.
     """
+    _check_size(content)
     try:
         document, _ = dxf_recover.read(io.BytesIO(content))
     except (dxf_const.DXFError, ValueError, TypeError, KeyError, IndexError, AttributeError, OSError, RecursionError):
@@ -45,6 +50,15 @@ def read_dxf(content: bytes, per_centimetre: float) -> Found:
         found.room()
     found.check()
     return found
+
+
+def _check_size(content: bytes) -> None:
+    """Raise Refusal for a drawing of which plain counting says that it holds far more than a board: to read it would take minutes."""
+    begins = _ENTITIES.search(content)
+    ends = content.find(b"ENDSEC", begins.end()) if begins else -1
+    drawn = content[begins.end() : ends] if begins and ends > 0 else b""
+    if content.count(b"\n") > _LINES or drawn.count(b"\n") > _DRAWN_LINES:
+        raise Refusal(f"There is too much in that drawing for a board, which takes {MOST} things. Bring in a part of it.")
 
 
 def _flat(entities, depth: int) -> Iterator[Any]:

@@ -2,6 +2,7 @@
 
 import csv
 import io
+from collections.abc import Iterator
 
 from ..core.refusal import Refusal
 from .found import Found
@@ -14,9 +15,9 @@ def read_points(content: bytes) -> Found:
     text = decoded(content)
     separator = next((sign for sign in ";\t" if sign in text), None)
     # Where semicolons or tabs stand between numbers, commas are decimal; else commas stand between them, or spaces do.
-    rows = list(csv.reader(io.StringIO(text), delimiter=separator or ("," if "," in text else " "), skipinitialspace=True))
+    rows = csv.reader(io.StringIO(text), delimiter=separator or ("," if "," in text else " "), skipinitialspace=True)
     found, heading = Found(is_placed=True), True
-    for number, row in enumerate(rows, 1):
+    for number, row in enumerate(_readable(rows), 1):
         cells = [cell.strip() for cell in row if cell.strip()][:_MOST_COLUMNS]
         if not cells or cells[0].startswith("#"):
             continue
@@ -32,6 +33,14 @@ def read_points(content: bytes) -> Found:
         found.room()
     found.check()
     return found
+
+
+def _readable(rows: Iterator[list[str]]) -> Iterator[list[str]]:
+    """The rows of a table. Raises Refusal where one cannot be taken apart, as with a quotation mark that never ends."""
+    try:
+        yield from rows
+    except csv.Error as error:
+        raise Refusal(f"The table cannot be read: {error}. A row is a point: A; 2.5; 3, or 2.5, 3.") from None
 
 
 def decoded(content: bytes) -> str:

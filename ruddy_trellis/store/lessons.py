@@ -1,11 +1,12 @@
 """The functions that read and write lessons and boards."""
 
 import secrets
+from collections import Counter
 
 from sqlalchemy import delete, false, func, true
 from sqlmodel import select
 
-from .database import Database
+from .database import Database, NotKept
 from .photographs import Photographs
 from .tables import TITLE_LENGTH, BoardRow, CalendarRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 from .verdicts import KnownVerdicts
@@ -16,6 +17,8 @@ GREATEST_ID = 2**63 - 1
 COPIES = 2_000
 #: From so many edits on there is work in a copy, and it does not make room for others.
 WORK = 5
+#: After so many bytes of edits it is looked how much a teacher has.
+LOOKED_AT = 250_000
 #: How many edits of a student's copy can be taken back.
 COPY_EDITS = 500
 
@@ -36,10 +39,15 @@ class Lessons:
     """Reads and writes lessons. Documents and patches go in and come out as JSON text.
 
     Everything that a method writes is on the disk when it returns.
+
+    Args:
+        quota: how many megabytes the boards and recipes of one teacher may take.
     """
 
-    def __init__(self, database: Database):
-        self._database = database
+    def __init__(self, database: Database, quota=None):
+        self._database, self._quota = database, quota
+        #: How much each teacher has added to boards since it was last looked how much they have.
+        self._added = Counter()
         #: What was found out about the claims on boards.
         self.verdicts = KnownVerdicts(database)
         self.photographs = Photographs(database)
@@ -265,9 +273,25 @@ class Lessons:
             session.exec(delete(EditRow).where(EditRow.board_id == board_id, EditRow.number >= number))
             session.add(EditRow(board_id=board_id, number=number, patch=patch))
             board = self._set_document(session, board_id, document, number)
+            if board.copy_of is None:
+                self._check_room(session, board, len(patch))
             if board.copy_of is not None:
                 session.exec(delete(EditRow).where(EditRow.board_id == board_id, EditRow.number <= number - COPY_EDITS))
             session.commit()
+
+    def _check_room(self, session, board, size):
+        """Raise NotKept where an edit has no room any more; looked at after every so many bytes of a teacher's."""
+        teacher_id = session.get(Lesson, board.lesson_id).teacher_id
+        self._added[teacher_id] += size
+        if self._quota is None or teacher_id is None or self._added[teacher_id] < LOOKED_AT:
+            return
+        if self.room_of(teacher_id) > self._quota * 1_000_000:
+            session.rollback()
+            raise NotKept(
+                f"Your lessons fill the {self._quota} MB that there are for each teacher, so this was not kept. "
+                "Delete some lessons, or ask whoever runs this program."
+            )
+        self._added[teacher_id] = 0
 
     def save_step(self, board_id, edits_done, document):
         """Keep the board's state after an undo or a redo, and how many edits are in it."""

@@ -60,13 +60,14 @@ def _check_names(path: Path) -> None:
         raise DataProblem(f"{path} has another name as well (a hard link), under which edits would be lost. Delete one of the two names.")
 
 
-def check_whole(path: str | Path) -> None:
-    """Raise DataProblem unless the file is there and passes SQLite's integrity check."""
+def check_whole(path: str | Path, quick: bool = False) -> None:
+    """Raise DataProblem unless the file is there and passes SQLite's integrity check; its quick one, which sees all but indexes that
+    disagree with their tables, where a start waits for it."""
     if not Path(path).is_file():
         raise DataProblem(f"There is no file {path}.")
     try:
         with closing(readable(path)) as connection:
-            (answer,) = connection.execute("PRAGMA integrity_check").fetchone()
+            (answer,) = connection.execute(f"PRAGMA {'quick' if quick else 'integrity'}_check").fetchone()
     except sqlite3.DatabaseError as error:
         raise DataProblem(f"{path} is not a data file of this program, or is damaged ({error}).") from None
     if answer != "ok":

@@ -72,7 +72,7 @@ def create_application(data_path, options=Options()):
     )
     database = Database(data_path)
     state = application.state
-    state.database, state.lessons, state.teachers = database, Lessons(database), Teachers(database)
+    state.database, state.lessons, state.teachers = database, Lessons(database, options.quota), Teachers(database)
     state.live = LiveBoards(state.lessons)
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
     state.attempts, state.hashing, state.options = Attempts(), Hashing(), options

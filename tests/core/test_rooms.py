@@ -16,7 +16,7 @@ ROOMS = (
     "core/catalogue", "core/board", "core/edits", "core/pointing", "core/truth", "core/hand", "core/lesson", "core/figure", "core",
     "drawings", "incoming", "store", "class_site", "demo", "web/access_log", "web/security", "web/options",
     "web/worker", "web/shelf", "web/rendering", "web/photographs", "web/people", "web/live", "web/lessons",
-    "web/watching", "web/application",
+    "web/watching", "web/doors", "web/application",
     "commands", "__main__",
 )  # fmt: skip
 #: What a room may not take from outside, besides our own rooms above it.

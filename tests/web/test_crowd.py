@@ -2,6 +2,8 @@
 
 import asyncio
 import json
+import os
+import signal
 import time
 from unittest import mock
 
@@ -10,8 +12,9 @@ from ruddy_trellis.core.lesson.file import lesson_to_json
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.store import lessons as store
 from ruddy_trellis.web.lessons import recipes
+from ruddy_trellis.web.live import lines
 from ruddy_trellis.web.live.lines import LONG, Pace
-from ruddy_trellis.web.worker import Worker
+from ruddy_trellis.web.worker import ASKING, SHARE, Busy, Left, Worker, while_asked
 
 from .served import Line, WebTest
 
@@ -30,6 +33,84 @@ class WorkerTest(WebTest):
         self.assertEqual(asyncio.run(worker.do(sorted, [3, 1, 2])), [1, 2, 3])
         with self.assertRaisesRegex(Refusal, "too much"):
             asyncio.run(worker.do(bytearray, 10**11))
+
+    def test_a_process_that_was_killed_while_idle_is_started_again(self):
+        worker = Worker()
+        self.addCleanup(worker.close)
+        mine = asyncio.run(worker.do(os.getpid))
+        os.kill(mine, signal.SIGKILL)
+        for _ in range(200):
+            if not os.path.exists(f"/proc/{mine}"):
+                break
+            time.sleep(0.02)
+        self.assertEqual(asyncio.run(worker.do(sorted, [3, 1, 2])), [1, 2, 3])
+        self.assertNotEqual(asyncio.run(worker.do(os.getpid)), mine)
+
+    def test_people_take_turns_and_have_a_share(self):
+        worker, order = Worker(), []
+        self.addCleanup(worker.close)
+
+        async def ask(who, number):
+            ASKING.set(who)
+            try:
+                await worker.do(time.sleep, 0.02)
+                order.append(who)
+            except Busy:
+                order.append(f"{who} refused")
+
+        async def all_ask():
+            many = [asyncio.create_task(ask("many", number)) for number in range(SHARE + 4)]
+            await asyncio.sleep(0.005)
+            await asyncio.gather(*many, *(asyncio.create_task(ask("one", number)) for number in range(2)))
+
+        asyncio.run(all_ask())
+        self.assertEqual(order.count("many refused"), 3, "one was under way, and a share waited")
+        self.assertEqual(order.count("many"), SHARE + 1)
+        done = [who for who in order if "refused" not in who]
+        self.assertLess(done.index("one"), 4)
+        self.assertLess(len(done) - done[::-1].index("one"), 7, "both of hers came before the last of theirs")
+
+    def test_work_that_nobody_waits_for_is_stopped(self):
+        worker = Worker()
+        self.addCleanup(worker.close)
+
+        class Leaving:
+            async def receive(self):
+                await asyncio.sleep(0.5)
+                return {"type": "http.disconnect"}
+
+        async def ask():
+            with self.assertRaises(Left):
+                await while_asked(Leaving(), worker.do(time.sleep, 25))
+            return await asyncio.wait_for(worker.do(sorted, [2, 1]), 20)
+
+        self.assertEqual(asyncio.run(ask()), [1, 2])
+
+    def test_the_lines_of_one_teacher_share_their_time(self):
+        shares = lines.Shares()
+        self.assertEqual(shares.wait(1, lines.SHARE * 0.9), 0)
+        self.assertGreater(shares.wait(1, lines.SHARE * 0.2), 0.5)
+        self.assertEqual(shares.wait(2, lines.SHARE * 0.9), 0)
+
+    def test_edits_count_in_the_quota(self):
+        board = self.new_board()
+        with mock.patch.object(self.lessons, "_quota", 0), mock.patch.object(store, "LOOKED_AT", 10):
+            line = self.line(board)
+            line.until("board")
+            line.send("say", text="A = (0, 0)")
+            self.assertIn("fill the 0 MB", line.until("says")["words"])
+        self.assertTrue(line.say("A = (1, 1)"))
+
+    def test_a_teacher_keeps_so_many_recipes_and_no_more(self):
+        board = self.new_board()
+        for text in ("A = (0, 0)", "B = (4, 0)", "the circle with centre A through B"):
+            self.line(board).say(text)
+        with mock.patch.object(recipes, "RECIPES", 2):
+            kept = [
+                self.client.post(f"/boards/{board}/recipes", data={"name": name, "results": "s3", "given": ["s1", "s2"]}).text
+                for name in ("ring one way", "ring two ways", "ring three ways")
+            ]
+        self.assertEqual([("at most 2 recipes" in text) for text in kept], [False, False, True])
 
     def test_a_long_text_and_a_large_file_come_in_whole_or_not_at_all(self):
         board = self.new_board()

@@ -16,8 +16,11 @@ from ..people.who import is_theirs, live_board, signed_in
 from ..rendering import content_of, page
 from ..worker import WORKER
 from .pages import lesson_list_page
+from .room import check_room
 
 router = APIRouter()
+#: So many recipes one teacher keeps at most: all of them stand on the shelf.
+RECIPES = 60
 #: How long a recipe may take to be made once, in seconds: it is made again for its picture and its steps in lists.
 _PATIENCE = 3
 
@@ -52,6 +55,9 @@ class RecipeShelves:
 
 def _keep(request, recipe):
     teacher = signed_in(request)
+    check_room(request, teacher.id)
+    if len(request.app.state.recipe_shelves.of(teacher.id)) >= RECIPES:
+        raise Refusal(f"A teacher keeps at most {RECIPES} recipes. Delete one that is no longer needed.")
     if recipe.name in {construction.tool for construction in CATALOGUE.group("Recipes")}:
         raise Refusal(f"There is a recipe called “{recipe.name}” already. Choose another name.")
     row = request.app.state.lessons.keep_recipe(teacher.id, orjson.dumps(recipe.to_json()).decode())

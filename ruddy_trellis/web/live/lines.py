@@ -24,11 +24,39 @@ MESSAGES_A_SECOND = 400
 LONG, _LONGEST_PAUSE = 0.004, 0.1
 
 
-class Pace:
-    """Lets a browser that floods its line wait, so that it takes nothing from those beside it."""
+#: How much of each second the messages of one teacher may take, on all of their lines together.
+SHARE = 0.3
+
+
+class Shares:
+    """How long the messages of each teacher have taken in this second, on all lines: twenty lines take no more than one."""
 
     def __init__(self):
+        self._began, self._took = time.monotonic(), Counter()
+
+    def wait(self, who, took):
+        """Count a message that took so long. Returns how long its sender waits, seconds."""
+        now = time.monotonic()
+        if now - self._began >= 1:
+            self._began = now
+            self._took.clear()
+        self._took[who] += took
+        return max(0.0, self._began + 1 - now) if self._took[who] > SHARE else 0.0
+
+
+_SHARES = Shares()
+
+
+class Pace:
+    """Lets a browser that floods its line wait, so that it takes nothing from those beside it.
+
+    Args:
+        who: the teacher whose line it is; None for a student, who is counted alone.
+    """
+
+    def __init__(self, who=None):
         self._began, self._count = time.monotonic(), 0
+        self._who = who
 
     async def keep(self, took):
         """Count a message, and let the others have their turn; wait where there were too many in this second.
@@ -37,6 +65,8 @@ class Pace:
             took: how long it took to be answered, seconds. After a long one comes a pause as long.
         """
         self._count += 1
+        if self._who is not None and (share := _SHARES.wait(self._who, took)):
+            await asyncio.sleep(share)
         now = time.monotonic()
         if now - self._began < 1 and self._count < MESSAGES_A_SECOND:
             await asyncio.sleep(min(took, _LONGEST_PAUSE) if took > LONG else 0)
@@ -88,7 +118,7 @@ async def _carry(socket, live, kind, angle_words, protocol):
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())
     try:
         await connection.welcome()
-        pace = Pace()
+        pace = Pace(connection.teacher)
         while not writer.done():
             message = await socket.receive()
             if message["type"] == "websocket.disconnect":

@@ -4,7 +4,6 @@ import asyncio
 from dataclasses import asdict, dataclass
 
 import orjson
-from starlette.concurrency import run_in_threadpool
 
 from ...core.board import Board
 from ...core.display import Extent, display
@@ -16,6 +15,7 @@ from ...core.lesson.file import board_from_store, board_to_text, check_kept
 from ...core.refusal import Refusal
 from ..worker import WORKER
 from .apart import apart
+from .saving import saved
 from .verdicts import Verdicts
 
 #: A pasted working of more lines than this is read in a process of its own.
@@ -155,17 +155,17 @@ class LiveBoard:
 
     async def _save(self, ahead):
         """Save a patch as the next edit, and the state that it gives."""
-        await run_in_threadpool(self._lessons.save_edit, self.id, self.edits_done + 1, ahead.stored, ahead.text)
+        await saved(self._lessons.save_edit, self.id, self.edits_done + 1, ahead.stored, ahead.text)
         self.edits_done += 1
         self.edit_count = self.edits_done
 
     async def _edit(self, number):
         """The patch of an edit as it is kept; None where there is none."""
-        return await run_in_threadpool(self._lessons.edit, self.id, number) if number else None
+        return await saved(self._lessons.edit, self.id, number) if number else None
 
     async def _save_step(self, step, text):
         """Save that edits were taken back (−1) or made again (1), and the state that this gives."""
-        await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done + step, text)
+        await saved(self._lessons.save_step, self.id, self.edits_done + step, text)
         self.edits_done += step
 
     def _at_rest(self):
@@ -208,7 +208,7 @@ class LiveBoard:
         """The board as it was when so many edits were in it. Raises Refusal where that is not known any more."""
         if not 0 <= number < self.edits_done:
             raise Refusal("That state is not in the history.")
-        rows = await run_in_threadpool(self._lessons.edits, self.id, self.edit_count - number)
+        rows = await saved(self._lessons.edits, self.id, self.edit_count - number)
         stored = [row.patch for row in rows if number < row.number <= self.edits_done]
         board = self._at_rest()
 
@@ -244,7 +244,7 @@ class LiveBoard:
             if self.id is None:
                 return  # of an untouched copy nothing is kept: the next edit brings it
             text = await apart(len(self.board), board_to_text, self._at_rest())
-            await run_in_threadpool(self._lessons.save_step, self.id, self.edits_done, text)
+            await saved(self._lessons.save_step, self.id, self.edits_done, text)
 
     # Dragging -----------------------------------------------------------------------------------------------
 

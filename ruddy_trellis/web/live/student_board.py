@@ -7,6 +7,7 @@ from ...core.lesson.student_copy import student_copy
 from ...core.refusal import Refusal
 from ...store.tables import BoardRow
 from .live_board import LiveBoard
+from .saving import saved
 
 
 class StudentBoard(LiveBoard):
@@ -33,11 +34,11 @@ class StudentBoard(LiveBoard):
             self.board, self._told = student_copy(source.board), None
 
     async def _save(self, ahead):
-        if self.id is not None and not await run_in_threadpool(self._lessons.board, self.id):
+        if self.id is not None and not await saved(self._lessons.board, self.id):
             # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
             self.id, self.edits_done, self.edit_count = None, 0, 0
         if self.id is None:
-            row = await run_in_threadpool(self._lessons.make_copy, self._source_id, self._holder, board_to_text(self.board))
+            row = await saved(self._lessons.make_copy, self._source_id, self._holder, board_to_text(self.board))
             if row is None:
                 raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
             self.id = row.id
