@@ -11,7 +11,7 @@ from ..core.lesson.file import board_from_store
 from ..core.refusal import Refusal
 from .boards import as_opened, centimetres, items_of, part_of, picture_of_board, under, without_covered
 from .dxf import dxf_text
-from .film import film_pictures, pictures_of_film
+from .film import film_pictures, pictures_of_film, settled_film
 from .pdf import Leaf, pdf_bytes
 from .png import png_bytes
 from .sheets import MOST, sheets_for
@@ -93,12 +93,14 @@ def exported_lesson(documents: Sequence[str], wanted: Wanted, title: str, photog
 
 def film_count(document: str, film: Film) -> int:
     """How many pictures a film of a board has. Raises Refusal where it has none."""
-    return pictures_of_film(board_from_store(document), film)
+    board = board_from_store(document)
+    return pictures_of_film(board, settled_film(board, film))
 
 
 def film_part(document: str, wanted: Wanted, film: Film, first: int, count: int, photograph: bytes | None) -> list[bytes]:
     """Some pictures of a film."""
-    return film_pictures(board_from_store(document), wanted, film, first, count, photograph)
+    board = board_from_store(document)
+    return film_pictures(board, wanted, settled_film(board, film), first, count, photograph)
 
 
 def board_files(document: str, photograph: bytes | None) -> dict[str, bytes]:

@@ -23,6 +23,13 @@ MOST_PICTURES, _MOST_PIXELS, _COLOURS = 600, 160_000_000, 128
 _STEP = 0.9
 
 
+def settled_film(board: Board, film: Film) -> Film:
+    """A film with what it shows: where nobody said, the first motion of the board, or its working where it has none."""
+    if film.motion is not None:
+        return film
+    return film.model_copy(update={"motion": next((step.id for step in board.steps if step.makes == MOTION), "")})
+
+
 def pictures_of_film(board: Board, film: Film) -> int:
     """How many pictures a film has. Raises Refusal where its motion is none, or where it has nothing to show."""
     lasts = len(_steps(board)) * _STEP + 1 if not film.motion else _lasts(_course(board, film))
@@ -107,9 +114,10 @@ def _box(extent: Extent):
 
 
 def _course(board: Board, film: Film) -> Course:
-    if film.motion not in board or board.kind_of(film.motion) != MOTION or board.value(film.motion) is None:
+    motion = film.motion or ""
+    if motion not in board or board.kind_of(motion) != MOTION or board.value(motion) is None:
         raise Refusal("That motion is no longer on the board. Choose another, or the replay.")
-    return course(board, film.motion, from_start=True)
+    return course(board, motion, from_start=True)
 
 
 def _lasts(running: Course) -> float:

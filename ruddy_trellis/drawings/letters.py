@@ -1,10 +1,11 @@
 """The letters of what goes out: which font has a sign, how wide words are, and how letters are drawn."""
 
 from functools import lru_cache
+from io import BytesIO
 from pathlib import Path
 from typing import Any
 
-from .late import font_files, font_pens
+from .late import font_files, font_parts, font_pens
 
 _FOLDER = Path(__file__).parent / "fonts"
 #: Plain and bold: first the program's own letters, then the signs that they lack.
@@ -54,6 +55,19 @@ def left_of(x: float, anchor: str, text: str, size: float, bold: bool = False) -
 def width_of(text: str, size: float, bold: bool = False) -> float:
     """How wide a line of words is, in the unit of its size."""
     return size * sum(_advance(letter, bold) for letter in text)
+
+
+@lru_cache(maxsize=64)
+def part_of_font(name: str, letters: str) -> bytes:
+    """A font with some letters only, as a file: it goes along with a picture, for readers that do not have the font."""
+    options = font_parts.Options(layout_features=["kern"], name_IDs=[1, 2], hinting=False, notdef_outline=True, recommended_glyphs=True)
+    made = font_parts.Subsetter(options)
+    made.populate(text=letters)
+    font = font_files.TTFont(font_file(name), recalcTimestamp=False)
+    made.subset(font)
+    out = BytesIO()
+    font.save(out)
+    return out.getvalue()
 
 
 @lru_cache

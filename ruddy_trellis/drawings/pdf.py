@@ -35,7 +35,7 @@ def pdf_bytes(leaves: Sequence[Leaf], title: str) -> bytes:
             if name not in pdfmetrics.getRegisteredFontNames():
                 pdfmetrics.registerFont(pdf_fonts.TTFont(name, font_file(name)))
     out = BytesIO()
-    canvas = pdf_canvas.Canvas(out, pageCompression=1, invariant=1)
+    canvas = pdf_canvas.Canvas(out, pageCompression=1, invariant=1, initialFontName=FONTS[False][0])
     canvas.setTitle(title)
     canvas.setCreator("Ruddy Trellis")
     for leaf in leaves:

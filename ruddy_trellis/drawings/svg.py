@@ -6,13 +6,16 @@ from html import escape
 from math import log10
 
 from ..core.display.extent import Extent
-from .letters import left_of, outlines_of
+from .letters import left_of, outlines_of, part_of_font, runs, width_of
 from .paths import on_circle
 from .picture import picture_of_items
 from .primitives import Copies, Hatch, Image, Named, Part, Path, Pen, Picture, Shape, Text
 from .things import Colours
 
-_FONTS = "Atkinson Hyperlegible, sans-serif"
+#: The words' own font, then the one with the signs that it lacks; a part of each goes along in the file.
+_OWN = {"words": ("Atkinson Hyperlegible", "normal"), "words-bold": ("Atkinson Hyperlegible", "bold")}
+_OWN |= {"signs": ("Trellis Signs", "normal"), "signs-bold": ("Trellis Signs", "bold")}
+_FONTS = "Atkinson Hyperlegible, Trellis Signs, sans-serif"
 
 
 def svg(items, extent: Extent, width: float, height: float, *, dark=False, scale=1.0, labels=True, tags=True, ground=None) -> str:
@@ -50,6 +53,8 @@ class _Writing:
         self.prefix, self.picture, self.is_small, self.outlines = prefix, picture, is_small, outlines
         self._count = 0
         self._keep = ""
+        #: Which letters stand in the picture, by the fonts that have them.
+        self._letters: dict[str, set[str]] = {}
         # As many decimals as keep a place of the board to a thousand millionth of itself.
         decimals = 2 if is_small else 12 - max(0, int(log10(max(picture.width, picture.height, 1))))
         self.number: Callable[[float], str] = lambda number: f"{number:.{decimals}f}".rstrip("0").rstrip(".")
@@ -69,8 +74,17 @@ class _Writing:
         parts = "".join(self.part(part) for part in picture.parts)
         return (
             f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}" {size} font-family="{_FONTS}" {says}>'
-            f"{title}{ground}{parts}</svg>"
+            f"{title}{self._fonts()}{ground}{parts}</svg>"
         )
+
+    def _fonts(self) -> str:
+        """The parts of fonts that its words need."""
+        faces = [
+            f"@font-face{{font-family:'{_OWN[name][0]}';font-weight:{_OWN[name][1]};"
+            f"src:url(data:font/ttf;base64,{b64encode(part_of_font(name, ''.join(sorted(letters)))).decode()})}}"
+            for name, letters in sorted(self._letters.items())
+        ]
+        return f"<style>{''.join(faces)}</style>" if faces else ""
 
     def part(self, part: Part) -> str:
         match part:
@@ -148,9 +162,16 @@ class _Writing:
             letters = outlines_of(text.text, left, text.y, text.size, text.bold)
             path = "".join(kind + " ".join(f"{number:.2f}" for number in numbers) for kind, *numbers in letters)
             return f'<path d="{path}" aria-label="{escape(text.text)}" fill="{text.colour}"{halo}/>'
+        fits = ""
+        if not self.is_small:
+            for name, piece in runs(text.text, text.bold):
+                self._letters.setdefault(name, set()).update(piece)
+            # A reader that takes another font all the same keeps to the room that there is.
+            wide = width_of(text.text, text.size, text.bold)
+            fits = f' textLength="{wide:.1f}" lengthAdjust="spacingAndGlyphs"' if wide and len(text.text) > 1 else ""
         weight, anchor = ' font-weight="bold"' if text.bold else "", f' text-anchor="{text.anchor}"' if text.anchor != "start" else ""
         return (
-            f'<text x="{text.x:.1f}" y="{text.y:.1f}" font-size="{text.size:.1f}"{weight}{anchor} fill="{text.colour}"{halo}>'
+            f'<text x="{text.x:.1f}" y="{text.y:.1f}" font-size="{text.size:.1f}"{weight}{anchor}{fits} fill="{text.colour}"{halo}>'
             f"{escape(text.text)}</text>"
         )
 

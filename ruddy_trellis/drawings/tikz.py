@@ -60,6 +60,22 @@ def words(text: str) -> str:
     return "".join(out).replace("$$", "")
 
 
+#: A line has at most so many letters: readers of TeX have an end to theirs.
+_LONGEST = 180
+
+
+def _broken(lines: list[str]) -> str:
+    """Lines as a text, long ones broken where a space is; a comment goes on as one."""
+    made = []
+    for line in lines:
+        more = "% " if line.startswith("%") else ""
+        while len(line) > _LONGEST and (at := line.rfind(" ", len(more) + 1, _LONGEST)) > 0:
+            made.append(line[:at])
+            line = more + line[at + 1 :]
+        made.append(line)
+    return "\n".join([*made, ""])
+
+
 class _Writing:
     def __init__(self, picture: Picture) -> None:
         self.picture = picture
@@ -73,13 +89,18 @@ class _Writing:
                 f"\\fill[{self.colour(self.picture.ground)}] {self.at(0, 0)} rectangle {self.at(self.picture.width, self.picture.height)};"
             ]
         colours = [f"\\definecolor{{{name}}}{{HTML}}{{{code[1:].upper()}}}" for code, name in self.colours.items()]
+        size = f"{_CM * self.picture.width:.4f}cm", f"{_CM * self.picture.height:.4f}cm"
         window = f"\\clip {self.at(0, 0)} rectangle {self.at(self.picture.width, self.picture.height)};"
-        return "\n".join([
+        return _broken([
+            # A page as large as the picture; from other documents the picture alone is taken, between its begin and its end.
+            f"% The picture is {size[0]} wide and {size[1]} high.",
             r"\documentclass{article}",
+            f"\\usepackage[paperwidth={size[0]},paperheight={size[1]},margin=0pt]{{geometry}}",
             r"\usepackage[T1]{fontenc}",
             r"\usepackage[utf8]{inputenc}",
             r"\usepackage{tikz}",
             r"\pagestyle{empty}",
+            r"\setlength{\topskip}{0pt}",
             *colours,
             r"\begin{document}",
             f"% {words(self.picture.about)}",
@@ -87,7 +108,6 @@ class _Writing:
             window, *ground, *lines,
             r"\end{tikzpicture}",
             r"\end{document}",
-            "",
         ])  # fmt: skip
 
     def colour(self, code: str) -> str:
@@ -137,6 +157,10 @@ class _Writing:
     def _hatch(self, shape: Shape, path: str, hatch: Hatch, to: Map) -> list[str]:
         box = bounds_of(shape.path, to)
         if box is None:
+            return []
+        # Of a hatch that fills far more than what is seen, only that.
+        box = max(box[0], 0), max(box[1], 0), min(box[2], self.picture.width), min(box[3], self.picture.height)
+        if not (box[0] < box[2] and box[1] < box[3]):
             return []
         pen = f"{self._pen(Pen(hatch.colour, hatch.width))},draw opacity={hatch.opacity:.2f}"
         lines = " ".join(f"{self.at(ax, ay)} -- {self.at(bx, by)}" for ax, ay, bx, by in hatch_lines(hatch.tile, box))

@@ -63,14 +63,14 @@ class Film(BaseModel):
     """What is to be filmed and how.
 
     Attributes:
-        motion: the id of a motion, or "" for the replay of the working.
+        motion: the id of a motion, or "" for the replay of the working; None for the first motion of the board, where it has one.
         rate: pictures a second; ``speed`` how many times as fast as on the board; ``seconds`` at most.
         loops: how often it is shown; 0 for ever.
     """
 
     model_config = ConfigDict(extra="forbid")
 
-    motion: str = Field(default="", max_length=20)
+    motion: str | None = Field(default=None, max_length=20)
     rate: int = Field(default=15, ge=2, le=30)
     speed: float = Field(default=1, ge=0.1, le=10)
     seconds: float = Field(default=10, ge=0.2, le=60)

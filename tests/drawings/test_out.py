@@ -40,7 +40,7 @@ PLACE = r"\(-?\d+\.\d{4},-?\d+\.\d{4}\)"
 TEX_LINES = [
     re.compile(pattern)
     for pattern in (
-        r"%.*", r"\\(documentclass|usepackage|pagestyle|definecolor|begin|end|noindent)\b.*", r"",
+        r"%.*", r"\\(documentclass|usepackage|pagestyle|setlength|definecolor|begin|end|noindent)\b.*", r"",
         rf"\\(clip|fill\[\w+\]) {PLACE} rectangle {PLACE};",
         rf"\\(clip|path\[[^\]]+\]) {PLACE}( (-- ({PLACE}|cycle)|\.\. controls {PLACE} and {PLACE} \.\. {PLACE}|{PLACE}))*;",
         rf"\\node\[anchor=base( east| west)?,inner sep=0pt,text=\w+,font=\\fontsize{{[\d.]+}}{{[\d.]+}}\\selectfont\] at {PLACE} {{.*}};",
@@ -137,7 +137,10 @@ class SameEverywhereTest(unittest.TestCase):
                 wanted = as_opened(board)
                 picture = picture_of_board(board, wanted)
                 ElementTree.fromstring(svg_text(picture))
-                for line in tikz_text(picture).splitlines():
+                text = tikz_text(picture)
+                self.assertLess(max(map(len, text.splitlines())), 200)
+                self.assertLess(len(text), 400_000)
+                for line in re.sub(r"\n(?![\\%\n])", " ", text).splitlines():
                     self.assertTrue(any(pattern.fullmatch(line) for pattern in TEX_LINES), line)
                     self.assertEqual(line.replace("\\{", "").count("{"), line.replace("\\}", "").count("}"), line)
                 self.assertEqual(ezdxf.read(io.StringIO(written("dxf", board, wanted).decode())).audit().errors, [])
@@ -251,8 +254,13 @@ class MovingTest(unittest.TestCase):
             self.assertEqual((moving.n_frames, moving.width, moving.info["loop"]), (20, 200, 3))
             self.assertEqual(moving.info["duration"], 200)
 
+    def test_what_nobody_asked_for_otherwise_is_the_first_motion(self):
+        self.assertEqual(film_count(self.text, Film(rate=5)), film_count(self.text, Film(motion=self.motion, rate=5)))
+        still = board_to_text(figure(LINE).board)
+        self.assertEqual(film_count(still, Film(rate=5)), film_count(still, Film(motion="", rate=5)))
+
     def test_the_replay_shows_a_step_more_each_time(self):
-        film = Film(rate=2, seconds=60)
+        film = Film(motion="", rate=2, seconds=60)
         pictures = film_part(self.text, Wanted(pixels=480, names=False), film, 0, film_count(self.text, film), None)
         inks = [sum(grey < 200 for grey in Image.open(io.BytesIO(one)).convert("L").get_flattened_data()) for one in pictures]
         self.assertEqual(inks, sorted(inks))

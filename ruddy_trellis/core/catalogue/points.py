@@ -6,7 +6,7 @@ from ..formulas import points as formulas
 from ..kinds import ARC, CIRCLE, CONIC, POINT, POLYGON, STRAIGHTS
 from .construction import Construction, Part
 from .gaps import ORDER
-from .places import free_place
+from .places import clear_on_path, free_place
 
 
 def _free(m, x, y):
@@ -90,6 +90,7 @@ PEGS = (
         moves="sliding",
         likely=60,
         defaults=lambda kinds: {"place": 0.5},
+        settles=clear_on_path,
         undefined="what it rides on is not there",
         example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\nP is a point on AB at 0.6",
     ),

@@ -17,6 +17,7 @@ from ..language.expression import Formula
 from ..language.fills import fill_to_json
 from ..language.printing import phrase
 from .copies import Copies
+from .noticing_measures import sizes_and_shapes
 
 #: In how many shaken copies it is looked, and how near counts as so.
 _COPIES, _NEAR = 100, 1e-8
@@ -96,6 +97,7 @@ def _relations(look: _Look) -> Iterator[tuple[str, dict[str, Any]]]:
     yield from _in_line(look, points)
     yield from _on_circles(look, points)
     yield from _touching(look)
+    yield from sizes_and_shapes(look)
     yield from _equal_lengths(look, points)
     yield from _directions(look)
 

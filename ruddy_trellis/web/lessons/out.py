@@ -66,6 +66,8 @@ WITH = (
     ("trails", "trails", "pdf png svg tex"),
     ("outlines", "letters as outlines", "svg"),
 )
+#: How many dots a film is wide where nobody said.
+_FILM_WIDTH = 640
 #: So many pictures of a film are drawn at once.
 _AT_ONCE = 10
 
@@ -92,7 +94,7 @@ class Asked(BaseModel):
 async def _asked(request: Request) -> Asked:
     """What is asked for. Raises Refusal where it is not to be understood."""
     try:
-        return Asked.model_validate_json(await request.body())
+        return Asked.model_validate_json(await request.body() or b"{}")
     except ValidationError as error:
         first = error.errors()[0]
         field, bounds = str(first["loc"][-1]) if first["loc"] else "", first.get("ctx", {})
@@ -123,6 +125,8 @@ async def out(request: Request, board_id: int, kind: str):
     document, title = board_to_text(live.board), live.board.settings.title
     photograph = await run_in_threadpool(photograph_of, request, live)
     if kind in ("gif", "apng"):
+        if "pixels" not in asked.wanted.model_fields_set:
+            asked.wanted = asked.wanted.model_copy(update={"pixels": _FILM_WIDTH})
         return _streamed(_filmed(kind, document, asked, photograph))
     if kind == "preview":
         wanted = asked.wanted.model_copy(update={"outlines": True})
