@@ -349,5 +349,60 @@ class SentencesTest(unittest.TestCase):
         self.assertIn("at most 60", refused.exception.sentence)
 
 
+class ExactSumsTest(unittest.TestCase):
+    """Areas and girths where edges touch, pass through corners or lie upon one another, and of very thin parts."""
+
+    BED = "A=(0,0)\nB=(8,0)\nC=(8,6)\nD=(0,6)\nABCD is the polygon through A, B, C, D\nM is the midpoint of AC\n"
+
+    def told(self, text):
+        f = figure(f"{text}\nS is the area of z\nu is the perimeter of z")
+        return f.read("S"), f.read("u")
+
+    def test_an_edge_through_corners_and_one_that_touches(self):
+        for reach, area, girth in ((5, 48, 28), (3, 9 * math.pi, 6 * math.pi), (4, None, None), (6, 48, 28)):
+            found = self.told(f"{self.BED}j is the places at most {reach} from M\nz is the region where all of j hold, inside ABCD")
+            if area is None:  # a disc of radius 4 less two parts beyond the long sides
+                half = math.acos(3 / 4)
+                area = 16 * math.pi - 2 * (16 * half - 3 * math.sqrt(7))
+                girth = 2 * math.pi * 4 - 4 * 4 * half + 4 * math.sqrt(7)
+            self.assertAlmostEqual(found[0], area, places=9)
+            self.assertAlmostEqual(found[1], girth, places=9)
+
+    def test_thin_parts_and_edges_upon_one_another(self):
+        for short in (1.0, 1e-2, 1e-3, 1e-4):
+            half = math.acos((5 - short / 2) / 5)
+            found = self.told(
+                f"A=(0,0)\nB=({10 - short},0)\nj is the places at most 5 from A\nc is the places at most 5 from B\n"
+                "z is the region where all of j and c hold"
+            )
+            self.assertAlmostEqual(found[0], 25 * (2 * half - math.sin(2 * half)), places=9)
+            self.assertAlmostEqual(found[1], 20 * half, places=9)
+        found = self.told(
+            f"{self.BED}j is the places at most 2 from AB\nc is the places at most 2 from CD\nz is the region where any of j and c hold, "
+            "inside ABCD"
+        )
+        self.assertAlmostEqual(found[0], 32, places=9)
+        self.assertAlmostEqual(found[1], 40, places=9)
+
+    def test_no_leap_where_a_thing_comes_to_touch(self):
+        """Against the same by a fine grid of strips, past every position in which edges touch or meet in corners."""
+        f = figure(
+            self.BED + "P = (4, 3)\nj is the places at most 3 from P\nc is the places nearer to AB than to CD\n"
+            "z is the region where all of j and c hold, inside ABCD\nS is the area of z"
+        )
+        before = None
+        for number in range(161):
+            x, y = 4 + number * 0.05, 3 - 0.4 * math.sin(number / 20)
+            f.board.move({f.board.find("P"): [x, y]})
+            area = f.board.value(f.board.find("S")) or 0.0
+            strips = (np.arange(20_000) + 0.5) / 20_000 * 8
+            half = np.sqrt(np.maximum(9 - (strips - x) ** 2, 0))
+            wanted = float(np.maximum(np.minimum(y + half, 3) - np.maximum(y - half, 0), 0)[half > 0].sum() * 8 / 20_000)
+            self.assertAlmostEqual(area, wanted, places=3, msg=(x, y))
+            if before is not None:
+                self.assertLess(abs(area - before), 0.6)
+            before = area
+
+
 if __name__ == "__main__":
     unittest.main()

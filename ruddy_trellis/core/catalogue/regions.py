@@ -263,6 +263,9 @@ REGIONS_OF_PLACES = (
         sentence="the region where {how:how} of {conditions:conditions} hold[ within {shape:shape}]",
         also=(
             "(region|places|part) where {how} of {conditions} (hold|holds|are true) [(within|in|inside) {shape}]",
+            "(region|places|part) where (any|either|at least one) of {conditions} (hold|holds|are true) [(within|in|inside) {shape}] "
+            "<how=any>",
+            "(region|places|part) where (none|neither) of {conditions} (hold|holds|are true) [(within|in|inside) {shape}] <how=none>",
             "(region|places|part) where {conditions} (hold|holds|are true|both hold|all hold) [(within|in|inside) {shape}] <how=all>",
             "(region|places|part) where {conditions} do not hold [(within|in|inside) {shape}] <how=none>",
         ),

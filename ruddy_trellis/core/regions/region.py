@@ -7,13 +7,16 @@ from typing import Any
 
 from ..arithmetic.late import np, shapely
 from .conditions import Condition
-from .edges import Edge, Place, StraightEdge, offs
+from .edges import Edge, Place, RoundEdge, StraightEdge, offs
+from .exact_sums import MOST, sums
 from .outlines import ALL, NONE, outlined, together
 
 #: The plane ends, for a region, at so many times how far its conditions reach.
 _WHOLE, _BEYOND = 16.0, 8.0
 #: Steps of Newton's method to a corner.
 _STEPS = 6
+#: A corner lies at most so far from where the outline has it, as a share of what the edges bound.
+_ASTRAY = 0.05
 
 
 @dataclass(frozen=True)
@@ -60,7 +63,7 @@ class Region:
 
     @cached_property
     def _found(self) -> tuple[list[list[Piece]], Place | None]:
-        far = _WHOLE * 2.0 ** ceil(log2(max(_spread((self.conditions, self.within)), 1.0)))  # seldom another one in a drag
+        far = self._far
         reach = _BEYOND * far
         frame = shapely.box(-far, -far, far, far)
         around = ((-far, -far), (far, -far), (far, far), (-far, far))
@@ -113,17 +116,38 @@ class Region:
         """Whether it goes on for ever."""
         return any(piece.source == -2 for ring in self.rings for piece in ring)
 
-    @cached_property
+    @property
     def area(self) -> float:
         """Its area; infinite where it is endless."""
-        return float("inf") if self.is_endless else sum((piece.edge.sums(piece.places)[1] for ring in self.rings for piece in ring), 0.0)
+        return float("inf") if self.is_endless else self._sums[1]
 
-    @cached_property
+    @property
     def perimeter(self) -> float:
         """The length of its boundary; infinite where it is endless."""
-        if self.is_endless:
-            return float("inf")
-        return sum((piece.edge.sums(piece.places)[0] for ring in self.rings for piece in ring), 0.0)
+        return float("inf") if self.is_endless else self._sums[0]
+
+    @cached_property
+    def _sums(self) -> tuple[float, float]:
+        """Its perimeter and its area."""
+        reach = _BEYOND * self._far
+        parts = [*self.conditions, *([self.within] if self.within is not None else [])]
+        edges = [edge for part in parts for edge in outlined(part, reach)[2]]
+        if len(edges) <= MOST:
+            return sums(edges, self._holds_plainly, max(_spread((self.conditions, self.within)), 1e-9))
+        found = [piece.edge.sums(piece.places) for ring in self.rings for piece in ring]
+        return sum((length for length, _ in found), 0.0), sum((area for _, area in found), 0.0)
+
+    def _holds_plainly(self, xs: Any, ys: Any) -> Any:
+        """Whether places are in it, without slack at the boundary."""
+        each = [one.margins(xs, ys) > 0 for one in self.conditions]
+        found = np.logical_and.reduce(each) if self.how == ALL else np.logical_or.reduce(each)
+        if self.how == NONE:
+            found = ~found
+        return found if self.within is None else found & (self.within.margins(xs, ys) > 0)
+
+    @cached_property
+    def _far(self) -> float:
+        return _WHOLE * 2.0 ** ceil(log2(max(_spread((self.conditions, self.within)), 1.0)))  # seldom another one in a drag
 
 
 def _spread(value: Any) -> float:
@@ -150,5 +174,12 @@ def _crossing(one: Edge, other: Edge, near: Place) -> Place:
         x, y = x + dx, y + dy
         if abs(dx) + abs(dy) < 1e-15 * (abs(x) + abs(y)):
             break
-    size = max(hypot(*near), 1e-9)
-    return (float(x), float(y)) if hypot(x - near[0], y - near[1]) < 0.1 * size else near
+    # Corners of what follows an edge are as far from its true corner as that goes beside the edge, and no further.
+    return (float(x), float(y)) if hypot(x - near[0], y - near[1]) < _ASTRAY * max(_size(one), _size(other)) else near
+
+
+def _size(edge: Edge) -> float:
+    """About how large what an edge bounds is."""
+    if isinstance(edge, StraightEdge):
+        return hypot(edge.stop[0] - edge.start[0], edge.stop[1] - edge.start[1])
+    return edge.radius if isinstance(edge, RoundEdge) else edge.height
