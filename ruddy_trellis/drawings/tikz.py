@@ -92,9 +92,9 @@ class _Writing:
         size = f"{_CM * self.picture.width:.4f}cm", f"{_CM * self.picture.height:.4f}cm"
         window = f"\\clip {self.at(0, 0)} rectangle {self.at(self.picture.width, self.picture.height)};"
         return _broken([
-            # A page as large as the picture; from other documents the picture alone is taken, between its begin and its end.
-            f"% The picture is {size[0]} wide and {size[1]} high.",
             r"\documentclass{article}",
+            # A page as large as the picture; for other documents the picture alone is taken, between its begin and its end.
+            f"% The picture is {size[0]} wide and {size[1]} high.",
             f"\\usepackage[paperwidth={size[0]},paperheight={size[1]},margin=0pt]{{geometry}}",
             r"\usepackage[T1]{fontenc}",
             r"\usepackage[utf8]{inputenc}",

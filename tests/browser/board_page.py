@@ -197,8 +197,9 @@ class BoardPage:
     # What a person sees -------------------------------------------------------------------------------------
 
     def toast(self):
+        # The words stay there when they are no longer shown: a slow machine is not in time to see them.
         toast = self.page.locator("#toast span")
-        return toast.inner_text() if toast.is_visible() else ""
+        return toast.text_content() if toast.count() else ""
 
     def pointer_words(self):
         words = self.page.locator("#pointer-words")

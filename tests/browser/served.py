@@ -10,7 +10,7 @@ import unittest
 import urllib.request
 from pathlib import Path
 
-from playwright.sync_api import sync_playwright
+from playwright.sync_api import expect, sync_playwright
 
 CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
 ARGUMENTS = [
@@ -21,6 +21,9 @@ ROOT = Path(__file__).parents[2]
 
 #: How long a start is waited for, in seconds: long, for a machine that has much else to do.
 START = 90
+#: How long a state is waited for that comes and stays, milliseconds.
+PATIENCE = 30_000
+expect.set_options(timeout=PATIENCE)
 #: Long walks run with ``make walks`` only, so that the whole run stays under ten minutes on two cores; each kind of thing that
 #: they do is done in shorter tests as well.
 long_walk = unittest.skipUnless(os.environ.get("WALKS") == "all", "a long walk: make walks")
@@ -103,7 +106,7 @@ class BrowserTest(unittest.TestCase):
         if sign_in:
             come_in(context, self.server, sign_in)
         page = context.new_page()
-        page.set_default_timeout(8000)
+        page.set_default_timeout(PATIENCE)
         problems = []
         page.on("pageerror", lambda error: problems.append(str(error)))
         page.on(

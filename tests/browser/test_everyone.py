@@ -6,7 +6,7 @@ from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import BrowserTest, come_in, long_walk
+from .served import PATIENCE, BrowserTest, come_in, long_walk
 
 RULES = {"runOnly": {"type": "tag", "values": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}}
 #: With the long walks, at a tablet's size as well.
@@ -35,7 +35,7 @@ class EveryoneTest(BrowserTest):
         if sign_in:
             come_in(context, self.server, sign_in)
         page = context.new_page()
-        page.set_default_timeout(8000)
+        page.set_default_timeout(PATIENCE)
         return page
 
     # What axe finds -----------------------------------------------------------------------------------------

@@ -231,7 +231,7 @@ class TellingTest(BrowserTest):
         self.page.click("#replay")
         self.page.wait_for_timeout(1500)
         self.assertLess(len(b.visible_things()), 5)
-        self.page.wait_for_selector("#steps-seen:text-is('all steps')", timeout=15000)
+        self.page.wait_for_selector("#steps-seen:text-is('all steps')")
         self.assertEqual(len(b.visible_things()), 6)
 
     def test_words_and_buttons_stay_whole_at_the_edge_of_the_board(self):

@@ -4,9 +4,12 @@ them for ten, with a seed. Whatever breaks stops it with what it was."""
 import random
 import sys
 
-from . import boards, doors, kills, tabs
+from . import boards, claims, doors, kills, regions, tabs
 
-CAMPAIGNS = {"boards": boards.campaign, "kills": kills.campaign, "tabs": tabs.campaign, "doors": doors.campaign}
+CAMPAIGNS = {
+    "boards": boards.campaign, "kills": kills.campaign, "tabs": tabs.campaign, "doors": doors.campaign, "claims": claims.campaign,
+    "regions": regions.campaign,
+}  # fmt: skip
 
 
 def main() -> None:

@@ -6,6 +6,8 @@ import threading
 import time
 from unittest import mock
 
+from limits import parse
+
 from ruddy_trellis.core.lesson.file import board_from_store
 from ruddy_trellis.web.people import passwords
 from tests.campaign.boards import student_drags
@@ -146,6 +148,7 @@ class NastyTest(WebTest):
         self.assertIn("content-security-policy", answer.headers)
 
     def test_too_many_registrations_cost_no_hashing(self):
+        self.application.state.attempts._registering = parse("10 per hour")
         with mock.patch.object(passwords, "_HASHER", wraps=passwords._HASHER) as hasher:
             for _ in range(14):
                 self.new_client().post("/register", data={"name": "X", "password": "a gate of oak"})
