@@ -102,8 +102,8 @@ class Way:
 
     def why_not(self) -> str:
         """Why the form of a claim that stands may not reduce to zero."""
-        if any(degrees.denominator > 2 for degrees in self.m.turns.unknown):
-            return "a polygon with so many corners has angles of which exact forms know too little: too many corners to prove"
+        if self.m.turns.unknown:
+            return "it has an angle that no square roots give, as polygons of many corners have: too many corners to prove"
         return "its form does not reduce to zero"
 
     def choose(self, options: int) -> int:
