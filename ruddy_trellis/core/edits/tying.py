@@ -131,5 +131,7 @@ def chosen(board: Board, edit: Any) -> Patch:
     fills = {name: fill for name, fill in step.fills.items() if name not in (edit.gap, "near")}
     if edit.word is not None:
         fills[edit.gap] = edit.word
+    # What is left open is what it would be if it were made so, as it is when it is read from a file.
+    fills = with_defaults(step.construction, fills, board)
     check_fills(step.construction, fills, board)
     return replacing(board, f"Changed {noun(board, edit.id)}", [step.with_(fills=fills)])

@@ -19,6 +19,7 @@ from ...demo import demo_lessons
 from ...drawings.boards import USUAL_WIDTH, whole
 from ..live.lines import carry
 from ..live.practice_board import PracticeBoard
+from ..people.who import visitor
 from ..rendering import drawing_look, page
 from ..security import same_origin
 from ..shelf import shelf
@@ -65,7 +66,8 @@ def topic_page(request: Request, name: str):
     if name not in TOPICS:
         raise HTTPException(404)
     title, text = topic(name)
-    return page(request, "help_topic.html", title=title, text=text, name=name, find="", shelf=shelf())
+    due = request.app.state.calendar.due().words() if name == "for-the-technician" and visitor(request) else ""
+    return page(request, "help_topic.html", title=title, text=text, name=name, find="", shelf=shelf(), due=due)
 
 
 @router.get("/help/{key}")
