@@ -18,7 +18,10 @@ test: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m tests
 
 walks: $(VENV)/ready-for-tests
-	WALKS=all $(VENV)/bin/python -m tests tests.browser
+	@command -v pdflatex >/dev/null && command -v rsvg-convert >/dev/null && command -v pdffonts >/dev/null || (echo "Installing readers of files" && \
+		apt-get update -qq && apt-get install -y -qq --no-install-recommends texlive-latex-base texlive-latex-recommended texlive-pictures \
+		texlive-fonts-recommended librsvg2-bin poppler-utils)
+	WALKS=all $(VENV)/bin/python -m tests tests.browser tests.drawings tests.core.test_claims
 
 bench: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m bench

@@ -14,7 +14,7 @@ from ruddy_trellis.core.display import Extent, display, refreshed
 from ruddy_trellis.core.edits.saying import said
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.truth.verdicts import first_verdict
-from tests.core.claims import bank as claims_bank
+from tests.core.claims import whole_bank as claims_bank
 from tests.core.test_claims import claimed
 from tests.core.test_phrasings import bank
 

@@ -1,6 +1,6 @@
 """Runs every test: ``python -m tests``. With names, only those: ``python -m tests tests.core tests.web``.
 
-A file of tests at a time, each in a process group of its own, three side by side: those in the browser, which come first, mostly
+A file of tests at a time, each in a process group of its own, four side by side: those in the browser, which come first, mostly
 wait. A file that takes too long is ended whole, with every process that it started, and counts as failed; so does what a file leaves
 behind. The last line says how many passed, failed and were skipped.
 """
@@ -21,6 +21,9 @@ ROOT = Path(__file__).parent.parent
 FOLDERS = ("core", "drawings", "store", "web", "browser")
 #: How long a file of tests may take, in seconds. The slowest takes a third of it on a machine with nothing else to do; long walks more.
 LIMIT = 1500 if os.environ.get("WALKS") == "all" else 600
+
+#: So many files side by side: those in the browser mostly wait.
+LANES = 4
 
 _SECONDS = re.compile(r"^\d+ seconds$")
 _COUNTS = re.compile(r"^(\d+) passed, (\d+) failed(?:, (\d+) skipped)?$", re.MULTILINE)
@@ -45,7 +48,7 @@ def run_here(names):
 
 
 def run_all():
-    """Run every file of tests in a process of its own, three at a time, the browser's first since they take longest.
+    """Run every file of tests in a process of its own, four at a time, the browser's first since they take longest.
     Returns how many passed, failed and were skipped; a file that ended without saying so counts as one failure."""
     files = [
         path
@@ -65,7 +68,7 @@ def run_all():
         passed, failed, skipped = (int(part or 0) for part in counts[-1]) if counts else (0, 0, 0)
         return passed, max(failed, int(code != 0)), skipped
 
-    with ThreadPoolExecutor(3) as pool:
+    with ThreadPoolExecutor(LANES) as pool:
         return tuple(map(sum, zip(*pool.map(run, files))))
 
 

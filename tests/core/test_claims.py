@@ -17,11 +17,11 @@ from ruddy_trellis.core.truth.proving import proof
 from ruddy_trellis.core.truth.resting import rests_on
 from ruddy_trellis.core.truth.verdicts import first_verdict
 
-from .claims import bank
+from .claims import SHARE, bank
 from .figures import TRIANGLE, as_float, figure
 
 CENTRES = TRIANGLE + "O is the circumcentre of ABC\nG is the centroid of ABC\nH is the orthocentre of ABC\n"
-WANTED = {"+": "proved", "-": "fails"}
+WANTED = {"+": ("proved",), "~": ("proved", "stands"), "-": ("fails",)}
 
 
 def claimed(f, text):
@@ -41,8 +41,8 @@ class BankTest(unittest.TestCase):
                 found = f.claim(text)
                 slowest = max(slowest, time.perf_counter() - start)
                 count += 1
-                self.assertEqual(found.verdict, WANTED[sign], f"{text}: {found.why}")
-        self.assertGreater(count, 250)
+                self.assertIn(found.verdict, WANTED[sign], f"{text}: {found.why}")
+        self.assertGreater(count, 550 // SHARE)
         self.assertLess(slowest, 15, "each within 5 s on a machine with nothing else to do")
 
     def test_no_near_miss_is_proved_wherever_the_figure_starts(self):
@@ -56,7 +56,7 @@ class BankTest(unittest.TestCase):
                 for text in (text for sign, text in claims if sign == "-"):
                     self.assertFalse(proof(claimed(f, text), 3).proved, text)
                     count += 1
-        self.assertGreater(count, 1000)
+        self.assertGreater(count, 1500 // SHARE)
 
     def test_a_first_verdict_comes_soon(self):
         spent = []

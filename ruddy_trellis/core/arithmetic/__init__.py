@@ -12,6 +12,7 @@ A formula is a plain function whose first argument ``m`` is one of these arithme
 ``m.sqrt(p)``           the square root of p
 ``m.absolute(p)``       p without its sign
 ``m.choose(s, p, q)``   p where s is at least zero, otherwise q
+``m.difference(p, q)``  p - q; in forms nothing where both are at least zero and their squares are the same
 ``m.either(s, p, q)``    p() where s is at least zero, otherwise q(): two ways to one number, of which that one is nearer in floats;
                         where the sign is not known, or the one way is not there, it is the other
 ``m.surer(other, q)``    two ways to one number: ``other()`` gives a sign and p, which is taken where the sign is at least zero

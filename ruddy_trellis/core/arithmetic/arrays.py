@@ -75,6 +75,10 @@ class Arrays:
         return np.where(np.isnan(t), np.nan, is_out)
 
     @staticmethod
+    def difference(p, q):
+        return p - q
+
+    @staticmethod
     def approximate(p):
         return p
 

@@ -240,6 +240,15 @@ class Exact:
     def choose(self, sign, p, q):
         return p if self.signs.of(sign) > 0 else q
 
+    def difference(self, p, q):
+        """Two roots may be one number in different words: where both are at least zero, they are when their squares are."""
+        found = p - q
+        if isinstance(p, ExactNumber) and isinstance(q, ExactNumber) and not found.is_zero():
+            same = (p * p - q * q).is_zero()
+            if same and self.signs.known(p) == 1 and self.signs.known(q) == 1:
+                return self.number(0)
+        return found
+
     @staticmethod
     def either(_sign, p, q):
         try:

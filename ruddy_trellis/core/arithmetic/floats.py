@@ -85,6 +85,10 @@ class Floats:
         raise Undefined("outside the ends")
 
     @staticmethod
+    def difference(p, q):
+        return p - q
+
+    @staticmethod
     def approximate(p):
         return p
 

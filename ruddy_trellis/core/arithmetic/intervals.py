@@ -105,6 +105,10 @@ class Intervals:
         return flint.arb(1 if t < low or t > high else 0)
 
     @staticmethod
+    def difference(p, q):
+        return p - q
+
+    @staticmethod
     def approximate(p):
         return float(p.mid()) if isinstance(p, flint.arb) else float(p)
 

@@ -65,6 +65,8 @@ def said(text: str, board: Board) -> list[NewStep]:
 def _asks(text: str, board: Board) -> bool:
     """Whether a text is a question, or says that something is equal to what is on the board already."""
     left, equals, _ = text.partition("=")
+    if text.rstrip().endswith("?") and re.match(r"(?:is|are|does|do)\s", text.strip(), re.IGNORECASE):
+        return True
     if not equals or _ASKING.match(text.strip()):
         return text.rstrip().endswith("?") or bool(_ASKING.match(text.strip()))
     with suppress(Refusal):

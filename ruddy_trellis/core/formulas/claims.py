@@ -50,7 +50,7 @@ def _against(m: Arithmetic, defect: Number, *sizes: Number) -> Defect:
 
 
 def _equal(m: Arithmetic, p: Number, q: Number) -> Defect:
-    return p - q, lambda: m.absolute(p) + m.absolute(q)
+    return m.difference(p, q), lambda: m.absolute(p) + m.absolute(q)
 
 
 def in_line(m: Arithmetic, a: Point, b: Point, *others: Point) -> Defects:
@@ -205,7 +205,7 @@ def stated(m: Arithmetic, values: Sequence[Number], sizes: Callable[[], Sequence
         sizes: a function that gives the size of each.
     """
     size_of = lambda number: lambda: sizes()[number] + sizes()[number + 1]
-    return [(p - q, size_of(number)) for number, (p, q) in enumerate(pairwise(values))]
+    return [(m.difference(p, q), size_of(number)) for number, (p, q) in enumerate(pairwise(values))]
 
 
 # Polygons ------------------------------------------------------------------------------------------------------------

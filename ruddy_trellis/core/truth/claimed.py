@@ -8,7 +8,6 @@ from typing import Any
 from ..board.board import Board
 from ..board.plan import make_plan
 from ..board.step import Step
-from ..catalogue.claims import told
 from ..formulas import claims as formulas
 from ..language.fills import fill_to_json
 from ..seen import SeenStep
@@ -48,31 +47,23 @@ class Claimed:
         m: Any,
         numbers: Mapping[str, Sequence[Any]] | None = None,
         instead: Callable[[Step, list[Any], list[Any]], Any] | None = None,
+        within: Any = None,
     ) -> Any:
-        """What the claim's formula gives (see ``catalogue.claims.placed``), after the place where it hangs; None where what it is
-        about is not there. Raises Undefined where it cannot be asked."""
-        things = self._things(m, numbers, instead)
-        if self.driver is None or things is None:
-            return things and self._plan.formula(m, *things, *map(m.number, self._plan.numbers))[2]
-        self.is_moved = True
-        try:
-            others = self._things(m, {**(numbers or {}), self.driver: (numbers or {}).get(moved(self.driver), ())}, instead)
-        finally:
-            self.is_moved = False
-        return others and told(m, formulas.all_equal(m, things[0], others[0]))
-
-    def defects(self, m: Any, within: Any, numbers: Mapping[str, Sequence[Any]] | None = None) -> Any:
-        """The pairs of defects and sizes in floats or arrays; None where what the claim is about is not there.
+        """The pairs of defects and sizes that the claim's formula gives (see ``formulas.claims``); None where what it is about is not
+        there. Raises Undefined where it cannot be asked.
 
         Args:
-            m: the arithmetic in which the figure is computed; ``within``: the one for the claim itself, of the same numbers.
+            m: the arithmetic in which the figure is computed.
+            within: the one for the claim itself, of the same numbers, where that is another one: in floats and arrays as such a formula
+                gives one number.
         """
-        things = self._things(m, numbers, None)
-        if things is None or self.driver is None:
+        within = m if within is None else within
+        things = self._things(m, numbers, instead)
+        if self.driver is None or things is None:
             return things and self._plan.formula(within, *things, *map(m.number, self._plan.numbers))[2]
         self.is_moved = True
         try:
-            others = self._things(m, {**(numbers or {}), self.driver: (numbers or {}).get(moved(self.driver), ())}, None)
+            others = self._things(m, {**(numbers or {}), self.driver: (numbers or {}).get(moved(self.driver), ())}, instead)
         finally:
             self.is_moved = False
         return others and formulas.all_equal(within, things[0], others[0])

@@ -105,7 +105,7 @@ def how_far_off(claimed: Claimed, numbers: Numbers, positions: Positions, least:
 
 def _in_arrays(claimed: Claimed, numbers: Numbers, m: Any, least: float) -> Any:
     try:
-        defects = claimed.defects(m, _WITHIN_ARRAYS, numbers)
+        defects = claimed.evaluate(m, numbers, within=_WITHIN_ARRAYS)
         return None if defects is None else np.broadcast_to(_largest(defects, least), (count_of(numbers),)).copy()
     except (Undefined, ZeroDivisionError, OverflowError):
         return None
@@ -134,7 +134,7 @@ def _one_by_one(claimed: Claimed, numbers: Numbers, jittered: Numbers, least: fl
 
 def _in_floats(claimed: Claimed, at: dict[str, tuple[float, ...]], least: float) -> float:
     try:
-        defects = claimed.defects(FLOATS, _WITHIN_FLOATS, at)
+        defects = claimed.evaluate(FLOATS, at, within=_WITHIN_FLOATS)
         return float("nan") if defects is None else float(_largest(defects, least))
     except (ArithmeticError, ValueError, TypeError):
         return float("nan")
