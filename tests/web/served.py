@@ -3,15 +3,29 @@
 import json
 import tempfile
 import unittest
+from functools import cache
 from pathlib import Path
 
+from argon2 import PasswordHasher
 from starlette.testclient import TestClient
 
 from ruddy_trellis.web.application import create_application
 from ruddy_trellis.web.options import Options
+from ruddy_trellis.web.people import passwords
 from ruddy_trellis.web.people.passwords import hashed_password
 
 PASSWORD = "a gate of oak"
+#: As tests hash: what is strong takes as long as it should, a hundred times.
+passwords._HASHER = PasswordHasher(time_cost=1, memory_cost=64, parallelism=1)
+
+
+@cache
+def new_data(demo):
+    """A data file as the program makes it, with the demo school or without: made once, and copied for each test."""
+    with tempfile.TemporaryDirectory() as folder:
+        path = Path(folder) / "lessons.sqlite"
+        create_application(path, Options(demo=demo)).state.database.close()
+        return path.read_bytes()
 
 
 class Line:
@@ -44,7 +58,9 @@ class WebTest(unittest.TestCase):
     def setUp(self):
         folder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
         self.addCleanup(folder.cleanup)
-        self.application = create_application(Path(folder.name) / "lessons.sqlite", self.options)
+        path = Path(folder.name) / "lessons.sqlite"
+        path.write_bytes(new_data(self.options.demo))
+        self.application = create_application(path, self.options)
         self.client = self.new_client("maud.alder")
 
     def new_client(self, sign_in=None):

@@ -9,6 +9,8 @@ import zipfile
 from concurrent.futures import ThreadPoolExecutor
 from unittest import mock
 
+from argon2 import PasswordHasher
+
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.web.options import Options
 from ruddy_trellis.web.people import passwords
@@ -81,6 +83,7 @@ class AccountTest(WebTest):
         client = self.register()
         kept = self.application.state.teachers.find("robin.alder").password
         self.assertTrue(kept.startswith("$argon2id$"))
+        self.assertTrue(PasswordHasher().hash("a gate of oak").startswith("$argon2id$v=19$m=65536,"), "as the program hashes outside tests")
         token = client.cookies["trellis_session"]
         with self.lessons._database.engine.connect() as connection:
             kept = connection.exec_driver_sql("SELECT token FROM session").scalars().all()
