@@ -9,7 +9,7 @@ from math import tau
 from typing import Any
 
 from ..arithmetic.late import np
-from .edges import BentEdge, Edge, RoundEdge, StraightEdge
+from .edges import BentEdge, Edge, RoundEdge, StraightEdge, offs
 
 #: What crosses by less than this, as a share of the size of things, may cross: a cut too many does no harm.
 _JUST = 1e-9
@@ -28,8 +28,7 @@ def sums(edges: Sequence[Edge], holds: Callable[[Any, Any], Any], size: float) -
         size: about how large it is, and how far out it lies.
     """
     pieces: list[tuple[Edge, Any, Any]] = []
-    for number, edge in enumerate(edges):
-        cuts = _cuts(edge, [other for place, other in enumerate(edges) if place != number], size)
+    for edge, cuts in zip(edges, _all_cuts(edges, size)):
         if len(cuts) > 1:
             pieces.append((edge, cuts[:-1], cuts[1:]))
     if not pieces:
@@ -38,7 +37,8 @@ def sums(edges: Sequence[Edge], holds: Callable[[Any, Any], Any], size: float) -
     places = [_at(edge, (starts + stops) / 2) for edge, starts, stops in pieces]
     xs, ys, nx, ny = (np.concatenate([place[part] for place in places]) for part in range(4))
     beside, first = _next_to(pieces, owners, xs, ys, size)
-    left, right = holds(xs + beside * nx, ys + beside * ny), holds(xs - beside * nx, ys - beside * ny)
+    both = holds(np.concatenate((xs + beside * nx, xs - beside * nx)), np.concatenate((ys + beside * ny, ys - beside * ny)))
+    left, right = both[: len(xs)], both[len(xs) :]
     sides = np.where(first, left.astype(float) - right.astype(float), 0.0)
     girth = area = 0.0
     at = 0
@@ -53,13 +53,15 @@ def sums(edges: Sequence[Edge], holds: Callable[[Any, Any], Any], size: float) -
 
 def _next_to(pieces: Any, owners: Any, xs: Any, ys: Any, size: float) -> tuple[Any, Any]:
     """How far beside each piece it can be looked, and whether it is the first of those that lie upon one another."""
-    nearest, first = np.full(len(xs), np.inf), np.ones(len(xs), dtype=bool)
-    for number, (edge, _, _) in enumerate(pieces):
-        off = _off(edge, xs, ys)
-        upon = off <= 1e-11 * size
-        others = owners != number
-        first &= ~(upon & others & (number < owners))
-        nearest = np.where(others & ~upon, np.minimum(nearest, off), nearest)
+    edges = [edge for edge, _, _ in pieces]
+    off = offs(edges, xs, ys)
+    for number, edge in enumerate(edges):
+        if isinstance(edge, RoundEdge):
+            off[number] = _off(edge, xs, ys)
+    numbers = np.arange(len(edges))[:, None]
+    upon, others = off <= 1e-11 * size, numbers != owners
+    first = ~(upon & (numbers < owners)).any(axis=0)
+    nearest = np.where(others & ~upon, off, np.inf).min(axis=0)
     return np.clip(_NEXT * nearest, _LEAST * size, _BESIDE * size), first
 
 
@@ -116,36 +118,95 @@ def _along(edge: Edge, start: float, stop: float) -> tuple[float, float]:
     return length, (ax * by - ay * bx) * (stop - start) / 2
 
 
-def _cuts(edge: Edge, others: Sequence[Edge], size: float) -> Any:
-    """The places along an edge at which it is cut, its ends among them, in order."""
-    low, high = _range(edge)
-    straights = [other for other in others if isinstance(other, StraightEdge)]
-    rounds = [other for other in others if isinstance(other, RoundEdge)]
-    bents = [other for other in others if isinstance(other, BentEdge)]
-    found = [np.array([low, high])]
-    # The ends of others cut as well: there one that lies upon this one begins.
-    ends = [end for other in straights for end in (other.start, other.stop)]
-    curved: list[Edge] = [*rounds, *bents]
-    for curve in curved:
-        x, y, _, _ = _at(curve, np.asarray(_range(curve)))
+def _all_cuts(edges: Sequence[Edge], size: float) -> list[Any]:
+    """For every edge the places along it at which it is cut, its ends among them, in order. Straight and round edges are cut by one
+    another all at once, parabolas one by one."""
+    found: list[list[Any]] = [[] for _ in edges]
+    straights = [number for number, edge in enumerate(edges) if isinstance(edge, StraightEdge)]
+    rounds = [number for number, edge in enumerate(edges) if isinstance(edge, RoundEdge)]
+    bents = [number for number, edge in enumerate(edges) if isinstance(edge, BentEdge)]
+    ends = [end for number in straights for end in (edges[number].start, edges[number].stop)]  # type: ignore[union-attr]
+    for number in (*rounds, *bents):
+        x, y, _, _ = _at(edges[number], np.asarray(_range(edges[number])))
         ends += list(zip(x.tolist(), y.tolist()))
-    if ends:
-        x, y = np.array(ends).T
-        near = _off(edge, x, y) <= _JUST * size
-        found.append(_place(edge, x[near], y[near]))
-    if straights:
-        lines = np.array([(*one.start, one.stop[0] - one.start[0], one.stop[1] - one.start[1]) for one in straights])
-        found.append(_with_lines(edge, lines))
-    if rounds:
-        circles = np.array([(*one.centre, one.radius) for one in rounds])
-        found.append(_with_circles(edge, circles))
-    found += [_with_bent(edge, other) for other in bents]
-    cuts = np.concatenate(found)
+    with np.errstate(all="ignore"):
+        _cut_by_one_another([edges[number] for number in straights], [edges[number] for number in rounds], np.array(ends), size, [
+            *(found[number] for number in straights), *(found[number] for number in rounds)])  # fmt: skip
+        for bent in bents:
+            for number, edge in enumerate(edges):
+                if number == bent:
+                    continue
+                found[number].append(_with_bent(edge, edges[bent]))  # type: ignore[arg-type]
+                if isinstance(edge, StraightEdge):
+                    line = np.array([(*edge.start, edge.stop[0] - edge.start[0], edge.stop[1] - edge.start[1])])
+                    found[bent].append(_with_lines(edges[bent], line))  # type: ignore[arg-type]
+                elif isinstance(edge, RoundEdge):
+                    found[bent].append(_on_bent(edges[bent], _circle_equation(*edge.centre, edge.radius)))  # type: ignore[arg-type]
+            x, y = np.array(ends).T
+            near = _off(edges[bent], x, y) <= _JUST * size
+            found[bent].append(_place(edges[bent], x[near], y[near]))
+    return [_in_order(edge, cuts) for edge, cuts in zip(edges, found)]
+
+
+def _in_order(edge: Edge, cuts: list[Any]) -> Any:
+    low, high = _range(edge)
+    places = np.concatenate([np.ravel(one) for one in cuts]).tolist() if cuts else []
     if isinstance(edge, RoundEdge):
-        cuts = low + (cuts - low) % tau
-    cuts = np.unique(np.concatenate(([low, high], cuts[np.isfinite(cuts) & (cuts > low) & (cuts < high)])))
-    apart = np.diff(cuts) > 1e-14 * max(high - low, 1e-300)
-    return cuts[np.concatenate(([True], apart))]
+        places = [low + (place - low) % tau for place in places if place == place]
+    made = [low]
+    least = 1e-14 * max(high - low, 1e-300)
+    for place in sorted(place for place in places if low < place < high):
+        if place - made[-1] > least:
+            made.append(place)
+    return np.array([*made, high])
+
+
+def _cut_by_one_another(straights: list[Any], rounds: list[Any], ends: Any, size: float, found: list[list[Any]]) -> None:
+    """Cut straight and round edges by one another, and where the ends of others lie on them.
+
+    Args:
+        found: for each of the straight ones, then of the round ones, a list that gets places along it.
+    """
+    ex, ey = ends.T
+    if straights:
+        px, py, qx, qy = np.array([(*one.start, *one.stop) for one in straights]).T[:, :, None]
+        dx, dy = qx - px, qy - py
+        square = dx * dx + dy * dy
+        crossings = ((px.T - px) * dy.T - (py.T - py) * dx.T) / (dx * dy.T - dy * dx.T)
+        beside = np.abs(dx * (ey - py) - dy * (ex - px)) <= _JUST * size * np.sqrt(square)
+        upon = np.where(beside, ((ex - px) * dx + (ey - py) * dy) / square, np.nan)
+        for number in range(len(straights)):
+            found[number] += [crossings[number], upon[number]]
+    if not rounds:
+        return
+    cx, cy, r = np.array([(*one.centre, one.radius) for one in rounds]).T
+    at = len(straights)
+    if straights:
+        fx, fy = px - cx, py - cy
+        b, c = fx * dx + fy * dy, fx * fx + fy * fy - r * r
+        for share in _two_roots(square + 0 * b, b, c):
+            angles = np.arctan2(fy + share * dy, fx + share * dx)
+            for number in range(len(straights)):
+                found[number].append(share[number])
+            for number in range(len(rounds)):
+                found[at + number].append(angles[:, number])
+    tx, ty = cx[None, :] - cx[:, None], cy[None, :] - cy[:, None]
+    apart = tx * tx + ty * ty
+    cosine = (apart + (r * r)[:, None] - (r * r)[None, :]) / (2 * r[:, None] * np.sqrt(apart))
+    turn = np.arccos(np.where(np.abs(cosine) > 1 + _JUST, np.nan, np.clip(cosine, -1, 1)))
+    towards = np.arctan2(ty, tx)
+    near = np.abs(np.hypot(ex - cx[:, None], ey - cy[:, None]) - r[:, None]) <= _JUST * size
+    upon = np.where(near, np.arctan2(ey - cy[:, None], ex - cx[:, None]), np.nan)
+    for number in range(len(rounds)):
+        found[at + number] += [towards[number] + turn[number], towards[number] - turn[number], upon[number]]
+
+
+def _two_roots(a: Any, b: Any, c: Any) -> tuple[Any, Any]:
+    """The real roots of a tt + 2 b t + c = 0, one that is just missed twice; arrays of equations."""
+    under = b * b - a * c
+    root = np.sqrt(np.where(under < -_JUST * (b * b + np.abs(a * c)), np.nan, np.maximum(under, 0)))
+    large = -(b + np.where(b >= 0, 1.0, -1.0) * root)
+    return large / a, c / large
 
 
 def _place(edge: Edge, x: Any, y: Any) -> Any:
@@ -160,48 +221,19 @@ def _place(edge: Edge, x: Any, y: Any) -> Any:
 
 
 def _roots(a: Any, b: Any, c: Any) -> Any:
-    """The real roots of a tt + 2 b t + c = 0, one that is just missed twice; arrays of equations."""
+    """As ``_two_roots``, in one array."""
     with np.errstate(all="ignore"):
-        under = b * b - a * c
-        root = np.sqrt(np.where(under < -_JUST * (b * b + np.abs(a * c)), np.nan, np.maximum(under, 0)))
-        large = -(b + np.where(b >= 0, 1.0, -1.0) * root)
-        return np.concatenate((np.atleast_1d(large / a), np.atleast_1d(c / large)))
+        return np.concatenate([np.atleast_1d(one) for one in _two_roots(a, b, c)])
 
 
-def _with_lines(edge: Edge, lines: Any) -> Any:
+def _with_lines(edge: BentEdge, lines: Any) -> Any:
+    """The places along a parabola at which it meets lines."""
     px, py, dx, dy = lines.T
-    if isinstance(edge, StraightEdge):
-        (ax, ay), (bx, by) = edge.start, edge.stop
-        ux, uy = bx - ax, by - ay
-        with np.errstate(all="ignore"):
-            return ((px - ax) * dy - (py - ay) * dx) / (ux * dy - uy * dx)
-    if isinstance(edge, RoundEdge):
-        ex, ey = px - edge.centre[0], py - edge.centre[1]
-        shares = _roots(dx * dx + dy * dy, ex * dx + ey * dy, ex * ex + ey * ey - edge.radius**2)
-        twice = lambda part: np.concatenate((part, part))
-        return np.arctan2(twice(ey) + shares * twice(dy), twice(ex) + shares * twice(dx))
     # With n the normal of the line, n . (foot + s along + (ss / 2h + h / 2) up - p) = 0.
     nx, ny, h = -dy, dx, edge.height
     along, up = nx * edge.along[0] + ny * edge.along[1], nx * edge.up[0] + ny * edge.up[1]
     rest = nx * (edge.foot[0] - px) + ny * (edge.foot[1] - py) + up * h / 2
     return _roots(up / (2 * h), along / 2, rest)
-
-
-def _with_circles(edge: Edge, circles: Any) -> Any:
-    cx, cy, r = circles.T
-    if isinstance(edge, StraightEdge):
-        (ax, ay), (bx, by) = edge.start, edge.stop
-        ux, uy, ex, ey = bx - ax, by - ay, ax - cx, ay - cy
-        return _roots(ux * ux + uy * uy + 0 * cx, ex * ux + ey * uy, ex * ex + ey * ey - r * r)
-    if isinstance(edge, RoundEdge):
-        dx, dy = cx - edge.centre[0], cy - edge.centre[1]
-        with np.errstate(all="ignore"):
-            square = dx * dx + dy * dy
-            cosine = (square + edge.radius**2 - r * r) / (2 * edge.radius * np.sqrt(square))
-            turn = np.arccos(np.where(np.abs(cosine) > 1 + _JUST, np.nan, np.clip(cosine, -1, 1)))
-            towards = np.arctan2(dy, dx)
-        return np.concatenate((towards + turn, towards - turn))
-    return np.concatenate([_on_bent(edge, _circle_equation(*circle)) for circle in circles.tolist()])
 
 
 def _with_bent(edge: Edge, other: BentEdge) -> Any:

@@ -133,7 +133,7 @@ class Region:
         parts = [*self.conditions, *([self.within] if self.within is not None else [])]
         edges = [edge for part in parts for edge in outlined(part, reach)[2]]
         if len(edges) <= MOST:
-            return sums(edges, self._holds_plainly, max(_spread((self.conditions, self.within)), 1e-9))
+            return sums(edges, self._holds_plainly, max(self._spread, 1e-9))
         found = [piece.edge.sums(piece.places) for ring in self.rings for piece in ring]
         return sum((length for length, _ in found), 0.0), sum((area for _, area in found), 0.0)
 
@@ -147,7 +147,11 @@ class Region:
 
     @cached_property
     def _far(self) -> float:
-        return _WHOLE * 2.0 ** ceil(log2(max(_spread((self.conditions, self.within)), 1.0)))  # seldom another one in a drag
+        return _WHOLE * 2.0 ** ceil(log2(max(self._spread, 1.0)))  # seldom another one in a drag
+
+    @cached_property
+    def _spread(self) -> float:
+        return _spread((self.conditions, self.within))
 
 
 def _spread(value: Any) -> float:
