@@ -48,6 +48,10 @@ def svg_text(picture: Picture, *, is_small: bool = False, outlines: bool = False
     return _Writing(picture, is_small, outlines, prefix).text(width_mm)
 
 
+#: A map whose area factor is less than this has no inverse that a reader could use.
+_FLAT = 1e-12
+
+
 class _Writing:
     def __init__(self, picture: Picture, is_small: bool, outlines: bool, prefix: str) -> None:
         self.prefix, self.picture, self.is_small, self.outlines = prefix, picture, is_small, outlines
@@ -182,7 +186,9 @@ class _Writing:
         once = "".join(self.part(part) for part in parts)
         self._keep = ""
         written = "{:.6g}" if self.is_small else "{:.15g}"
-        uses = [f'<use href="#{name}" transform="matrix({" ".join(written.format(number) for number in one)})"/>' for one in maps]
+        # A member that is shrunk to a point or a line shows nothing, and readers refuse the whole picture for its sake.
+        shown = [one for one in maps if abs(one[0] * one[3] - one[1] * one[2]) > _FLAT]
+        uses = [f'<use href="#{name}" transform="matrix({" ".join(written.format(number) for number in one)})"/>' for one in shown]
         return f'<defs><g id="{name}">{once}</g></defs>{"".join(uses)}'
 
     def _image(self, one: Image) -> str:

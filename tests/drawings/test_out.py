@@ -163,6 +163,16 @@ class SameEverywhereTest(unittest.TestCase):
         solid = Image.open(io.BytesIO(written("png", f.board, Wanted(pixels=500))))
         self.assertEqual(solid.convert("RGB").getpixel((1, 1)), (255, 255, 255))
 
+    def test_a_member_of_a_family_that_is_shrunk_to_nothing_is_left_out(self):
+        f = figure(
+            LINE + "\nC = (1, 2)\nABC is the polygon through A, B, C\nr is the enlargement from C by the factor 2\n"
+            "f is the family of ABC under r, for 0, 1, 2"
+        )
+        maps = re.findall(r"matrix\(([^)]*)\)", written("svg", f.board, Wanted()).decode())
+        self.assertEqual(len(maps), 2)
+        for a, b, c, d, *_ in ([float(part) for part in one.split()] for one in maps):
+            self.assertGreater(abs(a * d - b * c), 1e-6)
+
     def test_what_is_hidden_covered_or_closed_is_in_no_file(self):
         f = figure(LINE + "\nC = (1, 4)\nr is the length of AB")
         cover = Restyle(ids=[f.board.find("r")], look={"cover": True})
