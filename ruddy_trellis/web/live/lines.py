@@ -2,7 +2,7 @@
 
 import asyncio
 import time
-from collections import Counter
+from collections import Counter, defaultdict
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.responses import PlainTextResponse
@@ -24,24 +24,28 @@ MESSAGES_A_SECOND = 400
 LONG, _LONGEST_PAUSE = 0.004, 0.1
 
 
-#: How much of each second the messages of one teacher may take, on all of their lines together.
-SHARE = 0.3
+#: How much of each second the messages of one teacher may take, on all of their lines together, where these are more than so many: who
+#: drags on one board, or looks at it in a second window, waits for nothing but what ``LONG`` says.
+SHARE, FEW = 0.3, 3
 
 
 class Shares:
-    """How long the messages of each teacher have taken in this second, on all lines: twenty lines take no more than one."""
+    """How long the messages of each teacher have taken in this second, on all lines, and on how many."""
 
     def __init__(self):
-        self._began, self._took = time.monotonic(), Counter()
+        self._began, self._took, self._lines = time.monotonic(), Counter(), defaultdict(set)
 
-    def wait(self, who, took):
-        """Count a message that took so long. Returns how long its sender waits, seconds."""
+    def wait(self, who, line, took):
+        """Count a message that took so long on one of a teacher's lines. Returns how long its sender waits, seconds."""
         now = time.monotonic()
         if now - self._began >= 1:
             self._began = now
             self._took.clear()
+            self._lines.clear()
         self._took[who] += took
-        return max(0.0, self._began + 1 - now) if self._took[who] > SHARE else 0.0
+        self._lines[who].add(line)
+        is_much = self._took[who] > SHARE and len(self._lines[who]) > FEW
+        return max(0.0, self._began + 1 - now) if is_much else 0.0
 
 
 _SHARES = Shares()
@@ -65,7 +69,7 @@ class Pace:
             took: how long it took to be answered, seconds. After a long one comes a pause as long.
         """
         self._count += 1
-        if self._who is not None and (share := _SHARES.wait(self._who, took)):
+        if self._who is not None and (share := _SHARES.wait(self._who, id(self), took)):
             await asyncio.sleep(share)
         now = time.monotonic()
         if now - self._began < 1 and self._count < MESSAGES_A_SECOND:
