@@ -2,7 +2,6 @@
 
 import json
 import math
-import time
 
 from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.display.palette import SIZES
@@ -10,15 +9,54 @@ from ruddy_trellis.core.language.printing import working_text
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.pointing.picking import crossing_near, look_under
 
-#: Messages after which nothing need come back.
-UNANSWERED = {"grab", "lift", "pause"}
-#: Messages that have an answer of their own, which is none to what was done before them.
-ANSWERED_BY = {"hover": "under", "complete": "completions", "select": "offers"}
-#: What changes nothing that is drawn or listed later than at once.
-UNSEEN = {"prompt", "heard", "said", "stuck"}
-#: How long nothing goes or comes until all that an act brings about is over, in seconds; and how long after something has
-#: changed: the panel is asked for again, and the list of what is seen is told, 60 ms later. And how long that is waited for.
-QUIET, DRAWN, PATIENCE = 0.04, 0.1, 6
+#: Kept by the page itself, since what a test hears of a line may come late on a slow machine: how many messages that are answered
+#: were not yet, when something went or came last, and when something came that changes what is drawn or listed.
+NOTE_THE_LINE = """
+if (!window.line) {
+  window.line = {asked: 0, waiting: new Set(), last: performance.now(), changed: performance.now()};
+  const unanswered = new Set(["grab", "lift", "pause"]);
+  const answeredBy = {hover: "under", complete: "completions", select: "offers"};  // no answers to what was done before them
+  const unseen = new Set(["prompt", "heard", "said", "stuck"]);  // nothing is drawn or listed later for these
+  const send = WebSocket.prototype.send;
+  WebSocket.prototype.send = function (text) {
+    const kind = JSON.parse(text).t;
+    line.last = performance.now();
+    if (kind in answeredBy) line.waiting.add(answeredBy[kind]);
+    else if (!unanswered.has(kind)) line.asked += 1;
+    return send.call(this, text);
+  };
+  const answers = new Set(Object.values(answeredBy));
+  window.WebSocket = class extends WebSocket {
+    constructor(...where) {
+      super(...where);
+      line.asked = 0;
+      line.waiting.clear();
+      this.addEventListener("message", ({data}) => {
+        const kind = JSON.parse(data).t;
+        line.last = performance.now();
+        if (answers.has(kind)) line.waiting.delete(kind);
+        else if (kind !== "frames") {
+          line.asked = 0;
+          if (!unseen.has(kind)) line.changed = line.last;
+        }
+      });
+    }
+  };
+}
+"""
+
+#: What the mouse or a key did has reached the page when it has painted once more. Then: nothing goes or comes for 40 ms, and nothing
+#: has changed for 100 (the panel is asked for again, and the list of what is seen is told, 60 ms later); at most 20 seconds.
+SETTLED = """async () => {
+  await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+  const began = performance.now();
+  for (;;) {
+    await new Promise((done) => setTimeout(done, 15));
+    const now = performance.now();
+    const quiet = now - Math.max(line.last, began) > 40 && now - line.changed > 100 && !line.asked && !line.waiting.size;
+    if ((quiet && !document.querySelector(".htmx-request")) || now - began > 20_000) return;
+  }
+}"""
 
 
 class BoardPage:
@@ -26,34 +64,8 @@ class BoardPage:
 
     def __init__(self, page, address):
         self.page, self.address = page, address
-        self._last = self._changed = time.monotonic()
-        self._asked, self._waiting = 0, set()
         self._read = self._board = None
-        page.on("websocket", self._watch)
-
-    def _watch(self, socket):
-        """Note when messages go and come, and how many of those that are answered were not yet."""
-        self._asked, self._waiting = 0, set()
-        socket.on("framesent", self._sent)
-        socket.on("framereceived", self._received)
-
-    def _sent(self, payload):
-        self._last = time.monotonic()
-        kind = json.loads(payload)["t"]
-        if kind in ANSWERED_BY:
-            self._waiting.add(ANSWERED_BY[kind])
-        else:
-            self._asked += kind not in UNANSWERED
-
-    def _received(self, payload):
-        self._last = time.monotonic()
-        kind = str(payload[6:30]).partition('"')[0]
-        if kind in ANSWERED_BY.values():
-            self._waiting.discard(kind)
-        elif kind != "frames":
-            self._asked = 0
-            if kind not in UNSEEN:
-                self._changed = self._last
+        page.add_init_script(NOTE_THE_LINE)
 
     def start(self, title="A new bed"):
         """Make a new lesson from the list of lessons."""
@@ -114,16 +126,7 @@ class BoardPage:
 
     def settle(self):
         """Wait for what an act brings about: answers over the line, and a panel that is asked for anew."""
-        # What the mouse or a key did has reached the page when it has painted once more.
-        self.page.evaluate("() => new Promise((done) => requestAnimationFrame(() => setTimeout(done)))")
-        began = time.monotonic()
-        while True:
-            self.page.wait_for_timeout(20)
-            now = time.monotonic()
-            quiet = now - max(self._last, began) > QUIET and now - self._changed > DRAWN and not self._asked and not self._waiting
-            if quiet or now - began > PATIENCE:
-                break
-        self.page.locator(".htmx-request").first.wait_for(state="detached")
+        self.page.evaluate(SETTLED)
 
     def move(self, x, y):
         self.page.mouse.move(*self.pixel(x, y), steps=3)

@@ -1,5 +1,7 @@
 """The application served for browser tests, and a browser to look at it."""
 
+import atexit
+import functools
 import os
 import socket
 import subprocess
@@ -77,6 +79,26 @@ def come_in(context, server, sign_in="maud.alder"):
     assert answer.ok, answer.status
 
 
+@functools.cache
+def served(class_site):
+    """The server of a file's tests: a start takes seconds, and each test has lessons of its own."""
+    folder = tempfile.TemporaryDirectory()
+    atexit.register(folder.cleanup)
+    server = Server(Path(folder.name) / "lessons.sqlite", class_site)
+    atexit.register(server.kill)
+    return server
+
+
+@functools.cache
+def browser():
+    """The browser of a file's tests."""
+    playwright = sync_playwright().start()
+    atexit.register(playwright.stop)
+    found = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+    atexit.register(found.close)
+    return found
+
+
 class BrowserTest(unittest.TestCase):
     """A test with a server, a browser and a fresh page; the page's own errors fail the test."""
 
@@ -87,14 +109,7 @@ class BrowserTest(unittest.TestCase):
 
     @classmethod
     def setUpClass(cls):
-        cls._folder = tempfile.TemporaryDirectory()
-        cls.addClassCleanup(cls._folder.cleanup)
-        cls.server = Server(Path(cls._folder.name) / "lessons.sqlite", cls.class_site)
-        cls.addClassCleanup(cls.server.kill)
-        playwright = sync_playwright().start()
-        cls.addClassCleanup(playwright.stop)
-        cls.browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
-        cls.addClassCleanup(cls.browser.close)
+        cls.server, cls.browser = served(cls.class_site), browser()
 
     def setUp(self):
         self.page = self.open_page()

@@ -3,36 +3,39 @@
 from .board_page import BoardPage
 from .served import BrowserTest, long_walk
 
-#: Holds back the answers to drags for a while, and counts what is in flight.
-SLOW_LINE = """
-window.flight = {most: 0, sent: 0};
+#: Holds back a drag until the test lets it go, and counts what is in flight.
+HELD_LINE = """
+window.flight = {most: 0, sent: 0, held: []};
 let flying = 0;
 const send = WebSocket.prototype.send;
 WebSocket.prototype.send = function (text) {
-  if (JSON.parse(text).t === "drag") {
-    flying += 1;
-    flight.sent += 1;
-    flight.most = Math.max(flight.most, flying);
-    setTimeout(() => { flying -= 1; send.call(this, text); }, 80);
-  } else send.call(this, text);
+  if (JSON.parse(text).t !== "drag") return send.call(this, text);
+  flying += 1;
+  flight.sent += 1;
+  flight.most = Math.max(flight.most, flying);
+  const go = () => { flying -= 1; send.call(this, text); };
+  if (flight.held) flight.held.push(go);
+  else go();
 };
 """
 
 
 class DragTest(BrowserTest):
     def test_at_most_one_drag_is_in_flight_and_the_last_position_arrives(self):
-        self.page.add_init_script(SLOW_LINE)
-        b = BoardPage(self.page, self.server.address).start("Slow line")
+        self.page.add_init_script(HELD_LINE)
+        b = BoardPage(self.page, self.server.address).start("Held line")
         b.say("A = (0, 0)")
         b.escape()
         self.page.mouse.move(*b.pixel(0, 0))
         self.page.mouse.down()
         for step in range(1, 61):
             self.page.mouse.move(*b.pixel(step * 0.05, 0))
-        self.page.wait_for_timeout(600)
+        self.page.wait_for_function("flight.held.length")
+        self.page.evaluate("() => { const held = flight.held; flight.held = null; held.forEach((go) => go()); }")
+        b.settle()
         flight = self.page.evaluate("flight")
         self.assertEqual(flight["most"], 1)
-        self.assertLess(flight["sent"], 50, "stale positions are never sent")
+        self.assertLess(flight["sent"], 4, "stale positions are never sent")
         self.assertAlmostEqual(b.value("A")[0], 3, places=1)
         self.page.mouse.up()
 
