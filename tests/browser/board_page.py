@@ -9,52 +9,53 @@ from ruddy_trellis.core.language.printing import working_text
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.pointing.picking import crossing_near, look_under
 
-#: Kept by the page itself, since what a test hears of a line may come late on a slow machine: how many messages that are answered
-#: were not yet, when something went or came last, and when something came that changes what is drawn or listed.
+#: What the page itself knows of its line: when something went or came last, and when something came that changes what is drawn or listed.
 NOTE_THE_LINE = """
 if (!window.line) {
-  window.line = {asked: 0, waiting: new Set(), last: performance.now(), changed: performance.now()};
-  const unanswered = new Set(["grab", "lift", "pause"]);
-  const answeredBy = {hover: "under", complete: "completions", select: "offers"};  // no answers to what was done before them
-  const unseen = new Set(["prompt", "heard", "said", "stuck"]);  // nothing is drawn or listed later for these
+  window.line = {last: performance.now(), changed: performance.now(), asked: 1e6, answered: 1e6};
+  // Nothing is drawn or listed later for these.
+  const unseen = new Set(["prompt", "heard", "said", "stuck", "under", "completions", "offers", "frames", "here"]);
   const send = WebSocket.prototype.send;
   WebSocket.prototype.send = function (text) {
-    const kind = JSON.parse(text).t;
-    line.last = performance.now();
-    if (kind in answeredBy) line.waiting.add(answeredBy[kind]);
-    else if (!unanswered.has(kind)) line.asked += 1;
+    if (!text.startsWith('{"t":"here"')) line.last = performance.now();
+    line.socket = this;
     return send.call(this, text);
   };
-  const answers = new Set(Object.values(answeredBy));
   window.WebSocket = class extends WebSocket {
     constructor(...where) {
       super(...where);
-      line.asked = 0;
-      line.waiting.clear();
       this.addEventListener("message", ({data}) => {
-        const kind = JSON.parse(data).t;
-        line.last = performance.now();
-        if (answers.has(kind)) line.waiting.delete(kind);
-        else if (kind !== "frames") {
-          line.asked = 0;
-          if (!unseen.has(kind)) line.changed = line.last;
-        }
+        const {t, number} = JSON.parse(data);
+        if (t === "here") line.answered = Math.max(line.answered, number);
+        else if (t !== "frames") line.last = performance.now();
+        if (!unseen.has(t)) line.changed = line.last;
       });
     }
   };
 }
 """
 
-#: What the mouse or a key did has reached the page when it has painted once more. Then: nothing goes or comes for 40 ms, and nothing
-#: has changed for 100 (the panel is asked for again, and the list of what is seen is told, 60 ms later); at most 20 seconds.
+#: What the mouse or a key did has reached the page when it has painted once more. Then, at most for 20 seconds: the server has answered
+#: all that was sent, nothing goes or comes for 40 ms, and nothing has changed for 100 (the panel is asked for again, and the list of
+#: what is seen is told, 60 ms later).
 SETTLED = """async () => {
+  const later = (time) => new Promise((done) => setTimeout(done, time));
   await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+  if (!window.line) return later(300);  // the board is in a frame of this page
   const began = performance.now();
-  for (;;) {
-    await new Promise((done) => setTimeout(done, 15));
+  let asked = 0;
+  while (performance.now() - began < 20_000) {
+    const open = line.socket?.readyState === WebSocket.OPEN;
+    if (open && asked <= line.last) {
+      const number = ++line.asked;
+      asked = performance.now();
+      line.socket.send(JSON.stringify({t: "here", number}));
+      while (line.answered < number && performance.now() - asked < 10_000) await later(4);
+    }
+    await later(15);
     const now = performance.now();
-    const quiet = now - Math.max(line.last, began) > 40 && now - line.changed > 100 && !line.asked && !line.waiting.size;
-    if ((quiet && !document.querySelector(".htmx-request")) || now - began > 20_000) return;
+    const quiet = now - Math.max(line.last, began) > 40 && now - line.changed > 100 && (asked > line.last || !open);
+    if (quiet && !document.querySelector(".htmx-request")) return;
   }
 }"""
 

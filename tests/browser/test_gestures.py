@@ -1,5 +1,7 @@
 """Gestures: one drag in flight, fingers, the pinned tool, the keyboard round the screen."""
 
+from playwright.sync_api import expect
+
 from .board_page import BoardPage
 from .served import BrowserTest, long_walk
 
@@ -38,6 +40,23 @@ class DragTest(BrowserTest):
         self.assertLess(flight["sent"], 4, "stale positions are never sent")
         self.assertAlmostEqual(b.value("A")[0], 3, places=1)
         self.page.mouse.up()
+
+    def test_a_line_that_stalls_is_said_and_its_end_too(self):
+        self.page.add_init_script("""
+            window.held = null;
+            const send = WebSocket.prototype.send;
+            WebSocket.prototype.send = function (text) { held ? held.push(() => send.call(this, text)) : send.call(this, text); };
+        """)
+        b = BoardPage(self.page, self.server.address).start("A slow line")
+        self.page.evaluate("() => { held = []; }")
+        self.page.fill("#typed", "A = (0, 0)")
+        self.page.press("#typed", "Enter")
+        saved = self.page.locator("#saved")
+        expect(saved).to_have_text("Slow line: waiting…")
+        self.assertIn("is not saved until it does", b.toast())
+        self.page.evaluate("() => { const late = held; held = null; late.forEach((go) => go()); }")
+        expect(saved).to_have_text("Saved")
+        self.assertEqual(b.working(), ["A is a free point at (0, 0)"])
 
     def test_the_page_says_saved_again_after_a_refusal_and_a_drag_to_nowhere(self):
         b = BoardPage(self.page, self.server.address).start("Saved")

@@ -7,7 +7,7 @@ import unittest
 
 from ruddy_trellis.core.board import Board
 from ruddy_trellis.core.edits import LookChanges, Restyle, perform
-from ruddy_trellis.core.hand import Alone, StudentHand
+from ruddy_trellis.core.hand import Alone, Hand, StudentHand
 
 from .figures import figure
 
@@ -122,6 +122,10 @@ class HandTest(unittest.TestCase):
         places = {item["shape"]["at"] for picture in pictures[:-1] for item in picture["items"] if item["id"] == "s1"}
         self.assertGreater(len(places), 50)
         self.assertTrue(all(type(part) is float for place in places for part in place), "plain numbers, which JSON can hold")
+
+    def test_whoever_asks_whether_someone_is_there_is_answered(self):
+        for kind in (Hand, StudentHand):
+            self.assertEqual(Alone(Board(), kind).do(t="here", number=7), [{"t": "here", "number": 7}])
 
     def test_nonsense_changes_nothing(self):
         alone = self.alone("A=(0,0)")

@@ -86,12 +86,28 @@ class WorkerTest(WebTest):
 
         self.assertEqual(asyncio.run(ask()), [1, 2])
 
-    def test_the_lines_of_one_teacher_share_their_time(self):
-        shares = lines.Shares()
-        for line in range(lines.FEW):
-            self.assertEqual(shares.wait(1, line, lines.SHARE * 2), 0, "a drag on a large board is not held up")
-        self.assertGreater(shares.wait(1, lines.FEW, lines.SHARE * 0.2), 0.5)
-        self.assertEqual(shares.wait(2, 0, lines.SHARE * 9), 0)
+    def test_the_many_lines_of_one_teacher_take_turns(self):
+        async def at_once(count, who):
+            """How many of so many lines are answered at one time, at most."""
+            turns, inside, most = lines.Turns(), 0, 0
+
+            async def one():
+                nonlocal inside, most
+                async with turns.line(who) as turn:
+                    await asyncio.sleep(0.01)  # all are open
+                    async with turn():
+                        inside += 1
+                        most = max(most, inside)
+                        await asyncio.sleep(0.01)
+                        inside -= 1
+                    await asyncio.sleep(0.01 * count)
+
+            await asyncio.gather(*(one() for _ in range(count)))
+            self.assertFalse(turns._lines, "nothing is kept of lines that have ended")
+            return most
+
+        for count, who, most in ((lines.FEW, 1, lines.FEW), (lines.FEW + 1, 1, 1), (20, 1, 1), (20, None, 20)):
+            self.assertEqual(asyncio.run(at_once(count, who)), most)
 
     def test_edits_count_in_the_quota(self):
         board = self.new_board()
@@ -205,7 +221,7 @@ class PaceTest(WebTest):
 
             with mock.patch("asyncio.sleep", noted):
                 for took in (LONG / 2, LONG * 2, 5):
-                    await pace.keep(took)
+                    await pace.rest(took)
             return slept
 
         short, longer, longest = asyncio.run(pauses())

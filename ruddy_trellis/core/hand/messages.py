@@ -243,8 +243,16 @@ class Reset(_Message):
     t: Literal["reset"]
 
 
+class Here(_Message):
+    """Are you there? Answered with the same number, after everything that was sent before."""
+
+    t: Literal["here"]
+    number: Annotated[int, Field(ge=0, le=2**31)] = 0
+
+
 Message = Annotated[
-    Grab
+    Here
+    | Grab
     | Drag
     | Drop
     | Hover

@@ -30,8 +30,8 @@ def view(hand, message: messages.View) -> Doing:
         raise Refusal("The view needs a width and a height above zero.")
     yield ShowView(message.view, message.keep)
     board, extent = hand.board.copy(), hand.table.extent
-    items = yield Reckon(lambda: display(board, extent), len(board))
-    yield {"t": "moved", "items": [{"id": i["id"], "shape": i["shape"], "label": i["label"]} for i in items]}
+    items = yield Reckon(lambda: refreshed(board, extent, [step.id for step in board.steps]), len(board))
+    yield {"t": "moved", "items": items}
 
 
 def lift(hand, message: messages.Lift) -> Doing:
@@ -138,7 +138,13 @@ def pause(hand, message: messages.Pause) -> Doing:
     yield Stop()
 
 
+def here(hand, message: messages.Here) -> Doing:
+    """All that was sent before has been answered."""
+    yield {"t": "here", "number": message.number}
+
+
 HANDLERS: dict[type, Any] = {
+    messages.Here: here,
     messages.View: view,
     messages.Lift: lift,
     messages.LookBack: look_back,

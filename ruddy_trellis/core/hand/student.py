@@ -7,6 +7,7 @@ from .changing import done
 from .hand import Hand
 
 _ALLOWED = (
+    messages.Here,
     messages.Grab,
     messages.Drag,
     messages.Drop,

@@ -4,8 +4,8 @@ from functools import partial
 
 from anyio import CapacityLimiter, to_thread
 
-#: A board of more steps than this is worked on in a thread. A smaller one takes less time than going there and back.
-LARGE = 300
+#: A board of more steps than this is worked on in a thread: to draw one of 300 takes some 60 ms, for which everybody else would wait.
+LARGE = 100
 #: How many such pieces of work go on at a time: each of them takes its share of the processor from the loop.
 _AT_ONCE = 2
 _limiter = CapacityLimiter(_AT_ONCE)

@@ -2,7 +2,8 @@
 
 import asyncio
 import time
-from collections import Counter, defaultdict
+from collections import Counter
+from contextlib import asynccontextmanager, nullcontext
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.responses import PlainTextResponse
@@ -23,60 +24,54 @@ MESSAGES_A_SECOND = 400
 #: What takes longer than this to be answered is followed by a pause, seconds; and how long that is at most.
 LONG, _LONGEST_PAUSE = 0.004, 0.1
 
+#: How many lines of one teacher are answered side by side. Where more are open their messages take turns: who drags on one board, or
+#: looks at it in a second window, waits for nothing but what ``LONG`` says.
+FEW = 3
 
-#: How much of each second the messages of one teacher may take, on all of their lines together, where these are more than so many: who
-#: drags on one board, or looks at it in a second window, waits for nothing but what ``LONG`` says.
-SHARE, FEW = 0.3, 3
 
-
-class Shares:
-    """How long the messages of each teacher have taken in this second, on all lines, and on how many."""
+class Turns:
+    """The turns of a teacher whose lines are many: one message at a time is answered, and the pause after it is all of theirs."""
 
     def __init__(self):
-        self._began, self._took, self._lines = time.monotonic(), Counter(), defaultdict(set)
+        self._lines, self._turn = Counter(), {}
 
-    def wait(self, who, line, took):
-        """Count a message that took so long on one of a teacher's lines. Returns how long its sender waits, seconds."""
-        now = time.monotonic()
-        if now - self._began >= 1:
-            self._began = now
-            self._took.clear()
-            self._lines.clear()
-        self._took[who] += took
-        self._lines[who].add(line)
-        is_much = self._took[who] > SHARE and len(self._lines[who]) > FEW
-        return max(0.0, self._began + 1 - now) if is_much else 0.0
+    @asynccontextmanager
+    async def line(self, who):
+        """While a line of a teacher is open. Gives a function that gives the turn in which a message is answered."""
+        self._lines[who] += 1
+        turn = self._turn.setdefault(who, asyncio.Lock())
+        try:
+            yield lambda: turn if who is not None and self._lines[who] > FEW else nullcontext()
+        finally:
+            self._lines[who] -= 1
+            if not self._lines[who]:
+                del self._lines[who], self._turn[who]
 
 
-_SHARES = Shares()
+_TURNS = Turns()
 
 
 class Pace:
-    """Lets a browser that floods its line wait, so that it takes nothing from those beside it.
+    """Lets a browser that floods its line wait, so that it takes nothing from those beside it."""
 
-    Args:
-        who: the teacher whose line it is; None for a student, who is counted alone.
-    """
-
-    def __init__(self, who=None):
+    def __init__(self):
         self._began, self._count = time.monotonic(), 0
-        self._who = who
 
-    async def keep(self, took):
-        """Count a message, and let the others have their turn; wait where there were too many in this second.
+    async def rest(self, took):
+        """Let the others have their turn after a message.
 
         Args:
             took: how long it took to be answered, seconds. After a long one comes a pause as long.
         """
+        await asyncio.sleep(min(took, _LONGEST_PAUSE) if took > LONG else 0)
+
+    async def keep(self):
+        """Count a message, and wait where there were too many in this second."""
         self._count += 1
-        if self._who is not None and (share := _SHARES.wait(self._who, id(self), took)):
-            await asyncio.sleep(share)
         now = time.monotonic()
-        if now - self._began < 1 and self._count < MESSAGES_A_SECOND:
-            await asyncio.sleep(min(took, _LONGEST_PAUSE) if took > LONG else 0)
-            return
-        await asyncio.sleep(max(0, self._began + 1 - now))
-        self._began, self._count = time.monotonic(), 0
+        if now - self._began >= 1 or self._count >= MESSAGES_A_SECOND:
+            await asyncio.sleep(max(0, self._began + 1 - now))
+            self._began, self._count = time.monotonic(), 0
 
 
 @router.websocket("/boards/{board_id}/live")
@@ -122,14 +117,17 @@ async def _carry(socket, live, kind, angle_words, protocol):
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())
     try:
         await connection.welcome()
-        pace = Pace(connection.teacher)
-        while not writer.done():
-            message = await socket.receive()
-            if message["type"] == "websocket.disconnect":
-                break
-            began = time.monotonic()
-            await connection.receive(message.get("text") or message.get("bytes") or b"")
-            await pace.keep(time.monotonic() - began)
+        pace = Pace()
+        async with _TURNS.line(connection.teacher) as turn:
+            while not writer.done():
+                message = await socket.receive()
+                if message["type"] == "websocket.disconnect":
+                    break
+                async with turn():
+                    began = time.monotonic()
+                    await connection.receive(message.get("text") or message.get("bytes") or b"")
+                    await pace.rest(time.monotonic() - began)
+                await pace.keep()
     except (WebSocketDisconnect, ConnectionError):
         pass  # the browser has gone
     finally:

@@ -39,6 +39,7 @@ export class BoardView {
       `${scheme}://${location.host}${path}`,
       (open, gone) => this.connected(open, gone),
       () => this.tellAway("The server cannot be reached, so that was not taken in. Trying again…", true),
+      (stalled) => this.stall(stalled),
       hooks.protocol,
     );
     this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
@@ -77,6 +78,19 @@ export class BoardView {
     this.hooks.connected?.(open);
     if (open) this.tellView(false);
     if (open && this.drawing.uncovered.size) this.line.send("lift", { ids: [...this.drawing.uncovered] });
+  }
+
+  /** An answer is overdue: until it comes nothing is called saved. What is sent is answered in its order. */
+  stall(stalled) {
+    if (stalled) {
+      this.noted = this.saved.textContent;
+      this.note("Slow line: waiting…");
+      this.tellAway("The server has not answered for three seconds. What you do now is not saved until it does.");
+    } else if (this.saved.textContent === "Slow line: waiting…") {
+      this.note(this.noted);
+      if (this.away) toast("The server answers again.");
+      this.away = false;
+    }
   }
 
   /** The server cannot be reached: said once, and again to those who do something meanwhile. */

@@ -3,19 +3,27 @@
 // What is told anew, or is worth nothing later. All else is an act of a person, who has to hear that it was not taken in.
 const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop"]);
 
+/** When the server is asked whether it is there, after something was sent and nothing came; and when that is said, milliseconds. */
+const ASKED_AFTER = 1000;
+const STALLED_AFTER = 3000;
+
 /** Messages to and from a live board. */
 export class Line {
   /**
    * @param {string} address of the live board
    * @param {(open: boolean, gone: boolean) => void} onState told when the line opens or breaks, and whether for good
    * @param {() => void} onMissed told when an act could not be sent
+   * @param {(stalled: boolean) => void} onStall told when an answer is overdue, and when it has come
    * @param {string} [protocol] what the line is called, where it has to be
    */
-  constructor(address, onState, onMissed, protocol) {
+  constructor(address, onState, onMissed, onStall, protocol) {
     this.address = address;
     this.protocol = protocol;
     this.onState = onState;
     this.onMissed = onMissed;
+    this.onStall = onStall;
+    this.stalled = false;
+    this.sent = this.asked = 0;
     this.handlers = new Map();
     this.wait = 250;
     this.failures = 0;
@@ -32,9 +40,12 @@ export class Line {
     };
     socket.onmessage = (event) => {
       const message = JSON.parse(event.data);
+      this.answered(message.t === "here");
       this.handlers.get(message.t)?.(message, event.data);
     };
     socket.onclose = async () => {
+      this.asked = this.sent;
+      this.answered(true);
       this.failures += 1;
       const gone = this.failures > 1 && (await this.isGone());
       this.onState(false, gone);
@@ -65,7 +76,33 @@ export class Line {
       return false;
     }
     this.socket.send(JSON.stringify({ t: kind, ...content }));
+    this.sent += 1;
+    this.overdue ??= setTimeout(() => this.askWhetherThere(), ASKED_AFTER);
     return true;
+  }
+
+  /** Nothing has come since something was sent: not all is answered, but this is. */
+  askWhetherThere() {
+    this.asked = this.sent;
+    if (this.socket.readyState === WebSocket.OPEN) this.socket.send('{"t":"here"}');
+    if (this.stalled) return;
+    this.overdue = setTimeout(() => {
+      this.stalled = true;
+      this.onStall(true);
+    }, STALLED_AFTER - ASKED_AFTER);
+  }
+
+  /**
+   * Something has come, or the line is known to be cut. After a stall only that all has been answered ends it.
+   * @param {boolean} isHere whether it is the answer to that question
+   */
+  answered(isHere) {
+    clearTimeout(this.overdue);
+    this.overdue = undefined;
+    if (!this.stalled || !isHere) return;
+    if (this.asked < this.sent) return this.askWhetherThere();
+    this.stalled = false;
+    this.onStall(false);
   }
 }
 
