@@ -60,6 +60,15 @@ SETTLED = """async () => {
 }"""
 
 
+READ_LINE = """() => {
+  const parts = [...document.getElementById("sentence").children, document.getElementById("typing")];
+  parts.sort((a, b) => a.style.order - b.style.order);
+  const field = document.getElementById("typed");
+  const read = parts.map((part) => (part.id === "typing" ? field.value || field.placeholder : part.innerText));
+  return [...read, document.getElementById("onward-choices").innerText, document.getElementById("onward-acts").innerText].join(" ");
+}"""
+
+
 class BoardPage:
     """Drives one board in one browser page."""
 
@@ -187,9 +196,9 @@ class BoardPage:
             self.settle()
 
     def take_offer(self, words):
-        offer = self.page.locator(f"#sentence button:text-is('{words}')")
+        offer = self.page.locator(f"#say button:visible:text-is('{words}')")
         if not offer.is_visible():
-            self.page.click(".more")
+            self.page.click(".all-offers")
         offer.click()
         self.settle()
 
@@ -210,7 +219,8 @@ class BoardPage:
         return words.inner_text() if words.is_visible() else ""
 
     def sentence(self):
-        return " ".join(self.page.locator("#sentence").inner_text().split())
+        """The line as it is read: its words and gaps, what the field asks for, and what stands under it."""
+        return " ".join(self.page.evaluate(READ_LINE).split())
 
     def tags(self):
         """The texts of the readings that are seen on the board."""

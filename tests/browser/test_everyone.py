@@ -129,7 +129,7 @@ class EveryoneTest(BrowserTest):
         b = BoardPage(self.page, self.server.address).start("Heard")
         self.page.evaluate(LISTEN)
         b.say("A = (0, 0)")
-        self.assertEqual(self.said(), ["Added: A is a free point."])
+        self.assertEqual(self.said(), ["A is a free point."])
         b.say("B = (3, 0)", "the length of AB")
         self.said()
         self.page.focus("#drawing")
@@ -277,11 +277,11 @@ class EveryoneTest(BrowserTest):
         b.escape()
         self.page.touchscreen.tap(*b.pixel(-3, 0))
         b.settle()
-        self.page.tap("#sentence button:text-is('and …')")
+        self.page.tap("#onward button:text-is('and …')")
         self.page.touchscreen.tap(*b.pixel(3, 0))
         b.settle()
         self.assertIn("point A and point B", b.sentence())
-        for selector in (".zoom button", ".drawer-tabs button", ".groups button", "#sentence .go"):
+        for selector in (".zoom button", ".drawer-tabs button", ".groups button", "#onward .go"):
             self.assertGreaterEqual(self.page.locator(selector).first.bounding_box()["height"], 44, selector)
 
     def test_on_a_phone_words_and_buttons_stand_beside_the_figure(self):

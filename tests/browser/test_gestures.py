@@ -125,7 +125,7 @@ class ToolTest(BrowserTest):
         b = BoardPage(self.page, self.server.address).start("Pinned")
         b.tool("pp")
         b.click(1, 1)
-        self.assertIn("Hand", b.sentence())
+        self.assertIn("Drag a peg", b.sentence())
         b.click(3, 3)
         self.assertEqual(len(b.board), 1, "no litter: the tool is gone after one use")
         self.page.check("#pin")
@@ -135,7 +135,7 @@ class ToolTest(BrowserTest):
         self.assertEqual(sum(step.does == "segment" for step in b.board.steps), 2)
         self.page.keyboard.press("Backspace")
         b.settle()
-        self.assertIn("Hand", b.sentence())
+        self.assertIn("Drag a peg", b.sentence())
         # One undo takes a sentence back with the points that came with it.
         before = len(b.board)
         self.page.click("#undo")
@@ -180,7 +180,7 @@ class ToolTest(BrowserTest):
         for key in ("ArrowRight", "Enter"):
             keys.press(key)
         b.settle()
-        self.assertIn("the circle with centre pick a point through pick a point", b.sentence())
+        self.assertIn("the circle with centre a point through a point", b.sentence())
 
 
 class FingerTest(BrowserTest):

@@ -233,7 +233,7 @@ class KitTest(BrowserTest):
         b.click(0, 3)
         self.assertEqual(b.working()[-1], "MC is the segment from M to C")
         b.click(0, 0)
-        self.page.click("#sentence .or")
+        self.page.click("#onward .or")
         b.settle()
         self.assertRegex(b.sentence(), "^(M is the midpoint|O is a free point)")
 

@@ -56,7 +56,7 @@ class MovingTest(BrowserTest):
         b.escape()
         b.tool("tr")
         b.click_point("J")
-        self.page.click("#sentence .way:text-is('t')")
+        self.page.click("#onward .way:text-is('t')")
         b.settle()
         self.assertIn("the rotation about J by t degrees", b.working()[-1])
         rotation = b.working()[-1].split()[0]
@@ -64,7 +64,7 @@ class MovingTest(BrowserTest):
         b.click(3, -1.2)
         self.page.keyboard.press("Enter")
         b.settle()
-        self.page.click(f"#sentence .way:text-is('{rotation}')")
+        self.page.click(f"#onward .way:text-is('{rotation}')")
         b.settle()
         b.say("7 times")
         family = b.board.steps[-1]
@@ -128,7 +128,7 @@ class MovingTest(BrowserTest):
         b.settle()
         self.page.click("[data-gather=points]")
         b.settle()
-        self.page.click("#sentence button:text-is('Hide')")
+        self.page.click("#onward button:text-is('Hide')")
         b.settle()
         board = b.board
         self.assertEqual(board.settings.paper, "dark")

@@ -67,7 +67,7 @@ class FountainTest(BrowserTest):
         # Hide the bisectors, rename the centre.
         b.click(*b.pixel_free_place(on="p"))
         b.click(*b.pixel_free_place(on="q"), shift=True)
-        self.page.click("#sentence button:text-is('Hide')")
+        self.page.click("#onward button:text-is('Hide')")
         b.settle()
         self.assertIn("Hid line p and line q", b.toast())
         self.assertEqual(sum(step.look.hidden for step in b.board.steps), 2)
@@ -143,7 +143,7 @@ class HexagonTest(BrowserTest):
         b.open_drawer("working")
         for number, circle in enumerate(circles):
             self.page.click(f"#panel [data-id={circle}]", modifiers=["Shift"] if number else [])
-        self.page.click("#sentence button:text-is('Hide')")
+        self.page.click("#onward button:text-is('Hide')")
         b.settle()
         b.escape()
         self.assertEqual(sum(step.look.hidden for step in b.board.steps), 5)
@@ -250,7 +250,7 @@ class ClumsyTest(BrowserTest):
         self.assertIn("new point", b.sentence())
         b.escape()
         self.assertEqual(b.working(), before)
-        self.assertIn("Hand", b.sentence())
+        self.assertIn("Drag a peg", b.sentence())
 
         # The same point twice for a line, and a double click.
         b.tool("ll")

@@ -127,7 +127,7 @@ class AnythingTest(unittest.TestCase):
         for _ in range(1500):
             count = chance.choice((1, 2, 3, 5, 8, 14, 30))
             text = " ".join(chance.choice(words if chance.random() < 0.5 else signs) for _ in range(count))
-            start = time.perf_counter()
+            start = time.process_time()
             try:
                 news = said(text, board)
             except Refusal as refusal:
@@ -136,7 +136,7 @@ class AnythingTest(unittest.TestCase):
             else:
                 with contextlib.suppress(Refusal):  # a name that is taken is found when it is put on
                     put_on(board.copy(), Add(steps=news))
-            self.assertLess(time.perf_counter() - start, 2, text)
+            self.assertLess(time.process_time() - start, 2, text)
         self.assertEqual(board.steps, before)
 
     def test_any_way_to_write_a_number_gives_one_or_is_refused(self):

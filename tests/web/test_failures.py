@@ -155,7 +155,7 @@ class PaceTest(unittest.IsolatedAsyncioTestCase):
                 pace, start = Pace(), time.monotonic()
                 for _ in range(messages):
                     await asyncio.sleep(apart)
-                    await pace.keep(0)
+                    await pace.keep()
                 return time.monotonic() - start - messages * apart
 
         flood, hand = await asyncio.gather(spent(41, 0), spent(12, 0.1))

@@ -6,6 +6,7 @@ from ..formulas.points import middle_of_corners
 from ..kinds import POLYGON, QUIZ, REVEAL, SPANS, WORDS_ON_BOARD
 from ..refusal import Refusal
 from ..seen import SeenBoard
+from .beside import beside_the_figure
 from .construction import Construction, Part
 from .places import free_corner, in_the_corner
 
@@ -82,6 +83,7 @@ TELLING = (
         keys="xw",
         moves="free",
         likely=97,
+        settles=beside_the_figure,
         undefined="a reading in them is not there",
         defaults=lambda kinds: {"at": (0.0, 0.0)},
         example=_BED + "S is the area of ABC\nu is the words “{S} in all” at (0, -1)",

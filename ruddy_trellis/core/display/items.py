@@ -79,6 +79,7 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
     if ids is None:
         board.drawn = shapes
     items = []
+    parts = _parts_of_regions(board)
     for step in board.steps if ids is None else map(board.step, ids):
         item = {
             "id": step.id,
@@ -89,8 +90,16 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
             "style": style_of(step, board.settings.looks),
             **shapes.of(step.id),
         }
+        if step.id in parts:
+            item["style"]["fill"] = 0.0  # the region is what is seen: its conditions step back to their edges
         items.append(veiled(item, step.makes) if step.look.cover and step.id not in lifted else item)
     return items if ids is not None else items + [chalk_item(stroke) for stroke in board.chalk]
+
+
+def _parts_of_regions(board):
+    """The ids of the conditions of which a region is made that is seen."""
+    regions = [step for step in board.steps if step.makes == REGION and not step.look.hidden]
+    return {id for region in regions for id in region.inputs if board.kind_of(id) == CONDITION and board.step(id).look.fill is None}
 
 
 def at_first(items: Items) -> Items:

@@ -74,10 +74,13 @@ class ShowView:
     """This part of the plane is what the person sees from now on.
 
     Attributes:
+        view: all that the window shows.
+        meant: the part of it that shall be seen in windows of any size.
         keep: whether the board opens there next time.
     """
 
     view: tuple[float, float, float, float]
+    meant: tuple[float, float, float, float]
     keep: bool
 
 

@@ -90,7 +90,7 @@ class Alone:
                 if isinstance(act, acts.LookBack):
                     return earlier
                 return self._applied(brought_back(self.board, earlier, "Brought back an earlier state")).words
-            case acts.ShowView(view, _):
+            case acts.ShowView(view, _, _):
                 self.view = view
             case acts.TellAll(answer):
                 self.told.append(answer)

@@ -59,6 +59,13 @@ class Back(_Message):
     t: Literal["back"]
 
 
+class Gap(_Message):
+    """This gap of the running sentence is to be filled next."""
+
+    t: Literal["gap"]
+    name: Annotated[str, Field(max_length=40)]
+
+
 class Finish(_Message):
     t: Literal["finish"]
 
@@ -112,6 +119,7 @@ class Nudge(_Message):
 class View(_Message):
     t: Literal["view"]
     view: tuple[Coordinate, Coordinate, Coordinate, Coordinate]
+    meant: tuple[Coordinate, Coordinate, Coordinate, Coordinate] | None = None
     keep: bool = True
 
 
@@ -252,6 +260,7 @@ class Here(_Message):
 
 Message = Annotated[
     Here
+    | Gap
     | Grab
     | Drag
     | Drop

@@ -16,8 +16,8 @@ from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
 from . import messages
 from .acts import Answer, Change, Doing
-from .changing import heard
 from .orders import ORDERS, ordered
+from .outcome import outcome
 from .selecting import point_out, there_already
 
 
@@ -109,8 +109,8 @@ def _finish_if_complete(hand) -> Doing:
         hand.prompt = prompt
         yield prompt_answer(hand)
         raise
-    yield heard(patch.words)
     yield prompt_answer(hand)
+    yield outcome(hand, patch)
 
 
 def _forget_lost_things(hand) -> Doing:
@@ -124,6 +124,12 @@ def back(hand, message: messages.Back) -> Doing:
     if hand.prompt and not hand.prompt.drop_last():
         hand.prompt = None
     yield prompt_answer(hand)
+
+
+def ask(hand, message: messages.Gap) -> Doing:
+    if hand.prompt:
+        hand.prompt.ask(message.name)
+        yield prompt_answer(hand)
 
 
 def finish(hand, message: messages.Finish) -> Doing:
@@ -160,8 +166,9 @@ def say(hand, message: messages.Say) -> Doing:
         return
     patch = yield Change(edit)
     hand.prompt = None
-    yield {"t": "said", "words": patch.words}
+    yield {"t": "said", "words": ""}
     yield prompt_answer(hand)
+    yield outcome(hand, patch)
 
 
 def complete(hand, message: messages.Complete) -> Doing:
@@ -193,6 +200,7 @@ HANDLERS: dict[type, Any] = {
     messages.Click: click,
     messages.Back: back,
     messages.Finish: finish,
+    messages.Gap: ask,
     messages.Say: say,
     messages.Complete: complete,
     messages.Consider: consider,

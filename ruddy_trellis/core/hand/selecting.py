@@ -15,7 +15,8 @@ from ..pointing.offers import offers
 from ..refusal import Refusal
 from . import messages
 from .acts import Change, Doing
-from .changing import done, heard
+from .changing import done
+from .outcome import outcome
 
 #: Of more things than this no offers are made: that many are not selected to make something of them.
 _MOST_OFFERED = 200
@@ -68,7 +69,7 @@ def take_offer(hand, message: messages.Offer) -> Doing:
         yield from point_out(hand, there)
         return
     patch = yield Change(offer.edit)
-    yield heard(patch.words)
+    yield outcome(hand, patch)
     if offer.does == "images":
         # The image is selected, so that the same key goes on with it.
         yield {"t": "gathered", "ids": _images_of(hand.board, offer.edit)}

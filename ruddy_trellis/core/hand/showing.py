@@ -23,12 +23,15 @@ _COUNTER_STAY = 84
 #: How far a shaken peg goes, as a share of the figure's reach.
 _SHAKE_REACH = 0.09
 
+#: How small and how large a part of the plane may be that is shown, board units.
+_LEAST_VIEW, _MOST_VIEW = 1e-4, 1e7
+
 
 def view(hand, message: messages.View) -> Doing:
-    left, low, right, high = message.view
-    if right - left <= 1e-6 or high - low <= 1e-6:
-        raise Refusal("The view needs a width and a height above zero.")
-    yield ShowView(message.view, message.keep)
+    for left, low, right, high in (message.view, meant := message.meant or message.view):
+        if not (min(right - left, high - low) >= _LEAST_VIEW and max(right - left, high - low) <= _MOST_VIEW):
+            raise Refusal(f"A view is at least {_LEAST_VIEW:g} and at most {_MOST_VIEW:,.0f} wide and high.")
+    yield ShowView(message.view, meant, message.keep)
     board, extent = hand.board.copy(), hand.table.extent
     items = yield Reckon(lambda: refreshed(board, extent, [step.id for step in board.steps]), len(board))
     yield {"t": "moved", "items": items}

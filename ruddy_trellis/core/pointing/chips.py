@@ -1,5 +1,6 @@
 """How the sentence bar shows a sentence that is being filled: words and chips, and what could be said next."""
 
+import re
 from typing import Any
 
 from ..board.board import Board
@@ -14,7 +15,8 @@ from .prompt import TEXTS, Prompt
 def chips(prompt: Prompt, board: Board) -> list[dict[str, Any]]:
     """The sentence in pieces for the sentence bar: words, filled chips, open chips.
 
-    Each is ``{"words": …}`` or ``{"gap": name, "shown": text, "filled": bool, "next": bool}``.
+    Each is ``{"words": …}`` or ``{"gap": name, "shown": text, "filled": bool, "next": bool, "had": text, "asks": text, "wants": text}``:
+    what is in it so far, what it asks for, and that in two or three words.
     """
     open_gaps = prompt.open_gaps(board)
     shown = []
@@ -27,10 +29,21 @@ def chips(prompt: Prompt, board: Board) -> list[dict[str, Any]]:
             continue
         items = prompt.filled.get(piece.gap.name, [])
         full = piece.gap not in open_gaps
-        text = _shown(prompt, items, board, piece.gap)
-        if not full:
-            text = f"{text} + {_more(piece.gap, len(items))}" if text else piece.gap.kind.asks
-        shown.append({"gap": piece.gap.name, "shown": text, "filled": full, "next": bool(open_gaps) and piece.gap == open_gaps[0]})
+        had = _shown(prompt, items, board, piece.gap)
+        asks = _more(piece.gap, len(items)) if had else piece.gap.kind.asks
+        text = had if full else f"{had} + {asks}" if had else asks
+        is_next = bool(open_gaps) and piece.gap == open_gaps[0]
+        shown.append(
+            {
+                "gap": piece.gap.name,
+                "shown": text,
+                "filled": full,
+                "next": is_next,
+                "had": had,
+                "asks": asks,
+                "wants": _short(piece.gap.kind, asks),
+            }
+        )
     return shown
 
 
@@ -49,6 +62,16 @@ def ways(prompt: Prompt, board: Board) -> list[str]:
                 if step.makes in gap.kind.single and (step.makes in MAPS or step.construction.moves == "turning")
             ][:8]
     return []
+
+
+def _short(kind, asks):
+    """What a gap asks for, as short as it stands in the gap itself: "pick a segment or two points, or type a length" → "a segment…"."""
+    if kind.literal == "word":
+        return "which"
+    if kind.literal == "coordinates":
+        return "a place"
+    first, *more = re.split(r"; |, | or ", re.sub(r"^(pick|type) ", "", asks))
+    return first + "…" * bool(more)
 
 
 def _shown(prompt, items, board, gap):

@@ -2,9 +2,10 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import atan2, degrees, hypot, inf, sqrt
+from math import atan2, degrees, hypot, sqrt
 
 from ..arithmetic import FLOATS, Undefined
+from ..arithmetic.late import np
 from ..board.board import Board
 from ..board.lattice import snapped
 from ..board.nearest import distance_to_path, nearest_place
@@ -39,7 +40,8 @@ class Under:
         at: the position of the pointer, board units.
         points: ids of points, the nearest first.
         paths: what the pointer is on, the nearest first: ids of one path each, or of the two ends of a side.
-        shapes: ids of polygons and circles that the pointer is inside, the smallest first.
+        shapes: ids of polygons and circles that the pointer is inside, the smallest first; of conditions and regions that whose
+            edge it is on goes before all.
         new_point: the point that a click would make here.
     """
 
@@ -86,8 +88,8 @@ def look_under(board: Board, at: Place, tolerance: float) -> Under:
                 shapes.append((_size(value), step.id))
         elif step.makes in (SECTOR, CHORD_REGION) and _inside_arc(step.makes, value, at, tolerance):
             shapes.append((value[2], step.id))
-        elif step.makes in (CONDITION, REGION) and bool(value.holds(*at)):
-            shapes.append((inf, step.id))
+        elif step.makes in (CONDITION, REGION) and (room := _room(value, at, tolerance)) is not None:
+            shapes.append((room, step.id))
     points.sort()
     # A thing goes before a side that it runs along.
     paths.sort(key=lambda path: (round(path[0] / tolerance, 2), len(path[1])))
@@ -114,6 +116,24 @@ def _inside_arc(kind, value, at, tolerance):
         return (at[0] - ax) * (by - ay) - (at[1] - ay) * (bx - ax) >= -tolerance * hypot(bx - ax, by - ay)
     turned = (degrees(atan2(at[1] - cy, at[0] - cx)) - degrees(atan2(ay - cy, ax - cx))) % 360
     return turned <= arcs.sweep(FLOATS, value)
+
+
+#: Round the pointer, in so many directions, and so many times as far out as it reaches, places are asked whether they are in a region.
+_DIRECTIONS, _REACHES = 24, (1, 4, 10, 20, 40, 80, 160)
+
+
+def _room(region, at, tolerance):
+    """About how much room a region has round a position in it, board units squared: 0 where the position is on its edge, None where
+    it is outside."""
+    turns = np.arange(_DIRECTIONS) * (2 * np.pi / _DIRECTIONS)
+    far = np.array([[reach * tolerance] for reach in _REACHES])
+    held = np.mean(region.holds(at[0] + far * np.cos(turns), at[1] + far * np.sin(turns)), axis=1)
+    if 0 < held[0] < 1:
+        return 0.0
+    if not region.holds(*at):
+        return None
+    rings = np.diff(np.array([0, *_REACHES]) ** 2) * (np.pi * tolerance**2)
+    return float(held @ rings)
 
 
 def _sides(corners, value):

@@ -43,6 +43,7 @@ class Prompt:
         filled: for each gap the items so far: ids, new points, or one typed value.
         last_at: where the last click was; it picks among crossings.
         retie: the step that is made anew by the sentence, or None for a new one.
+        first: the name of the gap that is asked for before the others, where a person chose it.
     """
 
     construction: Construction
@@ -51,6 +52,7 @@ class Prompt:
     closed: bool = False
     order: list = field(default_factory=list)
     retie: str | None = None
+    first: str | None = None
 
     @classmethod
     def of(cls, key: str, retie: str | None = None) -> "Prompt":
@@ -79,8 +81,9 @@ class Prompt:
         return len(items) == gap.kind.points
 
     def open_gaps(self, board: Board) -> list[Gap]:
-        """The gaps that a person is still asked for, in the order of the sentence."""
-        return [gap for gap in self.asked if not self.is_full(gap, board)]
+        """The gaps that a person is still asked for: the one that was chosen to be first, then in the order of the sentence."""
+        left = [gap for gap in self.asked if not self.is_full(gap, board)]
+        return sorted(left, key=lambda gap: gap.name != self.first)
 
     @property
     def asked(self) -> tuple[Gap, ...]:
@@ -117,6 +120,15 @@ class Prompt:
             self.filled.setdefault(taking.gap, []).extend(taking.items)
             self.order.append((taking.gap, len(taking.items)))
         self.last_at = at or self.last_at
+
+    def ask(self, name: str) -> None:
+        """Ask for a gap next, and let go what it was filled with. Raises Refusal where the sentence has no such gap."""
+        if name not in (gap.name for gap in self.asked):
+            raise Refusal("This sentence has no such gap.")
+        if self.filled.pop(name, None):
+            self.order = [pick for pick in self.order if pick[0] != name]
+            self.closed = False
+        self.first = name
 
     def drop_last(self) -> bool:
         """Take back the last pick. Returns whether there was one."""
@@ -242,6 +254,7 @@ class Prompt:
             self.closed,
             list(self.order),
             self.retie,
+            self.first,
         )
         copy.take(taking, at)
         if self.asked and self.asked[0].kind.points < 0 and not taking.closes and len(copy.filled[taking.gap]) >= 3:

@@ -98,9 +98,9 @@ class Connection:
                 return await live.bring_back(number)
             case acts.StartAgain():
                 return await live.reset()
-            case acts.ShowView(view, keep):
+            case acts.ShowView(view, meant, keep):
                 self.view = view
-                await live.keep_view(view, keep)
+                await live.keep_view(meant, keep)
             case acts.TellAll(answer):
                 live.tell(answer)
             case acts.ShowFrames(frames, pause):

@@ -24,36 +24,74 @@ export function helpOf(key) {
   return key.startsWith("recipe") ? "/help/about/recipes" : `/help/${key}`;
 }
 
+/** A running sentence as it is heard: its words as far as the gap that is asked for, and what that takes. */
+export function spoken(chips) {
+  const next = chips.findIndex((chip) => chip.next);
+  const before = chips.slice(0, next < 0 ? chips.length : next).map((chip) => chip.words?.trim() ?? (chip.had || chip.wants));
+  return `${before.filter(Boolean).join(" ")}${next < 0 ? "" : `: ${chips[next].asks}`}`;
+}
+
+/** How many offers have a key, and what stands in the field at rest. */
+const KEYED = 9;
+const AT_REST = "Say it, or pick a tool";
+
 export class SentenceBar {
-  /** @param {object} acts say, complete, consider, offer, stop, hide, another, remove, warn, finish */
+  /** @param {object} acts say, complete, consider, offer, stop, hide, another, remove, warn, finish, ask, toBoard */
   constructor(acts) {
     this.acts = acts;
+    this.say = document.getElementById("say");
     this.line = document.getElementById("sentence");
+    this.typing = document.getElementById("typing");
     this.typed = /** @type {HTMLInputElement} */ (document.getElementById("typed"));
     this.ways = document.getElementById("ways");
+    this.choices = document.getElementById("onward-choices");
+    this.doings = document.getElementById("onward-acts");
+    this.all = document.getElementById("onward-all");
     this.chosen = -1;
     this.sent = []; // what was said and is not answered
     this.rest();
-    this.line.addEventListener("focusout", (event) => {
-      const list = this.line.querySelector(".ways");
-      if (list && !this.line.contains(event.relatedTarget)) list.hidden = true;
+    this.say.addEventListener("focusout", (event) => {
+      if (!this.all.hidden && !this.say.contains(event.relatedTarget)) this.all.hidden = true;
     });
-    document.getElementById("typing").addEventListener("submit", (event) => {
+    this.typing.addEventListener("submit", (event) => {
       event.preventDefault();
       this.enter();
     });
     this.typed.addEventListener("input", () => {
-      this.typed.classList.remove("wrong");
+      this.right();
       this.complete();
     });
     this.typed.addEventListener("focus", () => this.complete());
     this.typed.addEventListener("blur", () => setTimeout(() => this.showWays([]), 150));
     this.typed.addEventListener("keydown", (event) => this.key(event));
+    this.all.addEventListener("keydown", (event) => this.walk(event));
+    new ResizeObserver(([{ contentRect }]) => {
+      if (contentRect.width === this.width) return; // what is folded changes its height
+      this.width = contentRect.width;
+      this.foldOffers();
+    }).observe(this.say);
   }
 
-  show(...parts) {
+  /**
+   * Show the line and what stands under it.
+   * @param {HTMLElement[]} parts of the sentence
+   * @param {HTMLElement[]} choices that can be pressed next, the likeliest first
+   * @param {HTMLElement[]} doings that are always in sight
+   * @param {{gap?: number, wants?: string, label?: string}} field before which part the field stands, and what it asks for
+   */
+  show(parts, choices = [], doings = [], { gap = 1000, wants = AT_REST, label = "Say it" } = {}) {
     if (this.considered) this.acts.consider((this.considered = null));
+    this.offers = null;
+    this.all.hidden = true;
+    for (const [place, part] of parts.entries()) part.style.order = 2 * place;
     this.line.replaceChildren(...parts);
+    this.typing.style.order = 2 * gap - 1;
+    this.typing.classList.toggle("in-gap", gap < 1000);
+    this.typed.placeholder = wants;
+    this.typed.setAttribute("aria-label", label);
+    this.choices.replaceChildren(...choices);
+    this.doings.replaceChildren(...doings);
+    if (gap < 1000) this.typing.scrollIntoView({ block: "nearest" });
   }
 
   /** Other things that lie where the selected one was picked: ``{words, act}``. */
@@ -64,36 +102,50 @@ export class SentenceBar {
   /** Nothing is going on. */
   rest() {
     this.offered = 0;
-    this.show(word("Hand: drag a peg, click things to select them, or pick a tool.", "soft"));
-    this.typed.placeholder = "or type a sentence";
+    this.show([], [word("Drag a peg, click things to select them, or say what shall be there.", "soft long")]);
   }
 
   /** What the pointer is on, in the hand. */
   hover(text) {
-    this.show(word(text, "long"));
+    this.show([], [word(text, "long")]);
   }
 
-  /** The sentence of a tool. */
+  /** The sentence of a tool: words and its gaps, the field in the one that is asked for. */
   prompt(chips, ways = [], key = "") {
-    const parts = chips.map((chip) =>
-      "words" in chip ? word(chip.words.trim()) : word(chip.shown, `chip${chip.filled ? " filled" : ""}${chip.next ? " next" : ""}`),
-    );
-    parts.push(...ways.map((way) => button(way, () => this.send(way), "go way")));
-    if (chips.some((chip) => chip.shown?.includes("when they are all"))) parts.push(button("These are all (Enter)", this.acts.finish));
-    if (chips.some((chip) => chip.shown?.includes("to close"))) parts.push(button("Close it (Enter)", this.acts.finish));
-    parts.push(button("Put it down (Esc)", this.acts.stop), helpLink(helpOf(key)));
-    this.show(...parts);
-    const next = chips.find((chip) => chip.next);
-    this.typed.placeholder = next ? `or type it: ${next.shown.replace(/^.*\+ /, "")}` : "or type a sentence";
+    const parts = [];
+    let field = {};
+    const label = spoken(chips);
+    for (const chip of chips) {
+      if ("words" in chip) {
+        if (chip.words.trim()) parts.push(word(chip.words.trim(), "words"));
+        continue;
+      }
+      if (!chip.next || chip.had) parts.push(this.gap(chip));
+      if (chip.next) field = { gap: parts.length, wants: chip.wants, asks: chip.asks, label };
+    }
+    const doings = [];
+    const asks = field.asks ?? "";
+    if (asks.includes("when they are all")) doings.push(button("These are all (Enter)", this.acts.finish, "go main"));
+    if (asks.includes("to close")) doings.push(button("Close it (Enter)", this.acts.finish, "go main"));
+    doings.push(button("Put it down (Esc)", this.acts.stop), helpLink(helpOf(key)));
+    const choices = ways.map((way) => button(way, () => this.send(way), "go way"));
+    if (asks) choices.push(word(`${asks[0].toUpperCase()}${asks.slice(1)}.`, "soft long"));
+    this.show(parts, choices, doings, field);
+  }
+
+  /** A gap of the running sentence: pressed, it is asked for next, and what was in it is let go. */
+  gap({ gap, filled, had, asks, wants }) {
+    const one = button(had || wants, () => this.acts.ask(gap), `chip${filled ? " filled" : ""}`);
+    one.dataset.gap = gap;
+    one.setAttribute("aria-label", had ? `${had}: choose another` : asks);
+    return one;
   }
 
   /** What is selected, what it could become, and what would go. */
   selection({ words, warning, offers }, hiddenToo, another) {
-    const what = word(words, "chip filled long");
+    const what = word(words, "chosen long");
     what.title = words;
-    const row = word("", "offers");
     this.offered = offers.length;
-    row.append(...offers.map((offer, number) => this.offerButton(offer, number)));
     const remove = button("Delete", this.acts.remove);
     remove.id = "delete";
     remove.title = warning || "Nothing else goes with it.";
@@ -107,61 +159,56 @@ export class SentenceBar {
     more.title = "What is picked next is added (as with Shift)";
     more.setAttribute("aria-pressed", String(another));
     const others = (this.others ?? []).map(({ words: other, act }) => button(`or ${other}`, act, "go or"));
-    this.show(
-      what,
-      more,
-      ...others,
-      row,
-      button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo)),
-      remove,
-    );
-    this.foldOffers(row, offers);
+    const hide = button(hiddenToo ? "Show" : "Hide", () => this.acts.hide(!hiddenToo));
+    this.show([what], [], [more, ...others, hide, remove], { wants: "Say it, or pick what it becomes" });
+    this.offers = offers;
+    this.foldOffers();
   }
 
   offerButton(offer, number) {
     const make = button(offer.sentence, () => this.acts.offer(number));
     make.dataset.offer = offer.does;
-    if (number < 9) make.dataset.key = number + 1;
+    if (number < KEYED) make.dataset.key = number + 1;
     return make;
   }
 
-  /** Offers that do not fit in the line stand in a list behind one button. */
-  foldOffers(row, offers) {
-    if (row.scrollWidth <= row.clientWidth) return;
-    const more = button("more ▴", () => {
-      list.hidden = !list.hidden;
-      more.setAttribute("aria-expanded", String(!list.hidden));
-      if (!list.hidden) list.querySelector("button").focus();
-    });
-    more.classList.add("more");
-    more.setAttribute("aria-expanded", "false");
-    const list = document.createElement("ul");
-    list.className = "ways";
-    list.hidden = true;
-    list.addEventListener("keydown", (event) => this.walk(event, list, more));
-    row.after(more, list);
-    const kept = [...row.children];
-    while (kept.length > 1 && row.scrollWidth > row.clientWidth) kept.pop().remove();
-    const left = offers.slice(kept.length);
-    list.append(
-      ...left.map((offer, place) => {
+  /** The offers that have room stand under the line; all of them behind one button. */
+  foldOffers() {
+    const { offers, choices } = this;
+    if (!offers?.length) return;
+    choices.replaceChildren(...offers.map((offer, number) => this.offerButton(offer, number)));
+    this.doings.querySelector(".all-offers")?.remove();
+    const isOver = () => choices.scrollHeight > choices.clientHeight + 2 || choices.scrollWidth > choices.clientWidth + 2;
+    if (isOver()) {
+      const more = button(`all ${offers.length}`, () => this.showAll(more), "go all-offers");
+      more.setAttribute("aria-expanded", "false");
+      this.doings.prepend(more);
+      while (choices.children.length > 1 && isOver()) choices.lastElementChild.remove();
+    }
+  }
+
+  showAll(more) {
+    this.all.hidden = !this.all.hidden;
+    more.setAttribute("aria-expanded", String(!this.all.hidden));
+    if (this.all.hidden) return more.focus();
+    this.all.replaceChildren(
+      ...this.offers.map((offer, number) => {
         const item = document.createElement("li");
-        item.append(this.offerButton(offer, kept.length + place));
+        item.append(this.offerButton(offer, number));
         return item;
       }),
     );
+    this.all.querySelector("button").focus();
   }
 
   /** Arrow keys in the open list of offers. */
-  walk(event, list, more) {
-    const all = [...list.querySelectorAll("button")];
-    const at = all.indexOf(document.activeElement);
-    if (event.key === "ArrowDown") all[(at + 1) % all.length].focus();
-    else if (event.key === "ArrowUp") all[(at + all.length - 1) % all.length].focus();
-    else if (event.key === "Escape") {
-      more.click();
-      more.focus();
-    } else return;
+  walk(event) {
+    const every = [...this.all.querySelectorAll("button")];
+    const at = every.indexOf(document.activeElement);
+    if (event.key === "ArrowDown") every[(at + 1) % every.length].focus();
+    else if (event.key === "ArrowUp") every[(at + every.length - 1) % every.length].focus();
+    else if (event.key === "Escape") this.showAll(this.doings.querySelector(".all-offers"));
+    else return;
     event.preventDefault();
     event.stopPropagation();
   }
@@ -174,6 +221,12 @@ export class SentenceBar {
     if (this.near && text === this.nearFor) this.send(this.near[0]);
     else if (text.trim()) this.send(text);
     else this.acts.finish();
+  }
+
+  /** What is typed is not known to be wrong. */
+  right() {
+    this.typed.classList.remove("wrong");
+    this.typed.removeAttribute("aria-invalid");
   }
 
   /** Say a sentence. The field is free for the next one at once; what is refused comes back. */
@@ -192,7 +245,7 @@ export class SentenceBar {
   clear() {
     this.typed.value = "";
     this.asked = false; // ways that were asked for before and come now would open over an empty field
-    this.typed.classList.remove("wrong");
+    this.right();
     this.near = null;
     this.showWays([]);
   }
@@ -225,17 +278,18 @@ export class SentenceBar {
     if (ways.length) {
       this.near = ways;
       this.nearFor = this.typed.value;
-      this.show(word("Enter for", "soft"), ...ways.map((way) => this.nearButton(way)));
+      this.show([], [word("Enter for", "soft"), ...ways.map((way) => this.nearButton(way))], [], { wants: this.typed.placeholder });
       hear(`Enter for: ${ways.join("; or: ")}`);
     }
     if (document.activeElement !== this.typed) return;
     this.typed.classList.add("wrong");
+    this.typed.setAttribute("aria-invalid", "true");
     this.showWays([]);
     if (place !== null && place !== undefined) {
       const shift = this.typed.value.indexOf("=") + 1;
       const lead = this.typed.value.slice(shift).length - this.typed.value.slice(shift).trimStart().length;
       this.typed.setSelectionRange(shift + lead + place, shift + lead + place + 1);
-    }
+    } else this.typed.select(); // what is typed next takes its place
   }
 
   /** A sentence to choose: what it is about is lit, and what it would make is drawn, as long as one looks at it. */
@@ -301,7 +355,7 @@ export class SentenceBar {
       if (many) this.showWays([]);
       else if (this.typed.value) this.clear();
       else {
-        this.typed.blur();
+        this.acts.toBoard();
         this.acts.stop();
       }
     } else return;

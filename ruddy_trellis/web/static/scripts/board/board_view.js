@@ -27,8 +27,7 @@ export class BoardView {
     this.saved = document.getElementById("saved");
     this.port = new Viewport(this.canvas);
     this.drawing = new Drawing(this.canvas, this.port, JSON.parse(this.page.dataset.look));
-    this.chosenView = this.page.dataset.view.split(" ").map(Number);
-    this.port.show(this.chosenView);
+    this.port.show(this.page.dataset.view.split(" ").map(Number));
     this.photographs = path.replace(/live$/, "photographs/");
     this.state = {};
     this.sequence = 0;
@@ -163,13 +162,11 @@ export class BoardView {
   resized() {
     this.port.measure();
     if (this.hooks.fits) {
-      this.port.show((!this.moved && this.hooks.figure?.()) || this.chosenView);
+      this.port.show((!this.moved && this.hooks.figure?.()) || this.port.meant);
       this.showBoard();
       this.tellView(false);
     }
-    this.drawing.redraw();
-    this.reveals.place();
-    this.drawScale();
+    this.redraw();
   }
 
   /** The board's own settings; where it always shows the same part, its words shrink with it in a small frame. */
@@ -248,10 +245,7 @@ export class BoardView {
 
   viewChanged() {
     this.moved = true; // from here on what is shown is what the person chose
-    this.chosenView = this.port.view();
-    this.drawing.redraw();
-    this.reveals.place();
-    this.drawScale();
+    this.redraw();
     clearTimeout(this.viewTimer);
     // Lines are cut a little outside the view, so the server hears of a moving view now and then, and keeps the last.
     if (performance.now() - this.viewTold > 100) this.tellView(false);
@@ -260,7 +254,21 @@ export class BoardView {
 
   tellView(keep) {
     this.viewTold = performance.now();
-    this.line.send("view", { view: this.port.view(), keep });
+    this.line.send("view", { view: this.port.view(), meant: this.port.meant, keep });
+  }
+
+  redraw() {
+    this.drawing.redraw();
+    this.reveals.place();
+    this.drawScale();
+  }
+
+  /** The window has another size, and shows the part that was meant to be seen before. */
+  refit() {
+    this.port.measure();
+    this.port.showAgain();
+    this.redraw();
+    this.tellView(false);
   }
 
   drawScale() {
@@ -280,8 +288,28 @@ export class BoardView {
   fit() {
     const bounds = this.drawing.bounds();
     if (!bounds) return;
-    this.port.show(bounds);
+    this.port.measure();
+    const [left, low, right, high] = bounds;
+    const edges = this.covered();
+    const { width, height } = this.port;
+    const zoom = Math.min((width - edges.left - edges.right) / (right - left), (height - edges.top - edges.bottom) / (high - low));
+    this.port.show([left - edges.left / zoom, low - edges.bottom / zoom, right + edges.right / zoom, high + edges.top / zoom]);
     this.viewChanged();
+  }
+
+  /** How far what lies over the board reaches in from each edge, in pixels, at most a third of the board. */
+  covered() {
+    const edges = { left: 0, right: 0, top: 0, bottom: 0 };
+    const { left, top, width, height } = this.port;
+    for (const element of this.page.querySelectorAll(":scope > .zoom, .board-tools, .first, .dials > *, .chalk-bar")) {
+      const box = element.getBoundingClientRect();
+      if (!box.width || !box.height) continue;
+      const reach = { left: box.right - left, right: left + width - box.left, top: box.bottom - top, bottom: top + height - box.top };
+      // It is kept clear of at the edge from which that takes the least.
+      const [edge, far] = Object.entries(reach).sort((one, other) => one[1] - other[1])[0];
+      edges[edge] = Math.max(edges[edge], Math.min(far, (edge === "left" || edge === "right" ? width : height) / 3));
+    }
+    return edges;
   }
 
   /** Nudge what is selected by an arrow key, or where nothing is, move the view. Returns whether it was one. */

@@ -56,7 +56,7 @@ export class Gestures {
     this.port.measure();
     const place = [event.clientX - this.port.left, event.clientY - this.port.top];
     const [id] = this.drawing.under(...place);
-    if (id && !this.toolMode) this.acts.menu(id, { x: place[0], y: place[1] });
+    if (id && !this.toolMode) this.acts.menu(id, { x: place[0], y: place[1] }, event.pointerType === "touch");
   }
 
   startInHand(event, start) {

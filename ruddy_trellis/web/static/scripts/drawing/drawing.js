@@ -2,7 +2,7 @@
 //
 // A canvas, and not an element for each thing: with two hundred things moving at once, styling, laying out and
 // painting their elements held up the page several times as long as everything else in a drag together.
-import { cornersOf } from "./regions.js";
+import { cornersOf, placesOf } from "./regions.js";
 import { covered, labelHalf, labelPlace, sizes, tagged, useClosed, useSizes, useUncovered, visible } from "./labels.js";
 import { outlineOf } from "./outlines.js";
 
@@ -169,8 +169,8 @@ export class Drawing {
 
   // What is under the pointer --------------------------------------------------------------------------------
 
-  /** The ids of things at a place in pixels: labels before things, pegs before lines; of pegs the nearest first, of all
-   *  else what is drawn on top. */
+  /** The ids of things at a place in pixels: labels before things, pegs before lines; of pegs the nearest first; of all
+   *  else what has its edge here goes before what is filled here, the smallest first, and then what is drawn on top. */
   under(x, y) {
     const labelled = this.labelUnder(x, y);
     const found = [...this.order]
@@ -178,7 +178,15 @@ export class Drawing {
       .filter((item) => item.id !== labelled && item.kind !== "chalk" && this.visible(item) && this.catches(item, x, y));
     const pegs = found.filter((item) => item.kind === "point").sort((a, b) => this.away(a, x, y) - this.away(b, x, y));
     const others = found.filter((item) => item.kind !== "point");
+    const room = new Map(others.map((item) => [item, this.onEdge(item, x, y) ? 0 : roomIn(item.shape)]));
+    others.sort((a, b) => room.get(a) - room.get(b));
     return [...(labelled ? [labelled] : []), ...[...pegs, ...others].map((item) => item.id)];
+  }
+
+  /** Whether a place is on the edge of what is filled, or on a thing that is nothing but edge. */
+  onEdge(item, x, y) {
+    this.context.lineWidth = CATCH;
+    return !FILLED.has(item.kind) || this.context.isPointInStroke(outlineOf(item, this.port), x, y);
   }
 
   /** How far a point is from a place, in pixels. */
@@ -276,6 +284,19 @@ function extremes({ at, radius = 0, points = [], curves = [], parts, maps, rings
   for (let i = 0; i < points.length; i += 2) places.push([points[i], points[i + 1]]);
   return places;
 }
+
+/** How much room the inside of a shape has, in board units squared. */
+function roomIn({ radius, points, rings }) {
+  if (radius && !points) return Math.PI * radius * radius;
+  const places = rings ? rings.map(placesOf) : [pairs(points ?? [])];
+  return places.reduce((sum, ring) => sum + Math.abs(twice(ring)) / 2, 0);
+}
+
+const pairs = (numbers) => Array.from({ length: numbers.length / 2 }, (_, place) => [numbers[2 * place], numbers[2 * place + 1]]);
+
+/** Twice the area within a ring of places, with a sign for the way round. */
+const twice = (ring) =>
+  ring.reduce((sum, [x, y], place) => sum + x * ring[(place + 1) % ring.length][1] - y * ring[(place + 1) % ring.length][0], 0);
 
 /** Where the copies of a place are. */
 function mapped([x, y], maps) {

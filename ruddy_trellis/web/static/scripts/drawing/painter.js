@@ -1,6 +1,5 @@
 // Paints the board on a canvas of its own thread: however much there is to paint, the page goes on listening.
 import { paintGround } from "./grounds.js";
-import { paintDrawn } from "./instruments.js";
 import {
   FONT,
   covered,
@@ -22,6 +21,8 @@ import { paintRegion } from "./regions.js";
 import { paintStroke } from "./strokes.js";
 import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
+
+let paintDrawn = null; // compasses and straightedge, fetched for the first replay
 
 const FONT_FILES = {
   400: "../../fonts/atkinson-hyperlegible-latin-400-normal.woff2",
@@ -62,6 +63,12 @@ class Painter {
     if (closed) useClosed(closed);
     if (uncovered) useUncovered(uncovered);
     if (replay !== undefined) this.replay = replay;
+    if (replay && !paintDrawn) {
+      paintDrawn = () => false; // until the instruments are there a thing is drawn whole
+      import("./instruments.js").then((found) => {
+        paintDrawn = found.paintDrawn;
+      });
+    }
     if (clearTrails) this.trails.clear();
     if (all) {
       this.things = new Map(all.map((item) => [item.id, item]));
@@ -111,10 +118,11 @@ class Painter {
     const seen = this.order.filter((item) => visible(item, this.scene.ghosts));
     const isPeg = (item) => item.kind === "point";
     if (this.trails.paint(context, port, (style) => this.useLine(style))) this.draw();
-    for (const item of seen) if (!isPeg(item)) this.paintItem(item);
+    for (const item of seen) if (!isPeg(item) && item.kind !== "chalk") this.paintItem(item);
     for (const item of seen) if (item.kind === "number" && tagged(item)) this.paintLabel(item);
     for (const item of seen) if (isPeg(item)) this.paintItem(item);
     for (const item of seen) if (item.kind !== "number" && tagged(item)) this.paintLabel(item);
+    for (const item of seen) if (item.kind === "chalk") this.paintItem(item); // what a person writes goes over everything
     for (const item of this.faint) {
       if (!item.shape) continue;
       context.globalAlpha = item.style.firm ? 1 : 0.55;
@@ -193,7 +201,7 @@ class Painter {
     if (kind === "words") return this.paintWords(item);
     if (kind === "chalk") return paintStroke(context, this.port, item, this.pen(style.pen));
     if (kind === "mark" && covered(item)) return this.paintCover(item);
-    if (this.replay?.id === item.id && paintDrawn(context, this.port, item, this.replay.progress, (look) => this.useLine(look))) return;
+    if (this.replay?.id === item.id && paintDrawn?.(context, this.port, item, this.replay.progress, (look) => this.useLine(look))) return;
     const outline = this.outline(item);
     const faint = context.globalAlpha;
     if (style.hidden) context.globalAlpha = 0.28;

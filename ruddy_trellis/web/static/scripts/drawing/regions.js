@@ -47,9 +47,15 @@ function endOf([sort, ...numbers]) {
   return [x + radius * Math.cos((start + sweep) * TURN), y + radius * Math.sin((start + sweep) * TURN)];
 }
 
-/** Where its edge is, for a view that holds all of it. */
+/** Where its edge has corners, for a view that holds them; where an edge goes on for ever is no corner. */
 export function cornersOf({ rings }) {
-  return rings.flatMap(({ pieces }) => pieces.filter(([, drawn]) => drawn !== "none").map(([piece]) => endOf(piece)));
+  const bounded = (pieces, place) => pieces[place][1] !== "none" && pieces[(place + 1) % pieces.length][1] !== "none";
+  return rings.flatMap(({ pieces }) => pieces.filter((_, place) => bounded(pieces, place)).map(([piece]) => endOf(piece)));
+}
+
+/** Where the pieces of a ring end. */
+export function placesOf({ pieces }) {
+  return pieces.map(([piece]) => endOf(piece));
 }
 
 const tiles = new Map();

@@ -43,12 +43,16 @@ export class Port {
   }
 }
 
+/** A zoom that some board has: from a park on a screen to a thousandth of a unit. */
+const within = (zoom) => Math.min(Math.max(zoom, 0.01), 20000);
+
 /** The view of an element on the page. */
 export class Viewport extends Port {
   /** @param {HTMLElement} element the drawing */
   constructor(element) {
     super();
     this.element = element;
+    this.meant = this.view(); // the part that shall be seen, whatever the size of the window shows besides
     this.measure();
   }
 
@@ -72,21 +76,30 @@ export class Viewport extends Port {
 
   /** Show a part of the plane whole: least x, least y, greatest x, greatest y. */
   show([left, low, right, high]) {
+    this.meant = [left, low, right, high];
     this.x = (left + right) / 2;
     this.y = (low + high) / 2;
-    this.zoom = Math.min(this.width / Math.max(right - left, 1e-6), this.height / Math.max(high - low, 1e-6));
+    this.zoom = within(Math.min(this.width / Math.max(right - left, 1e-6), this.height / Math.max(high - low, 1e-6)));
+  }
+
+  /** The same part again, in a window of another size. */
+  showAgain() {
+    this.show(this.meant);
   }
 
   pan(dx, dy) {
-    this.x -= dx / this.zoom;
-    this.y += dy / this.zoom;
+    const [right, up] = [-dx / this.zoom, dy / this.zoom];
+    this.x += right;
+    this.y += up;
+    this.meant = this.meant.map((end, place) => end + (place % 2 ? up : right));
   }
 
   /** Zoom so that the board position stays where it is on the screen. */
   zoomAt([x, y], times) {
-    const zoom = Math.min(Math.max(this.zoom * times, 0.01), 20000);
+    const zoom = within(this.zoom * times);
     const real = zoom / this.zoom;
     this.zoom = zoom;
+    this.meant = this.meant.map((end, place) => (place % 2 ? y + (end - y) / real : x + (end - x) / real));
     this.x = x - (x - this.x) / real;
     this.y = y - (y - this.y) / real;
   }

@@ -14,27 +14,31 @@ function send(path, fields) {
   form.submit();
 }
 
-/** @param {(title: string) => void} rename */
+/**
+ * Ask what is to be done with this board.
+ * @param {(title: string) => void} rename
+ */
 export function boardActs(rename) {
-  const button = document.getElementById("board-acts");
+  const { left } = document.getElementById("board-acts").getBoundingClientRect();
   const tab = document.getElementById("this-board");
-  button.addEventListener("click", () => {
-    const { left } = button.getBoundingClientRect();
-    const ways = [
-      { words: "Rename this board", act: () => startRenaming(tab, rename) },
-      { words: "Duplicate this board", act: () => send("", { copy_of: board }) },
-      { words: "Add a blank board", act: () => send("", { after: board }) },
-    ];
-    if (boards > 1) {
-      ways.push(
-        { words: "Move it to the left", act: () => send(`/${board}/move`, { by: -1 }) },
-        { words: "Move it to the right", act: () => send(`/${board}/move`, { by: 1 }) },
-        { words: "Delete this board", act: () => send(`/${board}/away`, { away: true }) },
-      );
-    }
-    showChoices({ x: left - 8, y: -4 }, "Boards of this lesson", ways);
-  });
-  if (gone) toast("The board is deleted.", { undo: () => send(`/${gone}/away`, { away: false }) });
+  const ways = [
+    { words: "Rename this board", act: () => startRenaming(tab, rename) },
+    { words: "Duplicate this board", act: () => send("", { copy_of: board }) },
+    { words: "Add a blank board", act: () => send("", { after: board }) },
+  ];
+  if (boards > 1) {
+    ways.push(
+      { words: "Move it to the left", act: () => send(`/${board}/move`, { by: -1 }) },
+      { words: "Move it to the right", act: () => send(`/${board}/move`, { by: 1 }) },
+      { words: "Delete this board", act: () => send(`/${board}/away`, { away: true }) },
+    );
+  }
+  showChoices({ x: left - 8, y: -4 }, "Boards of this lesson", ways);
+}
+
+/** The board that was here is deleted; it can be had back. */
+export function tellGone() {
+  toast("The board is deleted.", { undo: () => send(`/${gone}/away`, { away: false }) });
 }
 
 /** The tab becomes a field for its name. */

@@ -138,6 +138,7 @@ class Out {
     document.getElementById("out-frame").hidden = UNSEEN.has(this.kind);
     if (UNSEEN.has(this.kind)) return this.tellOfLook("");
     const number = (this.looks = (this.looks ?? 0) + 1);
+    if (image.hidden) this.tellOfLook("The picture is being drawn…");
     try {
       const asked = await this.asked();
       const framing = asked.wanted.part === "frame";
@@ -147,6 +148,7 @@ class Out {
       if (number !== this.looks) return;
       URL.revokeObjectURL(image.src);
       image.src = URL.createObjectURL(drawn);
+      image.hidden = false;
       this.showFrame(framing);
       this.tellOfLook(framing && !this.frame ? "Drag a frame over the picture." : "");
     } catch (error) {

@@ -5,12 +5,10 @@ export class Present {
   constructor(acts) {
     this.acts = acts;
     this.dot = document.getElementById("laser");
-    document.getElementById("present").addEventListener("click", () => this.turn(true));
     document.getElementById("present-stop").addEventListener("click", () => this.turn(false));
     document.getElementById("present-next").addEventListener("click", () => acts.step(1));
     document.getElementById("present-back").addEventListener("click", () => acts.step(-1));
     document.addEventListener("pointermove", (event) => this.point(event));
-    if (new URLSearchParams(location.search).has("present")) this.turn(true);
   }
 
   get on() {

@@ -16,6 +16,13 @@ export async function openSharing(keep) {
   if (!dialog.open) dialog.showModal();
 }
 
+/** What others see is changed by a button, and not by walking through the choices. */
+function confirm(chosen) {
+  const button = /** @type {HTMLButtonElement} */ (chosen.form.querySelector(".share-now"));
+  button.hidden = chosen.defaultChecked;
+  button.textContent = chosen.dataset.act;
+}
+
 function setUp(dialog, panel, keep) {
   panel.addEventListener("click", async (event) => {
     const button = event.target.closest("button");
@@ -33,7 +40,7 @@ function setUp(dialog, panel, keep) {
   });
   panel.addEventListener("change", ({ target }) => {
     if (target.dataset.student) keep(target.dataset.student, !target.checked);
-    else if (target.name === "shared") window.htmx.trigger(target.form, "submit");
+    else if (target.name === "shared") confirm(target);
   });
   dialog.addEventListener("click", (event) => event.target === dialog && dialog.close());
   document.body.addEventListener("htmx:responseError", (event) => {

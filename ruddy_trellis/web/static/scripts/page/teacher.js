@@ -1,5 +1,4 @@
 // A board page: puts the parts together.
-import { boardActs } from "./boards.js";
 import { hideChoices, showChoices } from "../bar/choices.js";
 import { ARROWS, BoardView } from "../board/board_view.js";
 import { Drawer } from "../drawer/drawer.js";
@@ -7,11 +6,9 @@ import { Gestures } from "../board/gestures.js";
 import { labelOffset } from "../drawing/labels.js";
 import { hear } from "./hear.js";
 import { Latest } from "../board/line.js";
-import { SentenceBar, helpOf } from "../bar/sentence_bar.js";
+import { SentenceBar, helpOf, spoken } from "../bar/sentence_bar.js";
 import { Shelf } from "../bar/shelf.js";
 import { isKey, showKeys } from "./keys.js";
-import { Present } from "./present.js";
-import { Replay } from "./replay.js";
 import { hideToast, toast } from "./toast.js";
 
 const pin = /** @type {HTMLInputElement} */ (document.getElementById("pin"));
@@ -24,6 +21,10 @@ let another = false; // whether the next thing that is picked is added to the se
 let atLabelStart = null;
 let pendingItems = []; // the new points of the running sentence
 
+// Fetched when they are first used.
+let strip = null;
+let replay = null;
+let present = null;
 const boardId = document.getElementById("board").dataset.board;
 const view = new BoardView(`/boards/${boardId}/live`, {
   connected() {
@@ -41,16 +42,20 @@ const view = new BoardView(`/boards/${boardId}/live`, {
     drawer.refresh();
   },
   state: pageIsEmpty,
-  tick: (items) => drawer.tick(items),
+  tick(items) {
+    drawer.tick(items);
+    strip?.show();
+  },
+  revealed: () => strip?.show(),
   playing: (ids) => drawer.running(ids),
   help: (words) => (tool ? helpOf(tool) : `/help?find=${encodeURIComponent((bar.sent[0] ?? words).slice(0, 200))}`),
   refused: (place, ways) => bar.refused(place, ways),
-  hidden: () => replay.hidden(),
+  hidden: () => [...(replay?.hidden() ?? []), ...(strip?.words() ?? [])],
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
 const hovers = new Latest((content) => line.send("hover", content));
 
-const replay = new Replay({
+const stepping = {
   order: () => [...drawing.things.keys()],
   kind: (id) => {
     const item = drawing.things.get(id);
@@ -61,24 +66,45 @@ const replay = new Replay({
     drawer.stepped(seen, count);
   },
   draw: (id, progress) => drawing.drawnBy(id, progress),
-});
+};
 
-const present = new Present({
+/** A part that is fetched when it is first used, once however often it is asked for meanwhile. */
+function fetched(load) {
+  let coming;
+  return () => (coming ??= load());
+}
+
+const fetchReplay = fetched(async () => {
+  replay = new (await import("./replay.js")).Replay(stepping);
+});
+/** Go through the working step by step. */
+const goThrough = (way) => fetchReplay().then(way);
+
+const SMALL = matchMedia("(max-width: 43.75em), (max-height: 35em)");
+const fetchStrip = fetched(async () => {
+  strip = new (await import("./strip.js")).Strip(view);
+  strip.turn();
+});
+const onSmallScreens = () => SMALL.matches && fetchStrip();
+SMALL.addEventListener("change", onSmallScreens);
+onSmallScreens();
+
+const fetchPresent = fetched(async () => {
+  present = new (await import("./present.js")).Present(presenting);
+});
+const presentIt = () => fetchPresent().then(() => present.turn(true));
+document.getElementById("present").addEventListener("click", presentIt);
+if (new URLSearchParams(location.search).has("present")) presentIt();
+
+const presenting = {
   step: (way) => reveals.step(way),
   board(way) {
     const tabs = [...document.querySelectorAll(".tabs a")];
     const next = tabs[tabs.findIndex((tab) => tab.classList.contains("on")) + way];
     if (next) location.href = `${next.href}&present`;
   },
-  fitted() {
-    const seen = port.view();
-    requestAnimationFrame(() => {
-      port.measure();
-      port.show(seen);
-      view.viewChanged();
-    });
-  },
-});
+  fitted: () => requestAnimationFrame(() => view.refit()),
+};
 
 // The server speaks ---------------------------------------------------------------------------------------------
 
@@ -94,12 +120,7 @@ line.on("prompt", ({ tool: key, chips, ways, typed, pinned, pending }) => {
   pendingItems = pending;
   if (key) {
     bar.prompt(chips, ways, key);
-    hear(
-      chips
-        .map((chip) => chip.words ?? chip.shown)
-        .join(" ")
-        .replace(/\s+/g, " "),
-    );
+    hear(spoken(chips));
     if (selected.length) select([]);
   } else {
     speak(null);
@@ -142,18 +163,18 @@ line.on("offers", (offer) => {
 
 line.on("do", ({ what }) => {
   if (what === "fit") view.fit();
-  else if (what === "present") present.turn(true);
+  else if (what === "present") presentIt();
   else if (what === "reveal") reveals.step(1);
 });
 
 line.on("completions", (ways) => bar.completions(ways));
 
-line.on("said", ({ words }) => {
-  hear(words);
+line.on("said", () => {
   bar.taken();
   drawer.calculated();
   hideToast();
 });
+line.on("outcome", ({ words }) => toast(words));
 
 function pageIsEmpty() {
   document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool || !!view.state.photograph;
@@ -180,7 +201,7 @@ function select(ids) {
 function choose(id, withShift, here = []) {
   const adding = withShift || another;
   if (id && here.length) drawing.uncover(id);
-  if (present.on) return;
+  if (present?.on) return;
   const others = adding ? [] : here.filter((other) => other !== id && sameSort(id, other));
   bar.alsoHere(others.slice(0, 3).map((other) => ({ words: drawing.things.get(other).says, act: () => choose(other, false, here) })));
   if (id === null) select(adding ? selected : []);
@@ -194,7 +215,7 @@ function sameSort(id, other) {
 }
 
 /** What can be done with one thing, beside the pointer. */
-function menu(id, place) {
+function menu(id, place, fingerIsDown) {
   if (!selected.includes(id)) select([id]);
   const { style, says, kind } = drawing.things.get(id);
   const ids = [...selected]; // the menu stays about what its title says, whatever is selected meanwhile
@@ -206,7 +227,7 @@ function menu(id, place) {
   ];
   if (kind !== "number")
     ways.splice(1, 0, { words: style.label ? "Take its label away" : "Show its label", act: () => restyle({ label: !style.label }) });
-  showChoices(place, ids.length > 1 ? `${ids.length} things` : says, ways);
+  showChoices(place, ids.length > 1 ? `${ids.length} things` : says, ways, undefined, fingerIsDown);
 }
 
 /** Select the next or the one before of the things that are seen. */
@@ -219,6 +240,7 @@ function walk(step, adding) {
 
 function takeTool(key) {
   hideToast();
+  gestures.toolMode = !!key; // at once: a click may be quicker than the sentence of the tool
   line.send("tool", { key, pinned: pin.checked && !!key });
 }
 
@@ -230,8 +252,14 @@ function stop() {
   if (hideChoices()) return;
   gestures.stop();
   hideToast();
+  if (player.on && !tool) return line.send("pause");
   if (tool) takeTool(null);
   else select([]);
+}
+
+/** The board has the keys again. */
+function toBoard() {
+  canvas.focus({ preventScroll: true });
 }
 
 /** Words beside the pointer. */
@@ -258,7 +286,9 @@ const bar = new SentenceBar({
   },
   offer: (number) => line.send("offer", { number }),
   stop,
+  toBoard,
   finish: () => line.send("finish"),
+  ask: (name) => line.send("gap", { name }),
   another(on) {
     another = on;
   },
@@ -285,11 +315,11 @@ const drawer = new Drawer(boardId, {
   clearTrails: () => drawing.clearTrails(),
   fitPhotograph: async () => (await import("./photograph.js")).fitPhotograph(view, edit),
   lifeSize: async () => (await import("./life_size.js")).lifeSize(view),
-  step: (way) => replay.step(way),
-  replay: () => (replay.playing ? replay.stop() : replay.play()),
+  step: (way) => goThrough(() => replay.step(way)),
+  replay: () => goThrough(() => (replay.playing ? replay.stop() : replay.play())),
   seeAll() {
-    replay.stop();
-    replay.go(null);
+    replay?.stop();
+    replay?.go(null);
   },
   boardLook(id) {
     line.send("board_look", { id });
@@ -367,7 +397,9 @@ for (const kind of ["dragover", "drop"])
     if (kind === "drop") (await import("./in.js")).openIn(edit, view, event.dataTransfer.files[0]);
   });
 document.getElementById("files").addEventListener("click", async () => (await import("./out.js")).openOut(view, edit));
-boardActs((title) => edit({ kind: "arrange", title }));
+const boards = (act) => import("./boards.js").then((found) => found[act]((title) => edit({ kind: "arrange", title })));
+document.getElementById("board-acts").addEventListener("click", () => boards("boardActs"));
+if (document.getElementById("board-form").dataset.gone) boards("tellGone");
 document.getElementById("tidy").addEventListener("click", () => edit({ kind: "tidy" }));
 document.getElementById("ghosts").addEventListener("change", (event) => {
   drawing.showGhosts(event.target.checked);
@@ -387,11 +419,14 @@ title.addEventListener("change", async () => {
     title.value = title.defaultValue;
   }
 });
-title.addEventListener("keydown", (event) => event.key === "Enter" && title.blur());
+title.addEventListener("keydown", (event) => {
+  if (event.key === "Escape") title.value = title.defaultValue; // what was typed is let go
+  if (event.key === "Enter" || event.key === "Escape") toBoard();
+});
 
 document.addEventListener("keydown", (event) => {
   if (document.querySelector("dialog[open]") || !isKey(event)) return;
-  if (present.key(event)) {
+  if (present?.key(event)) {
     event.preventDefault();
     return;
   }
@@ -402,9 +437,13 @@ document.addEventListener("keydown", (event) => {
   else if (command || writing || (event.altKey && !ARROWS[event.key])) return;
   else if (event.key === "Escape") stop();
   else if (tool && event.key.length === 1 && typing.includes(event.key)) bar.typeOn(event.key);
-  else if ((event.key === "Delete" || event.key === "Backspace") && !tool) remove();
-  else if (event.key === "Backspace") line.send("back");
-  else if (event.key === "?") showKeys();
+  else if (event.key === "Delete" && !tool) remove();
+  else if (event.key === "Backspace") {
+    // On a button that has the focus it is no key of the board's: it would delete what nobody looks at.
+    if (event.target !== canvas && event.target !== document.body) return;
+    if (tool) line.send("back");
+    else remove();
+  } else if (event.key === "?") showKeys();
   else if (event.key === "[" || event.key === "]") walk(event.key === "]" ? 1 : -1, false);
   else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
   else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);

@@ -33,7 +33,8 @@ export function toast(words, { refusal = false, undo = null, stays = false, help
     place.hidden = false;
   });
   clearTimeout(timer);
-  if (!stays) timer = setTimeout(hideToast, undo ? 9000 : 3500 + 45 * words.length);
+  // In the foot, over the sentence, what was said stands until the next thing is done.
+  if (!stays && !place.closest("footer")) timer = setTimeout(hideToast, undo ? 9000 : 3500 + 45 * words.length);
 }
 
 export function hideToast() {

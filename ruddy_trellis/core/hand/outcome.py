@@ -1,0 +1,29 @@
+"""What came of what was said, in words: what is there now, its value, and why it has none."""
+
+from ..display.covers import cover_words
+from ..display.text import value_text
+from ..edits.patch import Patch
+from ..language.printing import sentence, why_absent
+from .acts import Answer
+
+#: So many new things are told one by one.
+_TOLD = 3
+
+
+def outcome(hand, patch: Patch) -> Answer:
+    """The answer that tells what a patch has made: the sentence of a new thing, with its value where it is a reading."""
+    board = hand.board
+    new = [step.id for _, step in patch.after if step.id not in {id for id, _ in patch.before} and step.id in board]
+    if not new or len(new) > _TOLD:
+        return {"t": "outcome", "words": patch.words}
+    return {"t": "outcome", "words": "; ".join(_told(board, id) for id in new)}
+
+
+def _told(board, id):
+    step = board.step(id)
+    words = cover_words(step.makes) if step.look.cover else sentence(board, id)
+    if board.value(id) is None:
+        return f"{words}. It has no value now: {why_absent(board, id)}"
+    if step.is_reading and not step.look.cover:
+        return f"{words}: {value_text(board, id)}"
+    return words
