@@ -120,7 +120,7 @@ class EveryoneTest(BrowserTest):
     # What is heard ------------------------------------------------------------------------------------------
 
     def said(self):
-        self.page.wait_for_timeout(350)
+        self.page.wait_for_timeout(750)
         said = self.page.evaluate("window.said")
         self.page.evaluate("() => { window.said = []; }")
         return said

@@ -26,7 +26,7 @@ class WhereTest(BrowserTest):
         before = b.value("z").area
         page.click("text=Is H in z?")
         b.settle()
-        self.assertIn("H is not in z. No: at least 4 from A (it is 1.41 m away)", b.toast())
+        self.assertIn("H is not in z. No: at least 4 m from A (it is 1.41 m away)", b.toast())
         b.drag_point("H", (4, 0.5))
         page.click("text=Is H in z?")
         b.settle()
@@ -77,7 +77,7 @@ class WhereTest(BrowserTest):
         page.click("text=May it stand there?")
         toast = page.locator("#toast")
         expect(toast).to_contain_text("H is not in z")
-        expect(toast).to_contain_text("no: less than 3.2 from k")
+        expect(toast).to_contain_text("no: less than 3.2 m from k")
         page.click(".reveal button >> text=Where it may stand")
         page.focus("#drawing")
         for _ in range(40):

@@ -149,7 +149,7 @@ class HandTest(unittest.TestCase):
 
     def test_a_dial_is_nudged_by_its_step(self):
         alone = self.alone("v is a dial from 0 to 10 in steps of 1 at 4")
-        self.assertEqual(alone.do(t="nudge", ids=["s1"], by=[1, 0]), [{"t": "heard", "words": "v = 5"}])
+        self.assertEqual(alone.do(t="nudge", ids=["s1"], by=[1, 0]), [{"t": "heard", "words": "v = 5", "last": True}])
         self.assertEqual(alone.board.value("s1"), 5)
 
     def test_a_student_moves_and_makes_nothing(self):

@@ -27,5 +27,5 @@ def veiled(item: dict[str, Any], kind: str) -> dict[str, Any]:
     if shape and kind == MARK:
         item["shape"] = {part: shape[part] for part in _PLACE if part in shape}
     elif shape and kind in (WORDS_ON_BOARD, CLAIM):
-        item["shape"] = {**shape, "words": HIDDEN}
+        item["shape"] = {part: value for part, value in shape.items() if part != "verdict"} | {"words": HIDDEN}
     return item

@@ -288,8 +288,9 @@ class Shapes:
 
     def _claim(self, known, value):
         board, id = self.board, known.step.id
-        shape = {"at": value[:2], "words": f"{claim_words(board, id)} {verdict_mark(board.verdicts.get(id, ''), value[2])}", "framed": True}
-        return {"shape": shape, "label": None}
+        verdict = board.verdicts.get(id, "")
+        words = f"{claim_words(board, id)} {verdict_mark(verdict, value[2])}"
+        return {"shape": {"at": value[:2], "words": words, "framed": True, "verdict": verdict}, "label": None}
 
     def _reveal(self, known, value):
         step = known.step

@@ -70,6 +70,8 @@ class Hand:
         self.selected: list[str] = []
         self.offers: list[Offer] = []
         self.drag: Drag | None = None
+        #: What the readings said that hang on what is dragged, when it was taken hold of.
+        self.readings: dict[str, str] = {}
         self.lifted: set[str] = set()
         self.asked: quiz.Asked | None = None
         self.angle_words = 0

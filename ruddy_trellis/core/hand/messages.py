@@ -32,7 +32,10 @@ class Drag(_Message):
 
 
 class Drop(_Message):
+    """What is held is let go. ``unseen`` are the ids of what closed reveals hide from this person."""
+
     t: Literal["drop"]
+    unseen: Ids = []
 
 
 class Hover(_Message):

@@ -33,6 +33,7 @@ def take_hold(hand, message: messages.Grab) -> Doing:
         return
     yield Hold(drag.ids)
     hand.drag = drag
+    hand.readings = _readings_below(board, drag.ids)
 
 
 def drag(hand, message: messages.Drag) -> Doing:
@@ -48,8 +49,11 @@ def drag(hand, message: messages.Drag) -> Doing:
 
 
 def let_go(hand, message: messages.Drop | None) -> Doing:
-    hand.drag = None
-    if not (yield LetGo()) and message is not None:
+    drag, hand.drag = hand.drag, None
+    moved = yield LetGo()
+    if moved and drag is not None and message is not None:
+        yield _heard(hand, drag.ids, hand.readings, message.unseen)
+    elif not moved and message is not None:
         yield {"t": "kept"}
 
 
@@ -79,18 +83,29 @@ def _moved_by_key(hand, numbers, unseen):
     Args:
         unseen: the ids of what closed reveals hide from this person.
     """
-    board = hand.board
-    below = [*numbers, *board.dependants(list(numbers))]
-    before = {id: value_text(board, id) for id in below if board.step(id).is_reading and not board.step(id).look.hidden}
+    before = _readings_below(hand.board, list(numbers))
     yield Change(Move(numbers=numbers))
+    yield _heard(hand, list(numbers), before, unseen)
+
+
+def _readings_below(board, ids):
+    """The readings that hang on pegs and dials, or are such, as they are written now."""
+    ids = [id for id in ids if id in board]
+    below = [*ids, *board.dependants(ids)]
+    return {id: value_text(board, id) for id in below if board.step(id).is_reading and not board.step(id).look.hidden}
+
+
+def _heard(hand, ids, before, unseen):
+    """Where what has moved is now, and which readings have changed: of many such answers in a row a person hears the last."""
     board = hand.board
     places = [
         f"{board.name(id)} = {value_text(board, id)}" if id in before else f"{noun(board, id)} at {thing_value_text(board, id)}"
-        for id in list(numbers)[:3]
+        for id in ids[:3]
+        if id in board
     ]
-    covers = {id for id in before if board.step(id).look.cover and id not in hand.lifted} | set(unseen)
-    changed = [id for id, text in before.items() if id not in numbers and id not in covers and value_text(board, id) != text]
-    yield heard("; ".join([*places, *(f"{board.name(id)} = {value_text(board, id)}" for id in changed[:4])]))
+    covers = {id for id in before if id not in board or (board.step(id).look.cover and id not in hand.lifted)} | set(unseen)
+    changed = [id for id, text in before.items() if id not in ids and id not in covers and value_text(board, id) != text]
+    return {**heard("; ".join([*places, *(f"{board.name(id)} = {value_text(board, id)}" for id in changed[:4])])), "last": True}
 
 
 def put(hand, message: messages.Put) -> Doing:

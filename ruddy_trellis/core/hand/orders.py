@@ -6,12 +6,13 @@ from dataclasses import dataclass
 from typing import Any, TypeAlias
 
 from ..display.palette import PENS
-from ..edits import Delete, LookChanges, Move, Rename, Restyle, Tidy
+from ..edits import Arrange, Delete, LookChanges, Move, Rename, Restyle, Tidy
 from ..edits.saying import described
-from ..kinds import MOTION, REVEAL, join
+from ..kinds import CLAIM, CONDITION, MOTION, NUMBER, POINT, REVEAL, join
 from ..language.stretches import things_named
 from ..pointing.gathering import KINDS, gather
 from ..refusal import Refusal
+from ..truth.where import condition_told
 from . import messages
 from .acts import Act, Answer, Change, Doing, Run, Stop
 from .changing import done, redo, undo
@@ -118,6 +119,40 @@ def _run(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     return _only(Run(tuple(motions), False))
 
 
+def _run_one(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    board = hand.board
+    if not ids or any(board.kind_of(id) != MOTION and board.step(id).construction.moves not in ("turning", "sliding") for id in ids):
+        raise Refusal("Only motions, dials and points on a path run: run n, run all.")
+    return _only(Run(tuple(ids), False))
+
+
+def _rests(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    if len(ids) != 1 or hand.board.kind_of(ids[0]) != CLAIM:
+        raise Refusal("Only a claim rests on something: what does c rest on?")
+    return _only({"t": "do", "what": "rests", "id": ids[0]})
+
+
+def _holds(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    board = hand.board
+    if len(ids) != 1 or board.kind_of(ids[0]) != CONDITION:
+        raise Refusal("Only a condition holds at a point or does not: does j hold at A?")
+    points = things_named(found["at"], board)
+    if len(points) != 1 or board.kind_of(points[0]) != POINT:
+        raise Refusal("A condition is asked at one point: does j hold at A?")
+    return _told(condition_told(board, points[0], ids[0]))
+
+
+def _told(words: str) -> Doing:
+    yield done(words, undo=False)
+
+
+def _log(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    board = hand.board
+    if any(board.kind_of(id) != NUMBER for id in ids):
+        raise Refusal("Only readings are logged: log s and t.")
+    return _changed(Arrange(log=list(dict.fromkeys((*board.settings.log, *ids)))))
+
+
 def _stop(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     return _only(Stop())
 
@@ -171,6 +206,13 @@ ORDERS = (
     _order(_redo, "redo", "make it again", r"redo(?: (?:that|it))?"),
     _order(_on_page("fit"), "fit", "show the whole figure", r"fit|show all|show the whole figure|zoom to fit"),
     _order(_run, "run", "run the motions", r"(?:run|play|start)" + _MOTIONS),
+    _order(_run_one, "run n", "run one motion, or a dial", r"(?:run|play|start) (?:the motion )?(?P<things>.+)"),
+    _order(_log, "log s and t", "put readings into the log", r"log (?P<things>.+)"),
+    _order(_rests, "what does c rest on?", "which steps a claim needs", r"what does (?P<things>.+) rest on\??"),
+    _order(
+        _holds, "does j hold at A?", "whether a condition holds at a point",
+        r"(?:does )?(?P<things>.+) holds? (?:at|for|in) (?P<at>.+?)\??",
+    ),
     _order(_stop, "stop", "stop the motions", r"(?:stop|pause|halt)" + _MOTIONS),
     _order(_reveal, "reveal", "the next reveal", r"(?:reveal|next|show the next)(?: (?:it|reveal|step))?"),
     _order(_on_page("present"), "present", "the board alone, large", r"present"),

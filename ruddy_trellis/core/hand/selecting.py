@@ -4,10 +4,11 @@ from typing import Any
 
 from ..catalogue import CATALOGUE
 from ..display.covers import cover_words
+from ..display.text import value_text, verdict_mark
 from ..edits import Add
 from ..edits.adding import with_defaults
 from ..edits.deleting import what_goes
-from ..kinds import join
+from ..kinds import CLAIM, join
 from ..language.fills import fill_from_json, is_ids
 from ..language.printing import noun, sentence
 from ..pointing.gathering import gather
@@ -16,6 +17,7 @@ from ..refusal import Refusal
 from . import messages
 from .acts import Change, Doing
 from .changing import done
+from .orders import ordered
 from .outcome import outcome
 
 #: Of more things than this no offers are made: that many are not selected to make something of them.
@@ -56,7 +58,13 @@ def _words(board, ids: list[str], lifted: set[str]) -> str:
         return ""
     if len(ids) == 1:
         step = board.step(ids[0])
-        return cover_words(step.makes) if step.look.cover and step.id not in lifted else sentence(board, step.id)
+        if step.look.cover and step.id not in lifted:
+            return cover_words(step.makes)
+        words = sentence(board, step.id)
+        if step.is_reading:
+            return f"{words}: {value_text(board, step.id)}"
+        value = board.value(step.id)
+        return f"{words} {verdict_mark(board.verdicts.get(step.id, ''), value[2])}" if step.makes == CLAIM and value else words
     return join(noun(board, id) for id in ids) if len(ids) <= 4 else f"{len(ids)} things"
 
 
@@ -65,6 +73,9 @@ def take_offer(hand, message: messages.Offer) -> Doing:
         raise Refusal("That offer is no longer there. Select again.")
     offer = hand.offers[message.number]
     hand.offers = []
+    if offer.edit is None:
+        yield from ordered(hand, offer.order) or ()
+        return
     if (there := there_already(hand.board, offer.edit)) is not None:
         yield from point_out(hand, there)
         return

@@ -4,7 +4,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from ..board.board import Board
-from ..kinds import CIRCLE, POLYGON, WORDS_ON_BOARD
+from ..kinds import CIRCLE, POINT, POLYGON, WORDS_ON_BOARD
 
 TITLE, BOARD_TITLE = "The first two minutes", "Try it here"
 
@@ -77,3 +77,15 @@ def now_at(board: Board, edits: Sequence[str]) -> int:
         edits: the words of the edits that are in the board, the first first.
     """
     return next((number for number, step in enumerate(STEPS) if not step.is_done(board, edits)), len(STEPS))
+
+
+def clear_side(board: Board) -> str:
+    """At which edge of the view fewer points lie, "top" or "foot": the words of a step stand there, over nothing that they ask for."""
+    _, low, _, high = board.settings.view
+    heights = [
+        (board.value(step.id)[1] - low) / (high - low)
+        for step in board.steps
+        if step.makes == POINT and not step.look.hidden and board.value(step.id) is not None
+    ]
+    above, below = (sum(1 for height in heights if is_there(height)) for is_there in (lambda y: y > 0.6, lambda y: y < 0.4))
+    return "foot" if above > below else "top"

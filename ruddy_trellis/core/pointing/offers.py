@@ -11,18 +11,21 @@ from ..edits.checking import check_fills
 from ..edits.models import Add, Edit, NewStep
 from ..kinds import CLAIM, MAPS, POINT, THINGS, join
 from ..language.fills import fill_to_json
+from ..language.formula_words import ANGLE
 from ..language.printing import listed, phrase
 from ..refusal import Refusal
+from .asked import asked
 from .offers_for_many import MOST_FILLED, many_offers, moving_offers
 
 
 @dataclass(frozen=True)
 class Offer:
-    """One sentence that a selection completes, and the edit that says it."""
+    """One sentence that a selection completes, and the edit that says it, or the order that it gives."""
 
     does: str
     sentence: str
-    edit: Edit
+    edit: Edit | None
+    order: str = ""
 
 
 def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
@@ -47,6 +50,8 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
                     continue
                 text = phrase(construction, full, board.names)
                 step = NewStep(does=construction.key, fills={name: fill_to_json(fill) for name, fill in full.items()})
+                if _is_foolish(construction, full, board):
+                    continue
                 rank = construction.likely + 20 * _stretched(construction, full)
                 found.append((rank, Offer(construction.key, text, Add(steps=[step]))))
     if 1 < len(ids) <= MOST_FILLED:
@@ -55,10 +60,44 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
         found.append((rank, Offer(does, words, edit)))
     found += _known_transformations(board, list(ids))
     found.sort(key=lambda pair: pair[0])
-    unique = {}
+    unique = {offer.sentence: offer for offer in _asked_most(board, ids)}
+    there = {str(offer.edit) for offer in unique.values()}
     for _, offer in found:
-        unique.setdefault(offer.sentence, offer)
+        if str(offer.edit) not in there:
+            unique.setdefault(offer.sentence, offer)
     return list(unique.values())
+
+
+def _asked_most(board, ids):
+    """What is asked most of such a selection."""
+    for one in asked(board, ids):
+        if one.order:
+            yield Offer("order", one.words, None, one.order)
+        elif (edit := one.adding(board)) is not None and edit.steps:
+            yield Offer(edit.steps[-1].does, one.words, edit)
+
+
+#: Gaps that take a number of degrees, and such that take a plain number.
+_DEGREES, _FACTORS = ("angle",), ("factor", "times", "first", "second", "x", "y")
+
+
+def _is_foolish(construction, fills, board):
+    """Whether nobody would ask for this: a length as degrees or as a factor, what a conic of this kind has not."""
+    for name, fill in fills.items():
+        gap = construction.gap_by_name.get(name)
+        if gap is None or gap.kind.literal != "number" or not isinstance(fill, tuple):
+            continue
+        dimension = board.dimension(fill[0])
+        if (name in _DEGREES and dimension not in (ANGLE, 0)) or (name in _FACTORS and dimension != 0):
+            return True
+    on_conic = any(gap.kind_name == "conic" for gap in construction.asked_gaps)
+    if not on_conic:
+        return False
+    parts = [(construction.key, fills)]
+    if construction.expands:
+        made = construction.parts(kinds_of_fills(construction, fills, board.kind_of), fills, board)
+        parts = [(part.key, part.fills) for part in made if not any("made:" in str(fill) for fill in part.fills.values())]
+    return bool(parts) and all(board.value_of(key, fills) is None for key, fills in parts)
 
 
 def _known_transformations(board, ids):

@@ -6,8 +6,8 @@ from typing import Any
 
 from ..board.board import Board
 from ..display.text import rounded_text, unit_text
-from ..kinds import join
-from ..language.printing import phrase
+from ..kinds import CONDITION, POLYGON, REGION, join
+from ..language.printing import number_text, phrase
 from ..regions.outlines import ALL, NONE
 from ..regions.region import Region
 
@@ -25,9 +25,26 @@ class Answer:
 
 
 def condition_words(board: Board, id: str) -> str:
-    """A condition as one says it: "more than 4 from B"."""
+    """A condition as one says it, with its unit: "more than 4 m from B"."""
     step = board.step(id)
-    return phrase(step.construction, step.fills, board.names).removeprefix("the places ")
+    words = phrase(step.construction, step.fills, board.names).removeprefix("the places ")
+    length = step.fills.get("length")
+    if not isinstance(length, float):
+        return words
+    number = number_text(length)
+    return words.replace(f" {number} from ", f" {number}{unit_text(1, board.settings.unit)} from ", 1)
+
+
+def region_to_say(board: Board) -> str:
+    """The sentence of the region that conditions ask for of which none is made yet, inside the first polygon that is there; none
+    where there are not two of them."""
+    seen = [step for step in board.steps if not step.look.hidden]
+    used = {id for step in seen if step.makes == REGION for id in step.inputs}
+    free = [step.id for step in seen if step.makes == CONDITION and step.id not in used]
+    if len(free) < 2:
+        return ""
+    shape = next((f" within {board.name(step.id)}" for step in seen if step.makes == POLYGON), "")
+    return f"the region where all of {join(board.name(id) for id in free)} hold{shape}"
 
 
 def answers(board: Board, point: str, region: str) -> list[Answer]:
@@ -57,6 +74,16 @@ def _measured(board: Board, id: str, condition: Any, x: float, y: float) -> str:
     if step.does == "places_by_angle":
         return f"it is seen at {rounded_text(180 - float(condition.measure.at(x, y)), min(settings.decimals, 1))}°"
     return ""
+
+
+def condition_told(board: Board, point: str, condition: str) -> str:
+    """Whether a condition holds at a point, in words."""
+    value, at = board.value(condition), board.value(point)
+    name, words = board.name(point), condition_words(board, condition)
+    if value is None or at is None:
+        return f"{board.name(condition if value is None else point)} is not there now."
+    measured = _measured(board, condition, value, *at[:2])
+    return f"{name}: {'yes' if bool(value.holds(*at[:2])) else 'no'}, {words}{f' ({measured})' if measured else ''}."
 
 
 def is_in_told(board: Board, point: str, region: str) -> str:

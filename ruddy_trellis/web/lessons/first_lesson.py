@@ -6,7 +6,7 @@ from fastapi.responses import RedirectResponse
 
 from ...core.board import Board, Settings
 from ...core.lesson.file import board_to_text
-from ...core.lesson.first_steps import BOARD_TITLE, STEPS, TITLE, now_at
+from ...core.lesson.first_steps import BOARD_TITLE, STEPS, TITLE, clear_side, now_at
 from ..people.who import live_board, signed_in
 from ..rendering import page
 from .room import check_room
@@ -29,4 +29,4 @@ def step(request: Request, board_id: int):
     live = live_board(request, board_id)
     rows = [row for row in request.app.state.lessons.edits(board_id) if row.number <= live.edits_done]
     edits = [orjson.loads(row.patch)["words"] for row in reversed(rows)]
-    return page(request, "panels/first.html", number=now_at(live.board, edits), steps=STEPS)
+    return page(request, "panels/first.html", number=now_at(live.board, edits), steps=STEPS, side=clear_side(live.board))

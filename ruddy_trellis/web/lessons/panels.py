@@ -23,7 +23,7 @@ from ...core.pointing.gathering import KINDS, RELATIONS
 from ...core.refusal import Refusal
 from ...core.truth.exact_equations import EQUATED
 from ...core.truth.loose_ends import loose_ends
-from ...core.truth.where import answers, condition_words, is_in_told, region_told
+from ...core.truth.where import answers, condition_words, is_in_told, region_to_say, region_told
 from ...drawings.plot import plot
 from ...drawings.tables import log_csv
 from ..live.verdicts import LOOKS, STOPPED
@@ -196,7 +196,8 @@ def where_panel(request: Request, board_id: int, ids: str = ""):
             asked = [(board.name(id), is_in_told(board, id, step.id), answers(board, id, step.id)) for id in chosen if board.value(id)]
             regions.append((step, phrase(step.construction, step.fills, board.names), size, region_told(board, step.id), asked))
     conditions = [(step, condition_words(board, step.id)) for step in board.steps if step.makes == CONDITION]
-    return page(request, "panels/where.html", board=board, regions=regions, conditions=conditions, chosen=chosen)
+    first = region_to_say(board)
+    return page(request, "panels/where.html", board=board, regions=regions, conditions=conditions, chosen=chosen, first=first)
 
 
 @router.get("/boards/{board_id}/panels/loose")

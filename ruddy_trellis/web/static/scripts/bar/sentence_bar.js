@@ -13,7 +13,9 @@ function word(text, className) {
 function button(text, act, className = "go") {
   const element = document.createElement("button");
   element.type = "button";
-  element.textContent = text;
+  const [, words, key] = text.match(/^(.*?)( \((?:Enter|Esc)\))?$/s);
+  element.textContent = words;
+  if (key) element.append(word(key, "key-hint"));
   element.className = className;
   element.addEventListener("click", act);
   return element;
@@ -33,6 +35,7 @@ export function spoken(chips) {
 
 /** How many offers have a key, and what stands in the field at rest. */
 const KEYED = 9;
+const MARKS = { "[": -1, "]": 1, PageUp: -1, PageDown: 1 };
 const AT_REST = "Say it, or pick a tool";
 
 export class SentenceBar {
@@ -103,6 +106,12 @@ export class SentenceBar {
   rest() {
     this.offered = 0;
     this.show([], [word("Drag a peg, click things to select them, or say what shall be there.", "soft long")]);
+  }
+
+  /** Something else was done: what was near to a refused sentence is offered no longer. */
+  done() {
+    this.near = null;
+    this.rest();
   }
 
   /** What the pointer is on, in the hand. */
@@ -270,7 +279,7 @@ export class SentenceBar {
 
   /** What was typed was refused; it comes back, to be put right, unless the next sentence is being typed already. Sentences that are near, or are meant, stand beside it: Enter takes
    *  the first. */
-  refused(place, ways = []) {
+  refused(ways = []) {
     const text = this.sent.shift();
     if (text !== undefined && this.typed.value) return;
     this.typed.value = text ?? this.typed.value;
@@ -285,11 +294,7 @@ export class SentenceBar {
     this.typed.classList.add("wrong");
     this.typed.setAttribute("aria-invalid", "true");
     this.showWays([]);
-    if (place !== null && place !== undefined) {
-      const shift = this.typed.value.indexOf("=") + 1;
-      const lead = this.typed.value.slice(shift).length - this.typed.value.slice(shift).trimStart().length;
-      this.typed.setSelectionRange(shift + lead + place, shift + lead + place + 1);
-    } else this.typed.select(); // what is typed next takes its place
+    this.typed.select(); // what is typed next takes its place
   }
 
   /** A sentence to choose: what it is about is lit, and what it would make is drawn, as long as one looks at it. */
@@ -347,7 +352,11 @@ export class SentenceBar {
 
   key(event) {
     const many = this.list?.length ?? 0;
-    if (event.key === "ArrowDown" && many) this.choose((this.chosen + 1) % many);
+    const way = MARKS[event.key];
+    if (way && !this.typed.value && this.typing.classList.contains("in-gap")) this.acts.mark(way);
+    else if (event.key === "/" && !this.typed.value) {
+      // It is the key that leads here, pressed once more.
+    } else if (event.key === "ArrowDown" && many) this.choose((this.chosen + 1) % many);
     else if (event.key === "ArrowUp" && many) this.choose((this.chosen <= 0 ? many : this.chosen) - 1);
     else if (event.key === "Tab" && many && !event.shiftKey && this.typed.value) this.take(Math.max(this.chosen, 0));
     else if (event.key === "Escape") {

@@ -2,7 +2,7 @@
 import "../page/focus.js";
 import { Dials } from "./dials.js";
 import { Drawing } from "../drawing/drawing.js";
-import { hear } from "../page/hear.js";
+import { hear, hearLast } from "../page/hear.js";
 import { Latest, Line } from "./line.js";
 import { Player } from "./player.js";
 import { Reveals } from "./reveals.js";
@@ -111,6 +111,7 @@ export class BoardView {
       this.hooks.board?.(message);
     });
     line.on("changed", (message) => {
+      this.hearVerdicts(message.items);
       this.drawing.change(message.items, message.gone);
       this.showDials();
       this.takeState(message.state);
@@ -125,27 +126,38 @@ export class BoardView {
       if (held && items.length) this.note("Moving…");
     });
     line.on("ahead", ({ items }) => this.drawing.preview(items));
-    line.on("heard", ({ words }) => hear(words));
+    line.on("heard", ({ words, last }) => (last ? hearLast(words) : hear(words)));
     line.on("kept", () => this.note("Saved"));
     line.on("stuck", ({ words, lights }) => {
       toast(words, { refusal: true });
       this.drawing.markOnly("lit", lights);
     });
-    line.on("says", ({ kind, words, undo, place, ways }) => {
+    line.on("says", ({ kind, words, undo, ways }) => {
       const help = kind === "refusal" ? this.hooks.help?.(words) : "";
       toast(words, { refusal: kind === "refusal", undo: undo ? () => line.send("undo") : null, help });
       if (kind === "refusal") {
-        this.hooks.refused?.(place, ways);
+        this.hooks.refused?.(ways);
         this.note("Saved"); // nothing has changed, so what is kept is what is shown
       }
     });
     line.on("frames", (batch) => this.player.take(batch));
     line.on("playing", ({ ids }) => {
+      if (ids.length > 0 !== this.player.on) hear(ids.length ? "Running" : "Stopped");
       this.player.begin(ids.length > 0);
       this.dials.run(ids, this.drawing.things.values());
       this.hooks.playing?.(ids);
       this.note(ids.length ? "Running…" : "Saved");
     });
+  }
+
+  /** What has come to be known of a claim that is seen. */
+  hearVerdicts(items) {
+    for (const { id, shape, style } of items) {
+      const { verdict } = shape ?? {};
+      const known = this.drawing.things.get(id)?.shape?.verdict;
+      const isSeen = !style?.hidden && !this.reveals.hidden().includes(id);
+      if (verdict && verdict !== "trying" && verdict !== known && isSeen) hear(shape.words);
+    }
   }
 
   /** The buttons that every board has. */
@@ -238,7 +250,7 @@ export class BoardView {
   letGo() {
     if (this.drags.next) this.line.send("drag", { ...this.drags.next, seq: ++this.sequence });
     this.drags.clear();
-    this.line.send("drop");
+    this.line.send("drop", { unseen: this.reveals.hidden() });
   }
 
   // The view ------------------------------------------------------------------------------------------------------

@@ -36,10 +36,18 @@ export class Drawer {
     this.panel.addEventListener("pointerleave", () => this.pointed(null));
     this.panel.addEventListener("focusout", () => this.pointed(null));
     document.body.addEventListener("htmx:afterSwap", () => {
+      this.toWhatWasMade();
       this.mark();
       this.running(this.now ?? []);
       this.pair(null);
     });
+  }
+
+  /** A working that has grown is seen where it has. */
+  toWhatWasMade() {
+    const rows = this.name === "working" ? this.panel.querySelectorAll(".working > li") : [];
+    if (rows.length > this.rows) rows[rows.length - 1].scrollIntoView({ block: "nearest" });
+    this.rows = rows.length;
   }
 
   fold() {
@@ -148,6 +156,12 @@ export class Drawer {
     } catch {
       this.acts.words("This browser does not let pages copy.");
     }
+  }
+
+  /** Show what a claim rests on. */
+  rests(id) {
+    this.resting = id;
+    this.open("claims");
   }
 
   /** Ask what might be true of what is selected, or of the whole board; or no longer. */

@@ -11,6 +11,7 @@ async function look() {
   if (text === place.dataset.shown) return;
   place.dataset.shown = text;
   place.querySelector("div").innerHTML = text;
+  place.classList.toggle("at-foot", place.querySelector("[data-side]").dataset.side === "foot");
   hear(place.innerText);
 }
 

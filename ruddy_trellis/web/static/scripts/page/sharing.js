@@ -1,4 +1,5 @@
 // The dialog for sharing a lesson: made by the server, put in by htmx.
+import { hear } from "./hear.js";
 import { toast } from "./toast.js";
 
 let ready = false;
@@ -41,6 +42,10 @@ function setUp(dialog, panel, keep) {
   panel.addEventListener("change", ({ target }) => {
     if (target.dataset.student) keep(target.dataset.student, !target.checked);
     else if (target.name === "shared") confirm(target);
+  });
+  panel.addEventListener("htmx:afterSwap", () => {
+    const chosen = panel.querySelector("[name=shared]:checked");
+    if (ready && chosen) hear(chosen.closest("label").innerText);
   });
   dialog.addEventListener("click", (event) => event.target === dialog && dialog.close());
   document.body.addEventListener("htmx:responseError", (event) => {

@@ -56,12 +56,24 @@ function say(words) {
   sentence.textContent = words || hint;
 }
 
+/** What is said of a thing: of a button what it says, of a reading its value. */
+function saidOf({ kind, shape, sentence, label }) {
+  if (kind === "reveal" && shape) return `${shape.says}, button: press Enter`;
+  return kind === "number" && label && label.text !== "?" ? `${sentence}: ${label.text.split(" = ").pop()}` : sentence;
+}
+
 function select(ids) {
   selected = ids;
   drawing.markOnly("chosen", ids);
-  const words = ids.map((id) => drawing.things.get(id).sentence).join("; ");
+  const words = ids.map((id) => saidOf(drawing.things.get(id))).join("; ");
   say(words);
   hear(words);
+}
+
+/** Enter on a thing: a button is pressed, a cover lifted, and what lies under it said. */
+function press(id) {
+  if (drawing.things.get(id)?.kind === "reveal") reveals.press(id);
+  else if (drawing.uncover(id)) setTimeout(() => select([id]), 150); // once it is there
 }
 
 /** Select the next or the one before of the things that are seen. */
@@ -121,7 +133,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);
   else if (event.key === "0") view.fit();
   else if (event.key === " " && event.target === canvas) gestures.space = true;
-  else if (event.key === "Enter" && event.target === canvas && selected.length) drawing.uncover(selected[0]);
+  else if (event.key === "Enter" && event.target === canvas && selected.length) press(selected[0]);
   else if (event.target.matches("input") || !view.nudge(event, selected)) return;
   event.preventDefault();
 });

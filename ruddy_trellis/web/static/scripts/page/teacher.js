@@ -18,6 +18,9 @@ let selected = [];
 let tool = null;
 let typing = ""; // the signs with which something begins that the running sentence takes
 let another = false; // whether the next thing that is picked is added to the selection
+let heardOf = ""; // the selection that was told of last
+let marked = null; // what Enter gives to the running sentence
+let markedLast = null;
 let atLabelStart = null;
 let pendingItems = []; // the new points of the running sentence
 
@@ -39,6 +42,7 @@ const view = new BoardView(`/boards/${boardId}/live`, {
   changed({ gone }) {
     if (gone.length) selected = selected.filter((id) => !gone.includes(id));
     if (selected.length || gone.length) select(selected);
+    else if (bar.near && !tool) bar.done();
     drawer.refresh();
   },
   state: pageIsEmpty,
@@ -49,7 +53,7 @@ const view = new BoardView(`/boards/${boardId}/live`, {
   revealed: () => strip?.show(),
   playing: (ids) => drawer.running(ids),
   help: (words) => (tool ? helpOf(tool) : `/help?find=${encodeURIComponent((bar.sent[0] ?? words).slice(0, 200))}`),
-  refused: (place, ways) => bar.refused(place, ways),
+  refused: (ways) => bar.refused(ways),
   hidden: () => [...(replay?.hidden() ?? []), ...(strip?.words() ?? [])],
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
@@ -109,7 +113,9 @@ const presenting = {
 // The server speaks ---------------------------------------------------------------------------------------------
 
 line.on("prompt", ({ tool: key, chips, ways, typed, pinned, pending }) => {
+  if (tool !== key) markedLast = null;
   tool = key;
+  marked = null;
   typing = typed;
   gestures.toolMode = !!key;
   canvas.classList.toggle("tool-mode", !!key);
@@ -157,14 +163,17 @@ line.on("show", (message) => {
 line.on("offers", (offer) => {
   if (tool || !selected.length) return;
   const hidden = selected.every((id) => drawing.things.get(id)?.style.hidden);
-  hear(offer.offers.length ? `${offer.words}. 1 makes ${offer.offers[0].sentence}` : offer.words);
+  const what = selected.join(" ");
+  if (what !== heardOf) hear(offer.offers.length ? `${offer.words}. 1 makes ${offer.offers[0].sentence}` : offer.words);
+  heardOf = what; // a sentence that was said meanwhile does not tell of the old selection again
   bar.selection(offer, hidden, another);
 });
 
-line.on("do", ({ what }) => {
+line.on("do", ({ what, id }) => {
   if (what === "fit") view.fit();
   else if (what === "present") presentIt();
   else if (what === "reveal") reveals.step(1);
+  else if (what === "rests") drawer.rests(id);
 });
 
 line.on("completions", (ways) => bar.completions(ways));
@@ -193,6 +202,7 @@ function select(ids) {
   if (tool) return;
   if (ids.length) line.send("select", { ids });
   else {
+    heardOf = "";
     another = false;
     bar.rest();
   }
@@ -230,10 +240,15 @@ function menu(id, place, fingerIsDown) {
   showChoices(place, ids.length > 1 ? `${ids.length} things` : says, ways, undefined, fingerIsDown);
 }
 
-/** Select the next or the one before of the things that are seen. */
-function walk(step, adding) {
-  const next = drawing.next(selected.at(-1), step);
+/** Select the next or the one before of the things that are seen; with a tool in the hand, mark it for the running sentence. */
+function walk(step, adding = false) {
+  const next = drawing.next(tool ? markedLast : selected.at(-1), step);
   if (next === null) return;
+  if (tool) {
+    marked = markedLast = next;
+    drawing.markOnly("lit", [next]);
+    return hear(`${drawing.things.get(next).says}. Enter takes it`);
+  }
   bar.alsoHere([]);
   select(adding ? [...new Set([...selected, next])] : [next]);
 }
@@ -242,6 +257,15 @@ function takeTool(key) {
   hideToast();
   gestures.toolMode = !!key; // at once: a click may be quicker than the sentence of the tool
   line.send("tool", { key, pinned: pin.checked && !!key });
+}
+
+/** Enter: what is marked goes into the running sentence; without such a thing the sentence is done, if it can be. */
+function finish() {
+  const item = drawing.things.get(marked);
+  marked = null;
+  if (!item?.shape) return line.send("finish");
+  const { at, points = [0, 0] } = item.shape;
+  line.send("click", { at: (at ?? points).slice(0, 2), reach: 1 / port.zoom, id: item.id });
 }
 
 function remove() {
@@ -287,7 +311,8 @@ const bar = new SentenceBar({
   offer: (number) => line.send("offer", { number }),
   stop,
   toBoard,
-  finish: () => line.send("finish"),
+  finish,
+  mark: walk,
   ask: (name) => line.send("gap", { name }),
   another(on) {
     another = on;
@@ -448,13 +473,14 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === "{" || event.key === "}") walk(event.key === "}" ? 1 : -1, true);
   else if (event.key === "+" || event.key === "-") view.zoom(event.key === "+" ? 1.25 : 0.8);
   else if (event.key === "0") view.fit();
-  else if (event.key === "PageDown" || event.key === "PageUp") reveals.step(event.key === "PageDown" ? 1 : -1);
+  else if (event.key === "PageDown" || event.key === "PageUp")
+    (tool ? walk : (way) => reveals.step(way))(event.key === "PageDown" ? 1 : -1);
   else if (event.key === ".") line.send(player.on ? "pause" : "play");
   else if (event.key === "=") edit({ kind: "record" });
   else if (/^[1-9]$/.test(event.key) && selected.length && event.key <= bar.offered) line.send("offer", { number: Number(event.key) - 1 });
   else if (event.key === "/") document.getElementById("typed").focus();
   else if (event.key === "Enter" && !tool && event.target === canvas && selected.length === 1) drawing.uncover(selected[0]);
-  else if (event.key === "Enter" && tool && !event.target.matches("button, a")) line.send("finish");
+  else if (event.key === "Enter" && tool && !event.target.matches("button, a")) finish();
   else if (event.key === " " && event.target === canvas) gestures.space = true;
   else if (event.target.matches("[role=tab], input") || !view.nudge(event, selected)) {
     if (!/^[a-z]$/.test(event.key) || !shelf.letter(event.key)) return;

@@ -1,0 +1,198 @@
+"""What a teacher would ask of things that are selected: for each selection what must be offered, the likeliest three first.
+
+Written from what is asked in lessons, before it was looked what is offered. Each is a pattern that one of the offered sentences fits.
+"""
+
+TRIANGLE = ("A = (-3, -2)", "B = (3, -2)", "C = (0, 3)", "T is the polygon through A, B, C")
+POINTS = ("A = (-3, -2)", "B = (3, -2)", "C = (0, 3)", "D = (4, 3)")
+CIRCLES = ("A = (0, 0)", "B = (3, 0)", "k is the circle with centre A and radius 2", "j is the circle with centre B and radius 2")
+
+#: Sentences that make the board, what is selected, what is asked of it: the first three are the likeliest.
+ASKED = (
+    (
+        TRIANGLE,
+        "T",
+        (
+            "altitudes",
+            "medians",
+            "circle through A, B and C",
+            "incircle",
+            "area of T",
+            "perimeter of T",
+            "all angles inside T",
+            "lengths? of",
+            "perpendicular bisectors",
+            "angle bisectors",
+            "centroid",
+            "orthocentre",
+            "midpoints of",
+        ),
+    ),
+    (
+        (*POINTS, "Q is the polygon through A, B, D, C"),
+        "Q",
+        (
+            "diagonals",
+            "area of Q",
+            "all angles inside Q",
+            "perimeter of Q",
+            "lengths? of",
+            "midpoints of",
+            "angle bisectors",
+            "inside Q",
+        ),
+    ),
+    ((*TRIANGLE, "m is the line through A and B"), "T m", ("mirror image", "where|crossings", "distance|parallel|perpendicular")),
+    (
+        (*TRIANGLE, "P = (5, 5)"),
+        "T P",
+        (
+            "half turn|reflection of T|image of T .*turn",
+            "enlarge",
+            "P is in|P lies|inside",
+            "join",
+            "turn",
+        ),
+    ),
+    (
+        (*TRIANGLE, "E = (5, 5)", "F = (8, 5)", "G = (6, 8)", "U is the polygon through E, F, G"),
+        "T U",
+        (
+            "congruent",
+            "similar",
+            "ratio of|area of T / ",
+            "area",
+            "crossings|inside",
+        ),
+    ),
+    (
+        (*POINTS, "r is the length of AB", "s is the length of CD"),
+        "r s",
+        (
+            "r / s|ratio",
+            "r = s|equal",
+            "r \\+ s",
+            "r - s|r − s",
+            "log",
+        ),
+    ),
+    ((*POINTS, "r is the angle ABC", "s is the angle BCD"), "r s", ("r = s|equal", "r \\+ s", "r - s|r − s")),
+    ((*POINTS, "r is the length of AB"), "r D", ("circle with centre D and radius r", "places at most r from D")),
+    ((*POINTS, "r is the angle ABC"), "r D", ("rotation about D by r",)),
+    (
+        (
+            "A = (0, 0)",
+            "B = (4, 0)",
+            "C = (1, 3)",
+            "a is the line through B and C",
+            "b is the line through A and C",
+            "c is the line through A and B",
+        ),
+        "a b c",
+        ("triangle", "go through one point", "crossings", "angle"),
+    ),
+    (
+        ("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "a is the line through A and B", "b is the line through A and C", "P = (5, 5)"),
+        "a b P",
+        (
+            "parallels?",
+            "perpendiculars?",
+            "where a meets b",
+            "distances?",
+            "mirror images?|reflection",
+        ),
+    ),
+    ((*POINTS, "j is the places at most 3 from A"), "j B", ("whether B is in|does j hold at B",)),
+    ((*POINTS, "t is a dial from 0 to 5 in steps of 1", "n is the motion of t, once, in 4 seconds"), "n", ("run n",)),
+    (("A = (2, 1)",), "A", ("circle with centre A", "coordinates of A", "horizontal line through A", "vertical line through A")),
+    ((*TRIANGLE, "M is the midpoint of AB", "c is the claim that AM = MB"), "c", ("rest on",)),
+    (
+        POINTS,
+        "A B",
+        (
+            "segment from A to B",
+            "line through A and B",
+            "length of AB|distance from A to B",
+            "midpoint of AB",
+            "perpendicular bisector of AB",
+            "circle with centre A through B",
+            "circle on the diameter",
+            "ray from A",
+            "vector from A",
+            "square on",
+            "equilateral triangle on",
+        ),
+    ),
+    (
+        (*POINTS, "s is the segment from A to B"),
+        "s",
+        (
+            "length of (s|AB)",
+            "midpoint of (s|AB)",
+            "perpendicular bisector of (s|AB)",
+            "point on s",
+            "square on",
+            "equilateral triangle on",
+            "circle on the diameter",
+            "reflection in s",
+            "slope of s",
+        ),
+    ),
+    (
+        (*POINTS, "m is the line through A and B"),
+        "m C",
+        (
+            "perpendicular to m through C",
+            "parallel to m through C",
+            "distance from C to m",
+            "foot of the perpendicular",
+            "mirror image of C in m",
+            "C lies on m",
+            "tangent to m|touches m",
+        ),
+    ),
+    (CIRCLES, "k", ("centre of k", "area of k", "circumference of k", "radius of k", "point on k", "diameter of k", "inside k")),
+    ((*CIRCLES, "m is the line through A and B"), "k m", ("crossings of (k and m|m and k)", "tangent", "pole|distance")),
+    ((*CIRCLES, "P = (5, 5)"), "k P", ("both tangents from P", "polar of P", "P lies on k", "distance", "inside|outside")),
+    (CIRCLES, "k j", ("crossings of", "common tangents", "radical axis", "tangent to", "line through the centres|centres")),
+    (
+        POINTS,
+        "A B C",
+        (
+            "polygon through A, B, C|triangle",
+            "circle through A, B and C",
+            "angle ABC",
+            "bisector of angle",
+            "in line",
+            "area",
+            "centroid",
+            "arc",
+            "parallelogram",
+            "incircle",
+        ),
+    ),
+    (POINTS, "A B D C", ("polygon", "on one circle", "join all", "in line")),
+    (
+        (*POINTS, "a is the segment from A to B", "b is the segment from C to D"),
+        "a b",
+        (
+            "(AB|a) = (CD|b)|equal",
+            "parallel",
+            "angle between",
+            "ratio",
+            "perpendicular",
+            "where a meets b",
+        ),
+    ),
+    (
+        ("A = (-3, 0)", "B = (3, 0)", "C = (0, 4)", "e is the ellipse with foci A and B through C"),
+        "e",
+        (
+            "foci",
+            "axis|centre",
+            "directrix",
+            "eccentricity",
+            "point on e",
+        ),
+    ),
+)

@@ -1,0 +1,63 @@
+"""What is offered for a selection, against a table of what a teacher would ask of it."""
+
+import re
+import unittest
+
+from ruddy_trellis.core.edits import perform
+from ruddy_trellis.core.hand import Alone
+from ruddy_trellis.core.pointing.offers import offers
+
+from .asked_of_selections import ASKED
+from .figures import figure
+
+
+def offered(lines, selection):
+    """The board of these sentences, and what is offered for things of it by their names."""
+    board = figure("\n".join(lines)).board
+    return board, offers(board, [board.find(name) for name in selection.split()])
+
+
+class AskedTest(unittest.TestCase):
+    def test_what_a_teacher_asks_is_offered_the_likeliest_first(self):
+        asked = found = likely = first = 0
+        missing = []
+        for lines, selection, patterns in ASKED:
+            _, rows = offered(lines, selection)
+            words = [row.sentence for row in rows]
+            for place, pattern in enumerate(patterns):
+                asked += 1
+                here = [number for number, text in enumerate(words) if re.search(pattern, text)]
+                found += bool(here)
+                if not here:
+                    missing.append(f"{selection}: {pattern}")
+                if place < 3:
+                    likely += 1
+                    first += bool(here) and here[0] < 9  # those with a key
+            self.assertTrue(re.search(patterns[0], " | ".join(words[:3])), f"{selection}: {patterns[0]} is not among {words[:3]}")
+            self.assertEqual(len(words), len(set(words)), "nothing is offered twice")
+        self.assertGreaterEqual(found, 0.9 * asked, missing)
+        self.assertGreaterEqual(first, 0.9 * likely, missing)
+
+    def test_every_offer_can_be_taken(self):
+        for lines, selection, _ in ASKED:
+            board, rows = offered(lines, selection)
+            for row in rows:
+                if row.edit is None:
+                    alone = Alone(board.copy())
+                    said = alone.do(t="say", text=row.order)
+                    runs = row.order.startswith("run")  # alone at a board nothing runs
+                    self.assertEqual(any(answer.get("kind") == "refusal" for answer in said), runs, f"{row.order}: {said}")
+                else:
+                    perform(board.copy(), row.edit)
+
+    def test_nothing_foolish_is_offered(self):
+        points = ("A = (-3, 0)", "B = (3, 0)", "C = (0, 4)")
+        for lines, selection, foolish in (
+            ((*points, "r is the length of AB", "s is the length of BC"), "r s", "translation by"),
+            ((*points, "r is the length of AB"), "r C", "by r degrees|factor r"),
+            ((*points, "r is the angle ABC"), "r C", "factor r"),
+            ((*points, "e is the ellipse with foci A and B through C"), "e", "asymptote"),
+        ):
+            _, rows = offered(lines, selection)
+            self.assertTrue(rows)
+            self.assertEqual([row.sentence for row in rows if re.search(foolish, row.sentence)], [], selection)
