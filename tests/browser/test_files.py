@@ -59,7 +59,7 @@ class FilesTest(BrowserTest):
         apart = ImageStat.Stat(ImageChops.difference(screen, ours)).mean
         self.assertLess(max(apart), 3, "two painters of letters and edges differ a little, and no more")
         blank = ImageStat.Stat(ImageChops.difference(screen, Image.new("RGB", screen.size, "white"))).mean
-        self.assertGreater(min(blank), 3 * max(apart))
+        self.assertGreater(min(blank), 2 * max(apart))
         self.files()
         self.assertEqual(page.input_value("#out-form [name=kind]"), "png")
         self.assertTrue(page.is_checked("#out-form [value=pixels]"))

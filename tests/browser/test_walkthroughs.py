@@ -274,7 +274,7 @@ class ClumsyTest(BrowserTest):
         b.escape()
         b.tool("mr")
         b.move(8, 4)
-        refused("Here goes a polygon, a circle, a sector, a chord region or a region")
+        refused("A polygon, a circle, a sector, a chord region or a region is needed here")
         b.escape()
 
         # Typing.

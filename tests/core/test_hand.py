@@ -50,7 +50,7 @@ class HandTest(unittest.TestCase):
             self.assertEqual((moved["seq"], moved["held"], {item["id"] for item in moved["items"]}), (x, True, {"s1", "s3"}))
         alone.do(t="drop")
         self.assertEqual(alone.board.value("s3"), (3.5, 0))
-        self.assertEqual(alone.do(t="undo")[0]["words"], "Undone: Moved A")
+        self.assertEqual(alone.do(t="undo")[0]["words"], "Undone: moved A")
         self.assertEqual(alone.board.value("s3"), (2, 0))
         alone.do(t="redo")
         self.assertEqual(alone.board.value("s3"), (3.5, 0))

@@ -47,7 +47,7 @@ class RecipeTest(unittest.TestCase):
             self.assertAlmostEqual(f.board.values[-1], 2 * math.hypot(*at))
         with self.assertRaises(Refusal) as caught:
             f.say("l is the line through P and Q\nthe pointed arch on P and l")
-        self.assertIn("Here goes a point", caught.exception.sentence)
+        self.assertIn("A point is needed here", caught.exception.sentence)
 
     def test_recipes_nest(self):
         self.known(self.arch(), "recipe_t1")

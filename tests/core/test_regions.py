@@ -207,7 +207,7 @@ class SentencesTest(unittest.TestCase):
             ("outside k", "the places outside k"),
             ("on the same side of AC as B", "the places on the same side of AC as B"),
             ("the other side of AC from B", "the places on the other side of AC from B"),
-            ("points from which AB is seen at more than 60°", "the places from which AB is seen at more than 60 degrees"),
+            ("points from which AB is seen at more than 60°", "the places from which AB is seen under more than 60 degrees"),
             ("the region where j and j_1 hold within ABCD", "the region where all of j and j_1 hold within ABCD"),
             ("the edge of z", "the edge of z"),
             ("is P in z?", "whether P is in z"),
@@ -278,7 +278,7 @@ class SentencesTest(unittest.TestCase):
         f = figure(_FIELD)
         for text in (
             "the places more than -1 from B",
-            "the places from which AB is seen at at least 200 degrees",
+            "the places from which AB is seen under at least 200 degrees",
             "the region where all of ABCD hold",
             "the places inside AB",
         ):

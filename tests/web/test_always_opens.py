@@ -81,7 +81,7 @@ class NastyTest(WebTest):
         again.send("drag", to=[3, 3], seq=2)
         self.assertTrue(again.until("moved")["held"])
         again.send("undo")
-        self.assertEqual(again.until("says")["words"], "Undone: Moved B")
+        self.assertEqual(again.until("says")["words"], "Undone: moved B")
 
     def test_a_disk_that_is_full_is_told_and_nothing_is_changed(self):
         board = self.new_board()

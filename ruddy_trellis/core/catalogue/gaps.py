@@ -64,9 +64,9 @@ class GapKind:
 
     @property
     def goes(self) -> str:
-        """What is accepted, in a sentence: "Here goes a point", "Here go three points"."""
+        """What is accepted, in a sentence: "A point is needed here", "Three points are needed here"."""
         plural = self.several or self.points not in (0, 2) or self.wants.startswith(("two", "three", "five", "at least"))
-        return f"Here {'go' if plural else 'goes'} {self.wants}"
+        return f"{self.wants[:1].upper()}{self.wants[1:]} {'are' if plural else 'is'} needed here"
 
 
 #: The words for which of several crossings is meant.

@@ -241,18 +241,18 @@ _CONDITIONS = (
     ),
     Construction(
         key="places_by_angle",
-        sentence="the places from which {span:span} is seen at {bound:bound} {angle:number} degrees",
+        sentence="the places from which {span:span} is seen under {bound:bound} {angle:number} degrees",
         also=("[places|points] (from which|from where|where) {span} is seen (at|under|in) [an angle of] {bound} {angle} [degrees]",),
         makes=CONDITION,
         formula=None,
         choose=_seen,
         group="Where",
-        tool="seen at",
+        tool="seen under",
         keys="za",
         likely=65,
         check=_check_angle,
         undefined="the ends coincide",
-        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nj is the places from which AB is seen at at least 60 degrees",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 0)\nj is the places from which AB is seen under at least 60 degrees",
     ),
 )
 

@@ -64,7 +64,7 @@ def value_writer(board: SeenBoard, id: str):
 def _number_writer(settings, dimension, own_decimals=None, own_unit=None):
     """How numbers of a dimension are written, with so many decimals or as many as suit the board, in the board's unit or another."""
     if dimension == TRUTH:
-        return lambda value: "true" if value else "false"
+        return lambda value: "yes" if value else "no"
     fitting = min(settings.decimals, 1) if dimension == ANGLE else settings.decimals
     decimals = fitting if own_decimals is None else own_decimals
     if own_unit is None or not settings.unit or not isinstance(dimension, int):

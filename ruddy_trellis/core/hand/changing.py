@@ -63,12 +63,17 @@ def show_range(hand, message: messages.Range) -> Doing:
 
 def undo(hand, message: messages.Undo) -> Doing:
     words = yield Undo()
-    yield done(f"Undone: {words}", undo=False)
+    yield done(f"Undone: {_in_passing(words)}", undo=False)
+
+
+def _in_passing(words: str) -> str:
+    """The words of an edit after others: "Deleted point C" → "deleted point C"."""
+    return words[:1].lower() + words[1:] if words[1:2].islower() else words
 
 
 def redo(hand, message: messages.Redo) -> Doing:
     words = yield Redo()
-    yield done(f"Redone: {words}", undo=False)
+    yield done(f"Done again: {_in_passing(words)}", undo=False)
 
 
 def _known(hand, id: str) -> str:

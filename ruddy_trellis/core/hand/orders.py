@@ -5,8 +5,10 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any, TypeAlias
 
+from ..catalogue import CATALOGUE
 from ..display.palette import PENS
-from ..edits import Arrange, Delete, LookChanges, Move, Rename, Restyle, Tidy
+from ..edits import Add, Arrange, Delete, LookChanges, Move, Rename, Restyle, Tidy
+from ..edits.models import NewStep
 from ..edits.saying import described
 from ..kinds import CLAIM, CONDITION, MOTION, NUMBER, POINT, REVEAL, join
 from ..language.stretches import things_named
@@ -123,7 +125,24 @@ def _run_one(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     board = hand.board
     if not ids or any(board.kind_of(id) != MOTION and board.step(id).construction.moves not in ("turning", "sliding") for id in ids):
         raise Refusal("Only motions, dials and points on a path run: run n, run all.")
-    return _only(Run(tuple(ids), False))
+    return _running(hand, ids)
+
+
+def _running(hand: Any, ids: list[str]) -> Doing:
+    """Run motions; a dial, or a point on a path, by a motion of its own, which is made where there is none."""
+    running = []
+    for id in ids:
+        if hand.board.kind_of(id) != MOTION:
+            if not (there := _motions_of(hand.board, id)):
+                yield Change(Add(steps=[NewStep(does="motion", fills={"driver": [id], **CATALOGUE["motion"].usual})]))
+                there = _motions_of(hand.board, id)
+            id = there[0]
+        running.append(id)
+    yield Run(tuple(running), False)
+
+
+def _motions_of(board: Any, id: str) -> list[str]:
+    return [step.id for step in board.steps if step.makes == MOTION and step.fills.get("driver") == (id,)]
 
 
 def _rests(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:

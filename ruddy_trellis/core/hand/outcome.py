@@ -4,6 +4,7 @@ from ..display.covers import cover_words
 from ..display.text import value_text
 from ..edits.patch import Patch
 from ..language.printing import sentence, why_absent
+from ..truth.where import place_told
 from .acts import Answer
 
 #: So many new things are told one by one.
@@ -24,6 +25,8 @@ def _told(board, id):
     words = cover_words(step.makes) if step.look.cover else sentence(board, id)
     if board.value(id) is None:
         return f"{words}. It has no value now: {why_absent(board, id)}"
+    if step.does == "is_in_region" and not step.look.cover:
+        return place_told(board, *step.fills["point"], *step.fills["region"])
     if step.is_reading and not step.look.cover:
         return f"{words}: {value_text(board, id)}"
     return words

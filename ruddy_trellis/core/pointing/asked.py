@@ -273,9 +273,9 @@ def _of_points(board, ids):
         yield _one(f"the claim that {join(names)} are on one circle")
         return
     a, b, c = names
-    yield Asked(f"the triangle {spelling.spell(names)}", (f"the polygon through {a}, {b}, {c}",))
-    yield _one(f"the circle through {a}, {b} and {c}")
+    yield _one(f"the polygon through {a}, {b}, {c}")
     yield _one(f"the angle {spelling.spell(names)}")
+    yield _one(f"the circle through {a}, {b} and {c}")
     yield _one(f"the bisector of angle {spelling.spell(names)}")
     yield _one(f"the claim that {join(names)} are in line")
     yield Asked(f"the area of {spelling.spell(names)}", (f"the value of area({spelling.spell(names)})",))

@@ -127,6 +127,7 @@ def _one_for_each(board, ids):
             continue
         each = "each of " + join(board.name(id) for id in ids)
         text = "".join(piece.text if piece.gap is None else each for piece in construction.pieces if not piece.group)
+        text = text.replace("the point each of", "each of")
         steps = [NewStep(does=construction.key, fills={gap.name: [id]}) for id in ids]
         yield construction.likely, Offer(construction.key, text, Add(steps=steps))
 

@@ -72,7 +72,7 @@ def _measured(board: Board, id: str, condition: Any, x: float, y: float) -> str:
         near, far = (far, near) if condition.above else (near, far)
         return f"it is {length(near)} and {length(far)} away"
     if step.does == "places_by_angle":
-        return f"it is seen at {rounded_text(180 - float(condition.measure.at(x, y)), min(settings.decimals, 1))}°"
+        return f"it is seen under {rounded_text(180 - float(condition.measure.at(x, y)), min(settings.decimals, 1))}°"
     return ""
 
 

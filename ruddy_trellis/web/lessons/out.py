@@ -102,7 +102,7 @@ async def _asked(request: Request) -> Asked:
             least, most = _SAID[field][1:]
             raise Refusal(f"{_SAID[field][0]} from {least} to {most}.") from None
         where = ".".join(map(str, first["loc"])) or "all of it"
-        raise Refusal(f"What is wanted cannot be read: {where}: {first['msg']}.") from None
+        raise Refusal(f"The settings for this file cannot be read ({where}: {first['msg'].lower()}). Choose them again.") from None
 
 
 @router.get("/boards/{board_id}/panels/out")

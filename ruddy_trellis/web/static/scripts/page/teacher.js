@@ -96,7 +96,13 @@ onSmallScreens();
 const fetchPresent = fetched(async () => {
   present = new (await import("./present.js")).Present(presenting);
 });
-const presentIt = () => fetchPresent().then(() => present.turn(true));
+let turning = null; // what is under way until the board is presented
+function presentIt() {
+  turning = fetchPresent().then(() => {
+    turning = null;
+    present.turn(true);
+  });
+}
 document.getElementById("present").addEventListener("click", presentIt);
 if (new URLSearchParams(location.search).has("present")) presentIt();
 
@@ -451,7 +457,8 @@ title.addEventListener("keydown", (event) => {
 
 document.addEventListener("keydown", (event) => {
   if (document.querySelector("dialog[open]") || !isKey(event)) return;
-  if (present?.key(event)) {
+  if (turning) turning.then(() => present.key(event)); // a key may be quicker than what it is for
+  if (turning || present?.key(event)) {
     event.preventDefault();
     return;
   }
