@@ -28,7 +28,8 @@ PATIENCE = 30_000
 expect.set_options(timeout=PATIENCE)
 #: Long walks run with ``make walks`` only, so that the whole run stays under ten minutes on two cores; each kind of thing that
 #: they do is done in shorter tests as well.
-long_walk = unittest.skipUnless(os.environ.get("WALKS") == "all", "a long walk: make walks")
+WHOLE = os.environ.get("WALKS") == "all"
+long_walk = unittest.skipUnless(WHOLE, "a long walk: make walks")
 
 
 def free_port():

@@ -144,6 +144,7 @@ class TellingTest(BrowserTest):
         # Shared, with the pond's edge kept from students; one of them works through it in a browser of their own.
         self.page.click("#share")
         self.page.check("#sharing [value=link]")
+        self.page.click(".share-now")
         for name in "PQ":
             self.page.uncheck(f"label:has-text('point {name}') input")
         link = self.page.input_value("#share-link")

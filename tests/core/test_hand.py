@@ -123,6 +123,39 @@ class HandTest(unittest.TestCase):
         self.assertGreater(len(places), 50)
         self.assertTrue(all(type(part) is float for place in places for part in place), "plain numbers, which JSON can hold")
 
+    def test_a_view_that_no_board_has_is_refused_and_nothing_is_kept(self):
+        alone = Alone(figure("A = (0, 0)").board)
+        before = alone.view
+        for view in ([0, 0, 0, 1], [0, 0, 1e-6, 1], [-9e6, -1, 9e6, 1]):
+            (answer,) = alone.do(t="view", view=view)
+            self.assertIn("at least", answer["words"])
+            (answer,) = alone.do(t="view", view=[-1, -1, 1, 1], meant=view)
+            self.assertEqual((answer["kind"], alone.view), ("refusal", before))
+
+    def test_a_gap_that_is_asked_for_lets_go_what_was_in_it(self):
+        alone = Alone(figure("A = (0, 0)\nB = (3, 0)\nC = (1, 2)").board)
+        alone.do(t="tool", key="circle")
+        alone.do(t="say", text="A")
+        *_, prompt = alone.do(t="gap", name="centre")
+        self.assertEqual([chip["wants"] for chip in prompt["chips"] if chip.get("next")], ["a point"])
+        alone.do(t="say", text="B")
+        *_, told = alone.do(t="say", text="C")
+        self.assertEqual(told, {"t": "outcome", "words": "k is the circle with centre B through C"})
+        alone.do(t="tool", key="circle")
+        self.assertIn("no such gap", alone.do(t="gap", name="elsewhere")[0]["words"])
+
+    def test_an_outcome_tells_a_value_and_why_there_is_none(self):
+        alone = Alone(figure("A = (0, 0)\nB = (3, 0)\nC = (1, 2)").board)
+        for text, told in (
+            ("the length of AB", "AB is the length of AB: 3.00"),
+            ("where AB meets the line through C parallel to AB", "It has no value now: they"),
+            ("j is the places at most 1 from A", "j is the places at most 1 from A"),
+            ("z is the region where all of j hold", "z is the region"),
+            ("whether C is in z", "C is not in z. No: at most 1 from A (it is 2.24 away)."),
+        ):
+            words = " ".join(answer.get("words", "") for answer in alone.do(t="say", text=text))
+            self.assertIn(told, words)
+
     def test_whoever_asks_whether_someone_is_there_is_answered(self):
         for kind in (Hand, StudentHand):
             self.assertEqual(Alone(Board(), kind).do(t="here", number=7), [{"t": "here", "number": 7}])

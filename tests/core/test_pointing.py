@@ -154,6 +154,27 @@ class DraggingTest(unittest.TestCase):
         self.assertEqual(grab(f.board, ["s1"], (0, 0)).numbers(f.board, (1e300, -1e300)), {"s1": (1e6, -1e6)})
 
 
+class RegionsUnderTest(unittest.TestCase):
+    def test_of_conditions_the_one_whose_edge_is_there_comes_first_then_the_smallest(self):
+        board = figure("A = (0, 0)\nB = (1, 0)\nj is the places at most 3 from A\nw is the places at most 1 from B").board
+        wide, narrow = board.find("j"), board.find("w")
+        for place, found in (
+            ((1.4, 0.5), (narrow, wide)), ((2.0, 0.02), (narrow, wide)), ((0.0, 2.98), (wide,)), ((-1.5, -1.5), (wide,)),
+            ((3.02, 0.0), (wide,)), ((4.0, 0.0), ()),
+        ):  # fmt: skip
+            self.assertEqual(look_under(board, place, 0.1).shapes, found, place)
+
+    def test_words_of_which_nobody_said_where_stand_over_nothing(self):
+        lines = "A = (-3, -2)\nB = (3, -2)\nC = (0, 3)\nT is the polygon through A, B, C\nk is the circle through A, B and C"
+        first, second = (figure(f"{lines}\nu is the words “{words}”").board for words in ("the new bed", "a much longer line of words"))
+        for board in (first, second):
+            x, y = board.value(board.find("u"))
+            left, low, right, high = board.settings.view
+            self.assertTrue(left < x < right and low < y < high)
+            self.assertEqual(look_under(board, (x, y), 0.2).shapes, ())
+        self.assertEqual(figure("u is the words “alone” at (0, 0)").board.value("s1"), (0, 0), "where somebody said it, it stands there")
+
+
 class OffersTest(unittest.TestCase):
     def sentences(self, *names):
         f = figure(FIGURE)

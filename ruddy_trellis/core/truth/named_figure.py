@@ -49,9 +49,12 @@ class NamedFigure(Way):
         #: How far sliding points are from where their lines begin, where that has a name.
         self._marked_off: dict[str, Any] = {}
         taken = {*_AXES, *(name for one in given for name in one.names), *map(claimed.whole.name, (peg.id for peg in claimed.pegs))}
-        self._coordinates = (pair for pair in _COORDINATES if not {*pair} & taken)
-        self._places: Iterator[str] = (name for name in _PLACES if name not in taken)
-        self._apart = next(name for name in _APART if name not in taken) if set(_APART) - taken else "a"
+        # What is on the board under a letter has it: another is taken where there is one (p is the parabola, so a place is q).
+        seen = set(claimed.board.names.values())
+        free_first = lambda names: sorted((name for name in names if not {*name} & taken), key=lambda name: bool({*name} & seen))
+        self._coordinates = iter(free_first(_COORDINATES))
+        self._places: Iterator[str] = iter(free_first(_PLACES))
+        self._apart = next(iter(free_first(_APART)), "a")
 
     def _frame(self) -> list[str]:
         return self._chosen

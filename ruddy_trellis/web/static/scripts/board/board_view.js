@@ -71,8 +71,15 @@ export class BoardView {
     this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
     if (gone) toast("This lesson is no longer open here. Sign in again, or ask for its new link.", { refusal: true });
     else if (!open && this.line.failures > 1) this.tellAway("The server cannot be reached. Trying again; what was saved is safe.");
-    else if (open && this.away) toast("Connected again: the board is as it was last saved.");
-    if (open) this.away = false;
+    else if (open && this.away)
+      toast(
+        this.cut
+          ? "Connected again: what you dragged was kept where it was when the line was cut."
+          : "Connected again: the board is as it was last saved.",
+      );
+    if (open) this.away = this.cut = false;
+    else this.cut ||= this.held;
+    this.held = false;
     this.drags.clear();
     this.hooks.connected?.(open);
     if (open) this.tellView(false);
@@ -193,7 +200,9 @@ export class BoardView {
 
   note(words) {
     // Writing the same words again would lay out the head strip for every position of a drag.
-    if (this.saved.textContent !== words) this.saved.textContent = words;
+    if (this.saved.textContent === words) return;
+    this.saved.textContent = words;
+    this.saved.classList.toggle("at-rest", words === "Saved");
   }
 
   takeState(now) {
@@ -242,12 +251,14 @@ export class BoardView {
   // Dragging ------------------------------------------------------------------------------------------------------
 
   grab(ids, at) {
+    this.held = true;
     this.drags.clear();
     this.line.send("grab", { ids, at });
   }
 
   /** What is held is let go where it is now. */
   letGo() {
+    this.held = false;
     if (this.drags.next) this.line.send("drag", { ...this.drags.next, seq: ++this.sequence });
     this.drags.clear();
     this.line.send("drop", { unseen: this.reveals.hidden() });

@@ -72,6 +72,18 @@ const stepping = {
   draw: (id, progress) => drawing.drawnBy(id, progress),
 };
 
+/** A button tells that what it is for is under way, where that takes a while. */
+async function underWay(id, coming) {
+  const button = document.getElementById(id);
+  const timer = setTimeout(() => button.setAttribute("aria-busy", "true"), 300);
+  try {
+    return await coming;
+  } finally {
+    clearTimeout(timer);
+    button.removeAttribute("aria-busy");
+  }
+}
+
 /** A part that is fetched when it is first used, once however often it is asked for meanwhile. */
 function fetched(load) {
   let coming;
@@ -418,8 +430,11 @@ pasting.addEventListener("close", () => {
   else field.value = "";
 });
 document.getElementById("share").addEventListener("click", async () => {
-  const { openSharing } = await import("./sharing.js"); // fetched when it is first asked for
-  openSharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } }));
+  const { openSharing } = await underWay("share", import("./sharing.js")); // fetched when it is first asked for
+  await underWay(
+    "share",
+    openSharing((id, kept) => edit({ kind: "restyle", ids: [id], look: { teacher_only: kept } })),
+  );
 });
 for (const kind of ["dragover", "drop"])
   document.addEventListener(kind, async (event) => {
@@ -427,7 +442,10 @@ for (const kind of ["dragover", "drop"])
     event.preventDefault();
     if (kind === "drop") (await import("./in.js")).openIn(edit, view, event.dataTransfer.files[0]);
   });
-document.getElementById("files").addEventListener("click", async () => (await import("./out.js")).openOut(view, edit));
+document.getElementById("files").addEventListener("click", async () => {
+  const { openOut } = await underWay("files", import("./out.js"));
+  await underWay("files", openOut(view, edit));
+});
 const boards = (act) => import("./boards.js").then((found) => found[act]((title) => edit({ kind: "arrange", title })));
 document.getElementById("board-acts").addEventListener("click", () => boards("boardActs"));
 if (document.getElementById("board-form").dataset.gone) boards("tellGone");
@@ -505,7 +523,7 @@ for (const [id, file, name] of [
   ["instruments", "../laid/tray.js", "Tray"],
 ])
   document.getElementById(id).addEventListener("click", async () => {
-    inHand[id] ??= new (await import(file))[name](view);
+    inHand[id] ??= new (await underWay(id, import(file)))[name](view);
     const on = !inHand[id].on;
     for (const other of Object.values(inHand)) if (other !== inHand[id] && other.on) other.turn(false);
     inHand[id].turn(on);
