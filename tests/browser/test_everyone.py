@@ -219,21 +219,22 @@ class EveryoneTest(BrowserTest):
         self.assertTrue(self.page.is_disabled("#story-next"))
         self.assertNotEqual(self.focused(), "BODY", "the last Next was pressed")
 
-    def test_letters_can_be_switched_off_and_files_opened_by_key(self):
+    def test_letters_are_keys_on_the_board_and_files_opened_by_key(self):
         b = BoardPage(self.page, self.server.address).start("Letters")
-        self.page.keyboard.press("?")
-        self.page.uncheck("#letters")
-        self.page.keyboard.press("Escape")
         self.page.focus("#tab-look")
         b.tool("cp")
-        self.assertNotIn("the circle", b.sentence())
+        self.assertNotIn("the circle", b.sentence(), "letters are keys on the board")
         self.page.focus("#drawing")
         b.tool("cp")
         self.assertIn("the circle", b.sentence())
+        b.escape()
+        self.page.keyboard.press("?")
+        self.page.check("#letters")
+        self.page.keyboard.press("Escape")
         b.reload()
         self.page.focus("#tab-look")
         b.tool("cp")
-        self.assertNotIn("the circle", b.sentence(), "it is kept")
+        self.assertIn("the circle", b.sentence(), "who wants it has them everywhere, and it is kept")
         opened: list = []
         # Listened to from before the page is there: a listener that comes with the key may come too late.
         self.page.on("filechooser", lambda chooser: opened.append(chooser.is_multiple()))

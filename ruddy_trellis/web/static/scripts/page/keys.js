@@ -3,7 +3,7 @@ import { kept } from "./kept.js";
 
 const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("keys"));
 const letters = /** @type {HTMLInputElement} */ (document.getElementById("letters"));
-letters.checked = kept.read("letters") !== "no";
+letters.checked = kept.read("letters") === "yes";
 letters.addEventListener("change", () => kept.write("letters", letters.checked ? "yes" : "no"));
 document.getElementById("keys-button").addEventListener("click", () => dialog.showModal());
 document.getElementById("keys-close").addEventListener("click", () => dialog.close());
@@ -12,7 +12,9 @@ export function showKeys() {
   dialog.showModal();
 }
 
-/** Whether a key is one for the page: a sign that writes is one everywhere, or on the board only. */
+/** Whether a key is one for the page: a sign that writes is one on the board only, or everywhere if a person wants it; "/" leads to the
+ *  sentence from anywhere. */
 export function isKey(event) {
-  return letters.checked || event.key.length !== 1 || event.ctrlKey || event.metaKey || event.target.id === "drawing";
+  const onBoard = event.target.id === "drawing" || event.target === document.body;
+  return onBoard || letters.checked || event.key.length !== 1 || event.key === "/" || event.ctrlKey || event.metaKey;
 }
