@@ -58,9 +58,11 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
         found += _one_for_each(board, ids)
     for rank, does, words, edit in (*many_offers(board, ids), *moving_offers(board, ids)):
         found.append((rank, Offer(does, words, edit)))
-    found += _known_transformations(board, list(ids))
+    known = list(_known_transformations(board, list(ids)))
+    found += known
     found.sort(key=lambda pair: pair[0])
-    unique = {offer.sentence: offer for offer in _asked_most(board, ids)}
+    # Where there is a transformation, its image is what is wanted next; then what is asked most of such things.
+    unique = {offer.sentence: offer for offer in (*(offer for _, offer in known[:1]), *_asked_most(board, ids))}
     there = {str(offer.edit) for offer in unique.values()}
     for _, offer in found:
         if str(offer.edit) not in there:

@@ -15,6 +15,7 @@ export function showKeys() {
 /** Whether a key is one for the page: a sign that writes is one on the board only, or everywhere if a person wants it; "/" leads to the
  *  sentence from anywhere. */
 export function isKey(event) {
-  const onBoard = event.target.id === "drawing" || event.target === document.body;
+  const presented = document.body.classList.contains("presenting"); // there is nothing but the board
+  const onBoard = event.target.id === "drawing" || event.target === document.body || presented;
   return onBoard || letters.checked || event.key.length !== 1 || event.key === "/" || event.ctrlKey || event.metaKey;
 }
