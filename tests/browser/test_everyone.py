@@ -221,9 +221,14 @@ class EveryoneTest(BrowserTest):
 
     def test_letters_are_keys_on_the_board_and_files_opened_by_key(self):
         b = BoardPage(self.page, self.server.address).start("Letters")
+        self.page.keyboard.press("Tab")
         self.page.focus("#tab-look")
         b.tool("cp")
         self.assertNotIn("the circle", b.sentence(), "letters are keys on the board")
+        self.page.click("#tab-look")
+        b.tool("cp")
+        self.assertIn("the circle", b.sentence(), "and for who has clicked elsewhere")
+        b.escape()
         self.page.focus("#drawing")
         b.tool("cp")
         self.assertIn("the circle", b.sentence())

@@ -1,6 +1,5 @@
 // A live board on the page: what a teacher's page and a student's have in common.
 import "../page/focus.js";
-import { Dials } from "./dials.js";
 import { Drawing } from "../drawing/drawing.js";
 import { hear, hearLast } from "../page/hear.js";
 import { Latest, Line } from "./line.js";
@@ -46,12 +45,13 @@ export class BoardView {
       this.drawing.move(items);
       this.tick(items);
     });
-    this.dials = new Dials({
+    this.dials = null; // fetched for the first dial or motion
+    this.dialActs = {
       grab: (id) => this.grab([id], [0, 0]),
       turn: (value) => this.drags.offer({ to: [value, 0] }),
       drop: () => this.letGo(),
       play: (id, on) => this.line.send(on ? "pause" : "play", on ? {} : { ids: [id] }),
-    });
+    };
     this.reveals = new Reveals(this.port, {
       changed: () => this.closeThings(),
       grab: (id, at) => this.grab([id], at),
@@ -151,7 +151,8 @@ export class BoardView {
     line.on("playing", ({ ids }) => {
       if (ids.length > 0 !== this.player.on) hear(ids.length ? "Running" : "Stopped");
       this.player.begin(ids.length > 0);
-      this.dials.run(ids, this.drawing.things.values());
+      this.running = ids;
+      this.dials?.run(ids, this.drawing.things.values());
       this.hooks.playing?.(ids);
       this.note(ids.length ? "Running…" : "Saved");
     });
@@ -220,14 +221,24 @@ export class BoardView {
     this.hooks.tick?.(items);
     for (const { id } of items) {
       const item = this.drawing.things.get(id);
-      if (item?.shape?.dial) this.dials.tell(item);
+      if (item?.shape?.dial) this.dials?.tell(item);
       if (item?.kind === "reveal") this.reveals.place();
     }
   }
 
   showDials() {
-    this.dials.show(this.drawing.things.values(), this.drawing.ghosts);
+    this.layDials();
     this.reveals.show(this.drawing.things.values());
+  }
+
+  async layDials() {
+    const some = [...this.drawing.things.values()].some((item) => item.shape?.dial || item.kind === "motion");
+    if (some && !this.dials) {
+      const { Dials } = await import("./dials.js");
+      this.dials ??= new Dials(this.dialActs);
+    }
+    this.dials?.show(this.drawing.things.values(), this.drawing.ghosts);
+    if (this.running) this.dials?.run(this.running, this.drawing.things.values());
   }
 
   /** What is not seen for now: behind closed reveals, or as the page says. */

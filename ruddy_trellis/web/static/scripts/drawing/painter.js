@@ -19,7 +19,6 @@ import { copiesOf, outlineOf, ring } from "./outlines.js";
 import { Photograph } from "./photograph.js";
 import { paintRegion } from "./regions.js";
 import { paintStroke } from "./strokes.js";
-import { Trails } from "./trails.js";
 import { Port } from "./viewport.js";
 
 let paintDrawn = null; // compasses and straightedge, fetched for the first replay
@@ -40,7 +39,7 @@ class Painter {
     this.order = [];
     this.faint = [];
     this.outlines = new WeakMap();
-    this.trails = new Trails();
+    this.trails = null; // fetched when something leaves one
     this.photograph = new Photograph(() => this.draw());
     this.stamps = new Map();
     this.marks = { lit: new Set(), chosen: new Set() };
@@ -69,7 +68,11 @@ class Painter {
         paintDrawn = found.paintDrawn;
       });
     }
-    if (clearTrails) this.trails.clear();
+    if (!this.trails && all?.some((item) => item.style.trail !== undefined))
+      import("./trails.js").then((found) => {
+        this.trails ??= new found.Trails();
+      });
+    if (clearTrails) this.trails?.clear();
     if (all) {
       this.things = new Map(all.map((item) => [item.id, item]));
       this.order = [...this.things.values()].sort((a, b) => a.layer - b.layer);
@@ -77,7 +80,7 @@ class Painter {
     for (const { id, shape, label } of moved ?? (movedText ? JSON.parse(movedText).items : [])) {
       const item = this.things.get(id);
       if (!item) continue;
-      if (item.style.trail !== undefined) this.trails.leave(item, shape);
+      if (item.style.trail !== undefined) this.trails?.leave(item, shape);
       this.outlines.delete(Object.assign(item, { shape, label }));
     }
     if (faint) this.faint = faint;
@@ -117,7 +120,7 @@ class Painter {
     // Pegs go over tags, so that what can be taken hold of is never covered; names go over all.
     const seen = this.order.filter((item) => visible(item, this.scene.ghosts));
     const isPeg = (item) => item.kind === "point";
-    if (this.trails.paint(context, port, (style) => this.useLine(style))) this.draw();
+    if (this.trails?.paint(context, port, (style) => this.useLine(style))) this.draw();
     for (const item of seen) if (!isPeg(item) && item.kind !== "chalk") this.paintItem(item);
     for (const item of seen) if (item.kind === "number" && tagged(item)) this.paintLabel(item);
     for (const item of seen) if (isPeg(item)) this.paintItem(item);
@@ -357,7 +360,7 @@ class Painter {
 
 let painter;
 self.onmessage = ({ data }) => {
-  if (data.tellTrails) self.postMessage({ trails: painter.trails.told() });
+  if (data.tellTrails) self.postMessage({ trails: painter.trails?.told() ?? [] });
   else if (data.canvas) painter = new Painter(data);
   else painter.take(data);
 };

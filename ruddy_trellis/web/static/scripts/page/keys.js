@@ -12,10 +12,32 @@ export function showKeys() {
   dialog.showModal();
 }
 
-/** Whether a key is one for the page: a sign that writes is one on the board only, or everywhere if a person wants it; "/" leads to the
+// Who clicks a button goes on at the board; who walks to it by Tab is there.
+let byPointer = false;
+let last = "key";
+addEventListener(
+  "pointerdown",
+  () => {
+    last = "pointer";
+    byPointer = true;
+  },
+  true,
+);
+addEventListener(
+  "keydown",
+  ({ key }) => {
+    if (key === "Tab") last = "key";
+  },
+  true,
+);
+addEventListener("focusin", () => {
+  byPointer = last === "pointer";
+});
+
+/** Whether a key is one for the page: a sign that writes is one on the board, or everywhere if a person wants it; "/" leads to the
  *  sentence from anywhere. */
 export function isKey(event) {
   const presented = document.body.classList.contains("presenting"); // there is nothing but the board
   const onBoard = event.target.id === "drawing" || event.target === document.body || presented;
-  return onBoard || letters.checked || event.key.length !== 1 || event.key === "/" || event.ctrlKey || event.metaKey;
+  return onBoard || byPointer || letters.checked || event.key.length !== 1 || event.key === "/" || event.ctrlKey || event.metaKey;
 }
