@@ -91,7 +91,7 @@ class ClaimsTest(BrowserTest):
         b.say("A = (-4, -2)", "B = (5, -1)", "C = (0, 4)", "D = (3, 3)", "E is the incentre of ABC", "F is the incentre of BCD")
         b.open_drawer("claims")
         b.say("AE*BE*CE*sqrt(AF*BF) = sqrt(BF*AF)*CE*BE*AE")
-        self.page.get_by_text("Look no longer").click()
+        self.page.get_by_text("Stop looking").click()
         expect(self.verdicts().first).to_contain_text("the search for a proof was stopped")
         b.say("AE = EA")  # meanwhile others are proved
         expect(self.verdicts().nth(1)).to_contain_text("proved")

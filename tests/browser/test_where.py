@@ -109,7 +109,7 @@ class WhereTest(BrowserTest):
         page.click("#life-size")
         page.locator(".life-size input").fill("50")
         self.assertAlmostEqual(page.locator(".life-card").bounding_box()["width"], 8.56 * 50, delta=1)
-        page.click("text=Show it so")
+        page.click("text=Show it at this size")
         page.wait_for_timeout(600)  # the view is kept when it has come to rest
         b.settle()
         (ax, _), (bx, _) = b.pixel(0, 0), b.pixel(4, 0)

@@ -22,7 +22,7 @@ export function lifeSize(view) {
     <p>Hold a bank card to the glass, or a ruler, and drag until the card or the bar is as large.</p>
     <div class="life-card"></div><div class="life-bar">10 cm</div>
     <label>Larger or smaller <input type="range" min="18" max="90" step="0.1"></label>
-    <p><button class="btn btn-main" value="yes">Show it so</button> <button class="btn btn-quiet" value="">Cancel</button></p></form>`;
+    <p><button class="btn btn-main" value="yes">Show it at this size</button> <button class="btn btn-quiet" value="">Cancel</button></p></form>`;
   const [card, bar, range] = [".life-card", ".life-bar", "input"].map((part) => dialog.querySelector(part));
   range.value = kept.read("pixels of a centimetre") ?? USUAL;
   const fit = () => {
