@@ -63,7 +63,7 @@ class WordsTest(unittest.TestCase):
 
     def test_formulas_of_readings_stand_in_words(self):
         f = figure(BED + "w is the words “half: {S / 2}; {S} to {AB}²: {S / AB^2}; wide: {AB > 3}; {2AB - AB}” at (0, -3)", unit="m")
-        self.assertEqual(shapes(f)["w"]["words"], "half: 3.00 m²; 6.00 m² to 4.00 m²: 0.38; wide: true; 4.00 m")
+        self.assertEqual(shapes(f)["w"]["words"], "half: 3.00 m²; 6.00 m² to 4.00 m²: 0.38; wide: yes; 4.00 m")
         perform(f.board, Rename(id=f.board.find("S"), name="bed"))
         self.assertIn("half: {bed / 2}", f.sentence("w"))
         step = f.board.step(f.board.find("w"))
@@ -71,7 +71,7 @@ class WordsTest(unittest.TestCase):
         _, (again,) = lesson_from_json(lesson_to_json("L", [f.board]))
         self.assertEqual(again.steps, f.board.steps)
         f.drag("B", 0, 0)
-        self.assertIn(": –; wide: false", shapes(f)["w"]["words"])
+        self.assertIn(": –; wide: no", shapes(f)["w"]["words"])
         data = step_to_json(step)
         for text in ("{{0} / 2", "{{0} +}", "{{7}}", "{{0} / 2} {1} {2}", "{__import__}"):
             data["with"]["text"]["words"] = text

@@ -61,8 +61,8 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     known = list(_known_transformations(board, list(ids)))
     found += known
     found.sort(key=lambda pair: pair[0])
-    # Where there is a transformation, its image is what is wanted next; then what is asked most of such things.
-    unique = {offer.sentence: offer for offer in (*(offer for _, offer in known[:1]), *_asked_most(board, ids))}
+    # Where there are transformations, their images are what is wanted next; then what is asked most of such things.
+    unique = {offer.sentence: offer for offer in (*(offer for _, offer in known), *_asked_most(board, ids))}
     there = {str(offer.edit) for offer in unique.values()}
     for _, offer in found:
         if str(offer.edit) not in there:
