@@ -1,5 +1,7 @@
 """How answers are made: pages from templates, pictures of boards, names of files, and what a file that came in is."""
 
+import re
+from functools import cache
 from pathlib import Path
 
 from fastapi.responses import Response
@@ -25,8 +27,30 @@ def stamp():
     return str(int(max(path.stat().st_mtime for path in _STATIC.rglob("*.*"))))
 
 
+_IMPORTED = re.compile(r'^import (?:[^"]*? from )?"(\.[^"]+)";', re.MULTILINE)
+
+
+@cache
+def modules(entry):
+    """The scripts that a page's script imports at once, and those that they import, as paths below the folder of scripts: told ahead,
+    they come all together instead of one after another finding the next.
+
+    Args:
+        entry: the page's script below that folder, such as "page/teacher.js".
+    """
+    root, found, left = _STATIC / "scripts", [], [entry]
+    while left:
+        path = left.pop(0)
+        for name in _IMPORTED.findall((root / path).read_text()):
+            other = (root / path).parent.joinpath(name).resolve().relative_to(root.resolve()).as_posix()
+            if other not in found and other != entry:
+                found.append(other)
+                left.append(other)
+    return found
+
+
 #: Where static files are: under their stamp, so that what they name by relative addresses is new with them.
-templates.env.globals.update(stamp=stamp(), static=f"/static/{stamp()}")
+templates.env.globals.update(stamp=stamp(), static=f"/static/{stamp()}", modules=modules)
 
 
 def page(request, template, /, **values):

@@ -1,6 +1,8 @@
 """Pages by real requests."""
 
 import json
+import re
+from urllib.parse import urljoin
 
 from ruddy_trellis.core.edits import Add, perform, said
 from ruddy_trellis.web.lessons.help import RULES
@@ -33,6 +35,19 @@ class PagesTest(WebTest):
             self.assertNotIn("<style", page)
             self.assertNotIn(" style=", page)
             self.assertNotIn(" onclick=", page)
+
+    def test_a_boards_page_names_all_scripts_that_it_needs_at_once(self):
+        """None is found only when another has come: each such step costs a slow line a whole way there and back."""
+        page = self.client.get(f"/lessons/{self.own_lessons()[0][0].slug}").text
+        named = re.findall(r'<link rel="modulepreload" href="([^"]+)"', page)
+        (entry,) = re.findall(r'<script type="module" src="([^"]+)"', page)
+        self.assertEqual(len(named), len(set(named)))
+        self.assertTrue(any(address.endswith("board/line.js") for address in named))
+        for address in (entry, *named):
+            answer = self.client.get(address)
+            self.assertEqual(answer.status_code, 200, address)
+            needed = {urljoin(address, found) for found in re.findall(r'^import [^("]*"([^"]+)"', answer.text, re.MULTILINE)}
+            self.assertLessEqual(needed, {entry, *named}, address)
 
     def test_a_new_lesson_its_title_and_its_file(self):
         answer = self.client.post("/lessons", data={"title": " <b>Beds</b> "}, follow_redirects=False)
