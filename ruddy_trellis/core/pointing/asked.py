@@ -40,8 +40,11 @@ def asked(board: Board, ids: Sequence[str]) -> Iterator[Asked]:
     """What is asked most of these things, in the order in which they were selected among those of one sort."""
     sorts = {id: _sort(board, id) for id in ids}
     ordered = sorted(ids, key=lambda id: sorts[id])
-    if found := _ASKED.get(tuple(sorts[id] for id in ordered)):
+    kinds = tuple(sorts[id] for id in ordered)
+    if found := _ASKED.get(kinds):
         yield from found(board, ordered)
+    for form in _SAID.get(kinds, ()):
+        yield _filled(form, _names(board, ordered))
 
 
 def _sort(board, id):
@@ -176,18 +179,6 @@ def _of_lines_and_point(board, ids):
     yield both(f"the mirror images of {point} in {one} and {other}", "the mirror image of {point} in {line}")
 
 
-def _of_line_and_point(board, ids):
-    line, point = _names(board, ids)
-    yield _one(f"the perpendicular to {line} through {point}")
-    yield _one(f"the parallel to {line} through {point}")
-    yield _one(f"the distance from {point} to {line}")
-    yield _one(f"the foot of the perpendicular from {point} to {line}")
-    yield _one(f"the mirror image of {point} in {line}")
-    yield _one(f"the claim that {point} lies on {line}")
-    touches = f"the circle with centre {point} through the foot of the perpendicular from {point} to {line}"
-    yield Asked(f"the circle with centre {point} tangent to {line}", (touches,))
-
-
 def _of_segment(board, ids):
     (segment,) = _names(board, ids)
     ends = _names(board, board.step(ids[0]).inputs) if board.step(ids[0]).does == "segment" else []
@@ -202,57 +193,6 @@ def _on_side(a, b):
     yield _one(f"the square on the side from {a} to {b}")
     yield _one(f"the equilateral triangle on the side from {a} to {b}")
     yield _one(f"the circle on the diameter from {a} to {b}")
-
-
-def _of_circle(board, ids):
-    (circle,) = _names(board, ids)
-    yield _one(f"the centre of {circle}")
-    yield _one(f"the radius of {circle}")
-    yield _one(f"the area of {circle}")
-    yield _one(f"the circumference of {circle}")
-    yield _one(f"a point on {circle}")
-    yield _one(f"the places inside {circle}")
-
-
-def _of_circle_and_line(board, ids):
-    circle, line = _names(board, ids)
-    yield _one(f"all crossings of {line} and {circle}")
-    yield _one(f"the claim that {line} is tangent to {circle}")
-    yield Asked(f"the distance of the centre of {circle} from {line}", (f"the distance from the centre of {circle} to {line}",))
-    yield _one(f"the pole of {line} in {circle}")
-
-
-def _of_circle_and_point(board, ids):
-    circle, point = _names(board, ids)
-    yield _one(f"both tangents from {point} to {circle}")
-    yield _one(f"the claim that {point} lies on {circle}")
-    yield Asked(f"the distance of {point} from the centre of {circle}", (f"the distance from {point} to the centre of {circle}",))
-    yield _one(f"the polar of {point} in {circle}")
-
-
-def _of_circles(board, ids):
-    one, other = _names(board, ids)
-    yield _one(f"all crossings of {one} and {other}")
-    yield _one(f"all common tangents of {one} and {other}")
-    yield Asked(f"the line through the centres of {one} and {other}", (f"the line through the centre of {one} and the centre of {other}",))
-    yield _one(f"the claim that {one} is tangent to {other}")
-    yield _one(f"the radical axis of {one} and {other}")
-
-
-def _of_length_and_point(board, ids):
-    length, point = _names(board, ids)
-    yield _one(f"the circle with centre {point} and radius {length}")
-    yield _one(f"the places at most {length} from {point}")
-
-
-def _of_angle_and_point(board, ids):
-    angle, point = _names(board, ids)
-    yield _one(f"the rotation about {point} by {angle} degrees")
-
-
-def _of_condition_and_point(board, ids):
-    condition, point = _names(board, ids)
-    yield Asked(f"does {condition} hold at {point}?", order=f"does {condition} hold at {point}")
 
 
 def _of_point(board, ids):
@@ -281,17 +221,64 @@ def _of_points(board, ids):
     yield Asked(f"the area of {spelling.spell(names)}", (f"the value of area({spelling.spell(names)})",))
 
 
-def _rests(board, ids):
-    (claim,) = _names(board, ids)
-    yield Asked(f"what does {claim} rest on?", order=f"what does {claim} rest on")
-
-
-def _runs(board, ids):
-    (motion,) = _names(board, ids)
-    yield Asked(f"run {motion}", order=f"run {motion}")
-
-
 _LINE = "line"
+#: What asks nothing of the figure but its names: sentences, or their words in the offer and the sentence that is said. {0}, {1} are the
+#: names in the order of the sorts; one that ends in a question mark, or begins with "run", is an order.
+_SAID: dict[tuple[str, ...], tuple[str | tuple[str, str], ...]] = {
+    (_LINE, POINT): (
+        "the perpendicular to {0} through {1}",
+        "the parallel to {0} through {1}",
+        "the distance from {1} to {0}",
+        "the foot of the perpendicular from {1} to {0}",
+        "the mirror image of {1} in {0}",
+        "the claim that {1} lies on {0}",
+        (
+            "the circle with centre {1} tangent to {0}",
+            "the circle with centre {1} through the foot of the perpendicular from {1} to {0}",
+        ),
+    ),
+    (CIRCLE,): (
+        "the centre of {0}",
+        "the radius of {0}",
+        "the area of {0}",
+        "the circumference of {0}",
+        "a point on {0}",
+        "the places inside {0}",
+    ),
+    (CIRCLE, _LINE): (
+        "all crossings of {1} and {0}",
+        "the claim that {1} is tangent to {0}",
+        ("the distance of the centre of {0} from {1}", "the distance from the centre of {0} to {1}"),
+        "the pole of {1} in {0}",
+    ),
+    (CIRCLE, POINT): (
+        "both tangents from {1} to {0}",
+        "the claim that {1} lies on {0}",
+        ("the distance of {1} from the centre of {0}", "the distance from {1} to the centre of {0}"),
+        "the polar of {1} in {0}",
+    ),
+    (CIRCLE, CIRCLE): (
+        "all crossings of {0} and {1}",
+        "all common tangents of {0} and {1}",
+        ("the line through the centres of {0} and {1}", "the line through the centre of {0} and the centre of {1}"),
+        "the claim that {0} is tangent to {1}",
+        "the radical axis of {0} and {1}",
+    ),
+    (NUMBER, POINT): ("the circle with centre {1} and radius {0}", "the places at most {0} from {1}"),
+    (ANGLE, POINT): ("the rotation about {1} by {0} degrees",),
+    (CONDITION, POINT): ("does {0} hold at {1}?",),
+    (CLAIM,): ("what does {0} rest on?",),
+    (MOTION,): ("run {0}",),
+}
+
+
+def _filled(form, names):
+    """An offer of the table above for things of these names."""
+    words, text = (form, form) if isinstance(form, str) else form
+    words, text = words.format(*names), text.format(*names)
+    return Asked(words, order=text.rstrip("?")) if text.endswith("?") or text.startswith("run ") else Asked(words, (text,))
+
+
 #: By the sorts of what is selected, in the order of the alphabet.
 _ASKED: dict[tuple[str, ...], Callable[[Board, list[str]], Any]] = {
     tuple(sorted(sorts)): found
@@ -305,20 +292,10 @@ _ASKED: dict[tuple[str, ...], Callable[[Board, list[str]], Any]] = {
         ((_LINE, _LINE), _of_lines),
         ((_LINE, _LINE, _LINE), _of_lines),
         ((_LINE, _LINE, POINT), _of_lines_and_point),
-        ((_LINE, POINT), _of_line_and_point),
         ((SEGMENT,), _of_segment),
         ((SEGMENT, SEGMENT), _of_segments),
-        ((CIRCLE,), _of_circle),
-        ((CIRCLE, _LINE), _of_circle_and_line),
-        ((CIRCLE, POINT), _of_circle_and_point),
-        ((CIRCLE, CIRCLE), _of_circles),
-        ((NUMBER, POINT), _of_length_and_point),
-        ((ANGLE, POINT), _of_angle_and_point),
-        ((CONDITION, POINT), _of_condition_and_point),
         ((POINT,), _of_point),
         ((POINT, POINT, POINT), _of_points),
         ((POINT, POINT, POINT, POINT), _of_points),
-        ((CLAIM,), _rests),
-        ((MOTION,), _runs),
     )
 }
