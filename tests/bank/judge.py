@@ -1,0 +1,632 @@
+"""Whether a board is as it was meant: checks by coordinates, asked again after the free points have been moved.
+
+In a check a capital name stands for the place of a point as a complex number. What the words of the checks mean is told
+by the functions here; those with a name of a kind ("seg", "circle") ask whether such a thing is on the board.
+"""
+
+from __future__ import annotations
+
+import cmath
+import math
+import random
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+from ruddy_trellis.core.board import Board
+from ruddy_trellis.core.edits import Move
+from ruddy_trellis.core.edits.prepare import perform
+from ruddy_trellis.core.hand import Alone
+from ruddy_trellis.core.truth.verdicts import verdict
+
+_NEAR = 1e-6
+_LOOKS = ("pen", "pattern", "hidden", "locked")
+#: How often a figure is moved before it is believed.
+MOVES = 3
+
+
+def same(a: float | complex, b: float | complex) -> bool:
+    return abs(a - b) <= _NEAR * (1 + abs(a) + abs(b))
+
+
+class Place(complex):
+    """The place of a point, equal to what is near it."""
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, complex | float | int) and same(complex(self), other)
+
+    def __ne__(self, other: object) -> bool:
+        return not self == other
+
+    __hash__ = complex.__hash__
+
+
+def near_any(value: float, *wanted: float) -> bool:
+    return any(abs(value - one) < 1e-4 for one in wanted)
+
+
+def d(a, b):
+    return abs(a - b)
+
+
+def unit(z):
+    return z / abs(z)
+
+
+def mid(a, b):
+    return (a + b) / 2
+
+
+def dot(a, b):
+    return (a * b.conjugate()).real
+
+
+def cross(a, b):
+    return (a.conjugate() * b).imag
+
+
+def foot(p, a, b):
+    return a + (b - a) * dot(p - a, b - a) / abs(b - a) ** 2
+
+
+def refl(p, a, b):
+    return 2 * foot(p, a, b) - p
+
+
+def turn(p, c, degrees):
+    return c + (p - c) * cmath.exp(1j * math.radians(degrees))
+
+
+def scale(p, c, factor):
+    return c + (p - c) * factor
+
+
+def perp(p, a, b):
+    return p + 1j * (b - a)
+
+
+def par(p, a, b):
+    return p + (b - a)
+
+
+def bis(a, b, c):
+    return b + unit(a - b) + unit(c - b)
+
+
+def meet(a, b, c, e):
+    return a + (b - a) * cross(c - a, e - c) / cross(b - a, e - c)
+
+
+def ang(a, b, c):
+    return abs(math.degrees(cmath.phase((c - b) / (a - b))))
+
+
+def ang_lines(a, b, c, e):
+    found = abs(math.degrees(cmath.phase((e - c) / (b - a))))
+    return min(found, 180 - found)
+
+
+def area(*corners):
+    return abs(sum(cross(a, b) for a, b in zip(corners, corners[1:] + corners[:1]))) / 2
+
+
+def cent(a, b, c):
+    return (a + b + c) / 3
+
+
+def circum(a, b, c):
+    return meet(mid(a, b), perp(mid(a, b), a, b), mid(b, c), perp(mid(b, c), b, c))
+
+
+def incen(a, b, c):
+    u, v, w = abs(b - c), abs(c - a), abs(a - b)
+    return (u * a + v * b + w * c) / (u + v + w)
+
+
+def ortho(a, b, c):
+    return a + b + c - 2 * circum(a, b, c)
+
+
+def nine(a, b, c):
+    return mid(circum(a, b, c), ortho(a, b, c))
+
+
+def side(p, a, b):
+    return cross(b - a, p - a)
+
+
+def inline(a, b, c):
+    return abs(cross(b - a, c - a)) <= _NEAR * (1 + abs(b - a) * abs(c - a))
+
+
+def between(a, b, p):
+    return inline(a, b, p) and abs(abs(p - a) + abs(b - p) - abs(b - a)) < _NEAR * (1 + abs(b - a))
+
+
+def beyond(a, b, p):
+    return inline(a, b, p) and dot(p - b, b - a) > 0
+
+
+def along(a, b, p):
+    return p if inline(a, b, p) else math.inf
+
+
+def parallel(a, b, c, e):
+    return abs(cross(unit(b - a), unit(e - c))) < _NEAR
+
+
+def line_distance(z, a, b):
+    return abs(z - foot(z, a, b))
+
+
+def seg_distance(z, a, b):
+    share = max(0.0, min(1.0, dot(z - a, b - a) / abs(b - a) ** 2))
+    return abs(z - a - share * (b - a))
+
+
+def within(z, *corners):
+    turns = [side(z, a, b) for a, b in zip(corners, corners[1:] + corners[:1])]
+    return all(one >= 0 for one in turns) or all(one <= 0 for one in turns)
+
+
+inside = within
+
+
+def has(corners, *wanted):
+    return all(any(same(one, corner) for corner in corners) for one in wanted)
+
+
+def _lengths(corners):
+    return [abs(a - b) for a, b in zip(corners, [*corners[1:], corners[0]])]
+
+
+def _corner_sizes(corners):
+    n = len(corners)
+    return [ang(corners[i - 1], corners[i], corners[(i + 1) % n]) for i in range(n)]
+
+
+def equal_sides(corners):
+    return all(same(one, _lengths(corners)[0]) for one in _lengths(corners)) and _lengths(corners)[0] > 0.01
+
+
+def equilateral(corners):
+    return len(corners) == 3 and equal_sides(corners)
+
+
+def regular(corners):
+    inner = 180 - 360 / len(corners)
+    return equal_sides(corners) and all(abs(one - inner) < 1e-4 for one in _corner_sizes(corners))
+
+
+def rectangle(corners, a, b):
+    found = _lengths(corners)
+    return all(abs(one - 90) < 1e-4 for one in _corner_sizes(corners)) and same(min(found), min(a, b)) and same(max(found), max(a, b))
+
+
+def sides(corners, *wanted):
+    return all(same(a, b) for a, b in zip(sorted(_lengths(corners)), sorted(wanted)))
+
+
+def has_angles(corners, *wanted):
+    return all(abs(a - b) < 1e-4 for a, b in zip(sorted(_corner_sizes(corners)), sorted(wanted)))
+
+
+def right_triangle(corners):
+    return any(abs(one - 90) < 1e-4 for one in _corner_sizes(corners))
+
+
+def parallelogram(a, b, c, e):
+    return same(a + c, b + e) and abs(cross(b - a, c - a)) > 0.01
+
+
+def convex(*corners):
+    turns = [cross(b - a, c - b) for a, b, c in zip(corners, corners[1:] + corners[:1], corners[2:] + corners[:2])]
+    return all(one > 0 for one in turns) or all(one < 0 for one in turns)
+
+
+def general(a, b, c):
+    """A triangle of no special shape: no two sides within 8%, no angle within 6° of 60°, 90°, 180°."""
+    found = sorted(_lengths([a, b, c]))
+    return all(y > 1.08 * x for x, y in zip(found, found[1:])) and all(
+        abs(one - special) > 6 for one in _corner_sizes([a, b, c]) for special in (60, 90, 180)
+    )
+
+
+def acute(a, b, c):
+    return max(_corner_sizes([a, b, c])) < 90
+
+
+def on_circle3(p, a, b, c):
+    return same(abs(p - circum(a, b, c)), abs(a - circum(a, b, c)))
+
+
+_GEOMETRY = {name: one for name, one in globals().items() if callable(one) and not name.startswith("_")}
+
+
+@dataclass
+class Seen:
+    """A board after something was said on it, with what was there before and what was answered."""
+
+    board: Board
+    before: Board
+    answers: list[dict[str, Any]] = field(default_factory=list)
+
+    @property
+    def is_refused(self) -> bool:
+        return any(one.get("kind") == "refusal" for one in self.answers)
+
+    def names(self) -> dict[str, Any]:
+        """What a check can speak of."""
+        places = {
+            self.board.name(step.id): Place(*self.board.value(step.id))
+            for step in self.board.steps
+            if step.makes == "point" and self.board.value(step.id) is not None
+        }
+        own = {name: getattr(self, name) for name in dir(self) if not name.startswith("_")}
+        return {**_GEOMETRY, **own, **math.__dict__, **places, "abs": abs, "value": self.value_of}
+
+    # What is there, as plain geometry.
+
+    def _new(self) -> list[Any]:
+        return [step for step in self.board.steps if step.id not in self.before]
+
+    def _all(self, *kinds: str) -> list[tuple[Any, Any]]:
+        return [
+            (step, self.board.value(step.id)) for step in self.board.steps if step.makes in kinds and self.board.value(step.id) is not None
+        ]
+
+    def _straights(self, *kinds: str) -> list[tuple[complex, complex, Any]]:
+        return [(complex(v[0], v[1]), complex(v[0] + v[2], v[1] + v[3]), step) for step, v in self._all(*kinds)]
+
+    def _rounds(self, *kinds: str) -> list[tuple[complex, float, Any]]:
+        return [(complex(v[0], v[1]), math.sqrt(max(v[2], 0)), step) for step, v in self._all(*kinds)]
+
+    def straight(self, p, q) -> bool:
+        return any(inline(a, b, p) and inline(a, b, q) for a, b, _ in self._straights("line", "ray", "segment", "vector"))
+
+    seg_or_line = straight
+
+    def on_new_straight(self, p) -> bool:
+        return any(inline(a, b, p) for a, b, step in self._straights("line", "ray", "segment", "vector") if step.id not in self.before)
+
+    def seg(self, p, q) -> bool:
+        return any({True} == {same(a, p) and same(b, q) or same(a, q) and same(b, p)} for a, b, _ in self._straights("segment", "vector"))
+
+    def vector(self, p, q) -> bool:
+        return any(same(a, p) and same(b, q) for a, b, _ in self._straights("vector"))
+
+    def ray(self, p, q) -> bool:
+        return any(same(a, p) and same(unit(b - a), unit(q - p)) for a, b, _ in self._straights("ray"))
+
+    def any_straight(self, test) -> bool:
+        return any(test(a, b) for a, b, step in self._straights("line", "ray", "segment", "vector") if step.id not in self.before)
+
+    def par_at(self, p, q, a, b, distance) -> bool:
+        return parallel(p, q, a, b) and same(line_distance(p, a, b), distance)
+
+    def any_angle(self, size) -> bool:
+        lines = self._straights("line", "ray", "segment")
+        return any(near_any(ang_lines(a, b, c, e), size) for a, b, _ in lines for c, e, _ in lines)
+
+    def point(self, z) -> bool:
+        return any(same(complex(*v), z) for step, v in self._all("point") if step.id not in self.before)
+
+    def any_point(self, test) -> bool:
+        return any(test(complex(*v)) for step, v in self._all("point") if step.id not in self.before)
+
+    def circle(self, c, r) -> bool:
+        return any(same(centre, c) and same(radius, r) for centre, radius, _ in self._rounds("circle"))
+
+    def any_circle(self) -> bool:
+        return any(step.id not in self.before for _, _, step in self._rounds("circle"))
+
+    def any_circle_that(self, test) -> bool:
+        return any(test(c, r) for c, r, step in self._rounds("circle") if step.id not in self.before)
+
+    def radius_any(self, r) -> bool:
+        return any(same(radius, r) for _, radius, step in self._rounds("circle") if step.id not in self.before)
+
+    def circle_touching(self, a, b, c) -> bool:
+        """The excircle opposite the first corner."""
+        u, v, w = abs(b - c), abs(c - a), abs(a - b)
+        centre = (-u * a + v * b + w * c) / (-u + v + w)
+        return self.circle(centre, line_distance(centre, b, c))
+
+    def arc(self, c, r) -> bool:
+        return any(same(centre, c) and same(radius, r) for centre, radius, _ in self._rounds("arc"))
+
+    def half_holds(self, centre, direction) -> bool:
+        """Whether a half of a circle is on the side of its diameter to which a direction leads."""
+        for _, v in self._all("arc"):
+            if same(complex(v[0], v[1]), centre):
+                start, stop = complex(v[3], v[4]) - centre, complex(v[5], v[6]) - centre
+                turned = cmath.phase(stop / start) % (2 * math.pi)
+                if dot(start * cmath.exp(0.5j * turned), direction) > 0:
+                    return True
+        return False
+
+    def poly(self, *corners) -> bool:
+        return self.any_poly(lambda p: len(p) == len(corners) and _same_ring(p, corners))
+
+    def any_poly(self, test) -> bool:
+        return any(test([complex(*one) for one in v]) for step, v in self._all("polygon") if step.id not in self.before)
+
+    def squares_outside(self, a, b, c) -> bool:
+        def outside(p, q, third):
+            return self.any_poly(
+                lambda ring: (
+                    has(ring, p, q) and len(ring) == 4 and regular(ring) and all(side(z, p, q) * side(third, p, q) < 1e-6 for z in ring)
+                )
+            )
+
+        return outside(a, b, c) and outside(b, c, a) and outside(c, a, b)
+
+    def count(self, kind: str) -> int:
+        return sum(step.makes == kind for step in self._new())
+
+    def made(self, kind: str) -> bool:
+        return self.count(kind) > 0
+
+    def bisectors(self, a, b, c, e) -> bool:
+        x = meet(a, b, c, e)
+        one = x + unit(b - a) + unit(e - c)
+        return self.straight(x, one) and self.straight(x, perp(x, x, one))
+
+    def tangents(self, p, name) -> bool:
+        o, r = self._circle(name)
+        touching = [o + r * cmath.exp(1j * (cmath.phase(p - o) + way * math.acos(r / abs(p - o)))) for way in (1, -1)]
+        return all(self.straight(p, one) for one in touching)
+
+    def polar(self, p, name) -> bool:
+        o, r = self._circle(name)
+        x = o + r * r / (p - o).conjugate()
+        return self.straight(x, perp(x, o, p))
+
+    # Of what has a name.
+
+    def _circle(self, name: str) -> tuple[complex, float]:
+        v = self.board.value(self.board.find(name))
+        return complex(v[0], v[1]), math.sqrt(v[2])
+
+    def centre_of(self, name) -> complex:
+        return self._circle(name)[0]
+
+    def circle_of(self, name) -> bool:
+        return self.board.kind_of(self.board.find(name)) == "circle"
+
+    def line_of(self, name) -> bool:
+        return self.board.kind_of(self.board.find(name)) in ("line", "segment", "ray")
+
+    def _ends(self, name: str) -> tuple[complex, complex]:
+        v = self.board.value(self.board.find(name))
+        return complex(v[0], v[1]), complex(v[0] + v[2], v[1] + v[3])
+
+    def on(self, z, name) -> bool:
+        if self.board.kind_of(self.board.find(name)) == "circle":
+            o, r = self._circle(name)
+            return same(abs(z - o), r)
+        return inline(*self._ends(name), z)
+
+    def off(self, z, name) -> bool:
+        return not self.on(z, name)
+
+    def line_distance_of(self, z, name) -> float:
+        return line_distance(z, *self._ends(name))
+
+    def par_things(self, a, b) -> bool:
+        return parallel(*self._ends(a), *self._ends(b)) and not inline(*self._ends(a), self._ends(b)[0])
+
+    def second(self, p, a, name) -> complex:
+        """Where the line through two points, the second (or the first) of them on a circle, meets it again."""
+        o, r = self._circle(name)
+        known = a if same(abs(a - o), r) else p
+        return 2 * foot(o, p, a) - known
+
+    def arc_length(self, name, a, b) -> float:
+        o, r = self._circle(name)
+        turned = cmath.phase((b - o) / (a - o)) % (2 * math.pi)
+        found = [step for step, v in self._all("number") if step.id not in self.before]
+        short = min(turned, 2 * math.pi - turned) * r
+        return next((x for x in (turned * r, short) if found and self.reading(x)), short)
+
+    def free(self, name) -> bool:
+        return self.board.step(self.board.find(name)).moves == "free"
+
+    def slides(self, name) -> bool:
+        return self.board.step(self.board.find(name)).moves == "sliding"
+
+    def at(self, name, z) -> bool:
+        return name in self.board.names.values() and same(complex(*self.board.value(self.board.find(name))), z)
+
+    def value_of(self, name) -> float:
+        return self.board.value(self.board.find(name))
+
+    def at_number(self, name, number) -> bool:
+        step = self.board.step(self.board.find(name))
+        return step.does.endswith("dial") and same(self.value_of(name), number)
+
+    def dial(self, name, least, most, jump=None) -> bool:
+        step = self.board.step(self.board.find(name))
+        if jump is not None and not same(step.fills["step"], jump):
+            return False
+        return step.does.endswith("dial") and same(step.fills["least"], least) and same(step.fills["most"], most)
+
+    def any_dial(self, least, most) -> bool:
+        return any(step.does.endswith("dial") and step.fills["least"] == least and step.fills["most"] == most for step in self._new())
+
+    def motion_of(self, name) -> bool:
+        return any(step.makes == "motion" and step.fills["driver"] == (self.board.find(name),) for step in self.board.steps)
+
+    # Numbers, words and claims.
+
+    def reading(self, x) -> bool:
+        if isinstance(x, complex):
+            return False
+        return any(same(v, x) for step, v in self._all("number") if step.id not in self.before)
+
+    def reading_in(self, x) -> bool:
+        return self.reading(x) or self.reading(180 - x)
+
+    def claim(self, holds: bool) -> bool:
+        claims = [step.id for step in self._new() if step.makes == "claim"]
+        return bool(claims) and all((verdict(self.board, id).verdict != "fails") == holds for id in claims)
+
+    def any_claim(self) -> bool:
+        return self.made("claim")
+
+    def told(self, z) -> bool:
+        return False
+
+    def told_words(self, *words) -> bool:
+        return any(word in str(one.get("words", "")).lower() for one in self.answers for word in words)
+
+    def new_equation(self) -> bool:
+        return any(step.does in ("equation", "line_from_equation") for step in self._new())
+
+    def words(self, text) -> bool:
+        return any(step.makes == "words" and text in str(step.fills["text"]) for step in self._new())
+
+    def words_any(self) -> bool:
+        return self.made("words")
+
+    # Looks and acts.
+
+    def _find(self, name):
+        step = self.board.step(self.board.find(name)) if name in self.board.names.values() else None
+        if step is None:
+            corners = [self.board.find(letter) for letter in name]
+            step = next(s for s in self.board.steps if s.makes == "polygon" and set(s.fills.get("corners", ())) == set(corners))
+        return step
+
+    def look(self, name, **wanted) -> bool:
+        return all(getattr(self._find(name).look, part) == one for part, one in wanted.items())
+
+    def look_of_seg(self, a, b) -> bool:
+        return any(step.look.pen == "leaf" for p, q, step in self._straights("segment") if same(p, a) and same(q, b))
+
+    def filled(self, name) -> bool:
+        return (self._find(name).look.fill or 0) > 0
+
+    def thicker(self, name) -> bool:
+        return (self._find(name).look.width or 0) > 2.4
+
+    def bigger_points(self) -> bool:
+        return any((step.look.size or 0) > 0 for step in self.board.steps if step.makes == "point")
+
+    def hidden(self, name) -> bool:
+        return self._find(name).look.hidden
+
+    def shown(self, name) -> bool:
+        return not self._find(name).look.hidden
+
+    def labelled(self, name) -> bool:
+        return self._find(name).look.label is True
+
+    def locked(self, name) -> bool:
+        return self._find(name).look.locked
+
+    def trailed(self, name) -> bool:
+        return self._find(name).look.trail is not None
+
+    def gone(self, name) -> bool:
+        return name not in self.board.names.values()
+
+    def kept(self, name) -> bool:
+        return not self.gone(name)
+
+    def renamed(self, old, new) -> bool:
+        return self.gone(old) and self.before.find(old) == self.board.find(new)
+
+    def undone(self) -> bool:
+        return any("undo" in str(one).lower() for one in self.answers)
+
+    def view_smaller(self) -> bool:
+        return any(one["t"] == "do" and "zoom" in str(one) for one in self.answers)
+
+    def shows_grid(self) -> bool:
+        return self.board.settings.ground != self.before.settings.ground
+
+    def asked(self) -> bool:
+        return self.is_refused
+
+    def region_of(self, test: Callable[[complex], bool]) -> bool:
+        """Whether one of the new conditions or regions holds where it should, tried at places all over."""
+        chance, found = random.Random(4), [step.id for step in self._new() if step.makes in ("condition", "region")]
+        places = [complex(chance.uniform(-4, 24), chance.uniform(-4, 16)) for _ in range(60)]
+        regions = [id for id in found if self.board.kind_of(id) == "region"] or found
+        return any(all(self._holds_at(id, z) == bool(test(z)) for z in places) for id in regions)
+
+    def _holds_at(self, id: str, z: complex) -> bool:
+        value = self.board.value(id)
+        inner = getattr(value, "within", None)
+        return bool(value.holds(z.real, z.imag)) and (inner is None or bool(inner.holds(z.real, z.imag)))
+
+
+def _same_ring(found: Sequence[complex], wanted: Sequence[complex]) -> bool:
+    n = len(wanted)
+    turned = [[wanted[(start + way * i) % n] for i in range(n)] for start in range(n) for way in (1, -1)]
+    return any(all(same(a, b) for a, b in zip(found, one)) for one in turned)
+
+
+#: How something said ends: as meant, otherwise, refused (or asked).
+MEANT, OTHERWISE, REFUSED = "meant", "otherwise", "refused"
+
+
+def said_on(board: Board, text: str, take: Callable[[Alone, str], None] | None = None) -> Seen:
+    """A board after something was said at it. A list of sentences that is shown before it is taken is taken."""
+    before = board.copy()
+    alone = Alone(board)
+    before.settings = board.settings
+    answers = alone.do(t="say", text=text) if take is None else []
+    if take is not None:
+        take(alone, text)
+        answers = alone.told
+    return Seen(alone.board, before, answers)
+
+
+def judged(seen: Seen, check: str) -> str:
+    """How it ended, by a check on the board that came of it."""
+    may_be_refused = check.startswith("refused()")
+    if may_be_refused and seen.is_refused:
+        return MEANT
+    if seen.is_refused:
+        return REFUSED
+    check = check.removeprefix("refused() or ").removeprefix("asked() or ")
+    if check in ("refused()", "asked()"):
+        return OTHERWISE
+    once, check = check.startswith("!"), check.lstrip("! ")
+    # A part that is asked only where the points are at first is marked within a check.
+    first = check.replace("!", "") if "!=" not in check else check
+    later = " and ".join(part for part in check.split(" and ") if not part.startswith("!") or part.startswith("!=")) or "True"
+    if not _holds(seen, first):
+        return OTHERWISE
+    if once:
+        return MEANT
+    chance = random.Random(7)
+    for _ in range(MOVES):
+        _move(seen, chance)
+        if not _holds(seen, later):
+            return OTHERWISE
+    return MEANT
+
+
+def _holds(seen: Seen, check: str) -> bool:
+    try:
+        return bool(eval(check, {"__builtins__": {"len": len, "all": all, "any": any, "min": min, "max": max}, **seen.names()}))
+    except (NameError, KeyError, LookupError, ZeroDivisionError, TypeError, StopIteration, AttributeError, ValueError, OverflowError):
+        return False
+    except Exception as error:
+        if type(error).__name__ == "Refusal":
+            return False
+        raise
+
+
+def _move(seen: Seen, chance: random.Random) -> None:
+    """Move every free point a little, each its own way."""
+    numbers = {}
+    for step in seen.board.steps:
+        if step.moves == "free" and step.makes == "point":
+            x, y = seen.board.value(step.id)
+            numbers[step.id] = [x + chance.uniform(-0.4, 0.4), y + chance.uniform(-0.4, 0.4)]
+    if numbers:
+        perform(seen.board, Move(numbers=numbers))

@@ -1,0 +1,113 @@
+"""The bank, run: what of it is read as meant, what otherwise, what is refused; by part, and the third that is put aside.
+
+``python -m tests.bank.run`` prints the counts; with ``--show PART`` also what fails in the two thirds that may be looked at.
+"""
+
+import sys
+import time
+from collections import Counter
+from collections.abc import Iterator
+from dataclasses import dataclass
+from pathlib import Path
+
+from ruddy_trellis.core.board import Board
+
+from .boards import BOARDS
+from .judge import MEANT, OTHERWISE, REFUSED, Seen, judged, said_on
+
+_HERE = Path(__file__).parent
+
+
+@dataclass(frozen=True)
+class Line:
+    """Something said on a board, with its check.
+
+    Attributes:
+        number: where it stands in its file; every third is put aside.
+    """
+
+    number: int
+    voice: str
+    board: str
+    part: str
+    text: str
+    check: str
+
+    @property
+    def is_aside(self) -> bool:
+        return self.number % 3 == 2
+
+
+def utterances() -> Iterator[Line]:
+    """What is said in a sentence."""
+    board, part, number = "", "", 0
+    for line in (_HERE / "said.txt").read_text("utf-8").splitlines():
+        if line.startswith("@"):
+            board, part = line[1:].split()
+        elif line and not line.startswith("#"):
+            said, _, check = line.partition(" => ")
+            voice, _, text = said.partition(": ")
+            yield Line(number, voice, board, part, text.strip(), check.strip())
+            number += 1
+
+
+def paragraphs() -> Iterator[Line]:
+    """What is said in several sentences."""
+    for number, block in enumerate((_HERE / "paragraphs.txt").read_text("utf-8").split("\n=== ")[1:]):
+        head, _, rest = block.partition("\n")
+        text, _, check = rest.partition("\n=> ")
+        yield Line(number, *head.split(), "paragraph", text.strip(), check.strip())
+
+
+def tried(line: Line) -> tuple[str, Seen]:
+    """How a line of the bank ends, and the board after it."""
+    seen = said_on(BOARDS[line.board]().board, line.text)
+    if seen.is_refused and line.check.startswith("refused()"):
+        same = len(seen.board) == len(seen.before)
+        return (MEANT if same else OTHERWISE), seen
+    return judged(seen, line.check), seen
+
+
+def why(seen: Seen) -> str:
+    """What was answered, shortly."""
+    for one in seen.answers:
+        if one.get("kind") == "refusal":
+            return f"refused: {one['words']} | {one.get('ways', '')}"
+    board: Board = seen.board
+    from ruddy_trellis.core.language.printing import sentence
+
+    return "made: " + "; ".join(sentence(board, step.id) for step in board.steps if step.id not in seen.before)
+
+
+def main(arguments: list[str]) -> None:
+    """Run the whole bank and print what came of it."""
+    shown = arguments[arguments.index("--show") + 1] if "--show" in arguments else ""
+    counts: Counter[tuple[str, bool, str]] = Counter()
+    slowest = (0.0, "")
+    for line in (*utterances(), *paragraphs()):
+        start = time.process_time()
+        how, seen = tried(line)
+        slowest = max(slowest, (time.process_time() - start, line.text[:50]))
+        counts[line.part, line.is_aside, how] += 1
+        if not line.is_aside and how != MEANT and line.part == shown:
+            print(f"[{how}] {line.board}/{line.voice}: {line.text}\n      {why(seen)}")
+    for part in dict.fromkeys(part for part, _, _ in counts):
+        for aside in (False, True):
+            total = sum(counts[part, aside, how] for how in (MEANT, OTHERWISE, REFUSED))
+            told = ", ".join(f"{how} {counts[part, aside, how]}" for how in (MEANT, OTHERWISE, REFUSED))
+            print(f"{part:10} {'aside' if aside else 'open ':5} {told} of {total}")
+    for aside in (False, True):
+        for kind in ("said", "paragraph"):
+            found = Counter()
+            for (part, is_aside, how), count in counts.items():
+                if is_aside == aside and (part == "paragraph") == (kind == "paragraph"):
+                    found[how] += count
+            total = sum(found.values())
+            print(
+                f"{kind:10} {'aside' if aside else 'open '} {found[MEANT]} of {total}: {100 * found[MEANT] / total:.0f}%, otherwise {found[OTHERWISE]}"
+            )
+    print(f"slowest {slowest[0]:.2f} s: {slowest[1]}")
+
+
+if __name__ == "__main__":
+    main(sys.argv[1:])
