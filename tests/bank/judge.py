@@ -7,8 +7,10 @@ by the functions here; those with a name of a kind ("seg", "circle") ask whether
 from __future__ import annotations
 
 import cmath
+import itertools
 import math
 import random
+import re
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 from typing import Any
@@ -227,7 +229,7 @@ def convex(*corners):
 def general(a, b, c):
     """A triangle of no special shape: no two sides within 8%, no angle within 6° of 60°, 90°, 180°."""
     found = sorted(_lengths([a, b, c]))
-    return all(y > 1.08 * x for x, y in zip(found, found[1:])) and all(
+    return all(y > 1.08 * x for x, y in itertools.pairwise(found)) and all(
         abs(one - special) > 6 for one in _corner_sizes([a, b, c]) for special in (60, 90, 180)
     )
 
@@ -290,7 +292,9 @@ class Seen:
         return any(inline(a, b, p) for a, b, step in self._straights("line", "ray", "segment", "vector") if step.id not in self.before)
 
     def seg(self, p, q) -> bool:
-        return any({True} == {same(a, p) and same(b, q) or same(a, q) and same(b, p)} for a, b, _ in self._straights("segment", "vector"))
+        return any(
+            {True} == {(same(a, p) and same(b, q)) or (same(a, q) and same(b, p))} for a, b, _ in self._straights("segment", "vector")
+        )
 
     def vector(self, p, q) -> bool:
         return any(same(a, p) and same(b, q) for a, b, _ in self._straights("vector"))
@@ -468,6 +472,9 @@ class Seen:
         return self.reading(x) or self.reading(180 - x)
 
     def claim(self, holds: bool) -> bool:
+        told = [step for step in self._new() if step.does == "calculation" and re.search("[<>≤≥]", step.fills["formula"].text)]
+        if told:
+            return all(bool(self.board.value(step.id)) == holds for step in told)
         claims = [step.id for step in self._new() if step.makes == "claim"]
         return bool(claims) and all((verdict(self.board, id).verdict != "fails") == holds for id in claims)
 
@@ -578,6 +585,11 @@ def said_on(board: Board, text: str, take: Callable[[Alone, str], None] | None =
     alone = Alone(board)
     before.settings = board.settings
     answers = alone.do(t="say", text=text) if take is None else []
+    if take is None and (shown := next((one for one in answers if one["t"] == "sentences"), None)) is not None:
+        answers = [*answers, *alone.do(t="say", text=text, take=True)]
+        if any(line["problem"] for line in shown["lines"]):
+            # Not whole: what was read of it stands, and it counts as refused.
+            answers.append({"t": "says", "kind": "refusal", "words": "not whole"})
     if take is not None:
         take(alone, text)
         answers = alone.told
@@ -586,6 +598,8 @@ def said_on(board: Board, text: str, take: Callable[[Alone, str], None] | None =
 
 def judged(seen: Seen, check: str) -> str:
     """How it ended, by a check on the board that came of it."""
+    if check == "undone()" and any("nothing to undo" in str(one.get("words", "")) for one in seen.answers):
+        return MEANT  # nothing was done on a fresh board, which is what is said
     may_be_refused = check.startswith("refused()")
     if may_be_refused and seen.is_refused:
         return MEANT

@@ -71,6 +71,11 @@ def tried(line: Line) -> tuple[str, Seen]:
 def why(seen: Seen) -> str:
     """What was answered, shortly."""
     for one in seen.answers:
+        if one["t"] == "sentences":
+            return "\n      ".join(
+                f"{line['text'][:90]} => {'; '.join(line['sentences'])}{'!! ' + line['problem'] if line['problem'] else ''}"
+                for line in one["lines"]
+            )
         if one.get("kind") == "refusal":
             return f"refused: {one['words']} | {one.get('ways', '')}"
     board: Board = seen.board
@@ -103,9 +108,8 @@ def main(arguments: list[str]) -> None:
                 if is_aside == aside and (part == "paragraph") == (kind == "paragraph"):
                     found[how] += count
             total = sum(found.values())
-            print(
-                f"{kind:10} {'aside' if aside else 'open '} {found[MEANT]} of {total}: {100 * found[MEANT] / total:.0f}%, otherwise {found[OTHERWISE]}"
-            )
+            share, which = f"{100 * found[MEANT] / total:.0f}%", "aside" if aside else "open "
+            print(f"{kind:10} {which} {found[MEANT]} of {total}: {share}, otherwise {found[OTHERWISE]}")
     print(f"slowest {slowest[0]:.2f} s: {slowest[1]}")
 
 

@@ -75,7 +75,7 @@ TELLING = (
     Construction(
         key="words",
         sentence="the words {text:text}[ at {at:coordinates}]",
-        also=("(write|text|words|note|label) {text} [at {at}]",),
+        also=("(write|text|words|note) {text} [at {at}]",),
         makes=WORDS_ON_BOARD,
         formula=_place,
         group="Tell",

@@ -19,6 +19,7 @@ from .models import (
     Restyle,
     Retie,
     Tidy,
+    Together,
     read_edit,
 )
 from .patch import Patch
@@ -43,6 +44,7 @@ __all__ = [
     "Restyle",
     "Retie",
     "Tidy",
+    "Together",
     "check_fills",
     "perform",
     "prepare",

@@ -1,6 +1,6 @@
 """Adding steps: what a given step, or a sentence that makes several, becomes on a board."""
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -49,13 +49,19 @@ def _put_on(board, edit):
     before = len(board)
     for new in edit.steps:
         # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
-        for step in _new_steps(board, new, [step.id for step in board.steps[before:]]):
+        for step in new_steps(board, new, [step.id for step in board.steps[before:]]):
             board.append(step)
     return board.steps[before:]
 
 
-def _new_steps(board, new, new_ids):
-    """The steps that one given step stands for: itself, or what its sentence expands to."""
+def new_steps(board: Board, new: Any, new_ids: Sequence[str]) -> Iterator[Step]:
+    """The steps that one given step stands for: itself, or what its sentence expands to. Each is to be put on the board before the
+    next is asked for. Raises Refusal.
+
+    Args:
+        new: a ``NewStep``.
+        new_ids: the ids of the steps that were made before it in the same edit.
+    """
     if new.does not in CATALOGUE:
         raise Refusal(f"There is no construction called “{new.does[:40]}”.")
     construction = CATALOGUE[new.does]
@@ -76,7 +82,8 @@ def _new_steps(board, new, new_ids):
             made.append(step.id)
             yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover, **part.look))
     else:
-        yield step_of(board, construction, with_defaults(construction, fills, board), new.name)
+        step = step_of(board, construction, with_defaults(construction, fills, board), new.name)
+        yield step.with_(look=replace(step.look, hidden=True)) if new.hidden else step
 
 
 def with_defaults(construction: Construction, fills: Fills, board: Board) -> dict[str, Any]:

@@ -21,11 +21,13 @@ class _Edit(BaseModel):
 
 
 class NewStep(_Edit):
-    """A step to add. Its fills are in the file format's JSON; "new:0" names the first step of the same edit."""
+    """A step to add. Its fills are in the file format's JSON; "new:0" names the first step of the same edit. One that only helps others
+    starts hidden."""
 
     does: str = Field(max_length=40)
     fills: dict[str, Any] = Field(default_factory=dict, max_length=12)
     name: str | None = Field(default=None, max_length=limits.SENTENCE_LENGTH * 20)
+    hidden: bool = False
 
 
 class Add(_Edit):
@@ -191,8 +193,15 @@ class Chalk(_Edit):
     wipe: list[Id] = Field(default_factory=list, max_length=limits.STROKES)
 
 
+class Together(_Edit):
+    """Several edits as one, each on the board as those before it leave it."""
+
+    kind: Literal["together"] = "together"
+    edits: list[Add | Move | Rename | Restyle | Choose | Delete] = Field(min_length=1, max_length=100)
+
+
 Edit = Annotated[
-    Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange | Chalk | FitPhotograph,
+    Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange | Chalk | FitPhotograph | Together,
     Field(discriminator="kind"),
 ]
 _EDIT = TypeAdapter(Edit)

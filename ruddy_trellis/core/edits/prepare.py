@@ -6,7 +6,7 @@ from typing import Any
 
 from ..board import Board
 from . import adding, chalking, deleting, log, looks, moving, pasting, settings, tying
-from .models import Add, Arrange, Chalk, Choose, Delete, FitPhotograph, Move, Paste, Record, Rename, Restyle, Retie, Tidy
+from .models import Add, Arrange, Chalk, Choose, Delete, FitPhotograph, Move, Paste, Record, Rename, Restyle, Retie, Tidy, Together
 from .patch import Patch
 
 #: What makes the patch of each kind of edit.
@@ -34,6 +34,28 @@ def prepare(board: Board, edit: Any) -> Patch:
         Refusal: with a sentence for the person; nothing has changed.
     """
     return _with_followers(board, _PREPARERS[type(edit)](board, edit))
+
+
+def _together(board: Board, edit: Together) -> Patch:
+    """The patch of several edits as one: what differs between the board before them and after."""
+    ahead = board.copy()
+    told = []
+    for one in edit.edits:
+        patch = prepare(ahead, one)
+        patch.apply(ahead)
+        told.append(patch.words)
+    after = {step.id: step for step in ahead.steps}
+    before = {step.id: step for step in board.steps}
+    return Patch(
+        "; ".join(told[:3]) + ("; …" if len(told) > 3 else ""),
+        tuple((place, step) for place, step in enumerate(board.steps) if after.get(step.id) != step),
+        tuple((place, step) for place, step in enumerate(ahead.steps) if before.get(step.id) != step),
+        board.settings if ahead.settings != board.settings else None,
+        ahead.settings if ahead.settings != board.settings else None,
+    )
+
+
+_PREPARERS[Together] = _together
 
 
 def perform(board: Board, edit: Any) -> Patch:

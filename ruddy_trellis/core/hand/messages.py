@@ -74,8 +74,11 @@ class Finish(_Message):
 
 
 class Say(_Message):
+    """Say something. A paragraph is shown as what it is read as first; with ``take`` it is taken."""
+
     t: Literal["say"]
     text: Text
+    take: bool = False
 
 
 class Put(_Message):

@@ -11,13 +11,16 @@ from .acts import Answer
 _TOLD = 3
 
 
-def outcome(hand, patch: Patch) -> Answer:
-    """The answer that tells what a patch has made: the sentence of a new thing, with its value where it is a reading."""
+def outcome(hand, patch: Patch, guesses: tuple[str, ...] = ()) -> Answer:
+    """The answer that tells what a patch has made: the sentence of a new thing, with its value where it is a reading; and what was
+    guessed."""
     board = hand.board
-    new = [step.id for _, step in patch.after if step.id not in {id for id, _ in patch.before} and step.id in board]
+    known = {step.id for _, step in patch.before}
+    new = [step.id for _, step in patch.after if step.id not in known and step.id in board and not board.step(step.id).look.hidden]
+    read = f" Read as: {'; '.join(guesses)}." if guesses else ""
     if not new or len(new) > _TOLD:
-        return {"t": "outcome", "words": patch.words}
-    return {"t": "outcome", "words": "; ".join(_told(board, id) for id in new)}
+        return {"t": "outcome", "words": patch.words + read}
+    return {"t": "outcome", "words": "; ".join(_told(board, id) for id in new) + read}
 
 
 def _told(board, id):

@@ -14,6 +14,10 @@ from ..pointing.preview import pending, preview
 from ..pointing.prompt import Prompt
 from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
+from ..speech.building import NotThere
+from ..speech.hearing import Heard, heard, is_canonical, understood
+from ..speech.paragraphs import is_paragraph, paragraph
+from ..speech.sentences import ActRefused, NotSaid
 from . import messages
 from .acts import Answer, Change, Doing
 from .orders import ORDERS, ordered
@@ -140,35 +144,85 @@ def finish(hand, message: messages.Finish) -> Doing:
 
 def say(hand, message: messages.Say) -> Doing:
     prompt, text = hand.prompt, message.text
-    try:
-        if prompt:
+    if prompt:
+        try:
             yield from _forget_lost_things(hand)
             prompt.type(text, hand.board)
-            doing: Doing | None = _finish_if_complete(hand)
+        except Refusal as refusal:
+            # Nothing that goes into a gap: then it may be a sentence of its own.
+            try:
+                new = understood(text, hand.board, hand.selected)
+            except Refusal as other:
+                raise (other if other.ways else refusal) from None
         else:
-            doing = ordered(hand, text)
-    except Refusal as refusal:
-        # Nothing that goes into a gap, or an act on nothing that is there: then it may be a sentence of its own.
-        try:
-            new = said(text, hand.board)
-        except Refusal as other:
-            raise (other if prompt and other.ways else refusal) from None
-    else:
-        if doing is not None:
             yield {"t": "said", "words": ""}
-            yield from doing
+            yield from _finish_if_complete(hand)
             return
-        new = said(text, hand.board)
-    edit = Add(steps=new)
-    if (there := there_already(hand.board, edit)) is not None:
+    elif is_paragraph(text):
+        yield from _paragraph(hand, message)
+        return
+    else:
+        found = _heard_or_ordered(hand, text)
+        if not isinstance(found, Heard):
+            yield {"t": "said", "words": ""}
+            yield from found
+            return
+        new = found
+    there = next(iter(new.there), None) or there_already(hand.board, new.edit)
+    if there is not None:
         yield {"t": "said", "words": ""}
         yield from point_out(hand, there)
         return
-    patch = yield Change(edit)
+    patch = yield Change(new.edit)
     hand.prompt = None
     yield {"t": "said", "words": ""}
     yield prompt_answer(hand)
-    yield outcome(hand, patch)
+    yield outcome(hand, patch, new.guesses)
+
+
+def _paragraph(hand, message: messages.Say) -> Doing:
+    """Show what a paragraph is read as, or, once that was looked at, take it as one edit."""
+    found = paragraph(message.text, hand.board, hand.selected)
+    if message.take and found.edit is not None:
+        patch = yield Change(found.edit)
+        hand.prompt = None
+        yield {"t": "said", "words": ""}
+        yield prompt_answer(hand)
+        yield outcome(hand, patch)
+        return
+    lines = [
+        {
+            "text": line.text,
+            "sentences": list(line.sentences),
+            "problem": line.problem,
+            "ways": list(line.ways),
+            "guesses": list(line.guesses),
+        }
+        for line in found.lines
+    ]
+    yield {"t": "sentences", "text": message.text, "lines": lines, "takes": found.edit is not None}
+
+
+def _heard_or_ordered(hand, text: str) -> Heard | Doing:
+    """What a text says, or what it orders the page to do. Raises Refusal."""
+    if is_canonical(text, hand.board):
+        return understood(text, hand.board)
+    try:
+        return heard(text, hand.board, hand.selected)
+    except (NotThere, ActRefused):
+        raise
+    except Refusal as refusal:
+        unordered: Refusal | None = None
+        try:
+            doing = ordered(hand, text)
+        except Refusal as other:
+            doing, unordered = None, other if isinstance(refusal, NotSaid) else None
+        if doing is not None:
+            return doing
+        try:
+            return understood(text, hand.board, hand.selected)
+        except Refusal as other:
+            raise unordered or (other if other.ways else refusal) from None
 
 
 def complete(hand, message: messages.Complete) -> Doing:

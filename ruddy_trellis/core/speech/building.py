@@ -1,0 +1,348 @@
+"""What a sentence puts on a board, step by step on a copy, and taken back where a way to take the sentence leads nowhere."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+from ..board.board import Board
+from ..catalogue import CATALOGUE
+from ..edits.adding import new_step_ids, new_steps
+from ..edits.models import NewStep
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, VECTOR, join
+from ..language import names as spelling
+from ..language.expression import Formula
+from ..language.fills import fill_from_json, fill_to_json, is_ids
+from ..refusal import Refusal
+from ..seen import Place
+from .placing import places
+
+
+@dataclass
+class Recent:
+    """What was spoken of last, for "it", "the circle" and the like; the latest last."""
+
+    ids: list[str] = field(default_factory=list)
+
+    def note(self, ids: Iterable[str]) -> None:
+        for id in ids:
+            if id in self.ids:
+                self.ids.remove(id)
+            self.ids.append(id)
+
+
+@dataclass(frozen=True)
+class Mark:
+    """How far a building had come."""
+
+    steps: int
+    new: int
+    acts: int
+    guesses: int
+    recent: tuple[str, ...]
+
+
+class Building:
+    """A copy of a board on which sentences are carried out.
+
+    Attributes:
+        board: the board as it was; ``ahead`` the copy with what was made.
+        new: the steps to add, with "new:0" for the first of them and so on.
+        acts: edits besides, in their order, as functions of the board ahead (see ``verbs``).
+        recent: what was spoken of.
+        guesses: what was guessed, in words.
+        makes: whether points that are named and not there may be made.
+    """
+
+    def __init__(self, board: Board, recent: Sequence[str] = ()) -> None:
+        self.board, self.ahead = board, board.copy()
+        self.new: list[NewStep] = []
+        self.acts: list[Any] = []
+        self.guesses: list[str] = []
+        self.recent = Recent([id for id in recent if id in board])
+        self.makes = False
+        #: Names that the sentence uses, which no automatic name may take; what the clause before made; what a sentence speaks of that
+        #: is there already.
+        self.reserved: set[str] = set()
+        #: The points on the board at first that the sentence names.
+        self.mentioned: set[str] = set()
+        self.last_group: set[str] = set()
+        self.there: list[str] = []
+        self._made_by: dict[str, int] = {}
+        #: What asks more of the places of new points, by their names.
+        self.wishes: dict[str, Callable[[Place], bool]] = {}
+
+    # Back and forth.
+
+    def mark(self) -> Mark:
+        return Mark(len(self.ahead), len(self.new), len(self.acts), len(self.guesses), tuple(self.recent.ids))
+
+    def back_to(self, mark: Mark) -> None:
+        """Forget what was made since."""
+        if len(self.ahead) > mark.steps:
+            self.ahead.become(self.ahead.steps[: mark.steps])
+        del self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :]
+        self.recent.ids = list(mark.recent)
+        self.there = []
+
+    def act(self, edit: Any) -> None:
+        """Note an edit that is to follow what is made."""
+        self.acts.append(edit)
+
+    def rename_new(self, id: str, name: str) -> bool:
+        """Give a thing that this sentence makes by itself another name. Returns whether it is such a thing."""
+        if id not in self._made_by or self._made_by[id] >= len(self.new):
+            return False
+        number = self._made_by[id]
+        if CATALOGUE[self.new[number].does].expands:
+            return False
+        self.new[number] = self.new[number].model_copy(update={"name": name})
+        self.ahead.become([step.with_(name=name) if step.id == id else step for step in self.ahead.steps])
+        return True
+
+    # Making.
+
+    def make(self, key: str, fills: Mapping[str, Any], name: str | None = None, hidden: bool = False) -> str:
+        """Make one thing, or find the one that is made just so where no name is given. Returns its id. Raises Refusal."""
+        if name is None:
+            there = self.ahead.alike(key, fills)
+            if there:
+                self.recent.note(there[:1])
+                return there[0]
+        return self._put(key, fills, name, hidden)[0]
+
+    def make_all(self, key: str, fills: Mapping[str, Any]) -> list[str]:
+        """Make what a sentence that stands for several things makes. Returns the ids of what is shown."""
+        return self._put(key, fills, None, False)
+
+    def make_parts(self, key: str, fills: Mapping[str, Any], names: Sequence[str]) -> list[str]:
+        """The same with names for the points among what is made, in their order."""
+        construction = CATALOGUE[key]
+        kinds = {gap: self.ahead.kind_of(fill[0]) for gap, fill in fills.items() if is_ids(fill) and len(fill) == 1}
+        made: list[str] = []
+        left = list(names)
+        for part in construction.parts(kinds, fills, self.ahead):
+            whole = {gap: self._made_before(fill, made) for gap, fill in part.fills.items()}
+            named = left.pop(0) if left and CATALOGUE[part.key].makes == POINT and not part.hidden else None
+            made += self._put(part.key, whole, named, part.hidden)
+        return [id for id in made if not self.ahead.step(id).look.hidden]
+
+    def adopt(self, news: Sequence[NewStep]) -> None:
+        """Put on steps that were read on the board ahead: "new:0" among them means the first of them."""
+        before = len(self.ahead)
+        for new in news:
+            made = [step.id for step in self.ahead.steps[before:]]
+            fills = {gap: new_step_ids(fill_from_json(fill), made) for gap, fill in new.fills.items() if fill is not None}
+            self._put(new.does, fills, new.name, new.hidden)
+
+    def _made_before(self, fill: Any, made: Sequence[str]) -> Any:
+        if not is_ids(fill):
+            return fill
+        return tuple(made[int(id[5:])] if id.startswith("made:") else id for id in fill)
+
+    def _put(self, key: str, fills: Mapping[str, Any], name: str | None, hidden: bool) -> list[str]:
+        if len(self.new) >= 50:
+            raise Refusal("That makes too many things at once. Say it in shorter sentences.")
+        if name is not None:
+            name = spelling.check_new_name(name)
+            if self.ahead.ids_named(name):
+                raise Refusal(f"{name} is there already.")
+        before = len(self.ahead)
+        new = NewStep(does=key, fills={gap: self._json(fill) for gap, fill in fills.items()}, name=name, hidden=hidden)
+        ids = [step.id for step in self.ahead.steps[len(self.board) :]]
+        for step in new_steps(self.ahead, new, ids):
+            if name is None and step.name is not None and not CATALOGUE[key].expands and (hidden or step.name in self.reserved):
+                other = self._name_apart(step.makes, hidden)
+                new = new.model_copy(update={"name": other})
+                step = step.with_(name=other)
+            self.ahead.append(step)
+        self.new.append(new)
+        if len(self.ahead) == before + 1:
+            self._made_by[self.ahead.steps[before].id] = len(self.new) - 1
+        made = [step.id for step in self.ahead.steps[before:] if not step.look.hidden or hidden]
+        self.recent.note(made)
+        return made
+
+    def _name_apart(self, kind: str, hidden: bool) -> str:
+        """An automatic name that the sentence does not use itself. Helpers have names with numbers, so that they take no letter."""
+        taken = {*self.ahead.names.values(), *self.reserved}
+        if not hidden:
+            return spelling.next_name("line" if kind in STRAIGHTS else kind, taken)
+        letter = {POINT: "H", CIRCLE: "g"}.get(kind, "h")
+        return next(name for number in range(1, 10_000) if (name := f"{letter}_{number}") not in taken)
+
+    def _json(self, fill: Any) -> Any:
+        first = len(self.board)
+        places = {step.id: f"new:{number}" for number, step in enumerate(self.ahead.steps[first:])}
+        if is_ids(fill):
+            fill = tuple(places.get(id, id) for id in fill)
+        elif isinstance(fill, Formula):
+            fill = type(fill)(fill.text, tuple(tuple(places.get(id, id) for id in operand) for operand in fill.operands))
+        return fill_to_json(fill)
+
+    # Points by their names.
+
+    def has(self, name: str) -> bool:
+        return bool(self.ahead.ids_named(spelling.tidy(name)))
+
+    def point(self, name: str) -> str:
+        """The point of a name: the one that is there, or a new one where they may be made. Raises Refusal."""
+        return self.points((name,))[0]
+
+    def points(self, names: Sequence[str]) -> tuple[str, ...]:
+        """The points of some names, those that are not there made at once. Raises Refusal."""
+        known = self.ahead.points_by_name
+        names = [spelling.tidy(name) for name in names]
+        missing = [name for name in dict.fromkeys(names) if name not in known]
+        if missing:
+            self._make_points(missing, names)
+            known = self.ahead.points_by_name
+        found = tuple(known[name] for name in names)
+        self.recent.note(found)
+        return found
+
+    def _make_points(self, missing: Sequence[str], names: Sequence[str]) -> None:
+        for name in missing:
+            if others := self.ahead.ids_named(name):
+                raise Refusal(f"{name} is no point: it is a {self.ahead.kind_of(others[0])}.")
+        if not self.makes:
+            raise NotThere(missing, self.ahead)
+        if self.mentioned - set(missing) and not self._are_next(missing):
+            raise NotThere(missing, self.ahead)
+        wish = self.wishes.get(missing[0])
+        for name, place in zip(missing, places(self.ahead, len(missing), wish)):
+            self._put("free_point", {"at": place}, name, False)
+
+    def _are_next(self, missing: Sequence[str]) -> bool:
+        """Whether some names are those that the board would give next, or come after those on it in the alphabet."""
+        taken = set(self.ahead.names.values())
+        for _ in missing:
+            taken.add(spelling.next_name(POINT, taken))
+        return all(name in taken for name in missing)
+
+    def free_point(self, name: str | None = None, at: Place | None = None, fits: Callable[[Place], bool] | None = None) -> str:
+        """A new free point."""
+        return self._put("free_point", {"at": at or places(self.ahead, 1, fits)[0]}, name, False)[0]
+
+    def settle(self, id: str) -> None:
+        """Where a thing has no value and hangs on free points that this sentence makes, put one of these where it has one."""
+        if self.ahead.value(id) is not None:
+            return
+        free = [one for one in self.ahead.ancestors([id]) if one not in self.board and self.ahead.step(one).does == "free_point"]
+        x, y, right, top = self.ahead.settings.view
+        size = min(right - x, top - y)
+        for point in reversed(free[-3:]):
+            was = self.ahead.value(point)
+            for far in (0.12, 0.25, 0.4, 0.6):
+                for turn in range(12):
+                    angle = 0.37 + math.pi * turn / 6
+                    for around in self._centres_near(id, point):
+                        place = (round(around[0] + far * size * math.cos(angle), 3), round(around[1] + far * size * math.sin(angle), 3))
+                        self.ahead.move({point: place})
+                        if self.ahead.value(id) is not None:
+                            number = self._made_by[point]
+                            self.new[number] = self.new[number].model_copy(update={"fills": {"at": list(place)}})
+                            return
+            self.ahead.move({point: was})
+
+    def _centres_near(self, id: str, point: str) -> list[Place]:
+        """Places about which a free point is tried: those of the other points that a thing hangs on."""
+        others = [
+            one for one in self.ahead.ancestors([id]) if one != point and self.kind(one) == POINT and self.ahead.value(one) is not None
+        ]
+        return [tuple(self.ahead.value(one)) for one in others[:3]] or [(0.0, 0.0)]
+
+    # What is there.
+
+    def straight_between(self, *ends: str, kinds: Sequence[str] = STRAIGHTS) -> str | None:
+        """The straight thing through two points that is there, the shown ones first; None where there is none."""
+        a, b = ends
+        found = []
+        for step in self.ahead.steps:
+            if step.makes not in kinds:
+                continue
+            if step.does in ("segment", "line", "ray", "vector", "altitude", "median"):
+                if {*step.fills.get("from", ()), *step.fills.get("to", ())} == {a, b}:
+                    found.append(step.id)
+        return next((id for id in found if not self.ahead.step(id).look.hidden), found[0] if found else None)
+
+    def line_on(self, a: str, b: str) -> str | None:
+        """A straight thing on which two points lie by construction; None where there is none."""
+        for step in self.ahead.steps:
+            if step.makes in STRAIGHTS and {a, b} <= set(self.points_on(step.id)):
+                return step.id
+        return None
+
+    def points_on(self, id: str) -> list[str]:
+        """The points that lie on a path by construction, in the order of the board."""
+        return sorted(self.ahead.incidence.get(id, ()), key=self.ahead.place)
+
+    def of_kind(self, *kinds: str, hidden: bool = False) -> list[str]:
+        """The ids of all shown things of some kinds."""
+        return [step.id for step in self.ahead.steps if step.makes in kinds and (hidden or not step.look.hidden)]
+
+    def only(self, what: str, found: Sequence[str]) -> str:
+        """The one of some things that is meant by "the circle": the only one, or the one that was spoken of last. Raises Refusal."""
+        if not found:
+            raise Refusal(f"There is no {what} here.")
+        if len(found) == 1:
+            return found[0]
+        recent = [id for id in self.recent.ids if id in found]
+        new = [id for id in recent if id not in self.board] or recent
+        if not new:
+            raise Refusal(
+                f"Which {what} is meant: {join([self.ahead.name(id) for id in found[:6]], last='or')}?",
+            )
+        self.guesses.append(f"“the {what}” as {self.ahead.name(new[-1])}")
+        return new[-1]
+
+    def triangles(self) -> list[tuple[str, ...]]:
+        """The corners of the triangles that are there, or of the only three free points."""
+        found = [
+            tuple(step.fills["corners"]) for step in self.ahead.steps if step.makes == POLYGON and len(step.fills.get("corners", ())) == 3
+        ]
+        if found:
+            return list(dict.fromkeys(found))
+        points = [step.id for step in self.ahead.steps if step.does == "free_point"]
+        return [tuple(points)] if len(points) == 3 else []
+
+    def triangle(self) -> tuple[str, ...]:
+        """The corners of the triangle that is meant where none is named. Raises Refusal."""
+        found = self.triangles()
+        if not found:
+            raise Refusal("There is no triangle here. Name its corners: triangle ABC.")
+        return found[-1]
+
+    def polygon(self, corners: Sequence[str]) -> str:
+        """The polygon with some corners: the one that is there, or a new one."""
+        for step in self.ahead.steps:
+            if step.makes == POLYGON and set(step.fills.get("corners", ())) == set(corners):
+                self.recent.note([step.id])
+                return step.id
+        return self.make("polygon", {"corners": tuple(corners)})
+
+    def free_name(self, text: str, kind: str) -> str:
+        """A name as it is given to a thing of a kind: points have capitals, also where a text has none."""
+        name = spelling.tidy(text)
+        if kind == POINT and len(name) == 1 and name.islower() and name.upper() not in self.ahead.names.values():
+            return name.upper()
+        return name
+
+    def kind(self, id: str) -> str:
+        return self.ahead.kind_of(id)
+
+
+class NotThere(Refusal):
+    """Names of points that are not there. ``names`` are they."""
+
+    def __init__(self, names: Sequence[str], board: Board, ways: Sequence[str] = ()) -> None:
+        be = "is" if len(names) == 1 else "are"
+        there = list(board.points_by_name)
+        known = f" The points are {join(there[:12])}." if there else ""
+        super().__init__(f"{join(names)} {be} not there.{known}", ways=tuple(ways))
+        self.names = tuple(names)
+
+
+__all__ = ["CIRCLE", "LINE", "NUMBER", "POINT", "POLYGON", "RAY", "SEGMENT", "VECTOR", "Building", "NotThere"]

@@ -1,0 +1,499 @@
+"""The English of the grammar: which words mean the same, which are nouns of the trade, what leads a part of a phrase in.
+
+The stages ask this file for words and know none themselves.
+"""
+
+import re
+
+
+def words(text: str) -> frozenset[str]:
+    """The words of a text."""
+    return frozenset(text.split())
+
+
+def _table(text: str) -> dict[str, str]:
+    """A table of words: each line is what the grammar calls them, "<<", and the words, apart by bars. A line that is indented goes on."""
+    found: dict[str, str] = {}
+    for line in re.sub(r"\n +", " ", text).strip().splitlines():
+        one, _, words = line.partition(" << ")
+        found.update(dict.fromkeys(words.split(" | "), one))
+    return found
+
+
+#: Several words that are one: they are put together before anything else is looked at.
+TOGETHER: dict[str, str] = _table(
+    """
+midpoint << mid point | middle point | halfway point | half way point
+midpoints << mid points
+segment << line segment
+segments << line segments
+line << straight line
+lines << straight lines
+ray << half line
+rays << half lines
+right-angled << right angled
+right-angle << right angle | right angles | square corner
+nine-point-circle << nine point circle | euler circle
+euler-line << euler line
+nine-point-centre << nine point centre | nine point center
+centroid << centre of gravity | center of gravity | centre of mass | center of mass
+angle-bisector << angle bisector
+angle-bisectors << angle bisectors
+power of << power of
+perpendicular-bisector << perpendicular bisector | perp bisector | perp bis | perp bisec | right bisector
+perpendicular-bisectors << perpendicular bisectors | perp bisectors
+right-angled triangle << right triangle | right triangles
+foot << perpendicular foot
+intersection << cut point | cutting point | crossing point | meeting point | point of intersection | intersection point
+intersections << points of intersection | intersection points
+contact << point of contact | touching point | point of tangency | tangency point
+contacts << points of contact | touching points | points of tangency
+radical-axis << radical axis
+common-tangent << common tangent
+common-tangents << common tangents
+quadrilateral << four sided figure | four sided shape
+such-that << so that | such that
+and << as well as
+in << in terms of | with respect to | in respect of
+equal-to << equal to | the same as | same as | the same length as | the same size as | as long as | as big as | as large as | equal
+    in length to
+factor << scale factor
+mirror-line << mirror line | line of reflection | axis of reflection
+reflection << mirror image | mirror copy
+glide << glide reflection
+semicircle << half circle
+quarter-turn << quarter turn | a quarter of a turn | quarter of a turn
+half-turn << half turn | half a turn
+full-turn << full turn
+. << full stop
+at-most << no more than | not more than | no further than | not further than | at most
+at-least << no less than | not less than | at least | no nearer than | no closer than
+less-than << less than | smaller than | fewer than | closer than | nearer than
+shorter-than << shorter than
+more-than << more than | greater than | larger than | bigger than | further than | farther than
+longer-than << longer than
+anticlockwise << counter clockwise | anti clockwise | against the clock
+clockwise << in the clock direction | clock wise
+calculate << work out | find out
+mark << mark off | cut off | lay off | set off
+delete << rub out | take away | get rid of | throw away | wipe out
+shade << colour in | color in | fill in
+join << join up | connect up
+as-centre << as centre | as center | as middle point | as midpoint | as the centre | as a centre | as the center | as its centre
+as-diameter << as diameter | as the diameter | as a diameter | as its diameter
+as-radius << as radius
+as-base << as base
+perpendicular to << at right angles to | at a right angle to | square to | normal to
+opposite << opposite to
+in-line << in a straight line | in line | on a straight line | on one line | on the same line | line up
+on a line << on a line
+concyclic << on one circle | on the same circle
+on a circle << on a circle
+in-one-point << in one point | at one point | through one point | in a single point | at the same point
+at a point << at a point
+in a point << in a point
+each-other << each other | one another
+in-order << in order
+through << go through | goes through | going through | passes through | passing through | pass through | passes by | goes over |
+    going over | passing by | goes by | running through
+antipode of << diametrically opposite
+equidistant from << equidistant from
+how big is << how many degrees is
+parallel to << in the same direction as | the same way as
+centred at << with its centre at | with its center at
+with centre << with centre at | with center at | with the centre at | with the middle at | with the centre in | with centre in
+in-the-middle << in the middle
+midpoint of << halfway between | half way between | midway between | in the middle of
+away-from << away from
+from << far from
+thanks << thank you
+on-the-same-side-of << on the same side of
+on-the-other-side-of << on the other side of | on the opposite side of | on the far side of
+on-the-side-of << on the same side as | on the side of
+same-radius << same radius
+same-centre << same centre | same center
+to-and-fro << to and fro
+round-and-round << round and round
+sides << each side | every side
+corners << each corner | each vertex | every corner
+circumference of << all the way around | all the way round
+bring-to-front << bring to the front
+angle of << angle of
+side of << side of
+units << units
+sqrt << square root of
+add-up-to << add up to | adds up to
+look-like << look like
+in-half << in half | in halves
+of-the-way << of the way
+must-be << must be
+zoom-in << zoom in
+zoom-out << zoom out
+in-general-position << in general position
+/ << divided by
+to << over to
+"""
+)
+
+#: Words that mean the same, each by the one that the grammar uses. What is not here and nowhere else in this file is no word of it.
+SAME: dict[str, str] = _table(
+    """
+centre << center | middle | centers | centres
+centred << centered | centring | centering
+radius << rad | radii
+diameter << diam | dia | diameters | ø
+perpendicular << perp | perps | perpendiculars | ⊥ | normal | orthogonal | perpendicularly
+parallel << ∥ | ‖ | parallels | paralel | par
+midpoint << midpt | midpts | midpoints | midp
+point << pt | pts | points | dot | dots | peg | pegs
+segment << seg | segs | segments | edge | edges | interval
+side << sides | legs | leg
+line << lines | ln
+ray << rays
+vector << vectors | arrow | arrows
+chord << chords
+secant << secants
+circle << circ | circles | ⊙
+arc << arcs
+semicircle << semicircles
+sector << sectors
+triangle << tri | triangles | △ | ∆
+quadrilateral << quad | quads | quadrilaterals | quadrangle
+square << sq | squares | sqs
+rectangle << rect | rectangles | oblong
+rhombus << rhombuses | rhombi
+kite << kites
+trapezium << trapezoid | trapezoids | trapeziums | trapezia
+parallelogram << parallelograms
+polygon << polygons
+hexagon << hexagons
+pentagon << pentagons
+equilateral << eq | equalateral | equilat
+isosceles << isos | isoceles
+angle << ∠ | ∡ | ang | angles
+bisector << bisectors
+median << medians
+altitude << altitudes | alt | alts | heights | height
+perpendicular-bisector << perpendicular-bisectors | mediator | mediators
+angle-bisector << angle-bisectors
+diagonal << diagonals
+foot << feet | projection | projections
+tangent << tangents
+common-tangent << common-tangents
+incentre << incenter
+circumcentre << circumcenter | circumcenters
+orthocentre << orthocenter
+centroid << barycentre | barycenter | centroids
+excentre << excenter
+circumcircle << circumcircles
+incircle << incircles
+excircle << excircles
+perimeter << circumference
+corner << vertex | vertices | corners
+intersection << intersections | crossing | crossings
+contact << contacts
+image << images
+reflection << reflections
+enlargement << homothety | dilation | dilatation | scaling
+slope << gradient | steepness
+length << lengths | magnitude
+distance << distances | dist
+area << areas
+dial << slider | sliders | dials | parameter
+ratio << ratios
+meets << meet | cut | cuts | cross | crosses | intersect | intersects | hit | hits | intersecting | cutting | meeting | ∩
+touches << touch | touching
+about << around | round
+through << thru | thro | thro' | thro’ | via | trough
+on << onto | upon
+between << btwn | betw
+towards << toward
+with << w | having
+join << joining | joins | connecting | connect | connects | linking | link
+draw << draws | drawing | construct | constructing | make | create | build | sketch | describe | strike | erect | drop | raise | add
+    | insert | give | get | form | complete | mark | take | choose | pick | put | place | plot | graph | select
+produce << extend | prolong | lengthen | extended | produced | prolonged
+bisect << halve | halving | bisects | bisecting | bisected
+measure << find | calculate | compute | determine | measuring | evaluate | dimension
+turn << rotate | rotated | turned | rotating | spin
+reflect << reflected | mirror | mirrored | flip | reflecting
+enlarge << enlarged | scale | scaled | dilate | dilated | stretch
+translate << translated | shift | shifted | slide | slid
+divide << divides | dividing | split | splits
+trisect << trisecting
+inscribe << inscribed
+circumscribe << circumscribed
+prove << proof | verify | check | deduce | confirm | demonstrate
+call << called | named | name | labelled | labeled | label | denote | denoted | denoting | labelling | calling
+delete << erase | remove | del | deleting
+colour << color | paint | colouring
+shade << hatch | fill | shading
+trail << trace
+run << animate | animation | play | start
+lock << fix | freeze
+set << change
+is << are | be | am | becomes | being
+= << equals | := | equal
+does << do
+lies << lie | lying | sits | sit
+in-line << collinear | colinear
+concurrent << concur | copunctal
+similar << similiar
+congruent << ≅
+degrees << deg | degree | ° | º
+m << metre | metres | meter | meters
+cm << centimetre | centimetres | centimeter | centimeters | cms
+mm << millimetre | millimetres | millimeter | millimeters | mms
+units << unit
+anticlockwise << counterclockwise | ccw | acw
+clockwise << cw
+external << externally | exterior | outer
+internal << internally | interior | inner
+within << in-between
+closer << nearer | nearest
+antipode << antipodal
+triple << thrice
+double << twice
+all << every | each
+and << nor | &
+- << −
+* << × | ·
+/ << ÷
+less-than << <
+more-than << >
+at-most << ≤
+at-least << ≥
+opposite << opposing
+its << their
+them << these | those | they
+it << this
+hold << holds
+condition << conditions
+in << wrt
+what << whats | what's | what’s
+cyclic << cyc
+locus << loci
+"""
+)
+
+#: Nouns that can head a description, and whether the plural was said, are found by these words as they come out of ``SAME``.
+HEADS = words(
+    """
+    point midpoint segment side line ray vector chord secant circle arc semicircle sector triangle quadrilateral square rectangle
+    rhombus kite trapezium parallelogram polygon hexagon pentagon octagon angle bisector perpendicular-bisector angle-bisector
+    median altitude diagonal foot tangent common-tangent incentre circumcentre orthocentre centroid excentre circumcircle incircle
+    excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
+    image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
+    pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
+    mirror-line locus region places arm hypotenuse factor grid axes
+    """
+)
+#: What may stand before a noun and says which or what sort.
+ADJECTIVES = words(
+    """
+    shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute obtuse regular cyclic
+    convex external internal perpendicular parallel horizontal vertical second other concentric equal free new opposite common right
+    left inscribe circumscribe in-line meets general arbitrary directed reflex small
+    """
+)
+#: Determiners; those that say that a new thing is meant, that a thing is there, and how many.
+NEW_ONES, OLD_ONES, ALL_ONES = (
+    frozenset(("a", "an", "any", "some", "another", "new")),
+    frozenset(("the", "its", "same", "it")),
+    frozenset(("all", "both")),
+)
+NUMBERS: dict[str, int] = {
+    "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10, "eleven": 11,
+    "twelve": 12,
+}  # fmt: skip
+TENS: dict[str, int] = {
+    "zero": 0, "thirteen": 13, "fifteen": 15, "twenty": 20, "thirty": 30, "forty": 40, "forty-five": 45, "fifty": 50, "sixty": 60,
+    "seventy": 70, "eighty": 80, "ninety": 90, "hundred": 100,
+}  # fmt: skip
+#: Words for amounts that are no digits.
+AMOUNTS: dict[str, float] = {
+    **NUMBERS,
+    **TENS,
+    "half": 0.5,
+    "quarter": 0.25,
+    "third": 1 / 3,
+    "quarter-turn": 90,
+    "half-turn": 180,
+    "full-turn": 360,
+    "right-angle": 90,
+}
+MULTIPLES: dict[str, float] = {"double": 2, "triple": 3, "half": 0.5}
+UNITS = frozenset(("mm", "cm", "m", "km", "degrees", "units"))
+
+#: Parts of a whole, by how many of them make it.
+PARTS: dict[str, int] = {
+    "half": 2,
+    "halves": 2,
+    "third": 3,
+    "thirds": 3,
+    "quarter": 4,
+    "quarters": 4,
+    "fifth": 5,
+    "fifths": 5,
+    "sixth": 6,
+    "eighth": 8,
+    "tenth": 10,
+}
+
+#: What leads a part of a description in, longest first, and what that part is to the thing described.
+ROLES: tuple[tuple[str, str], ...] = tuple(
+    _table(
+        """
+centre << from centre | with centre | centre at | centred at | centred on | centred in | centred | centre
+corner_at << with one corner at | with a corner at | with one of its corner at | starting at corner
+between << join | between | formed by | made by | bounded by
+bisects << bisect | that bisect | which bisect
+at << making an angle of | which makes an angle of | that makes an angle of | making angle of | at an angle of | inclined at | at
+in << across | in
+over << over
+right_at << right-angled at | right-angled in | with the right-angle at | with a right-angle at | with right-angle at | with a
+    right-angle in | with the right-angle in
+by << by an angle of | by
+factor << by a factor of | by the factor | by factor | by factor of | with factor | by a factor | with a factor of | with the factor
+by_angle << by the angle
+same_centre_as << with the same-centre as
+same_radius_as << with the same-radius as
+radius << and radius equal-to | with radius equal-to | and radius | with radius | with the radius | with a radius of | of radius |
+    radius | radius of | with radius of | whose radius is
+diameter << with diameter | with diameter equal-to | of diameter | and diameter | on diameter | on the diameter | with the diameter
+    | diameter equal-to | diameter | with a diameter of | on as diameter
+perpendicular << perpendicular to | that is perpendicular to | perpendicular on | perpendicular | which is perpendicular to
+parallel << parallel to | parallel with | that is parallel to | which is parallel to | which is parallel with | parallel
+tangent << tangent to | which touches | that touches | touches | tangential to
+through << through | and through | which through | that through | and which through | drawn through | containing | which contains
+from << drawn from | starting at | starting from | that starts at | that starts in | with origin | with endpoint | with start | from
+to << drawn to | and goes to | going to | and ends at | and to | to
+of << of | for
+on << on
+inside << inside | that is inside | inside of
+outside << outside | outside of
+about << about
+under << under
+with << with
+above << above
+below << below | beneath
+opposite << opposite
+along << along
+towards << towards
+base << and base | with base | with the base | and the base
+as_base << as-base
+as_diameter << as-diameter
+as_centre << as-centre
+corners << with corner | with corners | with the corner
+off << not on | that is not on | which is not on | off
+away << away-from
+same_side_of << on-the-same-side-of
+other_side_of << on-the-other-side-of
+side_with << on-the-side-of
+same_side_as << as
+where << where
+such_that << such-that
+focus << with focus
+directrix << and directrix | with directrix
+foci << with foci
+side << with side | of side | of side length | with side length
+sides << with sides | and sides | with sides of | with sides of length | with sides equal-to
+length << of length | with length | length
+size << of size
+angles << with angle | and angle | with the angle
+height << and height | with altitude | and altitude | and the altitude
+and << and
+is << that is | which is
+"""
+    ).items()
+)
+
+#: Openings and endings that ask for something and say nothing about it; taken off in any number.
+_OPENINGS = (
+    # "ok now, please"
+    r"(?:ok(?:ay)?|right|so|now|next|then|and|also|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
+    r"|hence|therefore|thus|lastly)(?=[\s,])[\s,]*",
+    # "can you please"
+    r"(?:can|could|would|will|shall|may|might)\s+(?:you|we|i|one)\s+(?:please\s+)?(?:also\s+)?(?:have|get|see|now\s+)?\s*",
+    # "I would like to have"
+    r"(?:i|we|you)(?:['’]d| would|['’]ll| will)?\s+(?:want|need|wish|have|like|love|shall|should|must|can|please)(?:\s+like)?"
+    r"(?:\s+(?:to\s+have|to\s+see|to|you\s+to))?\s+",
+    r"(?:let['’]?s|let us|lets)\s+(?:see|have|start\s+with|begin\s+with|get|now|look\s+at)?\s*",
+    r"(?:i|we)\s+(?=draw|construct|make|join|take|choose|bisect|mark|let|now|measure|reflect|rotate|connect|produce)",
+    r"what\s+(?:happens\s+)?if\s+(?:i|we)\s+",
+    r"(?:start|begin)\s+with\s+",
+    r"(?:here\s+is|there\s+is|this\s+is)\s+",
+    r"consider\s+",
+    r"suppose\s+(?:that\s+)?",
+    r"given(?:\s+(?:is|are|be|that))?\s*:?\s+",
+    r"let\s+be\s+given\s+",
+    r"let\s+there\s+be\s+(?:given\s+)?",
+    r"show\s+(?:me|us)\s+",
+    r"give\s+(?:me|us)\s+",
+    r"(?:to\s+construct|required|construction|task)\s*:\s*",
+    r"do\s+you\s+see\s+",
+    # "3. "
+    r"\d+\s*[.)]\s+(?=[A-Za-z])",
+)
+OPENING = re.compile(f"(?:{'|'.join(_OPENINGS)})", re.IGNORECASE)
+ENDING = re.compile(
+    r"(?:[\s,]+(?:please|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|if\s+you\s+see\s+it|if\s+you\s+can|from\s+now\s+on"
+    r"|for\s+the\s+class|too|as\s+well|on\s+the\s+board))+$",
+    re.IGNORECASE,
+)
+
+#: The words for pens: their own names, and the usual names of colours.
+PENS: dict[str, str] = {
+    "ink": "ink", "ruddy": "ruddy", "leaf": "leaf", "straw": "straw", "sky": "sky", "plum": "plum", "slate": "slate",
+    "black": "ink", "red": "ruddy", "brown": "ruddy", "green": "leaf", "yellow": "straw", "orange": "straw", "blue": "sky",
+    "purple": "plum", "violet": "plum", "pink": "plum", "grey": "slate", "gray": "slate",
+}  # fmt: skip
+#: Words of the clauses, besides nouns and what leads parts in.
+VERBS = words(
+    """
+    let draw join meets touches produce bisect measure turn reflect enlarge translate divide trisect inscribe circumscribe prove
+    show call delete hide colour shade trail run set move is = lies what how where does which long far big large many apart lock
+    unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have such-that concurrent
+    in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up stay constant always
+    equidistant whether if that drawn respectively name number equal-to into parts label names in-half of-the-way size goes running
+    ranging condition conditions hold holds apart makes making equidistant exactly always beyond everywhere outline required comma
+    than times time add-up-to look-like produce letter position everything except but names text words write beside centre angle
+    equally far degrees steps step right up down left trail stop fit grid squares zoom-in zoom-out present reveal all both not no
+    out bigger larger smaller circumference quickly stand must
+    """
+)
+#: Words that say nothing where they stand, between the parts of a clause; the list is short, closed, and tested.
+IDLE = words("the a an also then just exactly that")
+#: Ways of writing, by how they are read.
+WRITTEN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
+    (re.compile(form, re.IGNORECASE if form.startswith("(?i)") else 0), read)
+    for form, read in (
+        (r"(?i)\b(somewhere|anywhere)\s+(?=on\b|in\b|inside|outside|along)", ""),
+        (r"(?i)\b(find|draw|make|get|build|construct|mark|put)\s+(?:me|us)\b", r"\1"),
+        (
+            r"(?i)^(?:use|take|with|using)\s+(?:a|the|your)\s+(?:pair of\s+)?(?:compass(?:es)?|ruler|straight\s?edge)[\s,]+(?:to|and)?\s*",
+            "",
+        ),
+        (
+            r"(?i)^(?:open|set)\s+(?:the|your)\s+compass(?:es)?\s+to\s+([^,]+?),?\s+and\s+draw\s+an?\s+(circle|arc)\b",
+            r"draw a \2 with radius \1",
+        ),
+        (r"[Øø⌀]\s*(?=\d)", " diameter "),
+        (r"\s[-–—]\s(?=[a-z])", ", "),
+        (r"(?i)\b(perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx)\.(?=\s|$)", r"\1"),
+        (r"\bw/\s*|\bw\s+(?=[A-Z]{1,2}\s*=)", "with "),
+        (r"(?:\bcircle\s+|⊙\s*)?\(([A-Z])([A-Z])([A-Z])\)", r"the circumcircle of \1\2\3"),
+        (r"\bcircle\s*\(\s*([A-Z])\s*,\s*([^()]+)\)", r"circle with centre \1 and radius \2"),
+        (r"(\bcircle\b[^,]*?)\br\s*=?\s*(?=\d)", r"\1radius "),
+        # "a hive must be at least 3 m from AB": what is said of any place that will do.
+        (
+            r"(?i)^(?:(?:the|a|an)\s+)?[a-z]+(?:\s+[a-z]+)?\s+(?:must|should|has to|have to|needs to)\s+(?:also\s+)?"
+            r"(?:be|stand|lie|go|stay)\s+",
+            "the places ",
+        ),
+        (r"(?i)^it\s+must\s+also\s+be\s+", "the places "),
+        (r"(?<=[A-Z])\s*:\s*(?=[A-Z]{2}\b)", " : "),
+    )
+)
+#: Ways on the board, as they are across and up.
+WAYS: dict[str, tuple[int, int]] = {"up": (0, 1), "down": (0, -1), "right": (1, 0), "left": (-1, 0), "across": (1, 0)}

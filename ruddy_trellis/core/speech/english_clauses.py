@@ -1,0 +1,516 @@
+"""The clauses of English: verbs with what goes with them. ``{x}`` is any phrase, ``{x1}`` one that is no list, ``{n}`` a name or names,
+``{r}`` parts of a description that stand before their verb, ``{facts}`` facts about a shape, ``{claim}`` a claim, ``{rest}`` anything.
+
+``(a|b)`` is one or the other, ``[a]`` may be left out. Words are those that ``english`` maps others to.
+"""
+
+from typing import TypeAlias
+
+#: What is done, by the name of its function, with the ways to say it.
+Table: TypeAlias = tuple[tuple[str, tuple[str, ...]], ...]
+
+
+def _table(text: str) -> Table:
+    """A table of clauses: the name of what is done, and under it, indented, the ways to say it."""
+    found: dict[str, list[str]] = {}
+    name = ""
+    for line in text.strip().splitlines():
+        if line.startswith(" "):
+            found[name].append(line.strip())
+        else:
+            name = line.strip()
+            found[name] = []
+    return tuple((name, tuple(ways)) for name, ways in found.items())
+
+
+#: What is done, by the name of its function in ``verbs``; the order is that in which they are tried.
+CLAUSES: Table = _table(
+    """
+set_dial
+    set {n} (to|at|=) {v}
+    draw {n} (=|to is|is|equal-to) {v}
+    turn {n} (up to|down to|to|up|down) {v}
+    {n} = {v}
+    {n} is {v}
+    let {n} (=|is) {v}
+sized
+    [draw] {n} = {v}
+    let {n} (=|is) {v}
+    draw {n} {v} long
+    [draw] {n} of length {v}
+move_point
+    (move|draw|set|drag) {n} (to|at|on|in) [position|point|place] {place}
+    {n} = {place}
+    {n} (is|lies) at {place}
+    move {n} {rest}
+    (move|draw|set) {n} on the position {place}
+    (move|set|drag) {n} {place}
+define
+    let {n} (is|=) {y}
+    let {n} call {y}
+    let {n} , {y}
+    {n} = {y}
+    {n} : {y}
+    {n} is {y}
+    call {y} by {n}
+    (call|let) {n} [is] {y}
+    {n} , {y}
+    {n} {y}
+    {y} is {n}
+    let {n} is {y} [,] (with|where|such-that|in which|having) {facts}
+    {n} is {y} [,] (with|where|such-that|in which|having) {facts}
+    let {n} is {y} {facts}
+so_drawn
+    {n} is (perpendicular|parallel) to {y}
+    {n} bisect {x}
+    let {n} bisect {x}
+lies_so
+    [with] {n} on {y}
+    {n} lies on {y}
+    [with] {n} (lies|is) on {y}
+name
+    [draw] call {y} [as|is] {n}
+    call {y} with [the] [letter] {n}
+    {y} call {n}
+    draw {y} call {n}
+    draw {y} call it [as] {n}
+    {y} : {n}
+    {y} , {n}
+    draw {y} : {n}
+    draw {y} as {n}
+    draw {n} as {y}
+    draw {n} is {y}
+    draw {n} = {y}
+    call [the] {n} {y}
+    call it [as] {n}
+    [draw] {y} {n}
+meets
+    [let] {x} meets [at|in] {n}
+    [let] {x} meets {y} [again] (at|in) [the] [point|points] {n}
+    [let] {x} meets {y} at {n} again
+    [let] {x} meets (at|in) [the] [point|points] {n}
+    let {x} is concurrent at {n}
+    [let] {x} [to] meets {y} [again] for the second time at {n}
+    [let] {x} and {y} meets (at|in) [the] [point|points] {n}
+    [let] {x} touches {y} (at|in) [the] [point|points] {n}
+    [let] {x} touches {y} {n}
+    {x} and {y} touches at {n}
+    (which|it|to|) meets {y} [again] (at|in) [the] [point|points] {n}
+    (and|which|it|to) meets {y} [again]
+    [let] {x} meets {y} (at|in) {n} and {z} (at|in) {n2}
+    (which|it|to|that|) meets {y} (at|in) {n} and {z} (at|in) {n2}
+    (which|it|that|) meets (at|in) {n} inside {z}
+    meets (at|in) {n}
+    {x} meets {y} again
+    (which|it|to|) touches {y} (at|in) [the] [point|points] {n}
+locus
+    [draw] [the] (locus|set|places|) [of] [all] [the] [point] [that|which|it] [is] equidistant from {x}
+    [draw] [the] (locus|set|places|) [of] [all] [the] [point] [that|which|it] [is] [exactly] {v} (from|away-from) {x}
+    [draw] [the] (locus|set|places) [of] [all] [the] [point] at [a] distance [of] {v} from {x}
+where_meet
+    where (does|is) {x} meets [{y}] [again]
+    where [does] {x} meets {y} [again]
+    draw where {x} meets [{y}]
+    where is {y}
+    where (does|is) {x} meets {y}
+    where is {x} concurrent
+join
+    join {x} (to|with) {y}
+    join {x}
+    join {x} in-order
+    join {x} (to|to form|to draw|as|in) [a|an] {z}
+    join {x} with [a] (line|segment)
+    draw join {x}
+    draw {x} (to|and) {y} join
+    join {x} (to|and) {y} with [a] (line|segment)
+produce
+    produce {x1} [(beyond|past|through|over) {z}] to [a] [point] {n}
+    produce {x1} [beyond {z}] to [a] [point] {n} such-that {fact}
+    produce {x1} by {v} to {n}
+    produce {x1} to meets {y} [again] at {n}
+    produce {x1} to meets {y} at {n}
+    produce {x1} [beyond {z}] by {y} to {n}
+    produce {x1}
+    let {x1} and {y} [produce] meets (at|in) {n}
+    let {x1} produce meets {y} produce at {n}
+fraction
+    [draw] [a|the] [point] {v} of-the-way from {x1} to {y1}
+    [draw] [a|the] [point] {v} of-the-way (along|on) {x}
+    [let] {n} is [a|the] [point] {v} of-the-way from {x1} to {y1}
+    [let] {n} is [a|the] [point] {v} of-the-way along {x}
+    [draw] [a|the] [point] {n} {v} of-the-way from {x1} to {y1}
+    [draw] [a|the] [point] {n} {v} of-the-way along {x}
+bisect
+    (meets|divide|bisect) {x} in-half
+    divide {x} (in|into) two [equal] [part|parts|angle]
+    bisect {x} (at|in) {n}
+    bisect {x}
+    {x} bisect
+    draw {x} bisect
+divide
+    [draw] [a|the] [point] divide {x} [in] [the] [ratio] {v} : {w}
+    divide {x} (in|into|to) {v} [equal] (parts|part|segment|pieces)
+    trisect {x}
+    divide {x} [internal|internally] (in|by) [the] ratio [of] {v} : {w}
+    divide {x} in {v} : {w}
+    divide {x} (external|externally) in [the] ratio {v} : {w}
+    {n} divide {x} [internal|internally] in [the] ratio [of] {v} : {w}
+    {n} divide {x} (external|externally) in [the] ratio [of] {v} : {w}
+    let {n} divide {x} [internal|internally] in [the] ratio {v} : {w}
+    let {n} divide {x} (external|externally) in [the] ratio {v} : {w}
+point_by_ratio
+    let {n} is [the|a] point (on|of) {x1} dividing it [internal] in [the] ratio {v} : {w}
+    let {n} is [the|a] point (on|of) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
+    {n} (on|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
+    let {n} is [the|a] point (on|of|in) {x1} divide it [internal] in [the] ratio {v} : {w}
+point_by_length
+    [let] {n} [is] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
+    draw [a] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
+    (on|of|in) {x1} draw [a|the] [point] {n} (with|where|such-that) {fact}
+    [let] {n} [is] [a] point (with|where|such-that) {fact}
+    draw [a] [point] {n} (with|where|such-that) {fact}
+    [let] {n} (with|where|such-that) {fact}
+    along {x1} draw [a|the] [point] {n} (with|where|such-that) {fact}
+    [let] {n} is [a] point such-that {fact}
+    draw [a] point {n} such-that {fact}
+transform
+    (reflect|turn|enlarge|translate|invert) {x1} {r}
+    draw (reflect|turn|enlarge|translate) {x1} {r}
+    (turn|enlarge) {x1} {v} [clockwise|anticlockwise] {r}
+    (turn|enlarge) {x1} {v} {r} [clockwise|anticlockwise]
+    (reflect|turn|enlarge|translate) {x} {r}
+    (turn|enlarge) {x} {v} [clockwise|anticlockwise] {r}
+    (turn|enlarge) {x1} a {v} [clockwise|anticlockwise] {r}
+    reflect {x}
+    apply {y} to {x}
+    apply to {x} {y}
+    turn {x1} [clockwise|anticlockwise] {r}
+    turn {x1} [clockwise|anticlockwise] [a] {v} {r}
+    turn {x1} {r} [clockwise|anticlockwise] [by|through] {v}
+    (enlarge|reflect) {x1} {r} by {v}
+    {x1} {r} turn
+    enlarge {x1} {r} by [the|a] factor [of] {v}
+    enlarge {x1} by [the|a] factor [of] {v} {r}
+    translate {x1} {v} right {w} up
+    enlarge {x1} {r} with [a|the] factor [of] {v}
+    enlarge {x1} with centre {z} (and|,|by) [a] (factor|ratio) [of] {v}
+    translate {x1} [by] {steps}
+    translate {x1} by [the] vector {place}
+    translate {x1} by {place}
+    enlarge {x1} {r} , factor {v}
+    enlarge {x1} by factor {v} {r}
+    draw {x1} {v} time bigger {r}
+    draw {x1} bigger {v} time {r}
+inscribe
+    inscribe {x1} (in|inside|into) {y}
+    draw {x1} inscribe in {y}
+circumscribe
+    circumscribe {x1} (about|on|to) {y}
+    circumscribe {y}
+shade
+    [shade|draw|colour] [the|all] everywhere {cond}
+    [shade|draw|colour] [the|all] (places|region|area|points|point|part|set|locus|place|everywhere|outside|inside) {cond}
+    shade {cond}
+    shade {x} [in] {c}
+    shade {x}
+    [shade] everywhere [that] [is] {cond}
+    shade [the|all] (part|places|region|area) of {y} {cond}
+    shade [the] region where {ref} hold
+    shade [the] [region] where (all|both) [of] [the|them] [condition] hold
+    draw [the|all] (places|region|point|area) {cond}
+    draw [the] (places|locus|set|region) of [all] point {cond}
+    [the] (set|locus|region) of [all] point {cond}
+    [the] (set|locus|region) of [all] point of {y} {cond}
+condition
+    {s} must [also] [is|stand|lies] {cond}
+    {s} (is|stand|lies) {cond} (must|should)
+    {s} should [also] [is|stand] {cond}
+style
+    draw {x} in {c}
+    draw {x} {look} and {c}
+    draw {x} {c} and {look}
+    colour {x} [in] {c}
+    draw {x} {c}
+    {x} [is] in {c}
+    draw {x} [is] {look}
+    draw {x} (a|an) {look} line
+    (dash|thicken|thin) {x}
+    draw {x} {look} and {look2}
+    show {x} in {c}
+    trace {x} in {c}
+    draw {x} (a|an) {look} {look2} line
+    trail [the] outline in {c}
+    colour {x} {c} and hide {h}
+hide
+    hide {x}
+    hide {x} and {y}
+    (hide|delete) everything (except|but) {x}
+    hide all
+show
+    show {x} again
+    show {x}
+delete
+    delete {x}
+rename
+    rename {x} (to|as|into|in) {n}
+    call {x} {q}
+    rename {x} {n}
+lock
+    lock {x}
+unlock
+    unlock {x}
+label_on
+    label {x}
+    show [the] names of {x}
+    call {x}
+trail
+    trail {x}
+    draw {x} trail
+    show [the] trail of {x}
+cover
+    cover {x}
+    cover up {x}
+run
+    run {x}
+    draw {x} run
+    draw {x} move
+write
+    (write|draw|put) {q} {rest}
+    (write|draw) {q}
+    (write|draw) [the] (words|text) {q}
+dial
+    draw [a|an] [new] [angle] dial [call] {n} [going] [ranging] from {v} to {w} [in steps of {k}]
+    draw [a|an] [new] [angle] dial [call] {n} [that|which] goes (from|between) {v} (to|and) {w} [in steps of {k}]
+    [a|an] [new] [angle] dial [call] {n} [going] [ranging] (from|between) {v} (to|and) {w} [in steps of {k}]
+    let {n} is [a|an] [new] dial [going] [ranging] [running] (from|between) {v} (to|and) {w} [in steps of {k}]
+    draw [a|an] dial for [the] [angle|length|number] {n} (from|between) {v} (to|and) {w} [in steps of {k}]
+    draw [a] dial (from|between) {v} (to|and) {w} [in steps of {k}]
+    [a] dial (from|between) {v} (to|and) {w} [in steps of {k}]
+    {n} is a dial from {v} to {w} [in steps of {k}]
+    draw a dial {n} (between|from) {v} (and|to) {w}
+measure
+    measure {m}
+    what is {m}
+    [how] far is it from {x1} to {y1}
+    how far is {x1} from {y1}
+    how far [apart] is {x}
+    how far apart is {x}
+    how long is {x}
+    how (big|large) is {x}
+    how many degrees is {x}
+    what size has {m}
+    which size has {m}
+    what does {m} measure
+    how much is {m}
+    {m}
+    {m} is required
+    show [the] {m}
+    draw {m} and measure it
+    {m} =
+    what size is {m}
+    how long is it from {x1} to {y1}
+    what size is {x}
+    measure it
+    how big is {x} inside
+    how far is it from {x1} to {y1}
+    how far from {x1} to {y1}
+    how long is {x} in {u}
+    how far is it {m}
+    what does {x} add-up-to
+    write [the] {m} beside it
+    how long is the line from {x1} to {y1} [in] [cm]
+    is {m} required
+    draw {m}
+    how (long|big|large) {x} is
+    how far {x1} is from {y1}
+    what {m} is
+    what {m}
+    how many {u} is it from {x1} to {y1}
+    find how long {x} is
+    measure how long {x} is
+conclude
+    (prove|show) [that] {claim}
+    then {claim}
+    is it (true|so) that {claim}
+    {claim}
+    prove : {claim}
+draw
+    draw {x} [,] (with|where|such-that|in which|having) {facts}
+    {x} [,] (with|where|such-that|in which|having) {facts}
+    draw {x}
+    {r} draw {x}
+    {r} , draw {x}
+    {x}
+    let {x}
+    let {x} is {y}
+    draw {x} {facts}
+    {x} {facts}
+    draw {r} {x}
+    {x} , {r}
+    let {x} is given
+    {r} {x}
+    draw {x} {r}
+    show {x}
+    draw {x} in which {facts}
+    draw {x} is {y}
+    {r} draw {x} {facts}
+    {r} draw {x} (with|where|such-that) {facts}
+"""
+)
+
+#: What is claimed or asked, by the name of its function in ``claims``.
+CLAIMS: Table = _table(
+    """
+parallel
+    {x} is parallel to {y}
+    {x} is parallel [to each-other]
+    is {x} parallel to {y}
+    is {x} parallel
+    is {x1} and {y} parallel
+    {x} parallel {y}
+perpendicular
+    {x} is perpendicular to {y}
+    {x} is perpendicular [to each-other]
+    is {x} perpendicular to {y}
+    is {x} perpendicular
+    {x} meets {y} at right-angle
+    {x} is at right-angle to {y}
+    {x} meets at right-angle
+    does {x} meets [{y}] at right-angle
+right
+    {x} is [a|the] right-angle
+    is {x} [a|the] right-angle
+    {x} is right-angled at {y}
+    is {x} right-angled at {y}
+in_line
+    {x} in-line
+    {x} is in-line
+    {x} lies in-line
+    is {x} in-line
+    {x} (lies|is) on [a|one|the same] line
+    is {x} on [a|one|the same] line
+    does {x} (lies|in-line) [on] [a|one|the same] [line]
+    does {x} lies in-line
+    does {x} in-line
+concyclic
+    {x} concyclic
+    {x} is concyclic
+    is {x} concyclic
+    {x} (lies|is) on [a|one|the same] circle
+    does {x} lies on [a|one|the same] circle
+    {x} lies concyclic
+    does {x} lies concyclic
+concurrent
+    {x} is concurrent
+    is {x} concurrent
+    {x} concurrent
+    {x} (meets|is) (in-one-point|at a point|in a point)
+    does {x} (meets|concurrent) [in-one-point|at a point]
+    {x} through in-one-point
+    does {x} through in-one-point
+    {x} (in-one-point)
+    does {x} in-one-point
+on
+    {x} (lies|is) on {y}
+    does {x} lies on {y}
+    is {x} on {y}
+    does {y} through {x}
+    {y} through {x}
+    does {y} through {x} too
+    does it through {x}
+    {y} contains {x}
+inside
+    {x} (lies|is) (inside|within|in) {y}
+    is {x} (inside|within|in) {y}
+    does {x} lies (inside|within|in) {y}
+outside
+    {x} (lies|is) outside [of] {y}
+    is {x} outside [of] {y}
+    does {x} lies outside [of] {y}
+within_length
+    is {x} (within|at-most|less-than) {v} (of|from|away-from) {y}
+    {x} is (within|at-most|less-than) {v} (of|from|away-from) {y}
+further_than
+    is {x} (at-least|more-than) {v} (of|from|away-from) {y}
+    {x} is (at-least|more-than) {v} (of|from|away-from) {y}
+midpoint
+    {x} is the midpoint of {y}
+    is {x} the midpoint of {y}
+    {x} bisect {y}
+    does {x} bisect {y}
+    {x} is halfway between {y}
+is_perpendicular_bisector
+    is {x} the perpendicular-bisector of {y}
+    {x} is the perpendicular-bisector of {y}
+same_distance
+    {x} is equidistant from {y}
+    is {x} equidistant from {y}
+    {x} is equally far from {y}
+    is {x} equally far from {y}
+shape
+    {x} is {w}
+    is {x} {w}
+    {x} is always {w}
+congruent
+    {x} is congruent [to {y}]
+    is {x} congruent [to {y}]
+    is {x} and {y} congruent
+    {x} and {y} is congruent
+similar
+    {x} is similar [to {y}]
+    is {x} similar [to {y}]
+    {x} and {y} is similar
+tangent
+    {x} is tangent to {y}
+    is {x} tangent to {y}
+    {x} touches {y}
+    does {x} touches {y}
+equal
+    {x} (is equal-to|=|equal-to) {y}
+    {x} is (=|equal)
+    is {x} (equal-to|=) {y}
+    is {x} (=|equal)
+    is {x} the equal-to {y}
+    {x} is the equal-to {y}
+    {x1} and {y} is (=|equal)
+    {x} = {y} {z}
+    {x} add-up-to {y}
+    does {x} add-up-to {y}
+    {x} is {k} {y}
+    {x} is {v}
+    is {x} {k} {y}
+    is {x} {v}
+    {x} = {k} {y}
+    {x} is the equal
+    {x} is the same
+    is {x} the same
+    is {x} the same (length|size)
+    {x} is the same (length|size)
+    {x} is equal in (length|size)
+    is {x} congruent
+is_named
+    {x} is the {y}
+    is {x} the {y}
+product
+    {x} * {y} = {z} * {w2}
+longer
+    {x} is (longer-than|more-than) {y}
+    is {x} (longer-than|more-than) {y}
+    {x} is (shorter-than|less-than) {y}
+    is {x} (shorter-than|less-than) {y}
+"""
+)
+
+#: Words for what a shape may be, as the claims of the catalogue call them.
+PROPERTIES: dict[str, str] = {
+    "kite": "a kite", "rhombus": "a rhombus", "square": "a square", "rectangle": "a rectangle", "parallelogram": "a parallelogram",
+    "trapezium": "a trapezium", "isosceles": "isosceles", "equilateral": "equilateral", "right-angled": "right-angled", "cyclic": "cyclic",
+    "regular": "regular",
+}  # fmt: skip
+#: Looks by their words: parts of a look and their values.
+LOOKS: dict[str, tuple[str, object]] = {
+    "dashed": ("pattern", "dashed"), "dotted": ("pattern", "dotted"), "solid": ("pattern", "solid"),
+    "thick": ("width", 3.4), "thicker": ("width", 3.4), "bold": ("width", 3.4), "thin": ("width", 1.2), "thinner": ("width", 1.2),
+    "bigger": ("size", 9.0), "larger": ("size", 9.0), "smaller": ("size", 4.0),
+    "invisible": ("hidden", True), "visible": ("hidden", False),
+}  # fmt: skip

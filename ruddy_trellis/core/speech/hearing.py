@@ -1,0 +1,84 @@
+"""The door of the grammar: what a text says, as steps to add and edits after them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from ..board.board import Board
+from ..catalogue import CATALOGUE
+from ..edits.checking import check_fills
+from ..edits.models import Add, NewStep, Together
+from ..edits.saying import said
+from ..language.reading import read_sentence
+from ..refusal import Refusal
+from .building import Building, NotThere
+from .sentences import ActRefused, Sentence
+
+
+@dataclass(frozen=True)
+class Heard:
+    """What a text says.
+
+    Attributes:
+        new: the steps to add.
+        acts: edits after them, whose ids are those that the new steps get.
+        guesses: what was guessed, in words.
+        there: what the text speaks of that is there already, where it makes nothing.
+    """
+
+    new: tuple[NewStep, ...]
+    acts: tuple[Any, ...] = ()
+    guesses: tuple[str, ...] = ()
+    there: tuple[str, ...] = ()
+
+    @property
+    def edit(self) -> Add | Together:
+        """All of it as one edit."""
+        adding = [Add(steps=list(self.new))] if self.new else []
+        if adding and not self.acts:
+            return adding[0]
+        return Together(edits=[*adding, *self.acts])
+
+
+def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequence[str] = ()) -> Heard:
+    """What a sentence says on a board. Raises Refusal where it is not one of the grammar's.
+
+    Args:
+        selected: the ids of what is selected.
+        recent: the ids of what was made or spoken of before, the latest last.
+    """
+    building = Building(board, recent or [step.id for step in board.steps[-12:]])
+    Sentence(building, selected).carry_out(text)
+    if not building.new and not building.acts and not building.there:
+        raise Refusal("That changes nothing.")
+    return Heard(tuple(building.new), tuple(building.acts), tuple(dict.fromkeys(building.guesses)), tuple(building.there))
+
+
+def is_canonical(text: str, board: Board) -> bool:
+    """Whether a text is a sentence of the catalogue as it stands, that gives no name that is there already."""
+    try:
+        read = read_sentence(text, board, CATALOGUE, check_fills)
+    except Refusal:
+        return False
+    return read.name is None or (" " not in read.name and not board.ids_named(read.name))
+
+
+def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Sequence[str] = ()) -> Heard:
+    """What a text says, in whatever words: a sentence of the catalogue, of the grammar, or near enough to one of them.
+
+    Raises:
+        Refusal: where it says nothing that can be done; sentences that would be taken are its ``ways``.
+    """
+    if is_canonical(text, board):
+        return Heard(tuple(said(text, board)))
+    try:
+        return heard(text, board, selected, recent)
+    except (NotThere, ActRefused):
+        raise
+    except Refusal as refusal:
+        try:
+            return Heard(tuple(said(text, board)))
+        except Refusal as other:
+            raise Refusal(other.sentence, other.place, other.ways) from refusal

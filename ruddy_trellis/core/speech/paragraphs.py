@@ -1,0 +1,140 @@
+"""A paragraph: sentence by sentence on one board, each with what it was read as, or why it was not."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..board.board import Board
+from ..edits.models import Add, Together
+from ..edits.saying import said
+from ..language.printing import sentence
+from ..refusal import Refusal
+from .building import Building, NotThere
+from .hearing import is_canonical
+from .sentences import ActRefused, Sentence, plain
+
+#: How many sentences a paragraph has at most, and letters in all.
+MOST, _LONGEST = 60, 8_000
+_END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
+#: After these a full stop ends no sentence.
+_SHORT = re.compile(
+    r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|fig|no)|(?:^|\s)\d+)\.$", re.IGNORECASE
+)
+
+
+@dataclass(frozen=True)
+class Line:
+    """One sentence of a paragraph.
+
+    Attributes:
+        text: as it was typed.
+        sentences: what it was read as, in the words of the catalogue; empty where it was not read.
+        problem: why it was not read; ``ways`` what is near.
+        guesses: what was guessed.
+    """
+
+    text: str
+    sentences: tuple[str, ...] = ()
+    problem: str = ""
+    ways: tuple[str, ...] = ()
+    guesses: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class Paragraph:
+    """What a paragraph was read as.
+
+    Attributes:
+        lines: its sentences.
+        edit: all of what was read as one edit; None where nothing was.
+    """
+
+    lines: tuple[Line, ...]
+    edit: Add | Together | None
+
+
+def sentences_of(text: str) -> list[str]:
+    """The sentences of a text: at full stops and at the ends of lines."""
+    found: list[str] = []
+    for piece in _END.split(text.strip()):
+        piece = piece.strip()
+        if not piece:
+            continue
+        if found and _SHORT.search(found[-1]):
+            found[-1] = f"{found[-1]} {piece}"
+        else:
+            found.append(piece)
+    return [piece for piece in found if re.search(r"\w", piece)]
+
+
+def is_paragraph(text: str) -> bool:
+    """Whether a text has several sentences."""
+    return len(sentences_of(text)) > 1
+
+
+def paragraph(text: str, board: Board, selected: Sequence[str] = ()) -> Paragraph:
+    """Read a paragraph on a board. What cannot be read is marked, and the rest is read without it.
+
+    Raises:
+        Refusal: where it is too long.
+    """
+    pieces = sentences_of(text)
+    if len(pieces) > MOST or len(text) > _LONGEST:
+        raise Refusal(f"A paragraph has at most {MOST} sentences and {_LONGEST:,} letters here.")
+    building = Building(board, [step.id for step in board.steps[-12:]])
+    # No automatic name takes a letter that a later sentence uses.
+    for word in re.findall(r"\b(?:[A-Za-z]|[A-Z]{2,6})\b", text):
+        building.reserved |= {word, word.upper()} if len(word) == 1 else set(word)
+    lines = [_line(piece, building, selected) for piece in pieces]
+    adding = [Add(steps=building.new)] if building.new else []
+    edit: Add | Together | None = adding[0] if adding and not building.acts else None
+    if building.acts:
+        edit = Together(edits=[*adding, *building.acts])
+    return Paragraph(tuple(lines), edit)
+
+
+def _line(text: str, building: Building, selected: Sequence[str]) -> Line:
+    mark = building.mark()
+    acts = len(building.acts)
+    try:
+        _carry_out(text, building, selected)
+    except Refusal as refusal:
+        building.back_to(mark)
+        return Line(text, (), refusal.sentence, refusal.ways)
+    ahead = building.ahead
+    new = tuple(sentence(ahead, step.id) for step in ahead.steps[mark.steps :] if not step.look.hidden)
+    done = tuple(_act_words(act, ahead) for act in building.acts[acts:])
+    known = () if new or done else tuple(sentence(ahead, id) for id in building.recent.ids[-1:])
+    return Line(text, (*new, *done) or known, guesses=tuple(building.guesses[mark.guesses :]))
+
+
+def _act_words(act: object, board: Board) -> str:
+    """An act in a word or two."""
+    kind = getattr(act, "kind", "")
+    ids = getattr(act, "ids", None) or list(getattr(act, "numbers", {})) or [getattr(act, "id", "")]
+    names = ", ".join(board.name(id) for id in ids[:4] if id in board)
+    return {
+        "restyle": f"another look for {names}",
+        "delete": f"{names} deleted",
+        "rename": f"another name for {names}",
+        "move": f"{names} moved",
+    }.get(kind, kind)
+
+
+def _carry_out(text: str, building: Building, selected: Sequence[str]) -> None:
+    canonical = plain(text)
+    if is_canonical(canonical, building.ahead):
+        building.adopt(said(canonical, building.ahead))
+        return
+    try:
+        Sentence(building, selected).carry_out(text)
+    except (NotThere, ActRefused):
+        raise
+    except Refusal as refusal:
+        try:
+            news = said(plain(text), building.ahead)
+        except Refusal as other:
+            raise Refusal(refusal.sentence, ways=other.ways) from None
+        building.adopt(news)

@@ -1,0 +1,582 @@
+"""What is spoken of: names, amounts, descriptions, lists, references. A stretch of tokens gives trees, the longest first."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
+
+from . import english
+from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
+
+
+@dataclass(frozen=True)
+class Named:
+    """A name, or names in one word: "AB", "k", "P at (2, 3)".
+
+    Attributes:
+        text: as it was typed; ``points`` the points that it spells.
+        at: coordinates that were said with it.
+    """
+
+    text: str
+    points: tuple[str, ...] = ()
+    at: tuple[str, str] | None = None
+
+
+@dataclass(frozen=True)
+class Amount:
+    """A number as it was typed, with its unit: "3 cm", "two", "1/2", "2r"."""
+
+    text: str
+
+
+@dataclass(frozen=True)
+class Many:
+    """Several things in a list."""
+
+    items: tuple[Node, ...]
+
+
+@dataclass(frozen=True)
+class Ref:
+    """What was spoken of before, in a word: it, them."""
+
+    word: str
+
+
+@dataclass(frozen=True)
+class Quoted:
+    """Words in quotation marks."""
+
+    text: str
+
+
+@dataclass(frozen=True)
+class Where:
+    """The place where two things meet, as a clause says it."""
+
+    one: Node
+    other: Node | None
+    again: bool = False
+
+
+@dataclass(frozen=True)
+class Described:
+    """A description: a noun with what stands before it and after it.
+
+    Attributes:
+        head: the noun; ``adjectives`` what stands before it.
+        names: names right after it; ``roles`` its parts, each with what it is to the thing described.
+        count: how many were said, or None; ``kind`` "new", "old", "all" or "" by its determiner; ``plural`` whether more were said.
+        amounts: amounts that stand before the noun: "a 3 cm circle", "a 6 by 4 rectangle".
+    """
+
+    head: str
+    adjectives: tuple[str, ...] = ()
+    names: tuple[Node, ...] = ()
+    roles: tuple[tuple[str, Node], ...] = ()
+    count: int | None = None
+    kind: str = ""
+    plural: bool = False
+    amounts: tuple[str, ...] = ()
+    extra: tuple[str, ...] = field(default=())
+
+    def role(self, *names: str) -> Node | None:
+        """The part that is one of these to the thing described."""
+        return next((node for name, node in self.roles if name in names), None)
+
+    def with_role(self, name: str, node: Node) -> Described:
+        return replace(self, roles=(*self.roles, (name, node)))
+
+
+Node = Named | Amount | Many | Ref | Quoted | Where | Described
+#: A tree, and before which token its stretch ends.
+Parse = tuple[Node, int]
+
+#: How many ways to take a stretch from one place are kept.
+_MOST = 14
+#: Bare adverbs that a description may end with: they are kept beside its parts and each has to be met.
+_ADVERBS = english.words(
+    """
+    clockwise anticlockwise external internal as-base as-centre as-diameter as-radius in-the-middle
+    """
+)
+#: Nouns that a plural or "all" stands before, and that go with names of one point each.
+_ROLES = sorted(((tuple(text.split()), role) for text, role in english.ROLES), key=lambda pair: -len(pair[0]))
+#: Which parts a noun takes; for others any.
+_NONE: frozenset[str] = frozenset()
+
+
+class Phrases:
+    """All phrases of one list of tokens.
+
+    Args:
+        said: the tokens.
+    """
+
+    def __init__(self, said: Sequence[Token]) -> None:
+        self.said = list(said)
+        self._known: dict[tuple[str, int], list[Parse]] = {}
+        self._busy: set[tuple[str, int]] = set()
+
+    def at(self, start: int) -> list[Parse]:
+        """The ways to take a phrase that starts at a token, lists included, the longest first."""
+        return self._once("list", start, self._lists)
+
+    def one(self, start: int) -> list[Parse]:
+        """The same without lists."""
+        return self._once("one", start, self._ones)
+
+    def _once(self, what, start, work) -> list[Parse]:
+        key = (what, start)
+        if key in self._known:
+            return self._known[key]
+        if key in self._busy or start >= len(self.said):
+            return []
+        self._busy.add(key)
+        found: dict[tuple[Node, int], None] = dict.fromkeys(work(start))
+        self._busy.discard(key)
+        ways = sorted(found, key=lambda parse: -parse[1])[:_MOST]
+        self._known[key] = ways
+        return ways
+
+    def word(self, place: int) -> str:
+        """The word at a place; "" past the end, and for what is no word."""
+        if not 0 <= place < len(self.said):
+            return ""
+        token = self.said[place]
+        return token.word if token.kind in (WORD, SIGN) else ""
+
+    # Lists.
+
+    def _lists(self, start: int):
+        for first, end in self.one(start):
+            yield first, end
+            yield from self._more([first], end)
+
+    def _more(self, items: list[Node], end: int):
+        """A list that goes on after its first items."""
+        after = end
+        joined = False
+        if isinstance(items[-1], Named) and items[-1].at is not None and after < len(self.said) and self.said[after].kind == NAME:
+            for item, stop in self.one(after)[:2]:
+                if isinstance(item, Named) and item.at is not None:
+                    yield Many((*items, item)), stop
+                    yield from self._more([*items, item], stop)
+        if self.word(after) in (",", "and", "&"):
+            joined = self.word(after) == "and"
+            after += 1
+            if self.word(after) == "and":
+                after, joined = after + 1, True
+        if after == end or len(items) > 8:
+            return
+        for item, stop in self.one(after)[:4]:
+            if not _goes_with(items[0], item):
+                continue
+            every = [*items, item]
+            if joined or len(every) > 1:
+                yield Many(tuple(every)), stop
+            yield from self._more(every, stop)
+
+    # One phrase.
+
+    def _ones(self, start: int):
+        token = self.said[start]
+        if token.kind == QUOTE:
+            yield Quoted(token.word), start + 1
+            return
+        if token.kind == NAME:
+            yield from self._names(start)
+            return
+        if token.kind == NUMBER or (self.word(start) in ("-", "√") and start + 1 < len(self.said) and self.said[start + 1].kind == NUMBER):
+            yield from self._amounts(start)
+        if self.word(start) == "(" and (pair := self._coordinates(start)) is not None:
+            yield Described("point", kind="new", roles=(("at_place", Named("", (), pair[0])),)), pair[1]
+        if token.word in ("it", "them") and token.kind == WORD:
+            yield Ref(token.word), start + 1
+        if token.word in english.MULTIPLES and token.kind == WORD:
+            yield from self._multiples(start)
+        if token.kind == WORD and token.word in english.AMOUNTS and (start + 1 >= len(self.said) or not self._leads_to_noun(start + 1)):
+            yield from self._amounts(start)
+        if token.kind == WORD and self.word(start) == "where":
+            yield from self._wheres(start + 1)
+        yield from self._described(start)
+
+    def _leads_to_noun(self, place: int) -> bool:
+        return self.word(place) in english.HEADS or self.word(place) in english.ADJECTIVES
+
+    def _names(self, start: int):
+        token = self.said[start]
+        end = start + 1
+        at = end + (self.word(end) in ("at", ":", "="))
+        if (pair := self._coordinates(at)) is not None:
+            yield Named(token.text, token.points, pair[0]), pair[1]
+        named = Named(token.text, token.points)
+        # "AD perpendicular to BC": a line through two points that has parts of its own.
+        if len(token.points) == 2 or not token.points:
+            for role, _place in self._roles_at(end):
+                if role in ("perpendicular", "parallel", "tangent", "length", "equal"):
+                    yield from self._with_roles(Described("line", names=(named,), kind="new"), end)
+                    break
+            if self.word(end) == "=" and self.word(end + 1) == "and":
+                yield from self._with_roles(Described("line", names=(named,), kind="new", extra=("equal",)), end + 2)
+        if len(token.points) == 2 and self.word(end) == "produce":
+            yield Described("line", names=(named,), extra=("produced",)), end + 1
+        # "r degrees", "r cm" and the like are amounts.
+        if end < len(self.said) and self.word(end) in english.UNITS and not token.points:
+            yield Amount(f"{token.text} {self.said[end].text}"), end + 1
+        if self.word(end) == "itself":
+            yield named, end + 1
+        yield named, end
+
+    def _coordinates(self, place: int) -> tuple[tuple[str, str], int] | None:
+        """ "(2, 3)" or "2, 3" at a place, and where it ends."""
+        open_ = self.word(place) == "("
+        at = place + open_
+        one, at = self._signed(at)
+        if one is None:
+            return None
+        if self.word(at) in (",", ";", "comma") or (at < len(self.said) and self.said[at].text.lower() == "comma"):
+            at += 1
+        else:
+            return None
+        other, at = self._signed(at)
+        if other is None:
+            return None
+        if open_:
+            if self.word(at) != ")":
+                return None
+            at += 1
+        return (one, other), at
+
+    def _signed(self, at: int) -> tuple[str | None, int]:
+        sign = ""
+        if self.word(at) in ("-", "+") or (at < len(self.said) and self.said[at].text.lower() in ("minus", "−", "‐")):
+            sign, at = "-" if self.said[at].text != "+" else "", at + 1
+        if at < len(self.said) and self.said[at].kind == NUMBER:
+            return sign + self.said[at].text, at + 1
+        if (
+            at < len(self.said)
+            and self.word(at) in english.AMOUNTS
+            and english.AMOUNTS[self.word(at)] == int(english.AMOUNTS[self.word(at)])
+        ):
+            return f"{sign}{int(english.AMOUNTS[self.word(at)])}", at + 1
+        return None, at
+
+    def _amounts(self, start: int):
+        """A number with its fraction, its sign and its unit."""
+        end = start
+        text = ""
+        if self.word(end) in ("-", "√"):
+            text, end = self.said[end].text, end + 1
+        token = self.said[end]
+        if token.kind == NUMBER:
+            text += token.text
+        elif token.word in english.NUMBERS and self.word(end + 1) in english.PARTS:
+            text += f"{english.NUMBERS[token.word]}/{english.PARTS[self.word(end + 1)]}"
+            end += 1
+        elif token.word in english.AMOUNTS:
+            value = english.AMOUNTS[token.word]
+            text += f"{value:g}"
+        else:
+            return
+        end += 1
+        if self.word(end) == "/" and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER:
+            text, end = f"{text}/{self.said[end + 1].text}", end + 2
+        elif self.word(end) == "√" and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER:
+            text, end = f"{text}√{self.said[end + 1].text}", end + 2
+        # "10r", "2 AB": an amount times what a name stands for.
+        if end < len(self.said) and self.said[end].kind == NAME and len(self.said[end].points) in (0, 2):
+            word = self.said[end]
+            unit = self.word(end + 1) in english.UNITS
+            yield Amount(f"{text} * {word.word}" + (" " + self.said[end + 1].text if unit else "")), end + 1 + unit
+        if self.word(end) in english.UNITS:
+            yield Amount(f"{text} {self.word(end)}".replace(" units", "")), end + 1
+        elif self.word(end) in ("time", "times"):
+            yield Amount(text), end + 1
+        yield Amount(text), end
+
+    def _multiples(self, start: int):
+        """ "twice r", "half of AB", "double the radius"."""
+        for node, end in self.one(start + 1 + (self.word(start + 1) == "of"))[:3]:
+            if isinstance(node, Named):
+                yield Amount(f"{english.MULTIPLES[self.said[start].word]:g} * {node.text}"), end
+
+    def _wheres(self, start: int):
+        """ "where l and m meet", "where l meets m", "where it meets m again"."""
+        begin = start + (self.word(start) == "does")
+        for one, end in self.at(begin):
+            if self.word(end) == "meets" or self.word(end) == "concurrent":
+                after = end + 1
+                again = self.word(after) == "again"
+                if self.word(end) == "meets":
+                    for other, stop in self.at(after + again):
+                        trailing = self.word(stop) == "again"
+                        yield Where(one, other, again or trailing), stop + trailing
+                yield Where(one, None, again), after + again + (self.word(after + again) == "each-other")
+
+    def _described(self, start: int):
+        place = start
+        kind, count, plural = "", None, False
+        adjectives: list[str] = []
+        amounts: list[str] = []
+        while place < len(self.said):
+            token, word = self.said[place], self.word(place)
+            if word in english.ALL_ONES:
+                kind, place = "all", place + 1
+            elif word in ("a", "an", "any", "some", "another", "new"):
+                kind, place = "new" if kind != "all" else kind, place + 1
+                if word == "another":
+                    adjectives.append("other")
+            elif word in ("the", "same", "its", "it"):
+                kind, place = kind or "old", place + 1
+                if word in ("its", "same"):
+                    adjectives.append(word)
+            elif word == "of" and kind == "all":
+                place += 1
+            elif word in english.NUMBERS and self._noun_ahead(place + 1):
+                count, place = english.NUMBERS[word], place + 1
+            elif (
+                token.kind == NUMBER and token.text.isdigit() and self._noun_ahead(place + 1) and self.word(place + 1) not in english.UNITS
+            ):
+                count, place = int(token.text), place + 1
+            elif token.kind in (NUMBER,) and (found := self._amount_before_noun(place)) is not None:
+                amounts += found[0]
+                place = found[1]
+            elif word in english.ADJECTIVES and not (word in english.HEADS and not self._noun_ahead(place + 1)):
+                adjectives.append(word)
+                place += 1
+                if self.word(place) in (",", "and") and self.word(place + 1) in english.ADJECTIVES:
+                    place += 1
+            elif (
+                word in ("radius", "diameter")
+                and place + 1 < len(self.said)
+                and self.said[place + 1].kind == NUMBER
+                and (found := self._amount_before_noun(place + 1)) is not None
+            ):
+                amounts += [*found[0], word]
+                place = found[1]
+            else:
+                break
+        if (
+            place < len(self.said)
+            and self.said[place].kind == NAME
+            and len(self.said[place].points) == 3
+            and {"isosceles", "equilateral", "right-angled", "scalene"} & set(adjectives)
+        ):
+            yield from self._named(Described("triangle", tuple(adjectives), (), (), count, kind, False, tuple(amounts)), place)
+            return
+        if place >= len(self.said) or self.said[place].kind != WORD or self.said[place].word not in english.HEADS:
+            return
+        head = self.said[place]
+        plural = head.plural or (count or 0) > 1 or kind == "all"
+        if head.word in ("bisector",) and "perpendicular" in adjectives:
+            adjectives.remove("perpendicular")
+            base = Described("perpendicular-bisector", tuple(adjectives), (), (), count, kind, plural, tuple(amounts))
+        else:
+            base = Described(head.word, tuple(adjectives), (), (), count, kind, plural, tuple(amounts))
+        yield from self._named(base, place + 1)
+
+    def _noun_ahead(self, place: int) -> bool:
+        """Whether after words that may stand before a noun there is one."""
+        for ahead in range(place, min(place + 4, len(self.said))):
+            if self.word(ahead) in english.HEADS:
+                return True
+            if self.word(ahead) not in english.ADJECTIVES and self.word(ahead) not in ("of", "the", "same"):
+                return False
+        return False
+
+    def _amount_before_noun(self, place: int) -> tuple[list[str], int] | None:
+        """ "3 cm", "6 by 4", "60 mm by 40 mm", "60°" before a noun."""
+        found: list[str] = []
+        while True:
+            ways = [(node, end) for node, end in self._amounts(place) if isinstance(node, Amount)]
+            if not ways or self.said[place].kind != NUMBER:
+                return None
+            node, place = max(ways, key=lambda way: way[1])
+            found.append(node.text)
+            if self.word(place) in ("by", "*") or (place < len(self.said) and self.said[place].text in ("x", "×")):
+                place += 1
+                continue
+            break
+        while self.word(place) in english.ADJECTIVES or self.word(place) in ("radius", "diameter", "long", "side"):
+            if self.word(place) in ("radius", "diameter", "side") and self._noun_ahead(place + 1):
+                found.append(self.word(place))
+            elif self.word(place) in ("radius", "diameter", "side"):
+                return None
+            elif self.word(place) in english.ADJECTIVES:
+                return (found, place) if self._noun_ahead(place) else None
+            place += 1
+        return (found, place) if self._noun_ahead(place) else None
+
+    def _sizes(self, place: int) -> tuple[list[str], int] | None:
+        """ "60 mm by 40 mm", "6 x 4" at a place."""
+        found: list[str] = []
+        while True:
+            ways = [(node, end) for node, end in self._amounts(place) if isinstance(node, Amount)]
+            if not ways:
+                return None
+            node, end = max(ways, key=lambda way: way[1])
+            found.append(node.text)
+            if (
+                (self.word(end) in ("by", "*") or (end < len(self.said) and self.said[end].text in ("x", "×")))
+                and end + 1 < len(self.said)
+                and self.said[end + 1].kind == NUMBER
+            ):
+                place = end + 1
+                continue
+            return found, end
+
+    def _named(self, base: Described, end: int):
+        """A noun with names right after it: "triangle ABC", "the midpoints D, E and F", "circle k"."""
+        if base.head == "point" and not base.names:
+            # "a point M midway between A and B"
+            named = end < len(self.said) and self.said[end].kind == NAME and len(self.said[end].points) <= 1
+            if self.word(end + named) == "midpoint":
+                for node, stop in self._described(end + named):
+                    yield (replace(node, names=(Named(self.said[end].text, self.said[end].points),)) if named else node), stop
+        if base.head == "angle" and self.word(end) in ("that", "which", ""):
+            for one, stop in self.one(end + 1)[:3] if self.word(end) else ():
+                if self.word(stop) == "makes" and self.word(stop + 1) == "with":
+                    for other, last in self.one(stop + 2)[:3]:
+                        yield base.with_role("between", Many((one, other))), last
+        if self.word(end) == "call":
+            end += 1
+        if self.word(end) == "(" and base.head == "point":
+            if (pair := self._coordinates(end)) is not None:
+                yield from self._with_roles(base.with_role("at_place", Named("", (), pair[0])), pair[1])
+        yield from self._with_roles(base, end)
+        if end < len(self.said) and self.said[end].kind == NAME:
+            items: list[Node] = []
+            place = end
+            while place < len(self.said) and self.said[place].kind == NAME:
+                token = self.said[place]
+                pair = self._coordinates(place + 1 + (self.word(place + 1) in ("at", ":")))
+                if pair is not None and base.head == "point":
+                    items.append(Named(token.text, token.points, pair[0]))
+                    place = pair[1]
+                else:
+                    items.append(Named(token.text, token.points))
+                    place += 1
+                yield from self._with_roles(replace(base, names=tuple(items), plural=base.plural or len(items) > 1), place)
+                if self.word(place) in (",", "and") and place + 1 < len(self.said):
+                    place += 1 + (self.word(place + 1) == "and")
+                    if place < len(self.said) and self.word(place) == base.head:
+                        place += 1
+                else:
+                    break
+
+    def _roles_at(self, place: int) -> list[tuple[str, int]]:
+        """The roles whose words stand at a place, and where their words end, the longest first."""
+        found = []
+        for words, role in _ROLES:
+            at = place
+            for word in words:
+                while word not in ("the", "a", "an") and self.word(at) in ("the", "a", "an") and at > place:
+                    at += 1
+                if self.word(at) != word:
+                    break
+                at += 1
+            else:
+                found.append((role, at))
+        return found
+
+    def _with_roles(self, base: Described, end: int, depth: int = 0):
+        """A description with the parts that follow it, as many as there are and also fewer."""
+        yield base, end
+        if depth >= 6:
+            return
+        if self.word(end) == "=" and base.head in ("segment", "line") and base.names and not base.roles and end + 1 < len(self.said):
+            for size, stop in self._amounts(end + 1):
+                yield base.with_role("length", size), stop
+        for adverb in (self.word(end),):
+            if adverb in _ADVERBS and adverb not in base.extra:
+                yield from self._with_roles(replace(base, extra=(*base.extra, adverb)), end + 1, depth + 1)
+        # "5 cm long", "30° clockwise"
+        if end < len(self.said) and (
+            self.said[end].kind == NUMBER or (self.word(end) == "," and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER)
+        ):
+            begin = end + (self.word(end) == ",")
+            for node, stop in self._amounts(begin):
+                if self.word(stop) == "apart":
+                    yield from self._with_roles(base.with_role("apart", node), stop + 1, depth + 1)
+                elif self.word(stop) == "long":
+                    yield from self._with_roles(base.with_role("length", node), stop + 1, depth + 1)
+                elif self.word(stop) in ("from", "away-from") and base.head == "point":
+                    for other, last in self.one(stop + 1)[:3]:
+                        yield from self._with_roles(base.with_role("distance", node).with_role("from", other), last, depth + 1)
+                elif self.word(stop) in ("clockwise", "anticlockwise"):
+                    yield from self._with_roles(
+                        replace(base, extra=(*base.extra, self.word(stop))).with_role("by", node), stop + 1, depth + 1
+                    )
+        start = end + (self.word(end) == ",")
+        if self.word(start) == "drawn":
+            start += 1
+        if self.word(start) == "with":
+            same = start + 1 + (self.word(start + 1) in ("the", "its"))
+            if self.word(same) in ("same-centre", "same-radius") and self.word(same + 1) != "as":
+                yield from self._with_roles(replace(base, extra=(*base.extra, self.word(same))), same + 1, depth + 1)
+        if self.word(start) in ("and", ",") and base.roles:
+            # "at A and at B": two things that are the same to what is described.
+            for role, at in self._roles_at(start + 1):
+                if role == base.roles[-1][0] and role not in ("radius", "and"):
+                    for node, stop in self.one(at)[:4]:
+                        before = base.roles[-1][1]
+                        both = Many((*(before.items if isinstance(before, Many) else (before,)), node))
+                        yield from self._with_roles(replace(base, roles=(*base.roles[:-1], (role, both))), stop, depth + 1)
+        if base.head in _SIZED and start < len(self.said) and self.said[start].kind == NUMBER and not base.amounts:
+            sizes = self._sizes(start)
+            if sizes is not None:
+                yield from self._with_roles(replace(base, amounts=tuple(sizes[0])), sizes[1], depth + 1)
+        for role, place in self._roles_at(start):
+            if role in ("perpendicular", "parallel", "tangent", "centre", "radius", "diameter", "length") and base.role(role) is not None:
+                continue
+            if role == "and" and not base.roles:
+                continue
+            if role in ("is", "such_that") or (role != "and" and role in {name for name, _ in base.roles}):
+                continue
+            if role == "where":
+                for where, stop in self._wheres(place):
+                    yield from self._with_roles(base.with_role("where", where), stop, depth + 1)
+                continue
+            ways = (
+                self.at(place)
+                if role
+                in (
+                    "between",
+                    "of",
+                    "from",
+                    "through",
+                    "to",
+                    "with",
+                    "sides",
+                    "angles",
+                    "about",
+                    "foci",
+                    "corners",
+                    "on",
+                    "in",
+                    "by",
+                    "and",
+                    "tangent",
+                    "at",
+                    "diameter",
+                    "centre",
+                )
+                else self.one(place)
+            )
+            if not ways and role in ("perpendicular", "parallel"):
+                continue
+            for node, stop in ways[:6]:
+                if role == "and" and not isinstance(node, Amount):
+                    continue
+                yield from self._with_roles(base.with_role(role, node), stop, depth + 1)
+
+
+#: Shapes whose sizes may follow their noun.
+_SIZED = frozenset(("rectangle", "square", "triangle", "parallelogram", "rhombus"))
+
+
+def _goes_with(first: Node, other: Node) -> bool:
+    """Whether two phrases can stand in one list."""
+    return not isinstance(first, Amount) or isinstance(other, Amount)

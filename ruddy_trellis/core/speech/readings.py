@@ -1,0 +1,325 @@
+"""Readings: what is measured and worked out, and dials."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, MARK, NUMBER, POINT, POLYGON, RAY, REGION, SEGMENT, STRAIGHTS, VECTOR
+from ..language import names as spelling
+from ..language.expression import Formula
+from ..refusal import Refusal
+from .english import words
+from .phrases import Amount, Described, Many, Named, Node
+from .points import centre_of, corners_of, each, sides_of, spans_of
+from .straights import between
+from .things import CORNERS, Things, makes
+
+
+def measured(t: Things, node: Node) -> list[str]:
+    """The readings of what is to be measured. Raises Refusal where it is not said what of it."""
+    b = t.b
+    if isinstance(node, Many) and not _is_one_angle(node):
+        return [id for item in node.items for id in measured(t, item)]
+    if isinstance(node, Named):
+        ids = b.ahead.ids_named(spelling.tidy(node.text))
+        if len(node.points) == 2 and not (ids and b.kind(ids[0]) == NUMBER):
+            return [t.make("length", span=b.points(node.points))]
+        if len(node.points) > 2:
+            raise Refusal(f"What of {node.text} is to be measured: the angle {node.text}, the area or the perimeter of {node.text}?")
+        if ids:
+            return [_of_thing(t, ids[0])]
+        raise Refusal(f"Nothing here is called {node.text}.")
+    if isinstance(node, Described):
+        if node.head in ("radius", "diameter") and not node.names:
+            return _of_circle(t, node)
+        if node.head in ("side", "diagonal") and not node.names:
+            spans = t.aside(lambda: spans_of(t, replace(node, plural=True)))
+            return [t.make("length", span=span) for span in spans]
+        if node.head in ("side", "segment", "line", "chord", "base", "radius", "diameter", "diagonal") and node.names:
+            return [t.make("length", span=span) for name in node.names for span in spans_of(t, name)]
+        if node.head in _READS:
+            return t.described(node)
+        return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
+    return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
+
+
+_READS = words(
+    """
+    angle length distance area perimeter slope ratio size sum product difference coordinates equation power
+    """
+)
+
+
+def _is_one_angle(node: Many) -> bool:
+    return False
+
+
+def _of_thing(t: Things, id: str) -> str:
+    """The reading that is meant by measuring a thing of its kind."""
+    kind = t.b.kind(id)
+    if kind in (SEGMENT, VECTOR):
+        return t.make("length", span=(id,))
+    if kind == ARC:
+        return t.make("arc_length", arc=(id,))
+    if kind == NUMBER:
+        return id
+    if kind == POINT:
+        return t.make("coordinates", point=(id,))
+    if kind in (CIRCLE, POLYGON, REGION, "sector"):
+        raise Refusal(
+            f"What of {t.b.ahead.name(id)} is to be measured: "
+            f"{'the radius, the circumference or the area' if kind == CIRCLE else 'the area or the perimeter'}?"
+        )
+    raise Refusal(f"{t.b.ahead.name(id)} is not measured by itself. Say what of it, such as an angle or a distance.")
+
+
+@makes("length", "distance", "size", parts="from of between to and with", words="shortest perpendicular")
+def lengths(t: Things, node: Described) -> list[str]:
+    """Lengths and distances: of a span, between things, from a point to a line."""
+    start, stop = node.role("from", "of", "between"), node.role("to", "and", "with")
+    if (isinstance(start, Described) and start.head == "angle") or (node.head == "size" and isinstance(start, Described)):
+        return measured(t, start) if start.head != "angle" else t.described(start)
+    if node.names and start is None:
+        start = node.names[0] if len(node.names) == 1 else Many(node.names)
+    if start is None:
+        raise Refusal("From where to where? Say: the distance from A to B.")
+    if stop is None:
+        if (
+            isinstance(start, Many)
+            and len(start.items) == 2
+            and not all(isinstance(item, Named) and len(item.points) == 2 for item in start.items)
+        ):
+            return [_distance(t, start.items[0], start.items[1])]
+        if isinstance(start, Described) and start.head == "arc":
+            return [t.make("arc_length", arc=tuple(t.aside(lambda: t.all_of(start))))]
+        if isinstance(start, Named) and (ids := t.b.ahead.ids_named(spelling.tidy(start.text))) and t.b.kind(ids[0]) == CIRCLE:
+            raise Refusal(f"What of {start.text} is to be measured: the radius or the circumference?")
+        if isinstance(start, (Described, Named)) and not (isinstance(start, Named) and len(start.points) == 2):
+            return measured(t, start)
+        return [t.make("length", span=span) for span in t.aside(lambda: spans_of(t, start))]
+    return [_distance(t, start, stop)]
+
+
+def _distance(t: Things, one: Node, other: Node) -> str:
+    """The distance from one thing to another, of which one is a point."""
+    a = t.aside(lambda: _point_or_line(t, one))
+    b = t.aside(lambda: _point_or_line(t, other))
+    if len(a) == 1 and t.b.kind(a[0]) == POINT:
+        return t.make("distance", from_=a, to=_one_line(t, b))
+    if len(b) == 1 and t.b.kind(b[0]) == POINT:
+        return t.make("distance", from_=b, to=_one_line(t, a))
+    raise Refusal("A distance is measured from a point.")
+
+
+def _one_line(t: Things, target: tuple[str, ...]) -> tuple[str, ...]:
+    """What a distance is measured to: a point, or a line; two points stand for the whole line through them."""
+    if len(target) == 1:
+        if t.b.kind(target[0]) in (POINT, *STRAIGHTS):
+            return target
+        raise Refusal("A distance is measured from a point to a point or a line.")
+    line = t.b.straight_between(*target, kinds=(LINE,)) or t.b.make("line", {"from": target[:1], "to": target[1:]}, hidden=True)
+    return (line,)
+
+
+def _point_or_line(t: Things, node: Node) -> tuple[str, ...]:
+    return tuple(t.either(lambda: (t.point(node),), lambda: t.straight(node)))
+
+
+@makes("area", parts="of from in inside")
+def areas(t: Things, node: Described) -> list[str]:
+    of = node.role("of", "from", "in", "inside")
+    if isinstance(of, Many) or (isinstance(of, Described) and of.plural):
+        items = of.items if isinstance(of, Many) else ()
+        if items:
+            return [id for one in each(node, "of", "from", "in") for id in areas(t, one)]
+        return [t.make("area", shape=(id,)) for id in t.aside(lambda: t.all_of(of))]
+    if of is None:
+        return [t.make("area", shape=(t.b.only("shape", t.b.of_kind(POLYGON, CIRCLE, REGION)),))]
+    return [t.make("area", shape=(t.aside(lambda: _shape(t, of)),))]
+
+
+def _shape(t: Things, node: Node) -> str:
+    def other() -> str:
+        found = t.aside(lambda: t.all_of(node))
+        if len(found) == 1 and t.b.kind(found[0]) in (CIRCLE, POLYGON, "sector", "chord_region", REGION):
+            return str(found[0])
+        raise Refusal("A shape is needed here.")
+
+    return str(t.either(lambda: t.polygon(node), other))
+
+
+@makes("perimeter", parts="of about from")
+def perimeters(t: Things, node: Described) -> list[str]:
+    of = node.role("of", "about", "from")
+    if of is None:
+        found = t.b.of_kind(POLYGON, CIRCLE)
+        id = t.b.only("shape", found)
+    else:
+        id = t.aside(lambda: _shape(t, of))
+    return [t.make("circumference", circle=(id,))] if t.b.kind(id) == CIRCLE else [t.make("perimeter", polygon=(id,))]
+
+
+def _of_circle(t: Things, node: Described) -> list[str]:
+    circle = t.aside(lambda: t.round(node.role("of", "in", "from")))
+    if node.head == "radius":
+        return [t.make("radius", circle=(circle,))]
+    radius = t.b.make("radius", {"circle": (circle,)})
+    return [t.make("calculation", formula=Formula("2 * {0}", ((radius,),)))]
+
+
+@makes("slope", parts="of")
+def slopes(t: Things, node: Described) -> list[str]:
+    of = node.role("of")
+    if of is None:
+        raise Refusal("Of which line? Say: the slope of AB.")
+    return [t.make("slope", straight=t.aside(lambda one=one: t.straight(one))) for one in (of.items if isinstance(of, Many) else (of,))]  # type: ignore[misc]
+
+
+@makes("angle", parts="between of in inside at size from on to with", words="reflex directed acute")
+def angles(t: Things, node: Described) -> list[str]:
+    """Angles: by three points, at a corner, between two things, all of a shape; drawn where their points are not there."""
+    b = t.b
+    arms, of = node.role("between"), node.role("of", "in", "inside")
+    turn = {"turn": "reflex"} if "reflex" in node.adjectives else {"turn": "directed"} if "directed" in node.adjectives else {}
+    size = node.role("size", "of") if isinstance(node.role("size", "of"), Amount) else None
+    if node.amounts and size is None:
+        size = Amount(node.amounts[0])
+    if size is not None:
+        return _drawn(t, node, size)
+    if arms is not None:
+        if isinstance(arms, Many) and len(arms.items) == 2:
+            return [_between(t, arms.items[0], arms.items[1], turn)]
+        lines = t.aside(lambda: t.all_of(arms))
+        if len(lines) == 2:
+            return [t.make("angle_between", a=(lines[0],), b=(lines[1],))]
+    if not node.names and (node.plural or node.kind == "all" or node.count) and node.role("at") is None:
+        polygon_node = of if of is not None else None
+        corners = t.aside(lambda: corners_of(t, polygon_node))
+        return [t.make("angle", corner=(corners[i - 1], corners[i], corners[(i + 1) % len(corners)])) for i in range(len(corners))]
+    named = node.names or tuple(part for role, part in node.roles if role in ("at", "of"))
+    if not named:
+        raise Refusal("Which angle? Name it by three points, its corner second: angle ABC.")
+    if (
+        b.makes
+        and len(named) == 1
+        and isinstance(named[0], Named)
+        and len(named[0].points) == 3
+        and not all(b.has(point) for point in named[0].points)
+    ):
+        one_end, corner_id, other_end = b.points(named[0].points)
+        between(t, "ray", (corner_id, one_end))
+        between(t, "ray", (corner_id, other_end))
+    items: list[Node] = [item for name in named for item in (name.items if isinstance(name, Many) else (name,))]
+    if of is not None and node.names == () and isinstance(of, Described) and node.role("at") is not None:
+        items = [part for role, part in node.roles if role == "at"]
+    return [t.make("angle", corner=t.aside(lambda item=item: t.corner(item)), **turn) for item in items]  # type: ignore[misc]
+
+
+def _between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> str:
+    try:
+        corner = t.aside(lambda: t._corner_between(one, other))
+    except Refusal:
+        return t.make("angle_between", a=t.aside(lambda: t.straight(one)), b=t.aside(lambda: t.straight(other)))
+    return t.make("angle", corner=corner, **turn)
+
+
+def _drawn(t: Things, node: Described, size: Node) -> list[str]:
+    """An angle of a size, drawn: a ray from its corner, turned off another one."""
+    b = t.b
+    degrees = t.aside(lambda: t.number(size))
+    names = node.names[0].points if node.names and isinstance(node.names[0], Named) else ()
+    at, on = node.role("at"), node.role("from", "on", "to", "with")
+    if len(names) == 3:
+        one, corner, other = names
+        if b.has(other) and not b.has(one):
+            one, other = other, one
+        if b.has(one) and b.has(corner) and b.has(other):
+            raise Refusal("The three points are there already; whether the angle has that size is a claim.")
+        ends = b.points((corner, one))
+        line = b.make("at_angle", {"point": ends[:1], "angle": degrees, "base": ends}, hidden=True)
+        end = b.make("point_on", {"path": (line,), "place": 0.8}, other)
+        return [between(t, "ray", ends), between(t, "ray", (ends[0], end))]
+    if len(names) == 0 and on is None:
+        corner = t.aside(lambda: t.point(at) if at is not None else b.free_point())
+        one = t.aside(b.free_point)
+        line = b.make("at_angle", {"point": (corner,), "angle": degrees, "base": (corner, one)}, hidden=True)
+        end = b.make("point_on", {"path": (line,), "place": 0.8})
+        return [between(t, "ray", (corner, one)), between(t, "ray", (corner, end))]
+    if at is not None and on is not None:
+        return [t.make("at_angle", point=(t.aside(lambda: t.point(at)),), angle=degrees, base=t.aside(lambda: t.straight(on)))]
+    raise Refusal("An angle of a size is drawn by three points, or at a point from a line: angle ABC of 50°.")
+
+
+@makes("ratio", "sum", "product", "difference", parts="of between to and")
+def reckoned(t: Things, node: Described) -> list[str]:
+    """Ratios, sums, products and differences of lengths and angles."""
+    of, to = node.role("of", "between"), node.role("to", "and")
+    items: list[Node] = list(of.items) if isinstance(of, Many) else [of] if of is not None else []
+    if to is not None:
+        items.append(to)
+    if len(items) == 1 and isinstance(items[0], Described) and items[0].plural:
+        ids = t.aside(lambda: measured(t, items[0]))
+    else:
+        ids = [id for item in items for id in t.aside(lambda item=item: measured(t, item) if item is not None else [])]  # type: ignore[misc]
+    if len(ids) < 2:
+        raise Refusal(f"Of which two? Say: the {node.head} of AB {'to' if node.head == 'ratio' else 'and'} CD.")
+    sign = {"ratio": " / ", "sum": " + ", "product": " * ", "difference": " - "}[node.head]
+    return [t.make("calculation", formula=Formula(sign.join(f"{{{number}}}" for number in range(len(ids))), tuple((id,) for id in ids)))]
+
+
+@makes("coordinates", "equation", "power", parts="of in to with")
+def others(t: Things, node: Described) -> list[str]:
+    of = node.role("of")
+    if node.head == "power":
+        if of is None:
+            raise Refusal("Of which point? Say: the power of P in k.")
+        b = t.b
+        point = t.aside(lambda: t.point(of))
+        circle = t.aside(lambda: t.round(node.role("in", "to", "with")))
+        centre = t.aside(lambda: centre_of(t, circle))
+        radius = b.make("radius", {"circle": (circle,)})
+        return [t.make("calculation", formula=Formula("{0}^2 - {1}^2", ((point, centre), (radius,))))]
+    if of is None and not node.names:
+        raise Refusal(f"Of what? Say: the {node.head} of {'A' if node.head == 'coordinates' else 'l'}.")
+    thing = t.aside(lambda: t.all_of(of if of is not None else node.names[0]))
+    if node.head == "coordinates":
+        return [t.make("coordinates", point=(id,)) for id in thing]
+    return [t.make("equation", curve=(id,)) for id in thing]
+
+
+@makes("right-angle", parts="at")
+def right_angles(t: Things, node: Described) -> list[str]:
+    raise Refusal("A right angle is marked or claimed: the right-angle mark at ABC, angle ABC is a right angle.")
+
+
+@makes("dial", parts="from between to and of for step", words="angle")
+def dials(t: Things, node: Described) -> list[str]:
+    """A dial from one number to another, in steps."""
+    if node.names and isinstance(node.names[0], Named):
+        t.names.insert(0, node.names[0].text)
+    if node.role("of", "for") is not None and isinstance(node.role("of", "for"), (Described, Named)):
+        inner = node.role("of", "for")
+        if isinstance(inner, Named):
+            t.names.insert(0, inner.text)
+        elif isinstance(inner, Described) and inner.names and isinstance(inner.names[0], Named):
+            t.names.insert(0, inner.names[0].text)
+            node = replace(
+                node,
+                roles=(*node.roles, *inner.roles),
+                adjectives=(*node.adjectives, "angle") if inner.head == "angle" else node.adjectives,
+            )
+    least, most = node.role("from", "between"), node.role("to", "and")
+    if isinstance(least, Many) and len(least.items) == 2:
+        least, most = least.items
+    if least is None or most is None:
+        raise Refusal("From where to where? Say: a dial from 0 to 10.")
+    is_angle = any(isinstance(part, Amount) and "degrees" in part.text for part in (least, most)) or "angle" in node.adjectives
+    fills: dict[str, Any] = {"least": t.number(least), "most": t.number(most)}
+    step = node.role("step")
+    span = abs(fills["most"] - fills["least"])
+    fills["step"] = t.number(step) if step is not None else 1.0 if span > 12 else 0.1 if span > 1 else 0.01
+    return [t.make("angle_dial" if is_angle else "dial", **fills)]
+
+
+__all__ = ["CLAIM", "CONIC", "CORNERS", "MARK", "RAY", "measured", "sides_of"]

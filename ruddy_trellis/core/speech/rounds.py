@@ -1,0 +1,363 @@
+"""Descriptions of circles, arcs and conics."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import CIRCLE, POINT
+from ..language.expression import Formula
+from ..refusal import Refusal
+from .phrases import Amount, Described, Many, Named, Node
+from .points import _distance, _over, _points_on, _turned_to, centre_of, corners_of, each, spans_of
+from .things import Things, makes
+
+
+@makes(
+    "circle",
+    parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in",
+    words="concentric as-centre as-diameter as-radius same-centre same-radius second",
+)
+def circles(t: Things, node: Described) -> list[str]:
+    if node.count and node.count > 1 and not node.roles and not node.names:
+        if "concentric" in node.adjectives:
+            centre = _new_centre(t)
+            return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count, 6))]
+        return [_any_circle(t) for _ in range(min(node.count, 6))]
+    if (
+        node.role("with") is not None
+        and not {"as-centre", "as-diameter", "as-radius", "same-centre", "same-radius"} & set(node.extra)
+        and "concentric" not in node.adjectives
+    ):
+        raise Refusal("“with …” is not understood of a circle: say its centre, radius or diameter.")
+    if node.names and isinstance(node.names[0], Named):
+        first = node.names[0]
+        if len(first.points) >= 3 and not node.roles:
+            return [_through_three(t, t.b.points(first.points[:3]))]
+        if len(first.points) < 2 or node.roles:
+            t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+            node = replace(node, names=())
+    several = [role for role, part in node.roles if isinstance(part, Many) and role in ("diameter", "centre")]
+    if several:
+        return [id for one in each(node, *several) for id in circles(t, one)]
+    return [_circle(t, node)]
+
+
+def _circle(t: Things, node: Described) -> str:
+    """One circle by its parts: centre, radius, diameter, points on it, what it touches."""
+    b = t.b
+    radius, diameter = node.role("radius"), node.role("diameter")
+    if (on := node.role("on")) is not None and diameter is None and _is_span(on):
+        diameter = on
+    elif "as-diameter" in node.extra:
+        diameter = diameter or node.role("with")
+    elif "as-radius" in node.extra:
+        radius = radius or node.role("with")
+    for number, amount in enumerate(node.amounts):
+        if amount in ("radius", "diameter"):
+            continue
+        said = node.amounts[number + 1] if number + 1 < len(node.amounts) else "radius"
+        if said == "diameter":
+            diameter = diameter or Amount(amount)
+        else:
+            radius = radius or Amount(amount)
+    centre_node = node.role("centre", "about", "at") or (node.role("with") if "as-centre" in node.extra else None)
+    through = node.role("through")
+    touches = node.role("tangent")
+    if through is not None and _is_several_points(through) and centre_node is None and touches is None and radius is None:
+        points = t.aside(lambda: t.points(through))
+        if len(points) == 3:
+            return _through_three(t, tuple(points))
+        if len(points) == 2:
+            middle = b.make("perpendicular_bisector", {"span": tuple(points)}, hidden=True)
+            centre = b.make("point_on", {"path": (middle,), "place": 0.3})
+            return t.make("circle", centre=(centre,), point=(points[0],))
+        raise Refusal("A circle goes through three points, not more.")
+    if diameter is not None and _is_span(diameter):
+        span = t.aside(lambda: t.span(diameter))
+        if centre_node is None:
+            return _on_diameter(t, span)
+        half = t.aside(lambda: b.make("midpoint", {"span": span}, hidden=True))
+        return t.make("circle_radius", centre=(t.aside(lambda: t.point(centre_node)),), radius=(span[0], half) if len(span) == 2 else span)
+    if "concentric" in node.adjectives or node.role("same_centre_as") is not None or "same-centre" in node.extra:
+        like = node.role("with", "to", "same_centre_as")
+        centre = t.aside(lambda: centre_of(t, t.round(like)))
+    elif centre_node is not None:
+        centre = t.aside(lambda: t.point(centre_node))
+    else:
+        centre = ""
+    if touches is not None:
+        return _touching(t, node, centre, touches, through)
+    if diameter is not None:
+        size = t.aside(lambda: t.length(diameter))
+        size = size / 2 if isinstance(size, float) else (b.make("calculation", {"formula": _half(t, size)}),)
+        return t.make("circle_radius", centre=(centre or _new_centre(t),), radius=size)
+    if radius is not None:
+        size = t.aside(lambda: t.length(radius))
+        return t.make("circle_radius", centre=(centre or _new_centre(t),), radius=size)
+    if "same-radius" in node.extra or node.role("same_radius_as") is not None:
+        return t.make(
+            "circle_radius", centre=(centre or _new_centre(t),), radius=_radius_of(t, t.aside(lambda: t.round(node.role("same_radius_as"))))
+        )
+    if through is not None and centre:
+        return t.make("circle", centre=(centre,), point=(t.aside(lambda: t.point(through)),))
+    if through is not None:
+        point = t.aside(lambda: t.point(through))
+        return t.make("circle", centre=(_new_centre(t),), point=(point,))
+    if centre:
+        return t.make("circle", centre=(centre,), point=(t.aside(b.free_point),))
+    if node.roles:
+        raise Refusal("A circle is said by its centre and radius, by its diameter, or by points on it.")
+    return _any_circle(t)
+
+
+def _radius_of(t: Things, circle: str) -> Any:
+    """The radius of a circle as a gap for a length takes it: its centre and a point of it, or a reading."""
+    fills = t.b.ahead.step(circle).fills
+    if fills.get("centre") and fills.get("point"):
+        return (*fills["centre"], *fills["point"])
+    return fills["radius"] if "radius" in fills else (t.b.make("radius", {"circle": (circle,)}),)
+
+
+def _half(t: Things, size: tuple[str, ...]) -> Any:
+    return Formula("{0} / 2", (tuple(size),))
+
+
+def _is_span(node: Node) -> bool:
+    if isinstance(node, Named):
+        return len(node.points) == 2
+    if isinstance(node, Many):
+        return len(node.items) == 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in node.items)
+    return isinstance(node, Described) and node.head in ("segment", "side", "line", "base", "chord", "hypotenuse", "diameter")
+
+
+def _is_several_points(node: Node) -> bool:
+    return (
+        isinstance(node, Many)
+        or (isinstance(node, Named) and len(node.points) > 1)
+        or (isinstance(node, Described) and (node.plural or len(node.names) > 1 or node.head == "corner"))
+    )
+
+
+def _through_three(t: Things, points: tuple[str, ...]) -> str:
+    return t.make("circumcircle", a=points[:1], b=points[1:2], c=points[2:])
+
+
+def _on_diameter(t: Things, span: tuple[str, ...]) -> str:
+    if len(span) == 1:
+        step = t.b.ahead.step(span[0])
+        span = (*step.fills.get("from", ()), *step.fills.get("to", ()))
+    return t.make("circle_on_diameter", from_=span[:1], to=span[1:])
+
+
+def _new_centre(t: Things) -> str:
+    return str(t.aside(lambda: t.b.free_point("O" if not t.b.has("O") and "O" not in t.b.reserved else None)))
+
+
+def _any_circle(t: Things) -> str:
+    """A new circle about a new point, through another."""
+    centre = _new_centre(t)
+    through = t.aside(t.b.free_point)
+    return t.make("circle", centre=(centre,), point=(through,))
+
+
+def _touching(t: Things, node: Described, centre: str, touches: Node, through: Node | None) -> str:
+    """A circle about a point that touches a line, or that touches a line in a point of it."""
+    b = t.b
+    if isinstance(touches, Described) and touches.head == "side" and touches.plural and not centre:
+        return t.make("incircle", triangle=t.aside(lambda: t.triangle(touches.role("of"))))
+    line = t.aside(lambda: t.path(touches))
+    if len(line) == 1 and b.kind(line[0]) == CIRCLE:
+        if not centre or node.role("at", "in") is not None:
+            raise Refusal("A circle that touches a circle needs its centre.")
+        other = centre_of(t, line[0])
+        across = b.make("line", {"from": (centre,), "to": (other,)}, hidden=True)
+        which = _nearer(t, (across,), line, centre)
+        touching = b.make("intersection", {"a": (across,), "b": line, "which": which}, hidden=True)
+        return t.make("circle", centre=(centre,), point=(touching,))
+    at = node.role("at", "in")
+    if centre and at is None:
+        foot = b.make("foot", {"point": (centre,), "base": line}, hidden=True)
+        return t.make("circle", centre=(centre,), point=(foot,))
+    if at is not None and through is not None:
+        touching, other = t.aside(lambda: t.point(at)), t.aside(lambda: t.point(through))
+        across = b.make("perpendicular", {"base": line, "point": (touching,)}, hidden=True)
+        middle = b.make("perpendicular_bisector", {"span": (touching, other)}, hidden=True)
+        centre = b.make("intersection", {"a": (across,), "b": (middle,)})
+        return t.make("circle", centre=(centre,), point=(touching,))
+    raise Refusal("A circle that touches a line needs its centre, or the point where it touches and another point on it.")
+
+
+def _nearer(t: Things, a: tuple[str, ...], b: tuple[str, ...], point: str) -> str:
+    """Which crossing of two paths is nearer to a point."""
+    found = []
+    for which in ("first", "second"):
+        mark = t.b.mark()
+        id = t.b.make("intersection", {"a": a, "b": b, "which": which}, None, True)
+        value = t.b.ahead.value(id)
+        t.b.back_to(mark)
+        if value is not None:
+            found.append((_distance(value, t.b.ahead.value(point)), which))
+    return min(found)[1] if found else "first"
+
+
+@makes("circumcircle", "incircle", "excircle", "nine-point-circle", parts="of for in on opposite at from")
+def circles_of_triangles(t: Things, node: Described) -> list[str]:
+    made = []
+    for one in each(node, "of", "for", "in", "on"):
+        named = one.names[0] if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) == 3 else None
+        said = one.role("of", "for", "in", "on") or named
+        triangle = t.aside(lambda said=said: t.triangle(said))  # type: ignore[misc]
+        if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) < 3:
+            t.names.insert(0, one.names[0].text)
+        if one.head == "circumcircle":
+            made.append(_through_three(t, triangle))
+        elif one.head == "excircle":
+            facing = one.role("opposite", "at", "from", "facing")
+            if facing is None and (one.plural or one.kind == "all"):
+                made += t.b.make_all("excircles", {"triangle": triangle})
+            elif facing is None:
+                raise Refusal("Which one? Say: the excircle of ABC opposite A.")
+            else:
+                made.append(t.make("excircle", triangle=_turned_to(t, triangle, facing)))
+        else:
+            made.append(t.make({"incircle": "incircle", "nine-point-circle": "nine_point_circle"}[one.head], triangle=triangle))
+    return made
+
+
+@makes(
+    "semicircle",
+    parts="on diameter over of above below with same_side_of other_side_of away same_side_as side_with inside outside opposite",
+    words="external internal as-diameter",
+)
+def semicircles(t: Things, node: Described) -> list[str]:
+    of = node.role("on", "diameter", "over", "of", "above", "below", "as_diameter", "with")
+    if of is None:
+        raise Refusal("On which diameter? Say: the semicircle on AB.")
+    if "as-diameter" in node.extra and isinstance(of, Named) is False and node.role("with") is not None:
+        of = node.role("with")
+    assert of is not None
+    side = next(
+        (
+            (role, part)
+            for role, part in node.roles
+            if role
+            in ("above", "below", "same_side_of", "other_side_of", "away", "same_side_as", "side_with", "inside", "outside", "opposite")
+        ),
+        None,
+    )
+    made = []
+    for span in t.aside(lambda: spans_of(t, of)):
+        a, b = span if len(span) == 2 else _ends_of(t, span)
+        if side is not None and not _opens_to(t, a, b, side):
+            a, b = b, a
+        made.append(t.make("semicircle", from_=(a,), to=(b,)))
+    return made
+
+
+def _ends_of(t: Things, span: tuple[str, ...]) -> tuple[str, str]:
+    step = t.b.ahead.step(span[0])
+    return step.fills["from"][0], step.fills["to"][0]
+
+
+def _opens_to(t: Things, a: str, b: str, side: tuple[str, Node]) -> bool:
+    """Whether a half circle from a to b lies on the side that is said."""
+    mark = t.b.mark()
+    id = t.b.make("semicircle", {"from": (a,), "to": (b,)}, None, True)
+    x, y, _, ax, ay, _bx, _by = t.b.ahead.value(id)
+    t.b.back_to(mark)
+    # It runs anticlockwise from its start: its middle is a quarter turn on from there.
+    middle = (x - (ay - y), y + (ax - x))
+    return side_fits(t, (a, b), side, middle)
+
+
+def side_fits(t: Things, span: tuple[str, str], side: tuple[str, Node], place: tuple[float, float]) -> bool:
+    """Whether a place is on that side of a line which is said: above it, on the same side as a point, away from one."""
+    role, part = side
+    if role in ("above", "below"):
+        return bool(_over(t, part, role == "above")(place))
+    if role in ("inside", "outside"):
+        corners = [t.b.ahead.value(id) for id in t.aside(lambda: corners_of(t, part))]
+        middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
+        return _same_side(t, span, middle, place) == (role == "inside")
+    point = t.aside(lambda: t.points(part))[-1]
+    same = _same_side(t, span, t.b.ahead.value(point), place)
+    return same == (role in ("same_side_of", "same_side_as", "side_with"))
+
+
+def _same_side(t: Things, span: tuple[str, str], one: Any, other: Any) -> bool:
+    (ax, ay), (bx, by) = (t.b.ahead.value(id)[:2] for id in span)
+    turn = lambda p: (bx - ax) * (p[1] - ay) - (by - ay) * (p[0] - ax)
+    return bool((turn(one) > 0) == (turn(other) > 0))
+
+
+@makes("arc", parts="centre about radius from at through to of", words="major minor")
+def arcs(t: Things, node: Described) -> list[str]:
+    """An arc of a circle between two points of it, through three points, or about a centre."""
+    b = t.b
+    centre, radius = node.role("centre", "about", "as_centre"), node.role("radius")
+    if node.amounts and radius is None:
+        radius = Amount(node.amounts[0])
+    if centre is None and radius is not None:
+        centre = node.role("from", "at")
+    through = node.role("through")
+    if centre is not None and radius is not None:
+        point = t.aside(lambda: t.point(centre))
+        size = t.aside(lambda: t.length(radius))
+        return b.make_all("drawn_arc", {"centre": (point,), "radius": size, "start": 20.0, "stop": 120.0})
+    if through is not None and len(points := t.aside(lambda: t.points(through))) == 3:
+        return [t.make("arc_through", a=points[:1] and (points[0],), b=(points[1],), c=(points[2],))]
+    ends = node.names[0] if node.names and isinstance(node.names[0], Named) and len(node.names[0].points) == 2 else None
+    start, stop = node.role("from"), node.role("to")
+    points = t.aside(
+        lambda: list(b.points(ends.points)) if ends is not None else [t.point(part) for part in (start, stop) if part is not None]
+    )
+    if len(points) != 2:
+        raise Refusal("An arc is said by its circle and two points of it, by three points, or by its centre and radius.")
+    if centre is not None:
+        middle = t.aside(lambda: t.point(centre))
+    else:
+        on = [id for id in b.of_kind(CIRCLE) if set(points) <= _points_on(t, id)]
+        middle = t.aside(lambda: centre_of(t, b.only("circle", on or b.of_kind(CIRCLE))))
+    if {"major", "minor"} & set(node.adjectives):
+        cx, cy = b.ahead.value(middle)[:2]
+        (ax, ay), (bx, by) = (b.ahead.value(id)[:2] for id in points)
+        turned_left = (ax - cx) * (by - cy) - (ay - cy) * (bx - cx) > 0
+        if turned_left == ("major" in node.adjectives):
+            points = points[::-1]
+    return [t.make("arc", centre=(middle,), from_=(points[0],), to=(points[1],))]
+
+
+@makes("sector", parts="of centre from to")
+def sectors(t: Things, node: Described) -> list[str]:
+    named = node.names[0] if node.names else node.role("of")
+    centre_node, start, stop = (node.role(role) for role in ("centre", "from", "to"))
+    if centre_node is not None and start is not None and stop is not None:
+        ids = t.aside(lambda: [t.point(part) for part in (centre_node, start, stop)])
+        return [t.make("sector", centre=(ids[0],), from_=(ids[1],), to=(ids[2],))]
+    if isinstance(named, Named) and len(named.points) == 3:
+        one, centre, other = t.b.points(named.points)
+        circle = [id for id in t.b.of_kind(CIRCLE) if t.b.ahead.step(id).fills.get("centre") == (one,)]
+        if circle:
+            one, centre = centre, one
+        return [t.make("sector", centre=(centre,), from_=(one,), to=(other,))]
+    raise Refusal("A sector is said by three points: its centre and its two ends.")
+
+
+@makes("parabola", "ellipse", "hyperbola", parts="focus directrix foci through")
+def conics(t: Things, node: Described) -> list[str]:
+    if node.names and isinstance(node.names[0], Named):
+        t.names.insert(0, node.names[0].text)
+    if node.head == "parabola":
+        focus, directrix = node.role("focus"), node.role("directrix")
+        if focus is None or directrix is None:
+            raise Refusal("A parabola is said by its focus and its directrix.")
+        return [t.make("parabola", focus=(t.aside(lambda: t.point(focus)),), directrix=t.aside(lambda: t.straight(directrix)))]
+    foci, through = node.role("foci"), node.role("through")
+    points = t.aside(lambda: t.points(foci)) if foci is not None else []
+    if len(points) != 2 or through is None:
+        raise Refusal(f"The {node.head} is said by its two foci and a point on it.")
+    return [t.make(node.head, first=(points[0],), second=(points[1],), point=(t.aside(lambda: t.point(through)),))]
+
+
+__all__ = ["POINT", "side_fits"]

@@ -1,0 +1,240 @@
+"""One sentence: its clauses one after another, each way to take them tried until the whole of it is taken."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import product
+
+from ..refusal import Refusal
+from . import english
+from .building import Building, NotThere
+from .clauses import Bound, Clauses
+from .images import KIND_OF
+from .spelling import put_right
+from .things import Things
+from .tokens import MOST, NAME, UNKNOWN, WORD, Token, tokens
+from .verbs import DRAWING, VERBS
+
+#: How many clauses are tried in a sentence, in all.
+_TRIES = 160
+_JOINERS = english.words(
+    """
+    , and ; . then so now
+    """
+)
+#: From here on: files that enter their makers.
+from . import images, readings, regions, rounds, shapes, straights  # noqa: E402
+
+#: Refusals that only say that a clause was not meant.
+_SAYS_LITTLE = frozenset(
+    ("That is drawn, not measured.", "What is to be done with that?", "That is a claim.", "That is a claim, or sets a value.",
+     "That is no figure.",
+     "That is nothing to be drawn.", "That changes nothing.", "A name is needed here.")
+)  # fmt: skip
+_MAKERS = (images, readings, regions, rounds, shapes, straights)
+
+
+@dataclass
+class Best:
+    """The refusal that says most: the one that came furthest."""
+
+    far: int = -1
+    worth: int = -1
+    refusal: Refusal | None = None
+
+    def note(self, far: int, refusal: Refusal, is_act: bool = False) -> None:
+        worth = 3 if is_act else 2 if isinstance(refusal, NotThere) else 0 if refusal.sentence in _SAYS_LITTLE else 1
+        if (far, worth) > (self.far, self.worth):
+            self.far, self.worth, self.refusal = far, worth, refusal
+
+
+def plain(text: str) -> str:
+    """A sentence without the courtesies around it."""
+    text = " ".join(text.split()).strip()
+    for form, written in english.WRITTEN:
+        text = form.sub(written, text)
+    text = text.rstrip(" .!?;:,…")
+    while True:
+        shorter = english.ENDING.sub("", text)
+        found = english.OPENING.match(shorter)
+        if found and found.end() < len(shorter) and found.end():
+            shorter = shorter[found.end() :]
+        shorter = shorter.strip(" ,:;")
+        if shorter == text or not shorter:
+            return text
+        text = shorter
+
+
+class NotSaid(Refusal):
+    """A sentence that the grammar cannot take apart. ``unknown`` are words that it does not know."""
+
+    def __init__(self, text: str, unknown: Sequence[str]) -> None:
+        shown = ", ".join(f"“{word}”" for word in unknown[:4])
+        super().__init__(
+            f"{shown} {'is no word' if len(unknown) == 1 else 'are no words'} that is understood here."
+            if unknown
+            else f"“{text[:60]}” is no sentence here."
+        )
+        self.unknown = tuple(unknown)
+
+
+class ActRefused(Refusal):
+    """An act that was understood and cannot be done: nothing else is made of it."""
+
+
+#: Acts that are never done by a word that was put right.
+_NEVER_GUESSED = frozenset(("delete", "rename", "call"))
+#: Verbs of acts, with which a sentence begins.
+_ACTS = english.words(
+    """
+    delete hide colour lock unlock rename shade show set move
+    """
+)
+
+
+class Sentence:
+    """Takes one sentence apart and carries it out on a building.
+
+    Args:
+        building: where it is carried out.
+        selected: what is selected on the board.
+    """
+
+    def __init__(self, building: Building, selected: Sequence[str] = ()) -> None:
+        self.b = building
+        self.t = Things(building)
+        self.t.selected = list(selected)
+        self._left = _TRIES
+        self._best = Best()
+
+    def carry_out(self, text: str) -> None:
+        """Do all that a sentence says. Raises Refusal, and nothing is done."""
+        said = tokens(plain(text), self.b.ahead)
+        if not said or len(said) > MOST:
+            raise NotSaid(text, ())
+        unknown = [token.text for token in said if token.kind == UNKNOWN]
+        if unknown:
+            self._put_right(text, unknown)
+            return
+        self.b.reserved |= {name for token in said if token.kind == NAME for name in (token.points or (token.word,))}
+        self.b.reserved |= {token.text.upper() for token in said if token.kind == NAME and len(token.text) == 1}
+        self.b.mentioned = {name for token in said if token.kind == NAME for name in token.points if name in self.b.ahead.points_by_name}
+        mark = self.b.mark()
+        if self._run(said, 0, ()):
+            return
+        # "…, where D is the midpoint of BC": what is told last is made first.
+        for place in range(1, len(said)):
+            if said[place].word == "where" and self._run([*said[place + 1 :], _AND, *_without_comma(said[:place])], 0, ()):
+                return
+        self.b.back_to(mark)
+        refusal = self._best.refusal or NotSaid(text, ())
+        if self._best.far >= len(said) and said[0].word in _ACTS:
+            raise ActRefused(refusal.sentence)
+        raise refusal
+
+    def _put_right(self, text: str, unknown: Sequence[str]) -> None:
+        """Carry out a sentence in which words were mistyped, where there is one way to put them right. Raises Refusal."""
+        ways = [put_right(word) for word in unknown]
+        if len(unknown) > 2 or not all(ways):
+            raise NotSaid(text, [word for word, way in zip(unknown, ways) if not way] or unknown)
+        read: list[tuple[str, tuple[str, ...]]] = []
+        mark = self.b.mark()
+        for chosen in product(*ways):
+            meant = text
+            for word, other in zip(unknown, chosen):
+                meant = re.sub(rf"\b{re.escape(word)}\b", other, meant, count=1)
+            try:
+                Sentence(self.b, self.t.selected).carry_out(meant)
+            except Refusal as refusal:
+                self._best.note(0, refusal)
+                continue
+            finally:
+                self.b.back_to(mark)
+            read.append((meant, chosen))
+        if not read:
+            raise self._best.refusal or NotSaid(text, unknown)
+        if len(read) > 1:
+            raise Refusal("Which is meant?", ways=tuple(meant for meant, _ in read))
+        meant, chosen = read[0]
+        if tokens(plain(meant), self.b.ahead)[0].word in _NEVER_GUESSED:
+            raise Refusal(f"Read as “{plain(meant)}”. That is done only when it is said so.", ways=(plain(meant),))
+        Sentence(self.b, self.t.selected).carry_out(meant)
+        self.b.guesses += [f"“{word}” as {other}" for word, other in zip(unknown, chosen)]
+
+    def _run(self, said: list[Token], start: int, before: tuple[Token, ...]) -> bool:
+        """Carry out the clauses from a token on. Returns whether all of them could be."""
+        if start >= len(said):
+            return True
+        clauses = Clauses(said)
+        if self._clauses(clauses, said, start):
+            return True
+        if before and start:
+            # "Bisect AB at M and AC at N": the verb of the clause before holds on.
+            again = [*before, *said[start:]]
+            return self._clauses(Clauses(again), again, 0)
+        return False
+
+    def _clauses(self, clauses: Clauses, said: list[Token], start: int) -> bool:
+        for does, bound, end in sorted(clauses.from_(start), key=lambda one: -one[2]):
+            if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
+                continue
+            self._left -= 1
+            if self._left < 0:
+                return False
+            mark = self.b.mark()
+            try:
+                self._do(does, bound)
+            except Refusal as refusal:
+                self._best.note(end, refusal, said[start].word in _ACTS and does not in DRAWING)
+                self.b.back_to(mark)
+                self.t.names = []
+                continue
+            after = end
+            while after < len(said) and said[after].word in _JOINERS:
+                after += 1
+            group, self.b.last_group = self.b.last_group, {step.id for step in self.b.ahead.steps[mark.steps :]}
+            if self._run(said, after, _verb_of(said, start)):
+                return True
+            self.b.last_group = group
+            self.b.back_to(mark)
+        return False
+
+    def _do(self, does: str, bound: Bound) -> None:
+        draws = does in DRAWING or (does in ("measure", "shade", "condition") and False)
+        self.b.makes = draws
+        self.t.names = []
+        new, acts = len(self.b.new), len(self.b.acts)
+        try:
+            VERBS[does](self.t, bound)
+        finally:
+            self.b.makes = False
+        if self.t.names:
+            raise Refusal(f"There is nothing to be called {', '.join(self.t.names)}.")
+        if (
+            len(self.b.new) == new
+            and len(self.b.acts) == acts
+            and does not in ("measure", "draw", "join", "where_meet", "meets", "define", "lies_so")
+        ):
+            raise Refusal("That changes nothing.")
+
+
+_AND = Token("and", "and", WORD, 0, 0)
+
+
+def _without_comma(said: Sequence[Token]) -> list[Token]:
+    return list(said[:-1]) if said and said[-1].word == "," else list(said)
+
+
+def _verb_of(said: list[Token], start: int) -> tuple[Token, ...]:
+    """The verb with which a clause begins, to hold on in the next."""
+    token = said[start]
+    return (
+        (token,)
+        if token.word in english.VERBS and token.word not in ("it", "which", "is", "meets") and re.match(r"[a-z]", token.word)
+        else ()
+    )
+
+
+__all__ = ["KIND_OF", "Best", "NotSaid", "Sentence", "plain"]

@@ -1,0 +1,650 @@
+"""From phrases to things on a board: what a name, an amount, a list or a reference stands for where a kind of thing is wanted.
+
+What a description makes is in the files of its kind: ``points``, ``straights``, ``rounds``, ``shapes``, ``readings``, ``images``.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Sequence
+from dataclasses import replace
+from typing import Any
+
+from ..catalogue import CATALOGUE
+from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, VECTOR, with_article, word
+from ..language import names as spelling
+from ..language.amounts import amount
+from ..language.expression import read_formula
+from ..language.filling import operand
+from ..refusal import Refusal
+from .building import Building
+from .english import words
+from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+
+#: What makes a description: a function of the things and of it, giving ids.
+Maker = Callable[["Things", Described], list[str]]
+#: The makers by the nouns that head their descriptions. The files of the kinds fill it.
+MAKERS: dict[str, Maker] = {}
+#: What kinds of thing a noun may speak of when it says "the circle".
+KINDS_OF: dict[str, tuple[str, ...]] = {
+    "point": (POINT,), "circle": (CIRCLE,), "line": STRAIGHTS, "segment": (SEGMENT,), "ray": (RAY,), "vector": (VECTOR,), "arc": (ARC,),
+    "triangle": (POLYGON,), "quadrilateral": (POLYGON,), "polygon": (POLYGON,), "square": (POLYGON,), "rectangle": (POLYGON,),
+    "rhombus": (POLYGON,), "kite": (POLYGON,), "trapezium": (POLYGON,), "parallelogram": (POLYGON,), "pentagon": (POLYGON,),
+    "hexagon": (POLYGON,), "shape": (POLYGON,), "parabola": (CONIC,), "ellipse": (CONIC,), "hyperbola": (CONIC,), "dial": (NUMBER,),
+    "chord": (SEGMENT,), "side": (SEGMENT,), "mirror-line": STRAIGHTS, "hypotenuse": (SEGMENT,),
+}  # fmt: skip
+CORNERS = {
+    "triangle": 3,
+    "quadrilateral": 4,
+    "square": 4,
+    "rectangle": 4,
+    "rhombus": 4,
+    "kite": 4,
+    "trapezium": 4,
+    "parallelogram": 4,
+    "pentagon": 5,
+    "hexagon": 6,
+}
+#: By which constructions a thing was made that a noun speaks of as being there.
+MADE_AS: dict[str, tuple[str, ...]] = {
+    "median": ("median",), "altitude": ("altitude",), "circumcircle": ("circumcircle",), "incircle": ("incircle",), "excircle":
+    ("excircle",), "nine-point-circle": ("nine_point_circle",), "perpendicular-bisector": ("perpendicular_bisector",), "perpendicular":
+    ("perpendicular", "perpendicular_bisector"), "parallel": ("parallel",), "angle-bisector": ("angle_bisector", "bisector_of_lines"),
+    "bisector": ("angle_bisector", "perpendicular_bisector", "bisector_of_lines"), "tangent": ("tangent_at", "tangent_from",
+    "common_tangent"), "midpoint": ("midpoint",), "foot": ("foot",), "intersection": ("intersection", "other_intersection"), "incentre":
+    ("incentre",), "circumcentre": ("circumcentre",), "orthocentre": ("orthocentre",), "centroid": ("centroid",), "image": (),
+    "semicircle": ("semicircle",), "euler-line": ("euler_line",), "nine-point-centre": ("nine_point_centre",), "antipode": (),
+    "contact": ("touching_point",), "centre": ("centre",),
+}  # fmt: skip
+
+
+#: The parts that a noun takes, and the words that may stand beside it; what is not among them is refused by name.
+TAKES: dict[str, tuple[frozenset[str], frozenset[str]]] = {}
+#: Words that only say which of several things is meant, or that say nothing of a new one.
+_ANYWHERE = words(
+    """
+    new free general arbitrary other same its acute scalene convex small
+    """
+)
+
+
+#: Nouns before which a size may stand.
+_SIZED = words(
+    """
+    circle arc semicircle segment line radius ray angle triangle square rectangle rhombus parallelogram hexagon pentagon octagon
+    polygon enlargement rotation translation reflection
+    """
+)
+#: Readings that are of what is named after them: "area ABC".
+_OF_NAMED = frozenset(["area", "perimeter", "slope", "coordinates", "equation"])
+#: Nouns after which a name of one point is no name for what is made.
+_OWN_NAMES = words(
+    """
+    point angle corner length distance area slope perimeter coordinates equation size sum difference product ratio triangle polygon
+    """
+)
+
+
+#: What finds where two things meet: the file of points enters it.
+_MEETING: list[Callable[[Things, Where], list[str]]] = []
+
+
+def finds_meetings(finder: Callable[[Things, Where], list[str]]) -> Callable[[Things, Where], list[str]]:
+    """Enter the function that finds where things meet."""
+    _MEETING[:] = [finder]
+    return finder
+
+
+def makes(*heads: str, parts: str, words: str = "") -> Callable[[Maker], Maker]:
+    """Enter a maker for some nouns.
+
+    Args:
+        parts: the parts that they take.
+        words: the adjectives and adverbs that they take.
+    """
+
+    def entered(maker: Maker) -> Maker:
+        MAKERS.update(dict.fromkeys(heads, maker))
+        TAKES.update(dict.fromkeys(heads, (frozenset(parts.split()), frozenset(words.split()))))
+        return maker
+
+    return entered
+
+
+def _check_words(node: Described) -> None:
+    """Raise Refusal for a word of a description that its noun does not take: no word that carries meaning is dropped."""
+    parts, words = TAKES[node.head]
+    for role, _ in node.roles:
+        if role not in parts:
+            raise Refusal(f"“{role.replace('_', ' ')} …” is not understood of a {node.head.replace('-', ' ')}.")
+    if node.amounts and node.head not in _SIZED:
+        raise Refusal(f"{node.amounts[0]} is not understood of a {node.head.replace('-', ' ')}.")
+    for said in (*node.adjectives, *node.extra):
+        if said not in words and said not in _ANYWHERE:
+            raise Refusal(f"“{said.replace('-', ' ')}” is not understood of a {node.head.replace('-', ' ')}.")
+
+
+class Things:
+    """What phrases stand for on the board of a building.
+
+    Attributes:
+        b: the building.
+        names: what the next things that are made are to be called, by the sentence around them; taken as they are made.
+        selected: the ids of what is selected on the board, for "it" in an act.
+    """
+
+    def __init__(self, building: Building) -> None:
+        self.b = building
+        self.names: list[str] = []
+        self.selected: list[str] = []
+        self._nested = 0
+
+    # Names to give.
+
+    def take_name(self, kind: str) -> str | None:
+        """The name that waits for the next thing, as it is spelt for a thing of that kind."""
+        return self.b.free_name(self.names.pop(0), kind) if self.names else None
+
+    def make(self, key: str, **fills: Any) -> str:
+        """Make a thing with the name that waits, if one does."""
+        kind = CATALOGUE[key].makes
+        return self.b.make(key, {name.rstrip("_"): fill for name, fill in fills.items()}, self.take_name(kind))
+
+    def aside(self, work: Callable[[], Any]) -> Any:
+        """Do something while no name waits: it is what things are made from."""
+        waiting, self.names = self.names, []
+        self._nested += 1
+        try:
+            return work()
+        finally:
+            self.names = waiting
+            self._nested -= 1
+
+    # Kinds of things.
+
+    def all_of(self, node: Node) -> list[str]:
+        """The ids of everything that a phrase stands for, made where it has to be."""
+        if isinstance(node, Many):
+            return [id for item in node.items for id in self.all_of(item)]
+        if isinstance(node, Described):
+            return self.described(node)
+        if isinstance(node, Named):
+            return [self.named_thing(node)]
+        if isinstance(node, Ref):
+            return self.referred(node)
+        if isinstance(node, Where):
+            return _MEETING[0](self, node)
+        raise Refusal(f"{_shown(node)} is no thing on the board.")
+
+    def described(self, node: Described) -> list[str]:
+        """The ids of what a description makes, or of what is there that it speaks of."""
+        if self._nested and not node.kind and not node.plural and node.head in KINDS_OF and self.b.of_kind(*KINDS_OF[node.head]):
+            node = replace(node, kind="old")
+        there = self._there(node)
+        if there is not None:
+            self.b.recent.note(there)
+            return there
+        if (
+            node.kind == "old"
+            and node.head in KINDS_OF
+            and not (node.names or node.roles or node.amounts or node.adjectives)
+            and node.head not in ("side", "chord", "line", "segment", "point")
+        ):
+            if node.head == "triangle" and self.b.triangles():
+                return [self.b.polygon(self.b.triangle())]
+            raise Refusal(f"There is no {node.head.replace('-', ' ')} here.")
+        return self.made(node)
+
+    def made(self, node: Described) -> list[str]:
+        """The ids of what a description makes. Every word of it has to be one that its noun takes. Raises Refusal."""
+        maker = MAKERS.get(node.head)
+        if maker is None:
+            raise Refusal(f"“{node.head.replace('-', ' ')}” is not made by a sentence.")
+        if "its" in node.adjectives and node.role("of") is None:
+            node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"))
+        if node.head == "circle" and {"inscribe", "circumscribe"} & set(node.adjectives):
+            head = "incircle" if "inscribe" in node.adjectives else "circumcircle"
+            return self.made(
+                replace(node, head=head, adjectives=tuple(word for word in node.adjectives if word not in ("inscribe", "circumscribe")))
+            )
+        if node.head in _OF_NAMED and node.names and node.role("of") is None:
+            node = replace(node, names=(), roles=(*node.roles, ("of", node.names[0] if len(node.names) == 1 else Many(node.names))))
+        _check_words(node)
+        if (
+            node.names
+            and node.head not in _OWN_NAMES
+            and all(isinstance(name, Named) and len(name.points) < 2 and name.at is None for name in node.names)
+        ):
+            # "the centroid G": a name for what is made.
+            self.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+            node = replace(node, names=())
+        found = maker(self, node)
+        self.b.recent.note(found)
+        return found
+
+    def _there(self, node: Described) -> list[str] | None:
+        """What a description speaks of that is there: "the circle", "line l", "the altitude"; None where it is to be made."""
+        b = self.b
+        if len(node.names) == 1 and isinstance(node.names[0], Named) and not node.roles:
+            name = spelling.tidy(node.names[0].text)
+            ids = b.ahead.ids_named(name)
+            kinds = KINDS_OF.get(node.head, ())
+            fitting = [id for id in ids if b.kind(id) in kinds or (node.head in MADE_AS and b.ahead.step(id).does in MADE_AS[node.head])]
+            if fitting:
+                return self._of_right_sort(node, fitting)
+            if node.head == "angle" and ids and any(b.kind(id) == NUMBER for id in ids) and not node.names[0].points:
+                return ids[:1]
+        if node.head == "circle" and node.kind == "old" and not node.names and len(node.roles) == 1 and not node.adjectives:
+            return self._circle_there(*node.roles[0])
+        if node.names or node.roles or node.kind == "new" or node.amounts:
+            return None
+        if node.head in MADE_AS and node.kind != "all":
+            found = [step.id for step in b.ahead.steps if step.does in MADE_AS[node.head]]
+            if found and (node.kind == "old" or len(found) == 1) and not node.plural:
+                return [b.only(node.head, found)]
+            if found and node.plural and len(found) >= (node.count or 2):
+                return found[-(node.count or len(found)) :]
+            return None
+        if node.head in MADE_AS and node.kind == "all" and not node.adjectives:
+            found = [step.id for step in b.ahead.steps if step.does in MADE_AS[node.head]]
+            if len(found) == (node.count or 2 if node.head == "tangent" else 3):
+                return found
+            return None
+        if node.head not in KINDS_OF or (node.adjectives and node.adjectives != ("same",)):
+            return None
+        if node.head in CORNERS and node.kind != "old":
+            return None
+        found = self._of_right_sort(node, b.of_kind(*KINDS_OF[node.head]), quiet=True)
+        if node.head == "line":
+            found = [id for id in found if b.kind(id) == LINE] or found
+        if node.plural and node.kind in ("old", "all"):
+            if not found:
+                return None
+            if node.count and len(found) > node.count:
+                found = [id for id in b.recent.ids if id in found][-node.count :] if any(id in b.recent.ids for id in found) else found
+            return found
+        if node.kind == "old" and found:
+            return [b.only(node.head, found)]
+        return None
+
+    def _circle_there(self, role: str, part: Node) -> list[str] | None:
+        """The circle that is there of which its centre, or a point on it, is said; None where there is none, or more than one."""
+        if not isinstance(part, Named) or len(part.points) != 1 or not self.b.has(part.points[0]) or role not in ("through", "centre"):
+            return None
+        point = self.b.point(part.points[0])
+        steps = [(id, self.b.ahead.step(id)) for id in self.b.of_kind(CIRCLE)]
+        found = [id for id, step in steps if (point in self.b.points_on(id) if role == "through" else step.fills.get("centre") == (point,))]
+        return found if len(found) == 1 else None
+
+    def _of_right_sort(self, node: Described, ids: Sequence[str], quiet: bool = False) -> list[str]:
+        count = CORNERS.get(node.head)
+        if count is None:
+            return list(ids)
+        found = [id for id in ids if len(self.b.ahead.value(id) or self.b.ahead.step(id).fills.get("corners", ())) == count]
+        if not found and not quiet:
+            raise Refusal(f"{self.b.ahead.name(ids[0])} is no {node.head}.")
+        return found
+
+    def named_thing(self, node: Named) -> str:
+        """The thing of a name: what is there, or the straight thing or shape that points spell."""
+        b = self.b
+        ids = b.ahead.ids_named(spelling.tidy(node.text))
+        if ids:
+            b.recent.note(ids[:1])
+            return ids[0]
+        if node.at is not None:
+            return self.point(node)
+        if len(node.points) == 1:
+            return b.point(node.points[0])
+        if len(node.points) == 2:
+            ends = b.points(node.points)
+            return b.straight_between(*ends) or b.make("segment", {"from": ends[:1], "to": ends[1:]})
+        if len(node.points) > 2:
+            return b.polygon(b.points(node.points))
+        raise Refusal(f"Nothing here is called {node.text}.")
+
+    def referred(self, node: Ref) -> list[str]:
+        found = [id for id in self.b.recent.ids if id in self.b.ahead]
+        if not found:
+            raise Refusal(f"Nothing was spoken of that “{node.word}” could be.")
+        return [found[-1]]
+
+    def point(self, node: Node) -> str:
+        """The one point that a phrase stands for."""
+        found = self.points(node)
+        if len(found) != 1:
+            raise Refusal(f"One point is needed here, not {len(found)}.")
+        return found[0]
+
+    def points(self, node: Node) -> list[str]:
+        """The points that a phrase stands for."""
+        b = self.b
+        if isinstance(node, Many):
+            return [id for item in node.items for id in self.points(item)]
+        if isinstance(node, Named):
+            if node.at is not None:
+                x, y = (number for number in map(_plain, node.at))
+                name = b.free_name(node.text, POINT)
+                if b.has(name):
+                    raise Refusal(f"{name} is there already.")
+                return [b.make("free_point", {"at": (x, y)}, name)]
+            if node.points:
+                return list(b.points(node.points))
+            ids = b.ahead.ids_named(spelling.tidy(node.text))
+            if ids:
+                raise Refusal(f"{node.text} is {with_article(word(b.kind(ids[0])))}; a point is needed here.")
+            return list(b.points((b.free_name(node.text, POINT),)))
+        if isinstance(node, Ref):
+            found = [id for id in b.recent.ids if id in b.ahead and b.kind(id) == POINT]
+            if not found:
+                raise Refusal("No point was spoken of.")
+            return found[-1:]
+        if isinstance(node, Described) and node.head in ("point", "corner") and node.names and not node.roles:
+            return [id for name in node.names for id in self.points(name)]
+        if isinstance(node, (Described, Where)):
+            found = self.aside(lambda: self.all_of(node))
+            if not all(b.kind(id) == POINT for id in found):
+                raise Refusal("A point is needed here.")
+            return found
+        raise Refusal("A point is needed here.")
+
+    def span(self, node: Node) -> tuple[str, ...]:
+        """Two points, or one segment or vector, as a gap for a span takes them."""
+        b = self.b
+        if isinstance(node, Many) and len(node.items) == 2:
+            found = self.points(node)
+            if len(found) == 2:
+                return tuple(found)
+        if isinstance(node, Named) and len(node.points) == 2:
+            return b.points(node.points)
+        if (
+            isinstance(node, Described)
+            and len(node.names) == 1
+            and node.head in ("line", "segment", "side", "chord", "diameter", "radius", "base", "diagonal", "hypotenuse", "arm")
+        ):
+            inner = node.names[0]
+            if isinstance(inner, Named) and len(inner.points) == 2 and not node.roles and not node.adjectives and not node.extra:
+                return b.points(inner.points)
+        if isinstance(node, Described) and node.head in ("point",) and len(node.names) == 2:
+            return tuple(self.points(node))
+        if isinstance(node, Described) and node.head == "hypotenuse":
+            return self._side_facing_right_angle()
+        found = self.aside(lambda: self.all_of(node))
+        if len(found) == 1 and b.kind(found[0]) in (SEGMENT, VECTOR):
+            return (found[0],)
+        if len(found) == 1 and b.ahead.step(found[0]).does in ("line", "ray"):
+            step = b.ahead.step(found[0])
+            return (*step.fills["from"], *step.fills["to"])
+        raise Refusal("Two points or a segment are needed here.")
+
+    def _side_facing_right_angle(self) -> tuple[str, ...]:
+        corners = self.b.triangle()
+        places = [complex(*self.b.ahead.value(id)) for id in corners]
+        for number in range(3):
+            one, other = places[number - 1] - places[number], places[(number + 1) % 3] - places[number]
+            if abs((one * other.conjugate()).real) < 1e-9 * (abs(one) * abs(other) + 1e-12):
+                return corners[number - 1], corners[(number + 1) % 3]
+        raise Refusal("The triangle has no right angle, so it has no hypotenuse.")
+
+    def straight(self, node: Node) -> tuple[str, ...]:
+        """A straight thing, or two points, as a gap for a straight thing takes them."""
+        b = self.b
+        if isinstance(node, Named) and len(node.points) == 2 and not b.ahead.ids_named(spelling.tidy(node.text)):
+            ends = b.points(node.points)
+            known = b.straight_between(*ends, kinds=(LINE,))
+            return (known,) if known else ends
+        if (
+            isinstance(node, Described)
+            and len(node.names) == 1
+            and node.head in ("line", "segment", "side", "chord", "base", "diagonal", "ray", "radius", "diameter", "arm", "hypotenuse")
+        ):
+            inner = node.names[0]
+            if isinstance(inner, Named) and len(inner.points) == 2 and not node.roles and not node.adjectives and not node.extra:
+                return self.straight(inner)
+        if (
+            isinstance(node, Many)
+            and len(node.items) == 2
+            and all(isinstance(item, Named) and len(item.points) == 1 for item in node.items)
+        ):
+            return tuple(self.points(node))
+        found = self.aside(lambda: self.all_of(node))
+        if len(found) == 1 and b.kind(found[0]) in STRAIGHTS:
+            return (found[0],)
+        raise Refusal("A line is needed here.")
+
+    def corner(self, node: Node) -> tuple[str, ...]:
+        """The three points of an angle, its corner second."""
+        b = self.b
+        if isinstance(node, Described) and node.head in ("angle", "corner"):
+            if set(node.adjectives) - {"acute", "internal"} or node.extra or node.amounts:
+                raise Refusal(f"“{' '.join((*node.adjectives, *node.extra, *node.amounts))}” is not understood of an angle here.")
+            if node.names:
+                return self.corner(node.names[0])
+            between = node.role("between")
+            if isinstance(between, Many) and len(between.items) == 2:
+                return self._corner_between(*between.items)
+            at = node.role("at", "of")
+            if at is not None:
+                return self._corner_at(self.point(at))
+        if isinstance(node, Many) and len(node.items) == 2:
+            return self._corner_between(*node.items)
+        if isinstance(node, Named):
+            points = node.points or (b.free_name(node.text, POINT),)
+            if len(points) == 3:
+                return b.points(points)
+            if len(points) == 1:
+                return self._corner_at(b.point(points[0]))
+        raise Refusal("An angle is named by three points, its corner second: angle ABC.")
+
+    def _corner_at(self, point: str) -> tuple[str, ...]:
+        """The angle at a point that is meant by that point alone: that of a shape there, or between two things drawn from it."""
+        b = self.b
+        found: list[tuple[str, ...]] = []
+        for step in b.ahead.steps:
+            corners = step.fills.get("corners", ()) if step.makes == POLYGON else ()
+            if point in corners:
+                at = corners.index(point)
+                found.append((corners[at - 1], point, corners[(at + 1) % len(corners)]))
+        if not found:
+            ends = [end for step in b.ahead.steps if step.does in ("segment", "ray", "line", "vector") for end in _other_end(step, point)]
+            ends = list(dict.fromkeys(ends))
+            if len(ends) == 2:
+                found.append((ends[0], point, ends[1]))
+            elif len(triangles := b.triangles()) == 1 and point in triangles[0]:
+                at = triangles[0].index(point)
+                found.append((triangles[0][at - 1], point, triangles[0][(at + 1) % 3]))
+        if len({frozenset(one) for one in found}) != 1:
+            raise Refusal(f"Which angle at {b.ahead.name(point)} is meant? Name it by three points, its corner second.")
+        return found[0]
+
+    def _corner_between(self, one: Node, other: Node) -> tuple[str, ...]:
+        """The angle between two arms that have a point in common."""
+        a, b = self._ends(one), self._ends(other)
+        common = [id for id in a if id in b]
+        if len(common) != 1 or len(a) != 2 or len(b) != 2:
+            raise Refusal("Two arms of one corner are needed here, such as AB and AC.")
+        return next(id for id in a if id not in common), common[0], next(id for id in b if id not in common)
+
+    def _ends(self, node: Node) -> tuple[str, ...]:
+        span = self.aside(lambda: self.straight(node))
+        if len(span) == 2:
+            return span
+        step = self.b.ahead.step(span[0])
+        return (*step.fills.get("from", ()), *step.fills.get("to", ()))
+
+    def triangle(self, node: Node | None) -> tuple[str, ...]:
+        """The corners of a triangle."""
+        b = self.b
+        if node is None:
+            return b.triangle()
+        if isinstance(node, Named) and len(node.points) == 3:
+            return b.points(node.points)
+        if isinstance(node, Many) and len(points := self.points(node)) == 3:
+            return tuple(points)
+        if isinstance(node, Described) and node.head == "triangle":
+            if (
+                node.names
+                and isinstance(node.names[0], Named)
+                and len(node.names[0].points) == 3
+                and not node.roles
+                and not node.adjectives
+            ):
+                return b.points(node.names[0].points)
+            if not node.names and not node.roles and node.kind != "new" and not node.adjectives:
+                return b.triangle()
+        if isinstance(node, Ref):
+            return b.triangle()
+        polygon = self.polygon(node)
+        corners = tuple(b.ahead.step(polygon).fills.get("corners", ()))
+        if len(corners) != 3:
+            raise Refusal(f"{b.ahead.name(polygon)} is no triangle.")
+        return corners
+
+    def polygon(self, node: Node | None) -> str:
+        """A polygon: one that is there, or through points that are named."""
+        b = self.b
+        if node is None or isinstance(node, Ref):
+            return b.only("polygon", b.of_kind(POLYGON))
+        if isinstance(node, Named) and len(node.points) > 2:
+            ids = [id for id in b.ahead.ids_named(spelling.tidy(node.text)) if b.kind(id) == POLYGON]
+            return ids[0] if ids else b.polygon(b.points(node.points))
+        if (
+            isinstance(node, Described)
+            and node.names
+            and isinstance(node.names[0], Named)
+            and len(node.names[0].points) > 2
+            and not node.roles
+            and not node.adjectives
+        ):
+            corners = node.names[0].points
+            if CORNERS.get(node.head, len(corners)) != len(corners):
+                raise Refusal(f"{node.names[0].text} names {len(corners)} corners, and a {node.head} has {CORNERS[node.head]}.")
+            return b.polygon(b.points(corners))
+        if isinstance(node, Described) and node.kind != "new" and not node.names and not node.roles and node.head not in KINDS_OF:
+            found = b.of_kind(POLYGON)
+            if node.head in ("bed", "figure", "outline"):
+                return b.only("polygon", found)
+        found = self.aside(lambda: self.all_of(node))
+        if len(found) >= 1 and b.kind(found[-1]) == POLYGON:
+            return found[-1]
+        raise Refusal("A polygon is needed here.")
+
+    def round(self, node: Node | None) -> str:
+        """A circle or an arc."""
+        b = self.b
+        if node is None:
+            return b.only("circle", b.of_kind(CIRCLE) or b.of_kind(ARC))
+        if isinstance(node, Ref):
+            return b.only("circle", b.of_kind(CIRCLE))
+        if isinstance(node, Described) and node.head == "perimeter" and not node.roles:
+            return b.only("circle", b.of_kind(CIRCLE))
+        found = self.aside(lambda: self.all_of(node))
+        if len(found) == 1 and b.kind(found[0]) in (CIRCLE, ARC, "sector"):
+            return found[0]
+        raise Refusal("A circle is needed here.")
+
+    def path(self, node: Node) -> tuple[str, ...]:
+        """What crosses something else, or carries a point: a straight thing, a circle, a curve; two points stand for the line."""
+
+        def other() -> tuple[str, ...]:
+            if isinstance(node, Described) and node.head == "perimeter":
+                return (self.round(node),)
+            found = self.aside(lambda: self.all_of(node))
+            if len(found) == 1 and self.b.kind(found[0]) not in (POINT, NUMBER):
+                return (found[0],)
+            raise Refusal("A line or a circle is needed here.")
+
+        if isinstance(node, Named) and len(node.points) == 2:
+            return self.straight(node)
+        return tuple(self.either(lambda: self.straight(node), other))
+
+    def either(self, *ways: Callable[[], Any]) -> Any:
+        """What the first of several ways gives that can be; what the others have made is taken back. Raises the first's Refusal."""
+        first: Refusal | None = None
+        for way in ways:
+            mark = self.b.mark()
+            try:
+                return way()
+            except Refusal as refusal:
+                self.b.back_to(mark)
+                first = first or refusal
+        raise first or Refusal("That is not there.")
+
+    # Numbers.
+
+    def number(self, node: Node) -> Any:
+        """What fills a gap for a number: a number, or the reading of a formula."""
+        b = self.b
+        if isinstance(node, Amount):
+            value = amount(node.text.replace("-", "−"), b.ahead)
+            return value if value is not None else (self._formula(node.text),)
+        if isinstance(node, Named):
+            ids = [id for id in b.ahead.ids_named(spelling.tidy(node.text)) if b.kind(id) == NUMBER]
+            if ids:
+                return (ids[0],)
+        if isinstance(node, Described):
+            if node.head == "angle" or node.head == "size":
+                found = self.aside(lambda: self.all_of(node))
+                return (found[0],)
+            if node.head in ("right-angle",):
+                return 90.0
+            found = self.aside(lambda: self.all_of(node))
+            if len(found) == 1 and b.kind(found[0]) == NUMBER:
+                return (found[0],)
+        raise Refusal(f"{_shown(node)} is no number.")
+
+    def _formula(self, text: str) -> str:
+        plain = re.sub(r"\s*(mm|cm|km|m|degrees|units)$", "", text)
+        known = [id for id in self.b.ahead.ids_named(spelling.tidy(plain)) if self.b.kind(id) == NUMBER]
+        if known:
+            return known[0]
+        formula = read_formula(plain, lambda name, function: operand(name, function, self.b.ahead))
+        return self.b.make("calculation", {"formula": formula})
+
+    def length(self, node: Node) -> Any:
+        """What fills a gap for a length: a number, a reading, a segment, two points."""
+        b = self.b
+        if isinstance(node, Amount):
+            return self.number(node)
+        if isinstance(node, Named) and len(node.points) == 2 and not b.ahead.ids_named(spelling.tidy(node.text)):
+            return b.points(node.points)
+        if isinstance(node, Named):
+            ids = b.ahead.ids_named(spelling.tidy(node.text))
+            numbers = [id for id in ids if b.kind(id) == NUMBER]
+            if numbers or (ids and b.kind(ids[0]) in (SEGMENT, VECTOR)):
+                return ((numbers or ids)[0],)
+            if len(node.points) == 2:
+                return b.points(node.points)
+        if (
+            isinstance(node, Described)
+            and node.head in ("length", "distance", "size")
+            and (inner := node.role("of", "from", "between")) is not None
+            and node.role("to") is None
+        ):
+            return self.span(inner)
+        if isinstance(node, Described) and node.head == "radius" and (inner := node.role("of")) is not None:
+            return (b.make("radius", {"circle": (self.round(inner),)}),)
+        if isinstance(node, Described) and node.head in ("segment", "side", "line", "radius", "chord", "base"):
+            return self.span(node)
+        return self.number(node)
+
+    def text(self, node: Node) -> str:
+        if isinstance(node, Quoted):
+            return node.text
+        raise Refusal("Words stand in quotation marks.")
+
+
+def _other_end(step: Any, point: str) -> list[str]:
+    ends = (*step.fills["from"], *step.fills["to"])
+    return [end for end in ends if end != point] if point in ends else []
+
+
+def _plain(text: str) -> float:
+    return float(text.replace("−", "-"))
+
+
+def _shown(node: Node) -> str:
+    """A phrase for a refusal."""
+    if isinstance(node, (Named, Amount)):
+        return node.text
+    return "That" if not isinstance(node, Described) else f"The {node.head.replace('-', ' ')}"
