@@ -3,8 +3,7 @@
 from typing import Any
 
 from ..display import display
-from ..edits import Add, said
-from ..edits.adding import tried
+from ..edits.prepare import perform
 from ..edits.saying import completions
 from ..language.completion import MOST
 from ..language.printing import sentence
@@ -16,10 +15,10 @@ from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
 from ..speech.building import NotThere
 from ..speech.hearing import Heard, heard, is_canonical, understood
-from ..speech.paragraphs import is_paragraph, paragraph
+from ..speech.paragraphs import is_paragraph, paragraph, sentences_of
 from ..speech.sentences import ActRefused, NotSaid
 from . import messages
-from .acts import Answer, Change, Doing
+from .acts import Answer, Change, Doing, Reckon
 from .orders import ORDERS, ordered
 from .outcome import outcome
 from .selecting import point_out, there_already
@@ -182,7 +181,9 @@ def say(hand, message: messages.Say) -> Doing:
 
 def _paragraph(hand, message: messages.Say) -> Doing:
     """Show what a paragraph is read as, or, once that was looked at, take it as one edit."""
-    found = paragraph(message.text, hand.board, hand.selected)
+    board, selected = hand.board.copy(), list(hand.selected)
+    board.settings = hand.board.settings
+    found = yield Reckon(lambda: paragraph(message.text, board, selected), len(board) + 10 * len(sentences_of(message.text)))
     if message.take and found.edit is not None:
         patch = yield Change(found.edit)
         hand.prompt = None
@@ -222,13 +223,18 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
         try:
             return understood(text, hand.board, hand.selected)
         except Refusal as other:
-            raise unordered or (other if other.ways else refusal) from None
+            if unordered is not None:
+                raise unordered from None
+            tells = refusal if not isinstance(refusal, NotSaid) or refusal.unknown else other
+            raise Refusal(tells.sentence, tells.place, other.ways) from None
 
 
 def complete(hand, message: messages.Complete) -> Doing:
     found = completions(message.text, hand.board) if len(message.text) <= COMPLETION_LENGTH else []
     ways = [{"text": way.text, "shown": way.shown} for way in found]
     typed = message.text.strip().lower()
+    if not ways and len(typed) >= _LEAST_READ and not hand.prompt:
+        ways = _would_make(hand, message.text)
     if len(typed) > 1 and not hand.prompt:
         # An act is completed by its first word; what it is about is the person's.
         acts = [order.shown for order in ORDERS if order.shown.startswith(typed)]
@@ -236,14 +242,42 @@ def complete(hand, message: messages.Complete) -> Doing:
     yield {"t": "completions", "for": message.text, "ways": ways}
 
 
+#: From how many letters on it is shown what a text would be read as, and of how many things.
+_LEAST_READ, _SHOWN = 6, 5
+
+
+def _would_make(hand, text: str) -> list[dict[str, str]]:
+    """What a text that is no beginning of a sentence of the catalogue would make, in one line: nothing is made before it is taken."""
+    try:
+        found = heard(text, hand.board, hand.selected)
+        ahead = hand.board.copy()
+        patch = perform(ahead, found.edit)
+    except Refusal:
+        return []
+    known = {step.id for step in hand.board.steps}
+    new = [sentence(ahead, step.id) for _, step in patch.after if step.id not in known and not step.look.hidden]
+    if not new:
+        return []
+    more = f"; and {len(new) - _SHOWN} more" if len(new) > _SHOWN else ""
+    return [{"text": text, "shown": "; ".join(new[:_SHOWN]) + more}]
+
+
 def consider(hand, message: messages.Consider) -> Doing:
     """Light what a sentence that stands to be chosen is about, and draw faintly what it would make."""
     board = hand.board
+    ahead = board.copy()
     try:
-        ahead, added = tried(board, Add(steps=said(message.text, board)))
+        if is_paragraph(message.text):
+            edit = paragraph(message.text, board, hand.selected).edit
+        else:
+            edit = understood(message.text, board, hand.selected).edit
+        patch = perform(ahead, edit) if edit is not None else None
     except Refusal:
+        patch = None
+    if patch is None:
         yield {"t": "considered", "lights": [], "items": []}
         return
+    added = [step for _, step in patch.after if step.id not in board]
     lights = [id for step in added for id in step.inputs if id in board]
     yield {"t": "considered", "lights": lights, "items": display(ahead, hand.table.extent, [step.id for step in added])}
 

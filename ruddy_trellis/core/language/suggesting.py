@@ -141,14 +141,15 @@ def _one_fill(gap: Any, left: list[str], typed: list[float], board: SeenBoard) -
     if kind.points:
         points = [id for id in left if board.kind_of(id) == POINT]
         wanted = kind.points if kind.points > 0 else max(len(points), 3)
-        points += [step.id for step in board.steps if step.makes == POINT and step.id not in points]
+        others = [step.id for step in board.steps if step.makes == POINT and step.id not in points]
+        if len(points) + len(others) == wanted:
+            points += others
         if len(points) >= wanted:
             taken = tuple(points[:wanted])
             left[:] = [id for id in left if id not in taken]
             return taken
+    # Nothing that nobody said, but for the only thing that there is of its kind.
     if kind.single and not kind.literal:
-        others = names_of_kinds(kind.single, board, 1)
-        return (board.ids_named(others[0])[0],) if others else None
-    if kind.literal == "word":
-        return kind.options[0]
-    return {"number": 2.0, "coordinates": (0.0, 0.0), "values": "5 times"}.get(kind.literal)
+        others = names_of_kinds(kind.single, board, 2)
+        return (board.ids_named(others[0])[0],) if len(others) == 1 else None
+    return None

@@ -101,8 +101,10 @@ _ADVERBS = english.words(
     clockwise anticlockwise external internal as-base as-centre as-diameter as-radius in-the-middle
     """
 )
-#: Nouns that a plural or "all" stands before, and that go with names of one point each.
-_ROLES = sorted(((tuple(text.split()), role) for text, role in english.ROLES), key=lambda pair: -len(pair[0]))
+#: The words that lead parts in, with the part, by their first word, the longest first.
+_ROLES: dict[str, list[tuple[tuple[str, ...], str]]] = {}
+for _text, _role in sorted(english.ROLES, key=lambda pair: -len(pair[0].split())):
+    _ROLES.setdefault(_text.split()[0], []).append((tuple(_text.split()), _role))
 #: Which parts a noun takes; for others any.
 _NONE: frozenset[str] = frozenset()
 
@@ -469,7 +471,7 @@ class Phrases:
     def _roles_at(self, place: int) -> list[tuple[str, int]]:
         """The roles whose words stand at a place, and where their words end, the longest first."""
         found = []
-        for words, role in _ROLES:
+        for words, role in _ROLES.get(self.word(place), ()):
             at = place
             for word in words:
                 while word not in ("the", "a", "an") and self.word(at) in ("the", "a", "an") and at > place:

@@ -73,7 +73,7 @@ class NotSaid(Refusal):
     def __init__(self, text: str, unknown: Sequence[str]) -> None:
         shown = ", ".join(f"“{word}”" for word in unknown[:4])
         super().__init__(
-            f"{shown} {'is no word' if len(unknown) == 1 else 'are no words'} that is understood here."
+            f"{shown} {'is no word that is' if len(unknown) == 1 else 'are no words that are'} understood here."
             if unknown
             else f"“{text[:60]}” is no sentence here."
         )

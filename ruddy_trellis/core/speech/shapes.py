@@ -737,7 +737,7 @@ def _best_order(b: Building, names: tuple[str, ...], wanted: Wanted) -> tuple[st
         return (
             known
             + told
-            + 0.5 * (frozenset((a, c)) in wanted.lengths)
+            + 1.5 * (frozenset((a, c)) in wanted.lengths)
             + 0.4 * (wanted.angles.get(third) == 90.0)
             - 2 * (third in wanted.angles and wanted.angles[third] != 90.0)
         )

@@ -64,6 +64,13 @@ export class SentenceBar {
       this.right();
       this.complete();
     });
+    this.typed.addEventListener("paste", (event) => {
+      // A field of one line would run the lines of a text into one another.
+      const text = event.clipboardData?.getData("text") ?? "";
+      if (!/\S\s*\n\s*\S/.test(text) || this.typing.classList.contains("in-gap")) return;
+      event.preventDefault();
+      this.send(`${this.typed.value}${text}`);
+    });
     this.typed.addEventListener("focus", () => this.complete());
     this.typed.addEventListener("blur", () => setTimeout(() => this.showWays([]), 150));
     this.typed.addEventListener("keydown", (event) => this.key(event));
@@ -256,6 +263,14 @@ export class SentenceBar {
     this.asked = false; // ways that were asked for before and come now would open over an empty field
     this.right();
     this.near = null;
+    this.showWays([]);
+  }
+
+  /** Words that were not taken stand in the field again. */
+  backToWords(text) {
+    this.typed.value = text;
+    this.typed.focus();
+    this.asked = false;
     this.showWays([]);
   }
 

@@ -202,6 +202,20 @@ line.on("said", () => {
   hideToast();
 });
 line.on("outcome", ({ words }) => toast(words));
+const fetchSaidList = fetched(async () => {
+  const { SaidList } = await import("../bar/said_list.js");
+  return new SaidList({
+    say: (text, take) => line.send("say", { text, take }),
+    consider: (text) => bar.acts.consider(text),
+    back: (text) => bar.backToWords(text),
+    done: () => bar.backToWords(""),
+  });
+});
+line.on("sentences", async (found) => {
+  bar.taken();
+  hideToast();
+  (await fetchSaidList()).show(found);
+});
 
 function pageIsEmpty() {
   document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool || !!view.state.photograph;
