@@ -18,6 +18,9 @@ def outcome(hand, patch: Patch, guesses: tuple[str, ...] = ()) -> Answer:
     known = {step.id for _, step in patch.before}
     new = [step.id for _, step in patch.after if step.id not in known and step.id in board and not board.step(step.id).look.hidden]
     read = f" Read as: {'; '.join(guesses)}." if guesses else ""
+    dials = [step for _, step in patch.after if step.construction.moves == "turning" and step.id in known and step.id in board]
+    if not new and dials and len(dials) == len(patch.after):
+        return {"t": "outcome", "words": "; ".join(f"{board.name(step.id)} is {value_text(board, step.id)} now" for step in dials)}
     if not new or len(new) > _TOLD:
         return {"t": "outcome", "words": patch.words + read}
     return {"t": "outcome", "words": "; ".join(_told(board, id) for id in new) + read}

@@ -13,7 +13,7 @@ from ..pointing.preview import pending, preview
 from ..pointing.prompt import Prompt
 from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
-from ..speech.building import NotThere
+from ..speech.building import Final, NotThere
 from ..speech.hearing import Heard, heard, is_canonical, understood
 from ..speech.paragraphs import is_paragraph, paragraph, sentences_of
 from ..speech.sentences import ActRefused, NotSaid
@@ -210,7 +210,7 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
         return understood(text, hand.board)
     try:
         return heard(text, hand.board, hand.selected)
-    except (NotThere, ActRefused):
+    except (NotThere, ActRefused, Final):
         raise
     except Refusal as refusal:
         unordered: Refusal | None = None

@@ -19,6 +19,9 @@ from ..refusal import Refusal
 from ..seen import Place
 from .placing import places
 
+#: How many steps a text makes at most, and how many are tried on the way.
+_MOST, _STEPS = 50, 400
+
 
 @dataclass
 class Recent:
@@ -71,6 +74,7 @@ class Building:
         self.last_group: set[str] = set()
         self.there: list[str] = []
         self._made_by: dict[str, int] = {}
+        self._left = _STEPS
         #: What asks more of the places of new points, by their names.
         self.wishes: dict[str, Callable[[Place], bool]] = {}
 
@@ -143,8 +147,9 @@ class Building:
         return tuple(made[int(id[5:])] if id.startswith("made:") else id for id in fill)
 
     def _put(self, key: str, fills: Mapping[str, Any], name: str | None, hidden: bool) -> list[str]:
-        if len(self.new) >= 50:
-            raise Refusal("That makes too many things at once. Say it in shorter sentences.")
+        self._left -= 1
+        if len(self.new) >= _MOST or self._left < 0:
+            raise Final("That makes too many things at once. Say it in shorter sentences.")
         if name is not None:
             name = spelling.check_new_name(name)
             if self.ahead.ids_named(name):
@@ -223,7 +228,9 @@ class Building:
         return all(name in taken for name in missing)
 
     def free_point(self, name: str | None = None, at: Place | None = None, fits: Callable[[Place], bool] | None = None) -> str:
-        """A new free point."""
+        """A new free point. Raises Refusal where the sentence may make none: a reading, a claim or an act never does."""
+        if not self.makes:
+            raise Refusal("That is not there, and only a sentence that draws makes new points.")
         return self._put("free_point", {"at": at or places(self.ahead, 1, fits)[0]}, name, False)[0]
 
     def settle(self, id: str) -> None:
@@ -235,9 +242,9 @@ class Building:
         size = min(right - x, top - y)
         for point in reversed(free[-3:]):
             was = self.ahead.value(point)
-            for far in (0.12, 0.25, 0.4, 0.6):
-                for turn in range(12):
-                    angle = 0.37 + math.pi * turn / 6
+            for far in (0.12, 0.3, 0.6):
+                for turn in range(8):
+                    angle = 0.37 + math.pi * turn / 4
                     for around in self._centres_near(id, point):
                         place = (round(around[0] + far * size * math.cos(angle), 3), round(around[1] + far * size * math.sin(angle), 3))
                         self.ahead.move({point: place})
@@ -255,6 +262,13 @@ class Building:
         return [tuple(self.ahead.value(one)) for one in others[:3]] or [(0.0, 0.0)]
 
     # What is there.
+
+    def ends(self, id: str) -> tuple[str, str]:
+        """The two points that a straight thing was made through. Raises Refusal where it was made otherwise."""
+        fills = self.ahead.step(id).fills
+        if len(fills.get("from", ())) != 1 or len(fills.get("to", ())) != 1:
+            raise Refusal(f"{self.ahead.name(id)} was not drawn through two points. Name two points.")
+        return fills["from"][0], fills["to"][0]
 
     def straight_between(self, *ends: str, kinds: Sequence[str] = STRAIGHTS) -> str | None:
         """The straight thing through two points that is there, the shown ones first; None where there is none."""
@@ -334,6 +348,10 @@ class Building:
         return self.ahead.kind_of(id)
 
 
+class Final(Refusal):
+    """A refusal after which nothing else is tried: the sentence is understood, and cannot be done."""
+
+
 class NotThere(Refusal):
     """Names of points that are not there. ``names`` are they."""
 
@@ -345,4 +363,4 @@ class NotThere(Refusal):
         self.names = tuple(names)
 
 
-__all__ = ["CIRCLE", "LINE", "NUMBER", "POINT", "POLYGON", "RAY", "SEGMENT", "VECTOR", "Building", "NotThere"]
+__all__ = ["CIRCLE", "LINE", "NUMBER", "POINT", "POLYGON", "RAY", "SEGMENT", "VECTOR", "Building", "Final", "NotThere"]

@@ -114,6 +114,8 @@ def on(t: Things, slots: Bound) -> None:
     one, other = slots.get("x"), slots.get("y")
     if other is None:
         other = Named(t.b.ahead.name(t.b.only("circle", t.b.of_kind(CIRCLE))))
+    if isinstance(other, Described) and other.kind != "old" and not other.names and not other.roles:
+        raise Refusal("On which one?")
     if isinstance(other, Ref):
         last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (*STRAIGHTS, CIRCLE)]
         if not last:
@@ -185,7 +187,7 @@ def _is_midpoint(t: Things, point: str, span: tuple[str, ...]) -> None:
     middle = t.b.ahead.alike("midpoint", {"span": span}) or t.b.ahead.alike("midpoint", {"span": span[::-1]})
     if step.does == "midpoint" and point in middle:
         # It is so by construction: the two halves are equal, and that is what is claimed.
-        ends = span if len(span) == 2 else (*t.b.ahead.step(span[0]).fills["from"], *t.b.ahead.step(span[0]).fills["to"])
+        ends = span if len(span) == 2 else t.b.ends(span[0])
         t.make("equal_values", statement=Formula("{0} = {1}", ((ends[0], point), (point, ends[1]))))
         return
     other = middle[0] if middle else t.b.make("midpoint", {"span": span}, hidden=True)

@@ -15,6 +15,8 @@ from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
 
 #: What the slots of a clause were filled with.
 Bound = dict[str, Any]
+#: How many steps are taken to lay clauses over one text: some thirty times what a sentence takes that somebody says.
+_STEPS = 12_000
 _PART = re.compile(r"\{(\w+)\}|([\[\](|)])|([^\s\[\](|){}]+)")
 
 
@@ -61,7 +63,15 @@ class Clauses:
     def __init__(self, said: Sequence[Token]) -> None:
         self.said = list(said)
         self.phrases = Phrases(self.said)
+        self._left = _STEPS
+        self._found: dict[int, list[tuple[str, Bound, int]]] = {}
         self._words = {token.word for token in self.said if token.kind in (WORD, SIGN)} | {""}
+
+    def longest(self, start: int) -> list[tuple[str, Bound, int]]:
+        """The clauses that start at a token, those that take most of it first."""
+        if start not in self._found:
+            self._found[start] = sorted(self.from_(start), key=lambda one: -one[2])
+        return self._found[start]
 
     def from_(self, start: int, table: Sequence[tuple[str, tuple[str, ...]]] = CLAUSES) -> Iterator[tuple[str, Bound, int]]:
         """The clauses that start at a token: the function of each, what fills its slots, and where it ends."""
@@ -74,7 +84,10 @@ class Clauses:
                         yield does, bound, end
 
     def match(self, parts: Sequence[Any], at: int) -> Iterator[tuple[Bound, int]]:
-        """The ways in which parts stand from a token on."""
+        """The ways in which parts stand from a token on; of very many only the first."""
+        self._left -= 1
+        if self._left < 0:
+            return
         if not parts:
             yield {}, at
             return
@@ -194,6 +207,8 @@ class Clauses:
             yield Named(token.word, (token.word,) if token.word.isupper() else ()), at + 1
 
     def _values(self, at: int) -> Iterator[tuple[Node, int]]:
+        if at >= len(self.said):
+            return
         for node, end in self.phrases.one(at):
             if isinstance(node, Amount):
                 yield node, end
@@ -227,6 +242,11 @@ class Clauses:
         if after > end and len(facts) < 6:
             for fact, stop in self._fact(after):
                 yield from self._more_facts([*facts, fact], stop)
+        last = facts[-1]
+        if self.phrases.word(end) == "=" and last.extra == ("equal",) and len(facts) < 6:
+            # "PA = PB = PC"
+            for other, stop in self.phrases.one(end + 1)[:3]:
+                yield from self._more_facts([*facts, Described("fact", names=(last.names[1], other), extra=("equal",))], stop)
         yield Many(tuple(facts)), end
 
     def _fact(self, at: int) -> Iterator[tuple[Described, int]]:

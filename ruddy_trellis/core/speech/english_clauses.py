@@ -42,6 +42,8 @@ move_point
     (move|draw|set|drag) {n} (to|at|on|in) [position|point|place] {place}
     {n} = {place}
     {n} (is|lies) at {place}
+    {n} is {place}
+    let {n} is {place}
     move {n} {rest}
     (move|draw|set) {n} on the position {place}
     (move|set|drag) {n} {place}

@@ -13,7 +13,7 @@ from ..edits.models import Add, NewStep, Together
 from ..edits.saying import said
 from ..language.reading import read_sentence
 from ..refusal import Refusal
-from .building import Building, NotThere
+from .building import Building, Final, NotThere
 from .sentences import ActRefused, Sentence
 
 
@@ -36,6 +36,8 @@ class Heard:
     @property
     def edit(self) -> Add | Together:
         """All of it as one edit."""
+        if not self.new and not self.acts:
+            raise Refusal("That is there already.")
         adding = [Add(steps=list(self.new))] if self.new else []
         if adding and not self.acts:
             return adding[0]
@@ -75,7 +77,7 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
         return Heard(tuple(said(text, board)))
     try:
         return heard(text, board, selected, recent)
-    except (NotThere, ActRefused):
+    except (NotThere, ActRefused, Final):
         raise
     except Refusal as refusal:
         try:

@@ -199,6 +199,8 @@ def _translation(t: Things, how: Described) -> str:
     if isinstance(by, Described) and by.head == "vector" and by.role("at_place") is None and not by.names:
         start, stop = by.role("from") or start, by.role("to") or stop
         by = None if start is not None else by
+    if isinstance(by, Described) and isinstance(place := by.role("at_place"), Named):
+        by = place
     if isinstance(by, Described) and by.names and isinstance(by.names[0], Named):
         by = by.names[0]
     if isinstance(by, Named) and by.at is not None:

@@ -11,7 +11,7 @@ from ..edits.models import Add, Together
 from ..edits.saying import said
 from ..language.printing import sentence
 from ..refusal import Refusal
-from .building import Building, NotThere
+from .building import Building, Final, NotThere
 from .hearing import is_canonical
 from .sentences import ActRefused, Sentence, plain
 
@@ -130,7 +130,7 @@ def _carry_out(text: str, building: Building, selected: Sequence[str]) -> None:
         return
     try:
         Sentence(building, selected).carry_out(text)
-    except (NotThere, ActRefused):
+    except (NotThere, ActRefused, Final):
         raise
     except Refusal as refusal:
         try:

@@ -95,6 +95,8 @@ Parse = tuple[Node, int]
 
 #: How many ways to take a stretch from one place are kept.
 _MOST = 14
+#: How many descriptions are gone on with in one text: some hundred times what a sentence takes that somebody says.
+_STEPS = 3_000
 #: Bare adverbs that a description may end with: they are kept beside its parts and each has to be met.
 _ADVERBS = english.words(
     """
@@ -120,6 +122,7 @@ class Phrases:
         self.said = list(said)
         self._known: dict[tuple[str, int], list[Parse]] = {}
         self._busy: set[tuple[str, int]] = set()
+        self._left = _STEPS
 
     def at(self, start: int) -> list[Parse]:
         """The ways to take a phrase that starts at a token, lists included, the longest first."""
@@ -486,7 +489,8 @@ class Phrases:
     def _with_roles(self, base: Described, end: int, depth: int = 0):
         """A description with the parts that follow it, as many as there are and also fewer."""
         yield base, end
-        if depth >= 6:
+        self._left -= 1
+        if depth >= 6 or self._left < 0:
             return
         if self.word(end) == "=" and base.head in ("segment", "line") and base.names and not base.roles and end + 1 < len(self.said):
             for size, stop in self._amounts(end + 1):

@@ -3,13 +3,14 @@
 import itertools
 import math
 from collections.abc import Callable, Iterator, Sequence
+from functools import lru_cache
 
 from ..kinds import POINT
 from ..seen import Place, SeenBoard
 
-#: A triangle whose angles are 45°, 53° and 82°, and four and more corners of a figure that is nothing special, within a unit box.
-_TRIANGLE = ((-0.46, -0.36), (0.5, -0.28), (0.07, 0.42))
-_QUADRILATERAL = ((-0.5, -0.36), (0.42, -0.44), (0.52, 0.3), (-0.28, 0.44))
+#: A triangle whose angles are 48°, 53° and 79°, and a quadrilateral of which no three corners, sides or diagonals are anything special.
+_TRIANGLE = ((-0.57, -0.22), (0.43, -0.1), (-0.09, 0.45))
+_QUADRILATERAL = ((-0.7, -0.18), (0.61, -0.29), (0.33, 0.12), (-0.23, 0.3))
 #: No two sides are nearer than this to one another's length, no angle nearer to a special one, no two lines to parallel (degrees).
 _LENGTHS, _ANGLES, _PARALLEL = 1.08, 6.0, 8.0
 _SPECIAL = (60.0, 90.0, 180.0, 0.0)
@@ -26,15 +27,26 @@ def places(board: SeenBoard, count: int, fits: Callable[[Place], bool] | None = 
     Returns:
         Places in board units; of a few points alone on a board those of a figure that fills about half of the view.
     """
-    known = [tuple(board.value(step.id)) for step in board.steps if step.makes == POINT and board.value(step.id) is not None]
-    x, y, right, top = board.settings.view
+    known = tuple(tuple(board.value(step.id)) for step in board.steps if step.makes == POINT and board.value(step.id) is not None)
+    view = tuple(board.settings.view)
+    return list(_free_places(view, known, count)) if fits is None else list(_places(view, known, count, fits))
+
+
+@lru_cache(maxsize=512)
+def _free_places(view: tuple[float, ...], known: tuple[Place, ...], count: int) -> tuple[Place, ...]:
+    return _places(view, known, count, None)
+
+
+def _places(view: tuple[float, ...], known: tuple[Place, ...], count: int, fits: Callable[[Place], bool] | None) -> tuple[Place, ...]:
+    x, y, right, top = view
     middle, size = ((x + right) / 2, (y + top) / 2), 0.62 * min(right - x, top - y)
     if not known and fits is None and count >= 3:
-        return [_tidy((middle[0] + size * 1.1 * u, middle[1] + size * v), size) for u, v in _figure(count)]
+        grown = 1.15 * size
+        return tuple(_tidy((middle[0] + grown * u, middle[1] + grown * v), size) for u, v in _figure(count))
     found: list[Place] = []
     for _ in range(count):
-        found.append(_best(board, [*known, *found], middle, size, fits))
-    return found
+        found.append(_best([*known, *found], middle, size, fits))
+    return tuple(found)
 
 
 def _figure(count: int) -> Sequence[Place]:
@@ -55,12 +67,12 @@ def _tidy(place: Place, size: float) -> Place:
 
 def _candidates(middle: Place, size: float) -> Iterator[Place]:
     """Places all over the view and a little beyond, spread evenly, the same every time."""
-    for number in range(1, 260):
+    for number in range(1, 120):
         u, v = (number * 0.7548776662466927) % 1, (number * 0.5698402909980532) % 1
         yield middle[0] + size * 1.5 * (u - 0.5), middle[1] + size * 1.2 * (v - 0.5)
 
 
-def _best(board: SeenBoard, known: Sequence[Place], middle: Place, size: float, fits: Callable[[Place], bool] | None) -> Place:
+def _best(known: Sequence[Place], middle: Place, size: float, fits: Callable[[Place], bool] | None) -> Place:
     best, most = middle, -math.inf
     tried = list(_candidates(middle, size))
     if fits is not None and not any(map(fits, tried)):
@@ -81,7 +93,7 @@ def _worth(place: Place, known: Sequence[Place], size: float) -> float:
         return -math.hypot(place[0], place[1])
     near = min(math.dist(place, other) for other in known)
     worth = min(near / size, 0.45) * 4
-    few = known[-7:]
+    few = known[-4:]
     for number, one in enumerate(few):
         for other in few[number + 1 :]:
             worth -= _special(place, one, other)

@@ -96,7 +96,7 @@ def midpoints(t: Things, node: Described) -> list[str]:
     if of is None:
         raise Refusal("Of what is the midpoint meant? Say: the midpoint of AB.")
     if (arc := _arc_named(of)) is not None:
-        return [_middle_of_arc(t, arc)]
+        return [_middle_of_arc(t, arc, of.role("of", "on") if isinstance(of, Described) else None)]
     return [t.make("midpoint", span=span) for span in t.aside(lambda: spans_of(t, of))]
 
 
@@ -112,11 +112,14 @@ def _arc_named(node: Node) -> Named | None:
     return None
 
 
-def _middle_of_arc(t: Things, named: Named) -> str:
+def _middle_of_arc(t: Things, named: Named, on: Node | None) -> str:
     """The middle of the shorter arc between two points of a circle: where the bisector of the angle at its centre meets it."""
     b = t.b
     ends = b.points(named.points)
-    circle = b.only("circle", [id for id in b.of_kind(CIRCLE) if set(ends) <= _points_on(t, id)] or b.of_kind(CIRCLE))
+    if on is not None:
+        circle = t.aside(lambda: t.round(on))
+    else:
+        circle = b.only("circle", [id for id in b.of_kind(CIRCLE) if set(ends) <= _points_on(t, id)] or b.of_kind(CIRCLE))
     centre = centre_of(t, circle)
     ray = b.make("angle_bisector", {"corner": (ends[0], centre, ends[1])}, hidden=True)
     return t.make("intersection", a=(ray,), b=(circle,), which=_facing(t, ray, circle, ends))
@@ -160,6 +163,9 @@ def feet(t: Things, node: Described) -> list[str]:
     if isinstance(of, Described) and of.head in ("perpendicular", "altitude", "line"):
         if of.names and any(isinstance(name, Named) and len(name.points) < 2 for name in of.names):
             raise Refusal("The foot has no name there. Say: call the foot of the altitude from A F.")
+        if of.plural and of.head == "altitude" and of.role("from") is None:
+            corners = t.aside(lambda: corners_of(t, of.role("of", "in")))
+            return [t.make("foot", point=(corner,), base=tuple(id for id in corners if id != corner)) for corner in corners]
         inner = replace(of, roles=(*of.roles, *((role, part) for role, part in node.roles if part is not of)))
         return _feet_from(t, inner)
     return _feet_from(t, node)
@@ -528,6 +534,9 @@ def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:
 def _wish(t: Things, node: Described):
     """What is asked of the place of a free point besides: inside, outside, above, below."""
     tests = []
+    said = [role for role, _ in node.roles if role in ("inside", "outside", "in", "within", "above", "below")]
+    if said:
+        t.b.guesses.append(f"it starts {' and '.join(said)} that; a drag may take it elsewhere")
     for role, part in node.roles:
         if role in ("inside", "outside", "in", "within"):
             tests.append(_in_shape(t, part, role != "outside"))

@@ -317,6 +317,8 @@ def dials(t: Things, node: Described) -> list[str]:
     is_angle = any(isinstance(part, Amount) and "degrees" in part.text for part in (least, most)) or "angle" in node.adjectives
     fills: dict[str, Any] = {"least": t.number(least), "most": t.number(most)}
     step = node.role("step")
+    if not isinstance(fills["least"], float) or not isinstance(fills["most"], float):
+        raise Refusal("A dial goes from one number to another: a dial from 0 to 10.")
     span = abs(fills["most"] - fills["least"])
     fills["step"] = t.number(step) if step is not None else 1.0 if span > 12 else 0.1 if span > 1 else 0.01
     return [t.make("angle_dial" if is_angle else "dial", **fills)]

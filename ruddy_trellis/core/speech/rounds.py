@@ -37,6 +37,12 @@ def circles(t: Things, node: Described) -> list[str]:
         if len(first.points) < 2 or node.roles:
             t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
             node = replace(node, names=())
+    for number, (role, part) in enumerate(node.roles):
+        if role in ("centre", "about", "at") and isinstance(part, Described) and part.plural:
+            corners: Node = part
+            ids = t.aside(lambda corners=corners: t.points(corners))  # type: ignore[misc]
+            names = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in ids))
+            node = replace(node, roles=(*node.roles[:number], ("centre", names), *node.roles[number + 1 :]))
     several = [role for role, part in node.roles if isinstance(part, Many) and role in ("diameter", "centre")]
     if several:
         return [id for one in each(node, *several) for id in circles(t, one)]
@@ -201,9 +207,11 @@ def _nearer(t: Things, a: tuple[str, ...], b: tuple[str, ...], point: str) -> st
     return min(found)[1] if found else "first"
 
 
-@makes("circumcircle", "incircle", "excircle", "nine-point-circle", parts="of for in on opposite at from")
+@makes("circumcircle", "incircle", "excircle", "nine-point-circle", parts="of for in on opposite at from tangent")
 def circles_of_triangles(t: Things, node: Described) -> list[str]:
     made = []
+    if node.head != "excircle" and node.role("tangent", "at", "from", "opposite") is not None:
+        raise Refusal(f"Where the {node.head} touches is said so: the {node.head} touches BC at D.")
     for one in each(node, "of", "for", "in", "on"):
         named = one.names[0] if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) == 3 else None
         said = one.role("of", "for", "in", "on") or named
@@ -213,7 +221,11 @@ def circles_of_triangles(t: Things, node: Described) -> list[str]:
         if one.head == "circumcircle":
             made.append(_through_three(t, triangle))
         elif one.head == "excircle":
-            facing = one.role("opposite", "at", "from", "facing")
+            facing = one.role("opposite", "at", "from")
+            if (touched := one.role("tangent")) is not None:
+                side = t.aside(lambda touched=touched: t.span(touched))  # type: ignore[misc]
+                corner = next((id for id in triangle if id not in side), triangle[0])
+                facing = Named(t.b.ahead.name(corner), (t.b.ahead.name(corner),))
             if facing is None and (one.plural or one.kind == "all"):
                 made += t.b.make_all("excircles", {"triangle": triangle})
             elif facing is None:
@@ -256,8 +268,7 @@ def semicircles(t: Things, node: Described) -> list[str]:
 
 
 def _ends_of(t: Things, span: tuple[str, ...]) -> tuple[str, str]:
-    step = t.b.ahead.step(span[0])
-    return step.fills["from"][0], step.fills["to"][0]
+    return t.b.ends(span[0])
 
 
 def _opens_to(t: Things, a: str, b: str, side: tuple[str, Node]) -> bool:

@@ -9,7 +9,7 @@ from itertools import product
 
 from ..refusal import Refusal
 from . import english
-from .building import Building, NotThere
+from .building import Building, Final, NotThere
 from .clauses import Bound, Clauses
 from .images import KIND_OF
 from .spelling import put_right
@@ -84,6 +84,8 @@ class ActRefused(Refusal):
     """An act that was understood and cannot be done: nothing else is made of it."""
 
 
+#: Words for where a point is, which may be denied.
+_PLACES = frozenset(("on", "in", "inside", "through"))
 #: Acts that are never done by a word that was put right.
 _NEVER_GUESSED = frozenset(("delete", "rename", "call"))
 #: Verbs of acts, with which a sentence begins.
@@ -108,6 +110,7 @@ class Sentence:
         self.t.selected = list(selected)
         self._left = _TRIES
         self._best = Best()
+        self._known: dict[tuple[Token, ...], Clauses] = {}
 
     def carry_out(self, text: str) -> None:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
@@ -118,6 +121,11 @@ class Sentence:
         if unknown:
             self._put_right(text, unknown)
             return
+        if any(
+            one.word in ("is", "does") and other.word == "not" and then.word not in _PLACES
+            for one, other, then in zip(said, said[1:], said[2:])
+        ):
+            raise Final("A claim says what is so. Claim it without “not”, and see whether it fails.")
         self.b.reserved |= {name for token in said if token.kind == NAME for name in (token.points or (token.word,))}
         self.b.reserved |= {token.text.upper() for token in said if token.kind == NAME and len(token.text) == 1}
         self.b.mentioned = {name for token in said if token.kind == NAME for name in token.points if name in self.b.ahead.points_by_name}
@@ -167,17 +175,23 @@ class Sentence:
         """Carry out the clauses from a token on. Returns whether all of them could be."""
         if start >= len(said):
             return True
-        clauses = Clauses(said)
-        if self._clauses(clauses, said, start):
+        if self._clauses(self._taken_apart(said), said, start):
             return True
         if before and start:
             # "Bisect AB at M and AC at N": the verb of the clause before holds on.
             again = [*before, *said[start:]]
-            return self._clauses(Clauses(again), again, 0)
+            return self._clauses(self._taken_apart(again), again, 0)
         return False
 
+    def _taken_apart(self, said: list[Token]) -> Clauses:
+        """The clauses of a list of tokens, which are asked for again and again while ways to take it are tried."""
+        key = tuple(said)
+        if key not in self._known:
+            self._known[key] = Clauses(said)
+        return self._known[key]
+
     def _clauses(self, clauses: Clauses, said: list[Token], start: int) -> bool:
-        for does, bound, end in sorted(clauses.from_(start), key=lambda one: -one[2]):
+        for does, bound, end in clauses.longest(start):
             if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
                 continue
             self._left -= 1
@@ -186,6 +200,9 @@ class Sentence:
             mark = self.b.mark()
             try:
                 self._do(does, bound)
+            except Final:
+                self.b.back_to(mark)
+                raise
             except Refusal as refusal:
                 self._best.note(end, refusal, said[start].word in _ACTS and does not in DRAWING)
                 self.b.back_to(mark)
@@ -215,7 +232,7 @@ class Sentence:
         if (
             len(self.b.new) == new
             and len(self.b.acts) == acts
-            and does not in ("measure", "draw", "join", "where_meet", "meets", "define", "lies_so")
+            and does not in ("measure", "draw", "join", "where_meet", "meets", "define", "lies_so", "name")
         ):
             raise Refusal("That changes nothing.")
 

@@ -85,6 +85,12 @@ def shapes(t: Things, node: Described) -> list[str]:
     count = _COUNTS[node.head]
     if names and count and len(names) != count:
         raise Refusal(f"A {node.head} has {count} corners, not {len(names)}.")
+    beside = next(((role, part) for role, part in node.roles if role in ("outside", "above", "below") and _is_one_side(part)), None)
+    if beside is not None and node.role("on") is None:
+        # "a square outside AB": on it, on that side.
+        kept = tuple(pair for pair in node.roles if pair != beside)
+        kept += (("on", beside[1]),) if beside[0] == "outside" else (("on", beside[1]), beside)
+        node = replace(node, roles=kept, extra=(*node.extra, "external") if beside[0] == "outside" else node.extra)
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
     inscribed_in = node.role("in", "inside")
     if inscribed_in is not None and _is_circle(t, inscribed_in):
@@ -95,6 +101,8 @@ def shapes(t: Things, node: Described) -> list[str]:
     return [_alone(t, node, names)]
 
 
+#: Parts that say on which side of a side a shape is.
+_BESIDE = words("on outside above below away same_side_of other_side_of same_side_as side_with opposite")
 #: What a shape may be said to have, with names.
 _BELONGING = words(
     """
@@ -127,6 +135,11 @@ def _several_named(t: Things, node: Described) -> list[str]:
     return made
 
 
+def _is_one_side(node: Node) -> bool:
+    """Whether a phrase is a straight thing between two points."""
+    return (isinstance(node, Named) and len(node.points) == 2) or (isinstance(node, Described) and node.head in ("side", "segment", "line"))
+
+
 def _is_circle(t: Things, node: Node) -> bool:
     if isinstance(node, Described):
         return node.head in ("circle", "circumcircle", "incircle")
@@ -140,8 +153,7 @@ def _spans_to_build_on(t: Things, node: Node) -> list[tuple[str, str]]:
     found = []
     for span in t.aside(lambda: spans_of(t, replace(node, plural=True) if isinstance(node, Described) and node.head == "side" else node)):
         if len(span) == 1:
-            step = t.b.ahead.step(span[0])
-            span = (*step.fills["from"], *step.fills["to"])
+            span = t.b.ends(span[0])
         found.append((span[0], span[1]))
     return found
 
@@ -495,7 +507,10 @@ def _of_another(t: Things, node: Described, names: tuple[str, ...]) -> str:
 
 
 def _check_with(node: Described) -> None:
-    """Raise Refusal where something is said with "with", "of" or "in" that a shape does not take."""
+    """Raise Refusal where something is said with "with", "of" or "in" that a shape does not take, or where it is to be beside nothing."""
+    for role, _ in node.roles:
+        if role in _BESIDE:
+            raise Refusal(f"“{role.replace('_', ' ')} …” is understood of a {node.head} on a side that is there: the {node.head} on AB.")
     for role, part in node.roles:
         if (
             role in ("with", "of", "and", "in", "inside", "outside", "through")

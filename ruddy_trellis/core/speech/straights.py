@@ -519,6 +519,9 @@ def bisectors(t: Things, node: Described) -> list[str]:
             node = replace(node, names=())
     of = node.role("of", "at", "from", "between", "in", "through") or (node.names[0] if node.names else None)
     second = "second" in node.adjectives or "other" in node.adjectives
+    if {"internal", "external"} <= set(node.adjectives):
+        rest = tuple(word for word in node.adjectives if word not in ("internal", "external"))
+        return [line for way in ("internal", "external") for line in bisectors(t, replace(node, adjectives=(*rest, way)))]
     outer = "external" in node.adjectives or "externally" in node.extra
     if isinstance(of, Described) and of.head == "angle" and of.names and len(of.names) > 1:
         of = Many(tuple(of.names))
@@ -740,7 +743,9 @@ def other_lines(t: Things, node: Described) -> list[str]:
         return [t.make("euler_line", triangle=t.aside(lambda: t.triangle(of)))]
     if node.head == "radical-axis":
         circles = t.b.of_kind(CIRCLE)[-2:] if of is None else t.aside(lambda: t.all_of(of))
-        return [t.make("radical_axis", a=(circles[0],), b=(circles[-1],))]
+        if len(circles) != 2:
+            raise Refusal("Two circles are needed here.")
+        return [t.make("radical_axis", a=(circles[0],), b=(circles[1],))]
     if node.head == "directrix":
         conic = t.b.only("conic", t.b.of_kind(CONIC)) if of is None else t.aside(lambda: t.all_of(of))[0]
         return [t.make("directrix", conic=(conic,))]

@@ -15,6 +15,7 @@ from ..language.filling import operand
 from ..language.words import read_words
 from ..refusal import Refusal
 from . import claims, regions
+from .building import Final
 from .clauses import Bound, with_roles
 from .english import WAYS, words
 from .images import KIND_OF, _images_under, imaged, mapped
@@ -79,6 +80,12 @@ def define(t: Things, bound: Bound) -> None:
         what = _with_facts(what, bound["facts"])
     if isinstance(what, (Named, Amount, Quoted)) and not (isinstance(what, Named) and what.at is not None):
         raise Refusal("That is a claim, or sets a value.")
+    if isinstance(what, Described) and what.head in _WITH_ENDS and isinstance(node, Many) and not what.names:
+        pairs = [item for item in node.items if isinstance(item, Named) and len(item.points) == 2]
+        if len(pairs) == len(node.items):
+            _none_there(t, [item.text for item in pairs])
+            t.described(replace(what, names=tuple(pairs), kind="new"))
+            return
     if isinstance(what, Described) and what.head in _WITH_ENDS and isinstance(node, Named) and len(node.points) == 2 and not what.names:
         _none_there(t, [node.text])
         t.described(replace(what, names=(node,), kind="new"))
@@ -267,6 +274,9 @@ def name(t: Things, bound: Bound) -> None:
             raise Refusal(f"Nothing here is called {what.text}.")
         _rename(t, t.named_thing(what), names[0])
         return
+    items = node.items if isinstance(node, Many) else (node,)
+    if len(items) > 1 and any(len(getattr(item, "points", ())) > 1 for item in items):
+        raise Refusal("That is no name for a thing.")
     if isinstance(what, Described) and what.head in ("label", "angle"):
         raise Refusal("That is no name for a thing.")
     if isinstance(node, Named) and len(node.points) > 1:
@@ -321,10 +331,19 @@ def meets(t: Things, bound: Bound) -> None:
     if "n2" in bound:
         assert other is not None
         for what, to in ((other, bound["n"]), (bound["z"], bound["n2"])):
-            (point,) = _points_in(to)
-            t.names = [t.b.free_name(point, POINT)]
+            points = _points_in(to)
+            if len(points) != 1:
+                raise Refusal("One point for each of the two.")
+            t.names = [t.b.free_name(points[0], POINT)]
             where_they_meet(t, Where(one, what, again))
         return
+    if len(names) > 1 and isinstance(one, Described) and one.plural and other is not None and not one.names:
+        lines = t.aside(lambda: t.all_of(one))
+        if len(lines) == len(names):
+            for name, line in zip(names, lines, strict=True):
+                t.names = [name]
+                where_they_meet(t, Where(Named(t.b.ahead.name(line)), other, again))
+            return
     if len(names) > 1 and isinstance(other, Many):
         t.names = []
         if len(other.items) != len(names):
@@ -456,7 +475,8 @@ def join(t: Things, bound: Bound) -> None:
             return
         t.b.polygon(t.b.points(one.points))
         return
-    if isinstance(one, Ref) or (isinstance(one, Described) and one.head in ("point", "image", "midpoint", "contact") and one.plural):
+    several = isinstance(one, Described) and one.plural and one.head in _POINTS
+    if isinstance(one, Ref) or (several and isinstance(one, Described)):
         if isinstance(one, Ref) or (not one.roles and not one.names):
             points = _lately_points(t, one.count if isinstance(one, Described) else None)
         else:
@@ -474,6 +494,10 @@ def join(t: Things, bound: Bound) -> None:
         return
     for span in spans_of(t, one):
         _between(t, "segment", span)
+
+
+#: Nouns for points, of which several are joined to one another.
+_POINTS = words("point image midpoint contact foot corner centre")
 
 
 def _lately_points(t: Things, count: int | None) -> list[str]:
@@ -763,7 +787,9 @@ def transform(t: Things, bound: Bound) -> None:
             Described("image", roles=(("of", what), ("under", how)))
         )
         return
-    kind = next((KIND_OF[word] for word in words if word in KIND_OF), "")
+    kind = next((KIND_OF[word] for word in words if word in KIND_OF), "enlargement" if "bigger" in words else "")
+    if not kind:
+        raise Refusal("How is it transformed?")
     how = bound["r"] if "r" in bound else Described(kind)
     if "place" in bound:
         how = how.with_role("by", Named("", (), bound["place"]))
@@ -842,6 +868,10 @@ def draw(t: Things, bound: Bound) -> None:
         node = _with_facts(node, bound["facts"])
     if isinstance(node, (Amount, Ref, Quoted)):
         raise Refusal("That is nothing to be drawn.")
+    if isinstance(node, (Named, Many)) and not {"draw", "let"} & set(bound.get("words", ())) and "r" not in bound:
+        items = node.items if isinstance(node, Many) else (node,)
+        if all(isinstance(item, Named) and item.at is None and len(item.points) < 2 for item in items):
+            raise Refusal("What is to be done with that?")
     if isinstance(node, Named) and not node.points and node.at is None:
         raise Refusal(f"What is {node.text}? Say: let {node.text} be a line.")
     if isinstance(node, Named) and len(node.points) == 1 and node.at is None and t.b.has(node.points[0]):
@@ -1188,6 +1218,10 @@ def unlock(t: Things, bound: Bound) -> None:
 
 @verb
 def label_on(t: Things, bound: Bound) -> None:
+    """Show the name of what is there; an angle has its reading for a label."""
+    if isinstance(bound["x"], Described) and bound["x"].head == "angle":
+        t.described(bound["x"])
+        return
     t.b.act(Restyle(ids=existing(t, bound["x"]), look=LookChanges(label=True)))
 
 
@@ -1249,7 +1283,7 @@ def set_dial(t: Things, bound: Bound) -> None:
     if not isinstance(value, float):
         raise Refusal("A dial is set to a number.")
     if not step.fills["least"] - 1e-9 <= value <= step.fills["most"] + 1e-9:
-        raise Refusal(f"{names[0]} goes from {step.fills['least']:g} to {step.fills['most']:g}.".replace("-", "−"))
+        raise Final(f"{names[0]} goes from {step.fills['least']:g} to {step.fills['most']:g}.".replace("-", "−"))
     t.b.act(Move(numbers={ids[0]: [value]}))
 
 
