@@ -380,8 +380,11 @@ class HistoryTest(BrowserTest):
         self.page.click("#paste-working")
         self.page.fill("#pasted", "C is a free point at (0, 1)\nnonsense is here")
         self.page.click("#pasting button[value=add]")
-        self.page.wait_for_selector("#toast:has-text('Line 2')")
+        # What is no working is said in other words: it is shown what it is read as, and what is not read.
+        self.page.wait_for_selector(".said-list .unread:has-text('nonsense')")
         self.assertEqual(len(b.board), 4)
+        for _ in range(3):
+            b.escape()
         b.drag_point("A", (-4, 2))
         b.say("p is the line through A and B")
         b.escape()

@@ -287,7 +287,7 @@ class ClumsyTest(BrowserTest):
             "A" * 5000 + " is a free point at (1, 1)": "at most 4,000 characters",
             "C is a free point at (1e400, 0)": "too large",
             "C is a free point at (2; x)": "not a place",
-            "hello": "No sentence begins",
+            "hello": "“hello” is no word that is understood here",
         }.items():
             b.say(text)
             refused(part)

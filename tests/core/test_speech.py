@@ -3,10 +3,13 @@
 import itertools
 import math
 import random
+import re
 import time
 import unittest
 from collections import Counter
+from pathlib import Path
 
+import ruddy_trellis
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.printing import sentence
@@ -247,6 +250,18 @@ class StagesTest(unittest.TestCase):
         self.assertEqual(len(alone.board), 0)
         with self.assertRaisesRegex(Refusal, "at most"):
             paragraph("Draw AB. " * 100, alone.board)
+
+
+class HelpTest(unittest.TestCase):
+    def test_every_example_of_the_help_is_read(self):
+        """On one of the boards of the bank at least; what is told apart by stars in the part on how one says it."""
+        text = (Path(ruddy_trellis.__file__).parent / "web/help/sentence-bar.md").read_text("utf-8")
+        part = " ".join(text.partition("## As you would say it")[2].partition("Several sentences")[0].replace("**", "").split())
+        examples = re.findall(r"\*([^*]+)\*", part)
+        self.assertGreater(len(examples), 25)
+        for example in examples:
+            answers = [Alone(make().board).do(t="say", text=example) for make in BOARDS.values()]
+            self.assertTrue(any(all(one.get("kind") != "refusal" for one in told) for told in answers), example)
 
 
 class AnythingTest(unittest.TestCase):

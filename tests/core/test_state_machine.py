@@ -1,5 +1,6 @@
 """Anything done at a board in any order: nothing but a refusal is raised, and the board is always what its steps say."""
 
+import random
 import unittest
 
 from hypothesis import HealthCheck, settings
@@ -10,6 +11,7 @@ from ruddy_trellis.core.catalogue import CATALOGUE
 from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.printing import working_text
 
+from ..bank.heaps import spoken
 from .random_board import NAMES, Chooser, check, empty_board, sayable
 
 KEYS = sayable()
@@ -176,6 +178,14 @@ class BoardMachine(RuleBasedStateMachine):
                     self.alone.do(t="click", at=at, reach=0.3, id=answer["ways"][0]["id"])
         self.alone.do(t="finish")
         self.alone.do(t="tool", key=None)
+
+    @rule(number=st.integers(0, 2**20))
+    def speak(self, number):
+        board = self.alone.board
+        text = spoken(random.Random(number), [board.name(step.id) for step in board.steps][-8:] or ["A"])
+        for answer in self.alone.do(t="say", text=text):
+            if answer["t"] == "sentences":
+                self.alone.do(t="say", text=text, take=True)
 
     @rule(data=st.data())
     def paste_again(self, data):

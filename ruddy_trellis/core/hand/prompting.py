@@ -1,11 +1,15 @@
 """The sentence bar: a tool taken, gaps filled by clicking and typing, whole sentences said."""
 
+from collections.abc import Sequence
 from typing import Any
 
+from ..catalogue import CATALOGUE
 from ..display import display
 from ..edits.prepare import perform
 from ..edits.saying import completions
+from ..kinds import join
 from ..language.completion import MOST
+from ..language.patterns import words_of_sentences
 from ..language.printing import sentence
 from ..limits import COMPLETION_LENGTH
 from ..pointing import chips
@@ -179,6 +183,15 @@ def say(hand, message: messages.Say) -> Doing:
     yield outcome(hand, patch, new.guesses)
 
 
+def _made_first(hand, text: str, names: Sequence[str]) -> tuple[str, ...]:
+    """The sentence before which points that are not there are made, where it would be read then and draws something of them."""
+    points = "a point" if len(names) == 1 else "points"
+    way = f"Let {join(names)} be {points}. {text}"
+    found = paragraph(way, hand.board, hand.selected)
+    draws = found.edit is not None and len(getattr(found.edit, "steps", ())) > len(names)
+    return (way,) if draws and not any(line.problem for line in found.lines) else ()
+
+
 def _paragraph(hand, message: messages.Say) -> Doing:
     """Show what a paragraph is read as, or, once that was looked at, take it as one edit."""
     board, selected = hand.board.copy(), list(hand.selected)
@@ -210,7 +223,9 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
         return understood(text, hand.board)
     try:
         return heard(text, hand.board, hand.selected)
-    except (NotThere, ActRefused, Final):
+    except NotThere as refusal:
+        raise Refusal(refusal.sentence, ways=_made_first(hand, text, refusal.names)) from None
+    except (ActRefused, Final):
         raise
     except Refusal as refusal:
         unordered: Refusal | None = None
@@ -225,7 +240,10 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
         except Refusal as other:
             if unordered is not None:
                 raise unordered from None
-            tells = refusal if not isinstance(refusal, NotSaid) or refusal.unknown else other
+            # A place in the text is pointed at by what has read the most of it.
+            unknown = [word for word in getattr(refusal, "unknown", ()) if word.lower() not in words_of_sentences(CATALOGUE)]
+            better = other.place is not None or "=" in text or (isinstance(refusal, NotSaid) and not unknown)
+            tells = other if better else refusal
             raise Refusal(tells.sentence, tells.place, other.ways) from None
 
 

@@ -136,6 +136,12 @@ def ways_to_say(construction: Any) -> tuple[Pattern, ...]:
 
 
 @for_all
+def words_of_sentences(constructions: tuple[Any, ...]) -> frozenset[str]:
+    """Every word of the ways in which constructions are said."""
+    return frozenset(word for construction in constructions for pattern in ways_to_say(construction) for word in pattern.words)
+
+
+@for_all
 def patterns_by_word(constructions: tuple[Any, ...]) -> dict[str, list[tuple[int, Any, Pattern]]]:
     """All patterns of all constructions in order, each under that word of it that the fewest patterns have; under "" those without
     words. A text that has not that word cannot be the pattern."""

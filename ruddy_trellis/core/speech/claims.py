@@ -103,7 +103,7 @@ def concurrent(t: Things, slots: Bound) -> None:
             ids.append(
                 span[0]
                 if len(span) == 1
-                else t.b.straight_between(*span) or t.b.make("line", {"from": span[:1], "to": span[1:]}, hidden=True)
+                else t.b.straight_between(*span) or t.b.make("segment", {"from": span[:1], "to": span[1:]}, hidden=True)
             )
     t.make("one_point", lines=tuple(dict.fromkeys(ids)))
 

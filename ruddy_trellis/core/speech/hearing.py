@@ -12,6 +12,7 @@ from ..edits.checking import check_fills
 from ..edits.models import Add, NewStep, Together
 from ..edits.saying import said
 from ..language.reading import read_sentence
+from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
 from .building import Building, Final, NotThere
 from .sentences import ActRefused, Sentence
@@ -51,6 +52,8 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
         selected: the ids of what is selected.
         recent: the ids of what was made or spoken of before, the latest last.
     """
+    if len(text) > SENTENCE_LENGTH:
+        raise Final(f"A sentence has at most {SENTENCE_LENGTH:,} characters; that one has {len(text):,}.")
     building = Building(board, recent or [step.id for step in board.steps[-12:]])
     Sentence(building, selected).carry_out(text)
     if not building.new and not building.acts and not building.there:

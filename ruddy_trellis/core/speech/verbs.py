@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import itertools
+import re
 from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
@@ -11,7 +12,7 @@ from ..edits.models import Delete, LookChanges, Move, Rename, Restyle
 from ..kinds import CIRCLE, LINE, MOTION, NUMBER, POINT, POLYGON, STRAIGHTS, WORDS_ON_BOARD, with_article, word
 from ..language import names as spelling
 from ..language.expression import read_formula
-from ..language.filling import operand
+from ..language.filling import operand, plain_statement
 from ..language.words import read_words
 from ..refusal import Refusal
 from . import claims, regions
@@ -1321,11 +1322,24 @@ def _by_steps(t: Things, id: str, rest: Any) -> tuple[float, float]:
     return x, y
 
 
-def reckon(t: Things, text: str, name: str | None) -> None:
-    """The reading of a formula: "AB + BC", "angle(ABC) / 2"."""
-    formula = read_formula(text, lambda name, function: operand(name, function, t.b.ahead))
-    t.names = [name] if name else []
-    t.make("calculation", formula=formula)
+#: What leads to a formula, and a formula: something that is reckoned with something else.
+_ASKED = re.compile(r"^(?:what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+", re.IGNORECASE)
+_RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*[-+*/×÷·−:]\s*[\w(|√∠][^,;?“”{}]*")
+
+
+def reckon(t: Things, text: str) -> bool:
+    """Make the reading of a bare formula: "AB + BC", "angle(ABC) / 2", "AB : BC". Returns whether the text is one."""
+    text = _ASKED.sub("", text.strip())
+    if "=" in text or not _RECKONED.fullmatch(text) or re.search(r"\d\s*:\s*\d", text):
+        return False
+    try:
+        formula = read_formula(plain_statement(text), lambda name, function: operand(name, function, t.b.ahead))
+        if not formula.operands:
+            return False
+        t.make("calculation", formula=formula)
+    except Refusal:
+        return False
+    return True
 
 
 __all__ = ["DRAWING", "VERBS", "existing", "reckon", "span_of_length"]

@@ -440,7 +440,11 @@ const gestures = new Gestures(
 const pasting = /** @type {HTMLDialogElement} */ (document.getElementById("pasting"));
 pasting.addEventListener("close", () => {
   const field = document.getElementById("pasted");
-  if (pasting.returnValue === "add" && field.value.trim()) edit({ kind: "paste", text: field.value });
+  const text = field.value.trim();
+  const isWorking = text.split("\n").every((line) => !line.trim() || / is (?:the|an?|all|both|where|whether) /.test(line));
+  if (pasting.returnValue === "add" && text && isWorking) edit({ kind: "paste", text });
+  else if (pasting.returnValue === "add" && text)
+    bar.send(text); // said in other words: it is shown what it is read as
   else field.value = "";
 });
 document.getElementById("share").addEventListener("click", async () => {
