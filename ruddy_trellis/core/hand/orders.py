@@ -14,6 +14,7 @@ from ..kinds import CLAIM, CONDITION, MOTION, NUMBER, POINT, REVEAL, join
 from ..language.stretches import things_named
 from ..pointing.gathering import KINDS, gather
 from ..refusal import Refusal
+from ..speech.sentences import plain
 from ..truth.where import condition_told
 from . import messages
 from .acts import Act, Answer, Change, Doing, Run, Stop
@@ -225,7 +226,7 @@ ORDERS = (
     _order(_redo, "redo", "make it again", r"redo(?: (?:that|it))?"),
     _order(_on_page("fit"), "fit", "show the whole figure", r"fit|show all|show the whole figure|zoom to fit"),
     _order(_run, "run", "run the motions", r"(?:run|play|start)" + _MOTIONS),
-    _order(_run_one, "run n", "run one motion, or a dial", r"(?:run|play|start) (?:the motion )?(?P<things>.+)"),
+    _order(_run_one, "run n", "run one motion, or a dial", r"(?:run|play|start|animate) (?:the motion )?(?P<things>.+)"),
     _order(_log, "log s and t", "put readings into the log", r"log (?P<things>.+)"),
     _order(_rests, "what does c rest on?", "which steps a claim needs", r"what does (?P<things>.+) rest on\??"),
     _order(
@@ -242,7 +243,7 @@ _FORMS = [(order, form) for order in ORDERS for form in order.forms]
 def ordered(hand: Any, text: str) -> Doing | None:
     """What an order does, or None where a text is none. Raises Refusal where it cannot be done."""
     text = " ".join(text.split()).rstrip(" .!")
-    text = re.sub(r"^(?:please|now|then|and)\s+", "", text, flags=re.IGNORECASE)
+    text = plain(text)
     refusal = None
     for order, form in _FORMS:
         found = form.fullmatch(text)

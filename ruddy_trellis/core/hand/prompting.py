@@ -11,6 +11,7 @@ from ..kinds import join
 from ..language.completion import MOST
 from ..language.patterns import words_of_sentences
 from ..language.printing import sentence
+from ..language.reading import begins_one
 from ..limits import COMPLETION_LENGTH
 from ..pointing import chips
 from ..pointing.preview import pending, preview
@@ -242,7 +243,7 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
                 raise unordered from None
             # A place in the text is pointed at by what has read the most of it.
             unknown = [word for word in getattr(refusal, "unknown", ()) if word.lower() not in words_of_sentences(CATALOGUE)]
-            better = other.place is not None or "=" in text or (isinstance(refusal, NotSaid) and not unknown)
+            better = other.place is not None or "=" in text or begins_one(text, CATALOGUE) or (isinstance(refusal, NotSaid) and not unknown)
             tells = other if better else refusal
             raise Refusal(tells.sentence, tells.place, other.ways) from None
 

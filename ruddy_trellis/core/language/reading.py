@@ -75,6 +75,20 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
     raise max(refusals, key=tells_most)[1]
 
 
+#: So many letters of a sentence's beginning tell it from others.
+_TELLS = 9
+
+
+def begins_one(text: str, sentences: Sentences) -> bool:
+    """Whether a text, after a name that it gives, begins with the words of one of the sentences: then what is wrong with it as that
+    sentence is what is wrong with it."""
+    _, _, rest = split_subject(text)
+    low = lower(without_article(" ".join(rest.split())))
+    return any(
+        len(first) >= _TELLS and low.startswith(first) for _, _, firsts in _by_first_letter(sentences).get(low[:1], ()) for first in firsts
+    )
+
+
 def _equation_step(text, board, sentences):
     """ "y = 3x − 1" and "p: y = 3x − 1": what a bare equation in x and y makes; None for anything else, and where x or
     y is the name of a reading and the equation therefore a calculation."""

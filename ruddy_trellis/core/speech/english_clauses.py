@@ -272,10 +272,6 @@ trail
 cover
     cover {x}
     cover up {x}
-run
-    run {x}
-    draw {x} run
-    draw {x} move
 write
     (write|draw|put) {q} {rest}
     (write|draw) {q}

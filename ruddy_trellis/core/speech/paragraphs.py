@@ -62,7 +62,7 @@ def sentences_of(text: str) -> list[str]:
         piece = piece.strip()
         if not piece:
             continue
-        if found and _SHORT.search(found[-1]):
+        if found and (_SHORT.search(found[-1]) or found[-1].count("(") > found[-1].count(")")):
             found[-1] = f"{found[-1]} {piece}"
         else:
             found.append(piece)

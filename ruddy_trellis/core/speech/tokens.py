@@ -12,7 +12,7 @@ from . import english
 WORD, NAME, NUMBER, SIGN, QUOTE, UNKNOWN = "word", "name", "number", "sign", "quote", "unknown"
 _TOKEN = re.compile(
     rf"“[^”]*”|\"[^\"]*\"|[{spelling.LETTER}](?:[{spelling.LETTER}0-9_'′’″]|{spelling.JOINT}(?=[{spelling.LETTER}]))*"
-    r"|\d+(?:\.\d+)?|\.\d+|[½⅓⅔¼¾⅕⅛]|:=|\S"
+    r"|(?:\d+(?:\.\d+)?|\.\d+)(?:[eE][-−+]?\d+)?|[½⅓⅔¼¾⅕⅛]|:=|\S"
 )
 #: Capitals with numbers, subscripts or primes after them: points that are spelt together.
 _CAPITALS = re.compile(r"(?:[A-Z](?:_?\d+)?['′’″]*)+")

@@ -9,7 +9,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..edits.models import Delete, LookChanges, Move, Rename, Restyle
-from ..kinds import CIRCLE, LINE, MOTION, NUMBER, POINT, POLYGON, STRAIGHTS, WORDS_ON_BOARD, with_article, word
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, STRAIGHTS, WORDS_ON_BOARD, with_article, word
 from ..language import names as spelling
 from ..language.expression import read_formula
 from ..language.filling import operand, plain_statement
@@ -1237,17 +1237,6 @@ def cover(t: Things, bound: Bound) -> None:
     if any(t.b.kind(id) not in (NUMBER, WORDS_ON_BOARD, "mark", "claim") for id in ids):
         raise Refusal("Only readings, words and marks are covered.")
     t.b.act(Restyle(ids=ids, look=LookChanges(cover=True)))
-
-
-@verb
-def run(t: Things, bound: Bound) -> None:
-    """Run a dial, or a point on a path: a motion is made for it where there is none."""
-    ids = existing(t, bound["x"])
-    for id in ids:
-        step = t.b.ahead.step(id)
-        if step.makes == MOTION or step.construction.moves not in ("turning", "sliding"):
-            raise Refusal("Only dials and points on a path run by themselves.")
-        t.b.make("motion", {"driver": (id,), "way": "to and fro", "seconds": 4.0})
 
 
 @verb
