@@ -10,8 +10,8 @@ from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .phrases import Amount, Described, Many, Named, Node, Ref
-from .points import centre_of, corners_of
 from .readings import measured
+from .spans import centre_of, corners_of
 from .things import Things
 
 Bound = dict[str, Any]

@@ -10,9 +10,9 @@ from ..language import names as spelling
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .english import words
+from .lines_between import between
 from .phrases import Amount, Described, Many, Named, Node
-from .points import centre_of, corners_of, each, sides_of, spans_of
-from .straights import between
+from .spans import centre_of, corners_of, each, sides_of, spans_of
 from .things import CORNERS, Things, makes
 
 

@@ -9,7 +9,9 @@ from ..kinds import CIRCLE, POINT
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .phrases import Amount, Described, Many, Named, Node
-from .points import _distance, _over, _points_on, _turned_to, centre_of, corners_of, each, spans_of
+from .points import _turned_to
+from .riding import _over
+from .spans import _distance, _points_on, centre_of, corners_of, each, spans_of
 from .things import Things, makes
 
 

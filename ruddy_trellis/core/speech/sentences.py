@@ -8,14 +8,33 @@ from dataclasses import dataclass
 from itertools import product
 
 from ..refusal import Refusal
-from . import english
+from . import (
+    acting,
+    crossings,
+    drawing,
+    english,
+    images,
+    meeting,
+    naming,
+    parallels,
+    placing_by,
+    points,
+    readings,
+    riding,
+    rounds,
+    shapes,
+    straights,
+    tangents,
+    triangle_lines,
+)
 from .building import Building, Final, NotThere
 from .clauses import Bound, Clauses
+from .drawing import reckon
 from .images import KIND_OF
 from .spelling import put_right
 from .things import Things
 from .tokens import MOST, NAME, UNKNOWN, WORD, Token, tokens
-from .verbs import DRAWING, VERBS, reckon
+from .verbs import DRAWING, VERBS
 
 #: How many clauses are tried in a sentence, in all.
 _TRIES = 160
@@ -24,16 +43,17 @@ _JOINERS = english.words(
     , and ; . then so now
     """
 )
-#: From here on: files that enter their makers.
-from . import images, readings, regions, rounds, shapes, straights  # noqa: E402
-
 #: Refusals that only say that a clause was not meant.
 _SAYS_LITTLE = frozenset(
     ("That is drawn, not measured.", "What is to be done with that?", "That is a claim.", "That is a claim, or sets a value.",
      "That is no figure.",
      "That is nothing to be drawn.", "That changes nothing.", "A name is needed here.")
 )  # fmt: skip
-_MAKERS = (images, readings, regions, rounds, shapes, straights)
+#: The files that enter what makes descriptions, and what verbs do.
+_ENTERED = (
+    *(crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
+    *(acting, drawing, meeting, naming, placing_by),
+)
 
 
 @dataclass

@@ -1,0 +1,195 @@
+"""Where things meet, and where tangents touch."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import ARC, CIRCLE, CONIC, LINE, RAY, SEGMENT, STRAIGHTS, VECTOR
+from ..refusal import Refusal
+from .phrases import Described, Many, Named, Node, Ref, Where
+from .spans import _distance
+from .things import Things, finds_meetings, makes
+
+
+@makes("intersection", parts="of between with and to", words="second again common")
+def crossings(t: Things, node: Described) -> list[str]:
+    of = node.role("of", "between")
+    second = "second" in node.adjectives or "other" in node.adjectives or "again" in node.extra
+    other = node.role("with", "and", "to")
+    if isinstance(of, Many) and len(of.items) == 2 and other is None:
+        return _meeting(t, of.items[0], of.items[1], second, node)
+    if of is not None and other is not None:
+        return _meeting(t, of, other, second, node)
+    if isinstance(of, (Described, Many, Named, Ref)):
+        return where_they_meet(t, Where(of, None))
+    if of is None and node.kind == "old":
+        return where_they_meet(t, Where(_lately_straight(t), None))
+    raise Refusal("Of which two things? Say: the intersection of l and m.")
+
+
+def _lately_straight(t: Things) -> Many:
+    """The two straight things or circles that were spoken of last."""
+    b = t.b
+    found = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in (*STRAIGHTS, CIRCLE)]
+    if len(found) < 2:
+        raise Refusal("Of which two things is the crossing meant?")
+    return Many(tuple(Named(b.ahead.name(id)) for id in found[-2:]))
+
+
+@finds_meetings
+def where_they_meet(t: Things, node: Where) -> list[str]:
+    """Where two things meet; where several lines of a sort do (the medians, the altitudes), the point that they have in common."""
+    if node.other is not None:
+        return _meeting(t, node.one, node.other, node.again, None)
+    one = node.one
+    if isinstance(one, Many) and len(one.items) >= 2:
+        return _meeting(t, one.items[0], one.items[1], node.again, None)
+    if isinstance(one, Ref):
+        one = _lately_straight(t)
+        return _meeting(t, one.items[0], one.items[1], node.again, None)
+    if isinstance(one, Described) and len(one.names) >= 2:
+        first, second = (replace(one, names=(name,), plural=False) for name in one.names[:2])
+        return _meeting(t, first, second, node.again, None)
+    if (
+        isinstance(one, Described)
+        and one.head in _COMMON
+        and not isinstance(one.role("of"), Many)
+        and one.role("from") is None
+        and not one.names
+    ):
+        triangle = t.aside(lambda: t.triangle(_triangle_said(one)))
+        return [t.make(_COMMON[one.head], triangle=triangle)]
+    ids = t.aside(lambda: t.all_of(one))
+    if len(ids) < 2:
+        raise Refusal("Two things are needed that meet.")
+    return _crossing_of(t, (ids[0],), (ids[1],), node.again)
+
+
+_COMMON = {
+    "median": "centroid", "altitude": "orthocentre", "perpendicular-bisector": "circumcentre", "angle-bisector": "incentre",
+    "bisector": "incentre",
+}  # fmt: skip
+
+
+def _triangle_said(node: Node) -> Node | None:
+    of = node.role("of", "in", "from") if isinstance(node, Described) else None
+    if (isinstance(of, Described) and of.head in ("side", "angle")) or of is None:
+        return of.role("of") if isinstance(of, Described) else None
+    return of
+
+
+def _meeting(t: Things, one: Node, other: Node, again: bool, said: Described | None) -> list[str]:
+    a = t.aside(lambda: t.path(one))
+    b = t.aside(lambda: t.path(other))
+    return _crossing_of(t, a, b, again, said.plural if said is not None else False)
+
+
+def _crossing_of(t: Things, a: tuple[str, ...], b: tuple[str, ...], again: bool, plural: bool = False) -> list[str]:
+    """The crossing of two paths, all of them where more names wait, the other one where one is known."""
+    building = t.b
+    a = _whole(t, a, b)
+    b = _whole(t, b, a)
+    curved = [path for path in (a, b) if len(path) == 1 and building.kind(path[0]) in (CIRCLE, ARC, CONIC)]
+    if not curved:
+        return [_settled(t, t.make("intersection", a=a, b=b))]
+    known = _known_crossing(t, a, b)
+    if again or (known is not None and len(t.names) <= 1 and not plural):
+        if known is None:
+            raise Refusal("Where do they meet first? There is no point yet in which they meet.")
+        return [t.make("other_intersection", a=a, b=b, known=(known,))]
+    if len(t.names) > 1 or plural or not t.names:
+        found = [t.make("intersection", a=a, b=b, which=which) for which in ("first", "second")]
+        return [_settled(t, id) for id in found]
+    return [_settled(t, t.make("intersection", a=a, b=b, which=_shown_crossing(t, a, b)))]
+
+
+def _settled(t: Things, id: str) -> str:
+    t.b.settle(id)
+    return id
+
+
+def _shown_crossing(t: Things, a: tuple[str, ...], b: tuple[str, ...]) -> str:
+    """Which crossing is meant by one alone: that nearer to the point that a line leads to, else the first that is there."""
+    building = t.b
+    end = _second_end(t, a) or _second_end(t, b)
+    found = []
+    for number, which in enumerate(("first", "second")):
+        mark = building.mark()
+        id = building.make("intersection", {"a": a, "b": b, "which": which}, None, True)
+        value = building.ahead.value(id)
+        building.back_to(mark)
+        if value is not None:
+            found.append((_distance(value, end) if end is not None else number, which))
+    return min(found)[1] if found else "first"
+
+
+def _second_end(t: Things, path: tuple[str, ...]) -> Any:
+    """Where the second of the two points is through which a straight thing goes; None where there is none."""
+    if len(path) == 2:
+        return t.b.ahead.value(path[1])
+    to = t.b.ahead.step(path[0]).fills.get("to") if t.b.kind(path[0]) in STRAIGHTS else None
+    return t.b.ahead.value(to[0]) if to else None
+
+
+def _known_crossing(t: Things, a: tuple[str, ...], b: tuple[str, ...]) -> str | None:
+    """A point that lies on both by construction."""
+    on_a, on_b = _on(t, a), _on(t, b)
+    common = [id for id in on_a if id in on_b]
+    return common[0] if common else None
+
+
+def _on(t: Things, path: tuple[str, ...]) -> list[str]:
+    if len(path) == 2:
+        return list(path)
+    return t.b.points_on(path[0])
+
+
+def _whole(t: Things, path: tuple[str, ...], other: tuple[str, ...]) -> tuple[str, ...]:
+    """The whole line instead of a part of it that does not reach what it is to meet."""
+    b = t.b
+    kind = b.kind(path[0]) if len(path) == 1 else SEGMENT
+    if kind not in (SEGMENT, VECTOR, RAY):
+        return path
+    mark = b.mark()
+    try:
+        id = b.make("intersection", {"a": path, "b": other}, None, True)
+        there = b.ahead.value(id) is not None and not (_is_curved(t, other) and kind != RAY)
+    finally:
+        b.back_to(mark)
+    if there:
+        return path
+    if len(path) == 2:
+        line = b.straight_between(*path, kinds=(LINE,)) or b.make("line", {"from": path[:1], "to": path[1:]}, hidden=True)
+        return (line,)
+    step = b.ahead.step(path[0])
+    if step.does in ("segment", "ray", "vector"):
+        return (b.make("line", {"from": step.fills["from"], "to": step.fills["to"]}, hidden=True),)
+    if step.does == "altitude":
+        return (b.make("perpendicular", {"base": step.fills["base"], "point": step.fills["corner"]}, hidden=True),)
+    return path
+
+
+def _is_curved(t: Things, path: tuple[str, ...]) -> bool:
+    return len(path) == 1 and t.b.kind(path[0]) in (CIRCLE, ARC, CONIC)
+
+
+@makes("contact", parts="from of on to with")
+def contacts(t: Things, node: Described) -> list[str]:
+    """Where tangents from a point touch."""
+    start, curve = node.role("from", "of"), node.role("on", "to", "of", "with")
+    if isinstance(start, Described) and start.head == "tangent":
+        curve, start = start.role("to"), start.role("from")
+    if start is None:
+        made = [step for step in t.b.ahead.steps if step.does == "tangent_from"][-2:]
+        if not made:
+            raise Refusal("From which point? Say: the touching points from P on k.")
+        return [
+            t.make("touching_point", point=step.fills["point"], curve=step.fills["circle"], which=step.fills.get("which", "first"))
+            for step in made
+        ]
+    point = t.aside(lambda: t.point(start))
+    circle = t.aside(lambda: t.round(curve))
+    if node.plural or len(t.names) > 1:
+        return [t.make("touching_point", point=(point,), curve=(circle,), which=which) for which in ("first", "second")]
+    return [t.make("touching_point", point=(point,), curve=(circle,), which="first")]

@@ -1,0 +1,443 @@
+"""Clauses that draw, join, bisect, transform, measure and claim."""
+
+from __future__ import annotations
+
+import itertools
+import re
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
+from ..language.expression import read_formula
+from ..language.filling import operand, plain_statement
+from ..refusal import Refusal
+from . import claims
+from .clauses import Bound, with_roles
+from .crossings import where_they_meet
+from .english import words
+from .images import KIND_OF, _images_under, imaged, mapped
+from .lines_between import _between, _from_to, span_of_length
+from .naming import _is_shape, _with_facts
+from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .readings import _READS, measured
+from .riding import beyond_ray
+from .spans import corners_of, spans_of
+from .things import Things
+from .verbs import _none_there, _points_in, verb
+
+
+@verb
+def join(t: Things, bound: Bound) -> None:
+    """ "join AB, BC and CA", "join A to the midpoint of BC", "join the midpoints in order"."""
+    one, other, to = bound["x"], bound.get("y"), bound.get("z")
+    if to is not None or "in-order" in bound.get("words", ()):
+        if to is not None and not _is_shape(to):
+            raise Refusal("Joined to what? Say: join A to B.")
+        points = t.points(one)
+        if to is not None and isinstance(to, Described) and to.head == "triangle" and len(points) != 3:
+            raise Refusal("A triangle has three corners.")
+        if len(points) == 2:
+            raise Refusal("A shape has at least three corners.")
+        t.b.polygon(points)
+        return
+    if other is not None:
+        if isinstance(one, Described) and one.head == "corner" and isinstance(other, Described) and other.head == "midpoint":
+            for corner in corners_of(t, one.role("of")):
+                t.described(Described("median", roles=(("from", Named(t.b.ahead.name(corner), (t.b.ahead.name(corner),))),)))
+            return
+        _from_to(t, "segment", one, other)
+        return
+    if isinstance(one, Many) and len(one.items) > 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in one.items):
+        points = t.points(one)
+        for a, b in itertools.pairwise(points):
+            _between(t, "segment", (a, b))
+        return
+    if isinstance(one, Named) and len(one.points) > 2:
+        if " " in one.text and len(one.points) == 4:
+            for span in spans_of(t, one):
+                _between(t, "segment", span)
+            return
+        t.b.polygon(t.b.points(one.points))
+        return
+    several = isinstance(one, Described) and one.plural and one.head in _POINTS
+    if isinstance(one, Ref) or (several and isinstance(one, Described)):
+        if isinstance(one, Ref) or (not one.roles and not one.names):
+            points = _lately_points(t, one.count if isinstance(one, Described) else None)
+        else:
+            points = t.points(one)
+        if len(points) == 2:
+            _between(t, "segment", (points[0], points[1]))
+            return
+        if len(points) > 2:
+            t.b.polygon(points)
+            return
+        raise Refusal("Which points are to be joined?")
+    if isinstance(one, Many) and len(one.items) == 2 and not any(isinstance(item, Named) and len(item.points) != 1 for item in one.items):
+        a, b = t.points(one)
+        _between(t, "segment", (a, b))
+        return
+    for span in spans_of(t, one):
+        _between(t, "segment", span)
+
+
+#: Nouns for points, of which several are joined to one another.
+_POINTS = words("point image midpoint contact foot corner centre")
+
+
+def _lately_points(t: Things, count: int | None) -> list[str]:
+    """The points that were made last in one go."""
+    found = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) == POINT and id not in t.b.board]
+    last = [id for id in found if id in t.b.last_group] or found
+    if count:
+        return found[-count:]
+    return last
+
+
+@verb
+def produce(t: Things, bound: Bound) -> None:
+    """ "produce AB to C so that BC = AB", "extend BC to meet l at D"."""
+    b = t.b
+    span = t.span(bound["x1"])
+    if len(span) == 1:
+        step = b.ahead.step(span[0])
+        span = (*step.fills.get("from", ()), *step.fills.get("to", ()))
+    if len(span) != 2:
+        raise Refusal("What is produced is named by its two ends: produce AB to C.")
+    beyond = bound.get("z")
+    if beyond is not None:
+        end = t.point(beyond)
+        if end not in span:
+            raise Refusal(f"{b.ahead.name(end)} is no end of it.")
+        if span[1] != end:
+            span = (span[1], span[0])
+    names = _points_in(bound["n"]) if "n" in bound else []
+    other = bound.get("y")
+    if other is not None and "v" not in bound and "meets" in bound.get("words", ()):
+        line = b.make("line", {"from": span[:1], "to": span[1:]}, hidden=True)
+        t.names = names
+        ways = where_they_meet(t, Where(Named(b.ahead.name(line)), other, "again" in bound.get("words", ())))
+        t.names = []
+        _between(t, "segment", (span[1], ways[0]))
+        return
+    if names:
+        _none_there(t, names)
+        size = bound.get("v") or (other if other is not None else None)
+        if "fact" in bound:
+            size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), names[0])
+        if size is None:
+            end = b.make("point_on", {"path": (beyond_ray(t, span),), "place": 0.5}, names[0])
+        else:
+            mirrored = _same_span(t, size, span)
+            if mirrored:
+                half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
+                end = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, names[0])
+            else:
+                end = _beyond(t, span, t.length(size), names[0])
+        _between(t, "segment", (span[1], end))
+        return
+    b.make("line", {"from": span[:1], "to": span[1:]})
+
+
+def _same_span(t: Things, size: Node, span: tuple[str, ...]) -> bool:
+    return (
+        isinstance(size, Named)
+        and len(size.points) == 2
+        and all(t.b.has(p) for p in size.points)
+        and set(t.b.points(size.points)) == set(span)
+    )
+
+
+def _length_in_fact(t: Things, facts: Node, start: str, new: str) -> Node:
+    """The length of the new part in a fact such as BC = AB."""
+    items = facts.items if isinstance(facts, Many) else (facts,)
+    if len(items) == 1 and isinstance(items[0], Described) and items[0].extra == ("equal",):
+        one, other = items[0].names
+        for part, size in ((one, other), (other, one)):
+            if isinstance(part, Named) and set(part.points) == {start, new}:
+                return size
+    raise Refusal(f"Say how long the new part is, such as {start}{new} = 3.")
+
+
+def _beyond(t: Things, span: tuple[str, ...], size: Any, name: str) -> str:
+    """A point beyond the second end of a span, at a length from it."""
+    b = t.b
+    half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
+    far = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, hidden=True)
+    return b.make("point_towards", {"distance": size, "from": span[1:], "to": (far,)}, name)
+
+
+@verb
+def bisect(t: Things, bound: Bound) -> None:
+    """ "bisect AB at M": its midpoint; "bisect angle A": its bisector; "bisect AB": its perpendicular bisector."""
+    node = bound["x"]
+    names = _points_in(bound["n"]) if "n" in bound else []
+    for item in node.items if isinstance(node, Many) else (node,):
+        if (isinstance(item, Described) and item.head == "angle") or (isinstance(item, Named) and len(item.points) in (1, 3)):
+            if isinstance(item, Described) and item.head == "angle" and item.plural and (len(item.names) > 1 or not item.names):
+                t.described(Described("bisector", roles=(("of", item),), plural=True))
+                continue
+            if names:
+                raise Refusal("An angle is bisected by a line, which has no one point.")
+            t.described(Described("bisector", roles=(("of", item),), kind="new"))
+        else:
+            span = t.span(item)
+            if names:
+                t.names = [names.pop(0)]
+                t.make("midpoint", span=span)
+            else:
+                t.make("perpendicular_bisector", span=span)
+
+
+@verb
+def transform(t: Things, bound: Bound) -> None:
+    """Reflect, turn, translate, enlarge: the images of what is named."""
+    words = bound.get("words", ())
+    what = bound.get("x1", bound.get("x"))
+    if "apply" in words:
+        how = bound["y"]
+        if not isinstance(how, Described) or what is None:
+            raise Refusal("Apply which transformation to what?")
+        imaged(t, how.head, what, how) if how.head in KIND_OF.values() else t.described(
+            Described("image", roles=(("of", what), ("under", how)))
+        )
+        return
+    kind = next((KIND_OF[word] for word in words if word in KIND_OF), "enlargement" if "bigger" in words else "")
+    if not kind:
+        raise Refusal("How is it transformed?")
+    how = bound["r"] if "r" in bound else Described(kind)
+    if "place" in bound:
+        how = how.with_role("by", Named("", (), bound["place"]))
+    if "z" in bound:
+        how = how.with_role("centre", bound["z"])
+    if "steps" in bound:
+        how = how.with_role("by", Named("", (), bound["steps"]))
+    elif "v" in bound:
+        how = how.with_role("angle" if kind == "rotation" else "factor", bound["v"])
+    for way in ("clockwise", "anticlockwise"):
+        if way in words:
+            how = replace(how, extra=(*how.extra, way))
+    how = replace(how, head=kind)
+    if isinstance(what, Described) and what.role("about", "by", "from", "through", "in", "on") is not None and "r" not in bound:
+        raise Refusal("What is transformed, and how?")
+    assert what is not None
+    if isinstance(what, Many) and all(isinstance(item, Named) for item in what.items):
+        for item in what.items:
+            imaged(t, kind, item, how)
+        return
+    if isinstance(what, Ref):
+        ids = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (POLYGON, CIRCLE, POINT, *STRAIGHTS)]
+        shapes = [id for id in ids if t.b.kind(id) == POLYGON] or ids
+        if not shapes:
+            raise Refusal("What is to be transformed?")
+        _images_under(t, shapes[-1:], mapped(t, kind, how))
+        return
+    imaged(t, kind, what, how)
+
+
+@verb
+def inscribe(t: Things, bound: Bound) -> None:
+    what, where = bound["x1"], bound["y"]
+    if isinstance(what, Described) and what.head == "circle":
+        t.described(Described("incircle", roles=(("of", where),)))
+        return
+    if isinstance(what, Described):
+        t.described(replace(what, kind="new").with_role("in", where if not isinstance(where, Ref) else Described("circle", kind="old")))
+        return
+    raise Refusal("What is inscribed in what?")
+
+
+@verb
+def circumscribe(t: Things, bound: Bound) -> None:
+    what, about = bound.get("x1"), bound["y"]
+    if what is not None and not (isinstance(what, Described) and what.head == "circle"):
+        raise Refusal("Only circles are circumscribed here.")
+    t.described(Described("circumcircle", roles=(("of", about),)))
+
+
+@verb
+def dial(t: Things, bound: Bound) -> None:
+    roles = [("from", bound["v"]), ("to", bound["w"])]
+    if "k" in bound:
+        roles.append(("step", bound["k"]))
+    adjectives = ("angle",) if "angle" in bound.get("words", ()) else ()
+    names = (bound["n"],) if "n" in bound else ()
+    t.described(Described("dial", adjectives, names, tuple(roles), kind="new"))
+
+
+@verb
+def draw(t: Things, bound: Bound) -> None:
+    """Make what is described."""
+    node = bound["x"]
+    if "y" in bound:
+        raise Refusal("That is no figure.")
+    if "r" in bound:
+        roles = bound["r"]
+        roles = replace(roles, roles=tuple(_as_given(roles.roles)))
+        node = with_roles(node, roles)
+    if "facts" in bound:
+        if isinstance(node, Named) and len(node.points) == 2:
+            raise Refusal("Facts are said of a shape.")
+        if isinstance(node, Named) and len(node.points) == 3:
+            node = Described("triangle", names=(node,))
+        node = _with_facts(node, bound["facts"])
+    if isinstance(node, (Amount, Ref, Quoted)):
+        raise Refusal("That is nothing to be drawn.")
+    if isinstance(node, (Named, Many)) and not {"draw", "let"} & set(bound.get("words", ())) and "r" not in bound:
+        items = node.items if isinstance(node, Many) else (node,)
+        if all(isinstance(item, Named) and item.at is None and len(item.points) < 2 for item in items):
+            raise Refusal("What is to be done with that?")
+    if isinstance(node, Named) and not node.points and node.at is None:
+        raise Refusal(f"What is {node.text}? Say: let {node.text} be a line.")
+    if isinstance(node, Named) and len(node.points) == 1 and node.at is None and t.b.has(node.points[0]):
+        raise Refusal(f"{node.text} is there already.")
+    if isinstance(node, Many) and len(node.items) > 1 and all(isinstance(item, Named) and len(item.points) == 1 for item in node.items):
+        if all(t.b.has(item.points[0]) for item in node.items if isinstance(item, Named)):
+            raise Refusal("Those are there already. What is to be done with them?")
+        t.points(node)
+        return
+    before = len(t.b.new)
+    for item in node.items if isinstance(node, Many) else (node,):
+        t.all_of(item)
+    if len(t.b.new) == before and not t.b.acts:
+        t.b.there = list(t.b.recent.ids[-1:])
+
+
+def _as_given(roles: tuple[tuple[str, Node], ...]):
+    """Parts before a verb as they are after it: "with centre A and radius AB"."""
+    taken = {role for role, _ in roles}
+    for role, part in roles:
+        if role == "with" and "as_centre" not in taken and isinstance(part, Named) and len(part.points) == 1:
+            yield "centre", part
+        elif role in ("as_diameter", "as_centre", "as_base") and not isinstance(part, (Named, Described, Many)):
+            continue
+        else:
+            yield role, part
+
+
+@verb
+def measure(t: Things, bound: Bound) -> None:
+    words = bound.get("words", ())
+    if "m" not in bound and "x" not in bound and "x1" not in bound:
+        found = [id for id in t.b.recent.ids if id in t.b.ahead]
+        if not found:
+            raise Refusal("What is to be measured?")
+        last = found[-1]
+        if t.b.kind(last) == NUMBER:
+            return
+        measured(t, Named(t.b.ahead.name(last)))
+        return
+    if "x1" in bound and "y1" in bound:
+        t.described(Described("distance", roles=(("from", bound["x1"]), ("to", bound["y1"]))))
+        return
+    if "add" in words:
+        node = bound["x"]
+        t.described(Described("sum", roles=(("of", node),), kind="new"))
+        return
+    node = bound.get("m", bound.get("x"))
+    if isinstance(node, Described) and node.head == "line" and node.role("from") is not None and "long" in words:
+        t.described(Described("distance", roles=tuple((role, part) for role, part in node.roles if role in ("from", "to"))))
+        return
+    if isinstance(node, Many) and "far" in words:
+        t.described(Described("distance", roles=(("between", node),)))
+        return
+    if isinstance(node, Ref) and not words:
+        raise Refusal("What is to be measured?")
+    assert node is not None
+    if "draw" in words and not (isinstance(node, Described) and node.head in _READS):
+        raise Refusal("That is drawn, not measured.")
+    plain = set(words) & {"measure", "what", "how", "which", "required", "show", "beside", "find"}
+    if not plain and isinstance(node, (Named, Many)):
+        raise Refusal("What is to be done with that?")
+    if isinstance(node, Described) and (
+        _is_reading(node) if plain else node.head in _READS or (node.head == "radius" and node.role("of") is not None)
+    ):
+        measured(t, node)
+        return
+    if isinstance(node, (Named, Many, Ref)) or "long" in words or ("measure" in words and _was_typed(bound, "measure")):
+        measured(t, node)
+        return
+    if isinstance(node, (Described, Where)) and plain:
+        ids = t.all_of(node)
+        if not any(t.b.kind(id) == POINT for id in ids) and "measure" in words and not any(id not in t.b.board for id in ids):
+            measured(t, node)
+        return
+    raise Refusal("What is to be done with that?")
+
+
+def _was_typed(bound: Bound, word: str) -> bool:
+    return False
+
+
+def _is_reading(node: Described) -> bool:
+    return (
+        node.head in _READS
+        or (node.head in ("radius", "diameter") and not node.names)
+        or node.head in ("side", "diagonal")
+        or (node.head in ("side", "segment", "line", "chord") and bool(node.names))
+    )
+
+
+@verb
+def conclude(t: Things, bound: Bound) -> None:
+    does, slots = bound["claim"]
+    claims.claim(t, does, slots)
+
+
+@verb
+def locus(t: Things, bound: Bound) -> None:
+    """ "the locus of points equidistant from A and B": the line or lines; "3 cm from P": the circle."""
+    node = bound["x"]
+    if "v" in bound:
+        point = t.point(node)
+        t.make("circle_radius", centre=(point,), radius=t.length(bound["v"]))
+        return
+    items = node.items if isinstance(node, Many) else node.names if isinstance(node, Described) else ()
+    if (isinstance(node, Named) and len(node.points) == 2) or (
+        len(items) == 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in items)
+    ):
+        t.make("perpendicular_bisector", span=tuple(t.points(Many(tuple(items)))) if items else t.span(node))
+        return
+    if len(items) == 3:
+        t.make("circumcentre", triangle=tuple(t.points(Many(tuple(items)))))
+        return
+    if len(items) != 2:
+        raise Refusal("From which two things?")
+    if isinstance(node, Many):
+        try:
+            t.make("angle_bisector", corner=t.corner(node))
+            return
+        except Refusal:
+            pass
+    a, b = (t.straight(item) for item in items)
+    t.b.make_all("bisectors", {"a": a, "b": b})
+
+
+@verb
+def sized(t: Things, bound: Bound) -> None:
+    """ "PQ = 6.5 cm", where P and Q are not both there: a segment of that length."""
+    node = bound["n"]
+    if not isinstance(node, Named) or len(node.points) != 2 or all(t.b.has(point) for point in node.points):
+        raise Refusal("That is a claim.")
+    span_of_length(t, node, bound["v"])
+
+
+#: What leads to a formula, and a formula: something that is reckoned with something else.
+_ASKED = re.compile(r"^(?:what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+", re.IGNORECASE)
+
+
+_RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*[-+*/×÷·−:]\s*[\w(|√∠][^,;?“”{}]*")
+
+
+def reckon(t: Things, text: str) -> bool:
+    """Make the reading of a bare formula: "AB + BC", "angle(ABC) / 2", "AB : BC". Returns whether the text is one."""
+    text = _ASKED.sub("", text.strip())
+    if "=" in text or not _RECKONED.fullmatch(text) or re.search(r"\d\s*:\s*\d", text):
+        return False
+    try:
+        formula = read_formula(plain_statement(text), lambda name, function: operand(name, function, t.b.ahead))
+        if not formula.operands:
+            return False
+        t.make("calculation", formula=formula)
+    except Refusal:
+        return False
+    return True

@@ -1,0 +1,163 @@
+"""Clauses in which things meet, cross or touch."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..kinds import CIRCLE, POINT, STRAIGHTS
+from ..refusal import Refusal
+from .clauses import Bound
+from .crossings import where_they_meet
+from .phrases import Described, Many, Named, Node, Ref, Where
+from .spans import centre_of
+from .things import Things
+from .verbs import _points_in, verb
+
+
+@verb
+def meets(t: Things, bound: Bound) -> None:
+    """ "l and m meet at X", "PA meets k again at B", ", meeting BC at D"."""
+    again = "again" in bound.get("words", ()) or "second" in bound.get("words", ())
+    touching = "touches" in bound.get("words", ())
+    names = [t.b.free_name(name, POINT) for name in _points_in(bound["n"])] if "n" in bound else []
+    one, other = bound.get("x"), bound.get("y")
+    if touching and one is None:
+        lines = [id for id in t.b.recent.ids if id in t.b.last_group and t.b.ahead.step(id).does == "tangent_from"]
+        for id, point in zip(lines, names):
+            fills = t.b.ahead.step(id).fills
+            t.b.make("touching_point", {"point": fills["point"], "curve": fills["circle"], "which": fills.get("which", "first")}, point)
+        if not lines or len(lines) != len(names):
+            raise Refusal("What touches what, and where?")
+        return
+    if other is None and (one is None or isinstance(one, Ref)):
+        one, other = _last_two(t)
+    if one is None:
+        one = Named(t.b.ahead.name(_last_drawn(t)))
+    if isinstance(one, Ref):
+        one = Named(t.b.ahead.name(_last_drawn(t)))
+    if isinstance(other, Ref):
+        other = Named(t.b.ahead.name(_last_drawn(t, besides=getattr(one, "text", ""))))
+    if touching:
+        _touching(t, one, other, names)
+        return
+    if not names:
+        t.all_of(Where(one, other, again))
+        return
+    there = [name for name in names if t.b.has(name)]
+    if there and all(_lies_on(t, name, one, other) for name in names):
+        return
+    if there:
+        raise Refusal(f"{there[0]} is there already; whether they meet there is a claim.")
+    t.names = [t.b.free_name(name, POINT) for name in names]
+    if "n2" in bound:
+        assert other is not None
+        for what, to in ((other, bound["n"]), (bound["z"], bound["n2"])):
+            points = _points_in(to)
+            if len(points) != 1:
+                raise Refusal("One point for each of the two.")
+            t.names = [t.b.free_name(points[0], POINT)]
+            where_they_meet(t, Where(one, what, again))
+        return
+    if len(names) > 1 and isinstance(one, Described) and one.plural and other is not None and not one.names:
+        lines = t.aside(lambda: t.all_of(one))
+        if len(lines) == len(names):
+            for name, line in zip(names, lines, strict=True):
+                t.names = [name]
+                where_they_meet(t, Where(Named(t.b.ahead.name(line)), other, again))
+            return
+    if len(names) > 1 and isinstance(other, Many):
+        t.names = []
+        if len(other.items) != len(names):
+            raise Refusal("There are not as many points as things that are met.")
+        for name, item in zip(names, other.items):
+            t.names = [name]
+            where_they_meet(t, Where(one, item, again))
+        return
+    found = where_they_meet(t, Where(one, other, again))
+    if t.names:
+        t.names = []
+        raise Refusal("They do not meet so often.")
+    t.b.recent.note(found)
+
+
+def _lies_on(t: Things, name: str, one: Node | None, other: Node | None) -> bool:
+    """Whether a point that this sentence has made is where two things meet: then nothing is left to be done."""
+    if not t.b.has(name) or t.b.point(name) in t.b.board:
+        return False
+    mark = t.b.mark()
+    point = t.b.point(name)
+    waiting, t.names = t.names, []
+    try:
+        found = where_they_meet(t, Where(one, other)) if one is not None else []
+        here = t.b.ahead.value(point)
+        near = [t.b.ahead.value(id) for id in found]
+        return any(value is not None and abs(value[0] - here[0]) + abs(value[1] - here[1]) < 1e-6 for value in near)
+    except Refusal:
+        return False
+    finally:
+        t.b.back_to(mark)
+        t.names = waiting
+
+
+def _touching(t: Things, one: Node | None, other: Node | None, names: list[str]) -> None:
+    """Where an incircle touches sides, where tangents from a point touch a circle."""
+    b = t.b
+    assert one is not None and other is not None
+    found = t.aside(lambda: t.all_of(one))
+    if all(b.kind(id) == CIRCLE for id in found):
+        circle = found[0]
+        lines = [t.aside(lambda item=item: t.straight(item)) for item in (other.items if isinstance(other, Many) else (other,))]  # type: ignore[misc]
+        if len(lines) != len(names):
+            raise Refusal("There are not as many points as lines that are touched.")
+        step = b.ahead.step(circle)
+        centre = (
+            b.make("incentre", {"triangle": step.fills["triangle"]}, hidden=not _is_shown(t, "incentre", step.fills["triangle"]))
+            if step.does == "incircle"
+            else centre_of(t, circle)
+        )
+        for name, line in zip(names, lines):
+            b.make("foot", {"point": (centre,), "base": line}, name)
+        return
+    if all(b.ahead.step(id).does == "tangent_from" for id in found) and len(found) == len(names):
+        for id, name in zip(found, names):
+            fills = b.ahead.step(id).fills
+            b.make("touching_point", {"point": fills["point"], "curve": fills["circle"], "which": fills.get("which", "first")}, name)
+        return
+    raise Refusal("Say which circle touches which lines, and where.")
+
+
+def _is_shown(t: Things, key: str, triangle: Any) -> bool:
+    return any(not t.b.ahead.step(id).look.hidden for id in t.b.ahead.alike(key, {"triangle": triangle}))
+
+
+def _last_drawn(t: Things, besides: str = "") -> str:
+    """The straight thing or circle that was made or spoken of last."""
+    found = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (*STRAIGHTS, CIRCLE) and not t.b.ahead.step(id).look.hidden]
+    found = [id for id in found if t.b.ahead.name(id) != besides]
+    if not found:
+        raise Refusal("What meets it? Name both.")
+    return found[-1]
+
+
+def _last_two(t: Things) -> tuple[Node, Node]:
+    found = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (*STRAIGHTS, CIRCLE) and not t.b.ahead.step(id).look.hidden]
+    if len(found) < 2:
+        raise Refusal("Two things are needed that meet.")
+    return Named(t.b.ahead.name(found[-2])), Named(t.b.ahead.name(found[-1]))
+
+
+@verb
+def where_meet(t: Things, bound: Bound) -> None:
+    again = "again" in bound.get("words", ())
+    one, other = bound.get("x"), bound.get("y")
+    if one is None and isinstance(other, (Named, Where)):
+        raise Refusal("Where what meets what?")
+    if one is None:
+        assert other is not None
+        t.all_of(other)
+        return
+    if other is None and isinstance(one, Ref):
+        one, other = _last_two(t)
+    if other is None and not isinstance(one, (Described, Many)):
+        raise Refusal("Two things are needed that meet.")
+    where_they_meet(t, Where(one, other, again))

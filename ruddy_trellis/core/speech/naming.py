@@ -1,0 +1,239 @@
+"""Clauses that give names: let M be …, call it M, D lies on BC."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..edits.models import Rename
+from ..kinds import CIRCLE, NUMBER, POINT
+from ..language import names as spelling
+from ..refusal import Refusal
+from .clauses import Bound
+from .crossings import where_they_meet
+from .english import words
+from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .riding import _through
+from .shapes_on_sides import _COUNTS
+from .things import Things
+from .verbs import _all_there, _names_of, _none_there, _points_in, verb
+
+
+@verb
+def define(t: Things, bound: Bound) -> None:
+    """A name for what is made: "let M be the midpoint of AB", "D, E and F are the midpoints of …", "ABC is a triangle"."""
+    node, what = bound["n"], bound["y"]
+    if "facts" in bound:
+        what = _with_facts(what, bound["facts"])
+    if isinstance(what, (Named, Amount, Quoted)) and not (isinstance(what, Named) and what.at is not None):
+        raise Refusal("That is a claim, or sets a value.")
+    if isinstance(what, Described) and what.head in _WITH_ENDS and isinstance(node, Many) and not what.names:
+        pairs = [item for item in node.items if isinstance(item, Named) and len(item.points) == 2]
+        if len(pairs) == len(node.items):
+            _none_there(t, [item.text for item in pairs])
+            t.described(replace(what, names=tuple(pairs), kind="new"))
+            return
+    if isinstance(what, Described) and what.head in _WITH_ENDS and isinstance(node, Named) and len(node.points) == 2 and not what.names:
+        _none_there(t, [node.text])
+        t.described(replace(what, names=(node,), kind="new"))
+        return
+    if _is_shape(what) or (
+        isinstance(what, Described)
+        and what.head in ("segment", "line", "ray", "vector", "chord", "diameter", "radius", "side", "angle")
+        and isinstance(node, Named)
+        and len(node.points) == 2
+    ):
+        _define_by_corners(t, node, what)
+        return
+    if isinstance(what, Described) and what.head == "point":
+        _define_points(t, node, what)
+        return
+    names = _names_of(t, node)
+    if len(names) == 1 and isinstance(node, Named) and len(node.points) > 1 and _is_plural(what):
+        names = list(node.points)
+    _none_there(t, names)
+    _make_named(t, names, what)
+
+
+#: Lines of figures that are named by their two ends, of which the second may be made by them.
+_WITH_ENDS = words(
+    """
+    median altitude bisector angle-bisector perpendicular parallel tangent
+    """
+)
+
+
+@verb
+def so_drawn(t: Things, bound: Bound) -> None:
+    """ "CF is perpendicular to AB", "BE bisects angle B", where an end is not there: it is made so."""
+    node = bound["n"]
+    if not isinstance(node, Named) or len(node.points) != 2 or sum(t.b.has(point) for point in node.points) != 1:
+        raise Refusal("That is a claim.")
+    if "x" in bound:
+        what = bound["x"]
+        if not (isinstance(what, Described) and what.head == "angle"):
+            raise Refusal("That is a claim.")
+        t.described(Described("bisector", names=(node,), roles=(("of", what),), kind="new"))
+        return
+    role = "perpendicular" if "perpendicular" in bound["words"] else "parallel"
+    t.described(Described("line", names=(node,), roles=((role, bound["y"]),), kind="new"))
+
+
+@verb
+def lies_so(t: Things, bound: Bound) -> None:
+    """ "with D on BC": D rides on it; or it is made so that it lies there, and this says it."""
+    names = _points_in(bound["n"])
+    there = [t.b.has(name) for name in names]
+    if not any(there):
+        t.names = names
+        t.described(Described("point", roles=(("on", bound["y"]),), count=len(names), kind="new"))
+        return
+    if not all(there) or any(t.b.point(name) in t.b.board for name in names):
+        raise Refusal("That is a claim.")
+    path = t.path(bound["y"])
+    for name in names:
+        if not _is_on(t, t.b.point(name), path):
+            raise Refusal(f"{name} does not lie there.")
+
+
+def _is_on(t: Things, point: str, path: tuple[str, ...]) -> bool:
+    """Whether a point is on a path now: on the line through two points, on a circle."""
+    x, y = t.b.ahead.value(point)[:2]
+    if len(path) == 1 and t.b.kind(path[0]) == CIRCLE:
+        cx, cy, rr = t.b.ahead.value(path[0])[:3]
+        return bool(abs((x - cx) ** 2 + (y - cy) ** 2 - rr) < 1e-6 * (1 + rr))
+    px, py, dx, dy = _through(t, path)
+    return bool(abs(dx * (y - py) - dy * (x - px)) < 1e-6 * (1 + dx * dx + dy * dy))
+
+
+def _is_shape(node: Node) -> bool:
+    return isinstance(node, Described) and node.head in _COUNTS
+
+
+def _is_plural(node: Node) -> bool:
+    if isinstance(node, Many):
+        return True
+    return (isinstance(node, Described) and (node.plural or any(isinstance(part, Many) for _, part in node.roles))) or isinstance(
+        node, Where
+    )
+
+
+def _with_facts(node: Node, facts: Node) -> Node:
+    if not isinstance(node, Described):
+        raise Refusal("Facts are said of a shape.")
+    return node.with_role("facts", facts)
+
+
+def _define_by_corners(t: Things, node: Node, what: Node) -> None:
+    """ "ABCD is a square", "AB is a diameter of k"."""
+    assert isinstance(what, Described)
+    if not isinstance(node, Named):
+        what = _once(t, what)
+        for item in node.items if isinstance(node, Many) else ():
+            _define_by_corners(t, item, replace(what, plural=False, count=None))
+        return
+    if _all_there(t, node) and (
+        (len(node.points) > 2 and t.b.has(node.text))
+        or (len(node.points) > 2 and what.head not in ("triangle", "quadrilateral", "polygon", "pentagon", "hexagon"))
+    ):
+        raise Refusal(f"{node.text} is there already; whether it is so is a claim.")
+    if not node.points:
+        _none_there(t, [node.text])
+        _make_named(t, [node.text], what)
+        return
+    t.described(replace(what, names=(node,), kind="new"))
+
+
+def _once(t: Things, what: Described) -> Described:
+    """A description in which a circle that is to be made, and that several things share, is made once."""
+    for number, (role, part) in enumerate(what.roles):
+        if role in ("of", "in", "on") and isinstance(part, Described) and part.head == "circle" and part.kind == "new":
+            (circle,) = t.aside(lambda part=part: t.all_of(part))  # type: ignore[misc]
+            return replace(what, roles=(*what.roles[:number], (role, Named(t.b.ahead.name(circle))), *what.roles[number + 1 :]))
+    return what
+
+
+def _define_points(t: Things, node: Node, what: Described) -> None:
+    names = _points_in(node)
+    _none_there(t, names)
+    if isinstance(node, Named) and len(node.points) > 1:
+        raise Refusal("Name the points one by one: A, B and C.")
+    if not what.roles:
+        t.b.points([t.b.free_name(name, POINT) for name in names])
+        return
+    _make_named(t, names, replace(what, count=len(names)))
+
+
+def _make_named(t: Things, names: list[str], what: Node) -> None:
+    """Make what a phrase describes, with names for it; all of them have to be used."""
+    if isinstance(what, Many):
+        if len(what.items) != len(names):
+            raise Refusal("There are not as many names as things.")
+        for name, item in zip(names, what.items):
+            _make_named(t, [name], item)
+        return
+    t.names = list(names)
+    if isinstance(what, Where):
+        found = where_they_meet(t, what)
+    elif isinstance(what, Described) and not what.names and not what.roles and what.kind == "old" and t._there(what):
+        found = t._there(what) or []
+        if len(found) == len(names):
+            t.names = []
+            for id, name in zip(found, names):
+                _rename(t, id, name)
+    else:
+        found = t.made(what) if isinstance(what, Described) else t.all_of(what)
+    if t.names and len(found) == 1 and len(t.names) == len(names) == 1:
+        name = t.names.pop()
+        _rename(t, found[0], name)
+    if t.names:
+        left, t.names = t.names, []
+        raise Refusal(f"There is nothing to be called {', '.join(left)}.")
+    t.b.recent.note(found)
+
+
+def _rename(t: Things, id: str, name: str) -> None:
+    """Give a thing another name: one that was just made is made with it."""
+    name = spelling.check_new_name(t.b.free_name(name, t.b.kind(id)))
+    if t.b.ahead.name(id) == name:
+        return
+    if t.b.has(name):
+        raise Refusal(f"{name} is there already.")
+    if not t.b.rename_new(id, name):
+        t.b.act(Rename(id=id, name=name))
+
+
+@verb
+def name(t: Things, bound: Bound) -> None:
+    """ "call the midpoint of AC K", "the midpoint of AB: M", "label its foot E"."""
+    what, node = bound.get("y"), bound["n"]
+    names = _names_of(t, node)
+    if what is None or isinstance(what, Ref):
+        found = [id for id in t.b.recent.ids if id in t.b.ahead]
+        fresh = [id for id in found if id not in t.b.board and t.b.kind(id) != NUMBER] or found
+        if not fresh:
+            raise Refusal("Nothing was spoken of that could be called so.")
+        for id, one in zip(fresh[-len(names) :], names):
+            _rename(t, id, one)
+        return
+    if isinstance(what, Named) and len(names) == 1:
+        if not _all_there(t, what):
+            raise Refusal(f"Nothing here is called {what.text}.")
+        _rename(t, t.named_thing(what), names[0])
+        return
+    items = node.items if isinstance(node, Many) else (node,)
+    if len(items) > 1 and any(len(getattr(item, "points", ())) > 1 for item in items):
+        raise Refusal("That is no name for a thing.")
+    if isinstance(what, Described) and what.head in ("label", "angle"):
+        raise Refusal("That is no name for a thing.")
+    if isinstance(node, Named) and len(node.points) > 1:
+        if not _is_plural(what):
+            raise Refusal("One thing gets one name.")
+        names = list(node.points)
+    if isinstance(what, Described) and what.head == "point" and not what.roles and not what.names and what.kind == "old":
+        try:
+            _rename(t, t.b.only("point", [id for id in t.b.of_kind(POINT) if id not in t.b.board]), names[0])
+            return
+        except Refusal:
+            pass
+    _none_there(t, names)
+    _make_named(t, names, what)

@@ -1,0 +1,222 @@
+"""Parallels, perpendiculars, level and upright lines."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..kinds import LINE, RAY, SEGMENT
+from ..refusal import Refusal
+from .lines_between import _between
+from .phrases import Amount, Described, Many, Named, Node
+from .spans import _need, _points_on, facing_side, spans_of
+from .tangents import tangents
+from .things import Things, makes
+
+
+def _directed(t: Things, node: Described, key: str) -> list[str]:
+    """Parallels and perpendiculars, horizontal and vertical lines, lines that touch a circle."""
+    b = t.b
+    if (tangent := node.role("tangent")) is not None:
+        return tangents(
+            t,
+            Described(
+                "tangent",
+                names=node.names,
+                roles=tuple((("to" if part is tangent else role), part) for role, part in node.roles),
+                count=node.count,
+            ),
+        )
+    which = "perpendicular" if node.role("perpendicular") is not None or "perpendicular" in node.adjectives else "parallel"
+    if (
+        node.role("perpendicular", "parallel", "through", "from", "at", "to", "of") is None
+        and (node.count or len(t.names)) == 2
+        and not node.names
+    ):
+        return _two_directed(t, which)
+    if {"horizontal", "vertical"} & set(node.adjectives):
+        which = "horizontal" if "horizontal" in node.adjectives else "vertical"
+    through = node.role("through", "from", "at", "on")
+    ends = node.names[0] if node.names and isinstance(node.names[0], Named) else None
+    if ends is not None and len(ends.points) == 2:
+        return [_named_directed(t, node, ends, which)]
+    if ends is not None:
+        t.names.insert(0, ends.text)
+    if which in ("horizontal", "vertical"):
+        point = t.aside(lambda: t.point(through) if through is not None else b.free_point())
+        return [t.make(which, point=(point,))]
+    base_node = node.role(which) or node.role("to", "of")
+    if isinstance(through, Many) and not isinstance(base_node, Many):
+        return [
+            _one_directed(t, which, t.aside(lambda: t.straight(_need(base_node))), point) for point in t.aside(lambda: t.points(through))
+        ]
+    if isinstance(base_node, Many) or (isinstance(base_node, Described) and base_node.plural):
+        return [line for base in _bases(t, base_node) for line in [_one_directed(t, which, base, t.aside(lambda: t.point(_need(through))))]]
+    return [
+        _one_parallel_or_perpendicular(
+            t, replace(node, head=which, roles=tuple(("to" if role == which else role, part) for role, part in node.roles))
+        )
+    ]
+
+
+def _two_directed(t: Things, which: str) -> list[str]:
+    """Two new lines that are parallel, or perpendicular to one another."""
+    b = t.b
+    first_name, second_name = (t.take_name(LINE), t.take_name(LINE)) if len(t.names) == 2 else (None, None)
+    ends = t.aside(lambda: (b.free_point(), b.free_point()))
+    first = b.make("line", {"from": ends[:1], "to": ends[1:]}, first_name)
+    point = t.aside(b.free_point)
+    return [first, b.make(which, {"base": (first,), "point": (point,)}, second_name)]
+
+
+def _bases(t: Things, node: Node) -> list[tuple[str, ...]]:
+    if isinstance(node, Many):
+        if all(isinstance(item, Named) and len(item.points) == 1 for item in node.items):
+            return [t.aside(lambda: t.straight(node))]
+        return [t.aside(lambda item=item: t.straight(item)) for item in node.items]  # type: ignore[misc]
+    if isinstance(node, Described) and node.head == "side":
+        return t.aside(lambda: spans_of(t, node))
+    return [(id,) for id in t.aside(lambda: t.all_of(node))]
+
+
+def _one_directed(t: Things, which: str, base: tuple[str, ...], point: str) -> str:
+    return t.make(which, base=base, point=(point,))
+
+
+def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
+    """ "AD perpendicular to BC [meeting it at D]": from the end that is there; the other is its foot, or free on it."""
+    b = t.b
+    base = t.aside(lambda: t.straight(_need(node.role(which))))
+    known = [point for point in ends.points if b.has(point)]
+    if len(known) == 2:
+        raise Refusal(f"{ends.text} is there already; whether it is {which} is a claim.")
+    if not known:
+        raise Refusal(f"{ends.points[0]} is not there.")
+    start = b.point(known[0])
+    other = next(point for point in ends.points if point != known[0])
+    size = node.role("length")
+    if which == "perpendicular" and size is None:
+        base_points = set(base) if len(base) == 2 else _points_on(t, base[0])
+        if start not in base_points:
+            foot = b.make("foot", {"point": (start,), "base": base}, other)
+            return _between(t, "segment", (start, foot))
+    line = b.make(which, {"base": base, "point": (start,)}, hidden=True)
+    if "equal" in node.extra and len(base) == 2:
+        # Equal and parallel: the fourth corner of a parallelogram.
+        vector = b.make("translation", {"from": base[:1], "to": base[1:]}, hidden=True)
+        end = b.make("image_point", {"of": (start,), "by": (vector,)}, other)
+        return _between(t, "segment", (start, end))
+    if size is not None:
+        circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: t.length(size))}, hidden=True)
+        end = b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"}, other)
+    else:
+        end = b.make("point_on", {"path": (line,), "place": 0.4}, other)
+    return _between(t, "segment", (start, end))
+
+
+@makes("perpendicular", "parallel", parts="through from at of by to on with perpendicular parallel distance", words="opposite")
+def parallels(t: Things, node: Described) -> list[str]:
+    """Parallels and perpendiculars said by their own noun."""
+    if any(
+        (isinstance(part, Described) and part.head == "distance") or isinstance(part, Amount)
+        for role, part in node.roles
+        if role in ("at", "by", "distance")
+    ):
+        return [_one_parallel_or_perpendicular(t, node)]
+    through = node.role("through", "from", "at", "of") if node.role("to", "on") is not None else node.role("through", "from", "at", "by")
+    base = node.role("to", "on", "with") or (node.role("of") if through is not node.role("of") else None) or node.role(node.head)
+    if node.names and isinstance(node.names[0], Named):
+        if len(node.names[0].points) == 2 and (base is not None):
+            return [_named_directed(t, replace(node, roles=((node.head, base), *node.roles)), node.names[0], node.head)]
+        t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    if isinstance(base, Many) and all(isinstance(item, Named) and len(item.points) == 1 for item in base.items):
+        base = None if through is not None and node.head == "perpendicular" else base
+    starts = t.aside(lambda: t.points(through)) if through is not None else []
+    if len(starts) > 1 or (isinstance(base, (Many, Described)) and _is_several(base)):
+        facing = base is None or (isinstance(base, Described) and base.head == "side" and ("opposite" in base.adjectives or base.plural))
+        if facing:
+            return [_dropped(t, start, facing_side(t, start)) for start in starts]
+        bases = _bases(t, base) if base is not None else []
+        if len(bases) == 1:
+            bases *= len(starts)
+        if len(starts) == 1:
+            starts *= len(bases)
+        if len(starts) != len(bases):
+            raise Refusal("It is not clear which line goes with which point.")
+        return [_one_of(t, node, one, start) for one, start in zip(bases, starts)]
+    return [_one_parallel_or_perpendicular(t, replace(node, names=()))]
+
+
+def _is_several(node: Node) -> bool:
+    return isinstance(node, Many) or (isinstance(node, Described) and node.plural)
+
+
+def _one_of(t: Things, node: Described, base: tuple[str, ...], start: str) -> str:
+    return t.make(node.head, base=base, point=(start,))
+
+
+def _dropped(t: Things, start: str, base: tuple[str, ...]) -> str:
+    return t.make("altitude", corner=(start,), base=base)
+
+
+def _one_parallel_or_perpendicular(t: Things, node: Described) -> str:
+    """One parallel or perpendicular: through a point, at a distance, or where it is bisected."""
+    near = node.role("at", "by")
+    through = (
+        node.role("through")
+        or (near if isinstance(near, Named) or (isinstance(near, Described) and near.head != "distance") else None)
+        or node.role("from")
+    )
+    base = node.role("to", "on", "with", node.head)
+    of = node.role("of")
+    if base is None and of is not None:
+        base = of
+    elif through is None and of is not None:
+        through = of
+    distance = node.role("at", "by", "distance")
+    if isinstance(distance, Described) and distance.head == "distance" and node.head == "parallel":
+        size = distance.role("of") or (Amount(distance.amounts[0]) if distance.amounts else None)
+        return _parallel_at(t, base, size)
+    if isinstance(distance, Amount) and node.head == "parallel":
+        return _parallel_at(t, base, distance)
+    if base is None and through is not None and "opposite" in node.adjectives:
+        point = t.aside(lambda: t.point(through))
+        return t.make("altitude", corner=(point,), base=facing_side(t, point))
+    if base is None and through is None:
+        raise Refusal(f"To which line, and through which point? Say: the {node.head} to AB through C.")
+    if through is None:
+        raise Refusal(f"Through which point? Say: the {node.head} to AB through C.")
+    point = t.aside(lambda: t.point(through))
+    if base is None:
+        line = _line_of_point(t, point) if node.head == "perpendicular" else None
+        if line is None:
+            raise Refusal(f"To which line? Say: the {node.head} to AB through {t.b.ahead.name(point)}.")
+        return t.make(node.head, base=line, point=(point,))
+    if isinstance(base, Described) and base.head == "side" and "opposite" in base.adjectives and not base.names:
+        return _dropped(t, point, facing_side(t, point))
+    return t.make(node.head, base=t.aside(lambda: t.straight(base)), point=(point,))
+
+
+def _line_of_point(t: Things, point: str) -> tuple[str, ...] | None:
+    """The only straight thing on which a point lies, else the side that faces it."""
+    on = [id for id in t.b.of_kind(LINE, SEGMENT, RAY) if point in t.b.points_on(id)]
+    if len(on) == 1:
+        return (on[0],)
+    try:
+        return facing_side(t, point)
+    except Refusal:
+        return None
+
+
+def _parallel_at(t: Things, base: Node | None, size: Node | None) -> str:
+    """A parallel at a distance: through a point so far off on a perpendicular."""
+    if base is None or size is None:
+        raise Refusal("To which line, and at what distance?")
+    b = t.b
+    line = t.aside(lambda: t.straight(base))
+    start = line[0] if len(line) == 2 else next(iter(sorted(_points_on(t, line[0]), key=b.ahead.place)), None)
+    if start is None:
+        start = b.make("point_on", {"path": line}, hidden=True)
+    across = b.make("perpendicular", {"base": line, "point": (start,)}, hidden=True)
+    circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: t.length(size))}, hidden=True)
+    point = b.make("intersection", {"a": (across,), "b": (circle,), "which": "second"}, hidden=True)
+    return t.make("parallel", base=line, point=(point,))

@@ -1,0 +1,186 @@
+"""Clauses that say where a point is by a ratio, a length or a fact."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..kinds import CIRCLE, POINT
+from ..refusal import Refusal
+from .clauses import Bound
+from .crossings import _crossing_of
+from .phrases import Amount, Described, Many, Named, Node
+from .points import divided
+from .riding import _free_place, mark_on
+from .spans import centre_of
+from .things import Things
+from .verbs import _none_there, _points_in, verb
+
+
+@verb
+def divide(t: Things, bound: Bound) -> None:
+    span = t.span(bound["x"]) if not _is_circle(t, bound["x"]) else ()
+    names = _points_in(bound["n"]) if "n" in bound else []
+    t.names = list(names)
+    if not span:
+        _divide_circle(t, bound)
+        return
+    if "w" in bound:
+        first, second = (t.number(bound[slot]) for slot in ("v", "w"))
+        if "external" in bound.get("words", ()) or "externally" in bound.get("words", ()):
+            second = -second if isinstance(second, float) else second
+        t.make("dividing", span=span, first=first, second=second)
+        return
+    parts = t.number(bound["v"]) if "v" in bound else 3.0
+    if not isinstance(parts, float) or parts != int(parts):
+        raise Refusal("Into how many parts? Say: divide AB into 5 equal parts.")
+    divided(t, span, int(parts))
+
+
+def _is_circle(t: Things, node: Node) -> bool:
+    return (isinstance(node, Described) and node.head == "circle") or (
+        isinstance(node, Named) and bool(ids := t.b.ahead.ids_named(node.text)) and t.b.kind(ids[0]) == CIRCLE
+    )
+
+
+def _divide_circle(t: Things, bound: Bound) -> None:
+    """The points that divide a circle into equal parts, the first where there is one on it."""
+    parts = t.number(bound["v"]) if "v" in bound else 3.0
+    if not isinstance(parts, float) or not 2 <= parts <= 36:
+        raise Refusal("A circle is divided into 2 to 36 parts.")
+    circle = t.round(bound["x"])
+    centre = centre_of(t, circle)
+    on = t.b.points_on(circle)
+    first = on[0] if on else t.b.make("point_on", {"path": (circle,)})
+    for number in range(1, int(parts)):
+        t.make("turned", point=(first,), centre=(centre,), angle=360.0 * number / parts)
+
+
+@verb
+def fraction(t: Things, bound: Bound) -> None:
+    """ "one third of the way from A to B": a point at a share of a span."""
+    share = t.number(bound["v"])
+    span = t.span(bound["x"]) if "x" in bound else (t.point(bound["x1"]), t.point(bound["y1"]))
+    if not isinstance(share, float) or share == 1:
+        raise Refusal("Which part of the way?")
+    t.names = _points_in(bound["n"]) if "n" in bound else []
+    _none_there(t, t.names)
+    # As small whole numbers where they are such, as it is said.
+    whole = next((count for count in range(2, 21) if abs(share * count - round(share * count)) < 1e-9), 1)
+    t.make("dividing", span=span, first=round(share * whole, 9), second=round((1 - share) * whole, 9))
+
+
+@verb
+def point_by_ratio(t: Things, bound: Bound) -> None:
+    """ "the point on BC with BD : DC = 2 : 1", "the point of AB dividing it in the ratio 1 : 2"."""
+    span = t.span(bound["x1"])
+    names = _points_in(bound["n"])
+    _none_there(t, names)
+    first, second = (t.number(bound[slot]) for slot in ("v", "w"))
+    if len(span) == 2 and "k" in bound:
+        ends = [t.b.ahead.name(id) for id in span]
+        one = bound["k"]
+        if not isinstance(one, Named) or len(one.points) != 2:
+            raise Refusal("The ratio is that of two parts, such as BD : DC.")
+        if ends[0] not in one.points:
+            span = (span[1], span[0])
+    t.names = names
+    t.make("dividing", span=span, first=first, second=second)
+
+
+@verb
+def point_by_length(t: Things, bound: Bound) -> None:
+    """ "the point on AB with AP = 2", "a point C with CA = CB", "C so that ABC has a right angle at B"."""
+    names = [t.b.free_name(name, POINT) for name in _points_in(bound["n"])]
+    if len(names) != 1:
+        raise Refusal("One point at a time.")
+    _none_there(t, names)
+    name = names[0]
+    facts = bound["fact"]
+    path = bound.get("x1")
+    curves = []
+    for fact in facts.items if isinstance(facts, Many) else (facts,):
+        assert isinstance(fact, Described)
+        found = _curve_of_fact(t, fact, name, path)
+        if found is True:
+            return
+        curves.append(found)
+    if path is not None:
+        curves.insert(0, t.path(path))
+    if len(curves) == 1:
+        t.names = [name]
+        t.make("point_on", path=curves[0], place=_free_place(t, curves[0]))
+        return
+    if len(curves) != 2:
+        raise Refusal("That is more than fixes a point.")
+    t.names = [name]
+    _crossing_of(t, curves[0], curves[1], False)
+
+
+def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> Any:
+    """On what a point lies of which a fact is said; True where the point was made by it."""
+    b = t.b
+    kind = fact.extra[0]
+    if kind == "equilateral":
+        corners = [point for point in getattr(fact.names[0], "points", ()) if point != name]
+        t.described(Described("triangle", ("equilateral",), (fact.names[0],), (("on", Named("".join(corners), tuple(corners))),)))
+        return True
+    if kind == "shape":
+        t.described(Described(fact.extra[1], names=(fact.names[0],), kind="new"))
+        return True
+    if kind == "right":
+        at: tuple[str, ...] = getattr(fact.names[0], "points", ())
+        triangle: tuple[str, ...] = getattr(fact.names[1], "points", ()) if len(fact.names) > 1 else at
+        corner = at[1] if len(at) == 3 else at[0]
+        others = [point for point in triangle if point not in (name, corner)]
+        if corner == name:
+            ends = b.points([point for point in triangle if point != name])
+            return (b.make("circle_on_diameter", {"from": ends[:1], "to": ends[1:]}, hidden=True),)
+        ends = b.points((corner, *others))
+        return (b.make("perpendicular", {"base": ends[:2], "point": ends[:1]}, hidden=True),)
+    if kind != "equal":
+        raise Refusal("Say how far it is, such as AP = 2.")
+    one, other = fact.names
+    for part, size in ((one, other), (other, one)):
+        if isinstance(part, Named) and name in part.points and len(part.points) == 2:
+            known = next(point for point in part.points if point != name)
+            start = b.point(known)
+            if isinstance(size, Named) and name in size.points and len(size.points) == 2:
+                return (
+                    b.make(
+                        "perpendicular_bisector",
+                        {"span": b.points((known, next(point for point in size.points if point != name)))},
+                        hidden=True,
+                    ),
+                )
+            if isinstance(size, Amount) and f"{name}" in size.text and "*" in size.text:
+                return _by_multiple(t, name, known, size, path)
+            if path is not None:
+                if (span := _ends_if_span(t, path)) is not None and start in span:
+                    t.names = [name]
+                    mark_on(t, path, start, t.aside(lambda size=size: t.length(size)))  # type: ignore[misc]
+                    return True
+            return (b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda size=size: t.length(size))}, hidden=True),)  # type: ignore[misc]
+    raise Refusal(f"That says nothing of {name}.")
+
+
+def _by_multiple(t: Things, name: str, known: str, size: Amount, path: Node | None) -> Any:
+    """ "BD = 2 DC" on BC: the ratio of its parts."""
+    factor, _, other = size.text.partition(" * ")
+    ends = _ends_if_span(t, path) if path is not None else None
+    end = other.replace(name, "")
+    if ends is None or {t.b.ahead.name(id) for id in ends} != {known, end}:
+        raise Refusal("That is more than fixes a point.")
+    t.names = [name]
+    t.make("dividing", span=t.b.points((known, end)), first=float(factor), second=1.0)
+    return True
+
+
+def _ends_if_span(t: Things, node: Node) -> tuple[str, ...] | None:
+    try:
+        span = t.span(node)
+    except Refusal:
+        return None
+    if len(span) == 1:
+        step = t.b.ahead.step(span[0])
+        span = (*step.fills.get("from", ()), *step.fills.get("to", ()))
+    return span if len(span) == 2 else None

@@ -1,0 +1,309 @@
+"""Points that are free, on a path, at a distance, inside or beyond something."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, RAY, SEGMENT
+from ..refusal import Refusal
+from ..regions.conditions import inside_polygon
+from ..seen import Place
+from .crossings import where_they_meet
+from .phrases import Amount, Described, Named, Node, Where
+from .spans import _distance, corners_of
+from .things import Things, makes
+
+#: Where a new point goes on a path on which others lie: shares of a segment, degrees on a circle.
+_SHARES, _DEGREES = (0.38, 0.71, 0.17, 0.86, 0.55), (57.0, 148.0, 301.0, 229.0, 12.0, 98.0, 187.0, 262.0)
+
+
+@makes(
+    "point",
+    words="in-line in-the-middle",
+    parts="apart at at_place where distance at_distance from between on of along in inside outside off above below towards within",
+)
+def points(t: Things, node: Described) -> list[str]:
+    b = t.b
+    count = node.count or (len(node.names) if node.names else max(1, len(t.names)))
+    if (
+        "in-line" in node.adjectives
+        and node.names
+        and not node.roles
+        and not any(t.b.has(point) for name in node.names for point in getattr(name, "points", ()))
+    ):
+        t.names[:0] = [point for name in node.names for point in getattr(name, "points", ())]
+        return _on_new_path(t, node, Described("line", kind="new"), len(t.names))
+    if node.names:
+        names = [
+            name
+            for one in node.names
+            if isinstance(one, Named)
+            for name in ([one] if one.at is not None else [replace(one, text=p, points=(p,)) for p in one.points] or [one])
+        ]
+        if (
+            len(names) == 1
+            and names[0].at is None
+            and node.role("at_place", "at") is not None
+            and isinstance(node.role("at_place", "at"), Named)
+        ):
+            place = node.role("at_place", "at")
+            if isinstance(place, Named) and place.at is not None:
+                return t.points(replace(names[0], at=place.at))
+        if not node.roles and not node.extra:
+            if all(b.has(one.text) for one in names) and all(one.at is None for one in names):
+                return [id for one in names for id in t.points(one)]
+            fresh = [one for one in names if one.at is None and not b.has(one.text)]
+            if len(fresh) == len(names):
+                return list(b.points([p for one in names for p in (one.points or (b.free_name(one.text, POINT),))]))
+            return [id for one in names for id in t.points(one)]
+        t.names[:0] = [one.text for one in names]
+        count = len(names)
+    if (within := node.role("in", "at")) is not None and isinstance(within, Described) and within.head == "distance":
+        size = within.role("of") or (within.names[0] if within.names else Amount(within.amounts[0]) if within.amounts else None)
+        start = within.role("from") or node.role("from")
+        if size is not None and start is not None:
+            kept = tuple((role, part) for role, part in node.roles if part is not within and role != "from")
+            return points(t, replace(node, names=(), roles=(*kept, ("distance", size), ("from", start))))
+    if "in-line" in node.adjectives and not node.roles:
+        return _on_new_path(t, node, Described("line", kind="new"), count)
+    if (apart := node.role("apart")) is not None and count == 2:
+        ends = [t.names.pop(0) if t.names else None for _ in range(2)]
+        size = t.aside(lambda: t.length(apart))
+        one = t.b.free_point(ends[0])
+        circle = t.b.make("circle_radius", {"centre": (one,), "radius": size}, hidden=True)
+        return [one, t.b.make("point_on", {"path": (circle,), "place": 4.0}, ends[1])]
+    if "in-the-middle" in node.extra:
+        lately = [id for id in b.recent.ids if id in b.ahead and b.kind(id) == POINT]
+        if len(lately) < 2:
+            raise Refusal("In the middle of what? Say: the midpoint of AB.")
+        return [t.make("midpoint", span=tuple(lately[-2:]))]
+    if not node.roles:
+        return [t.b.free_point(t.take_name(POINT)) for _ in range(count)]
+    path_node = node.role("on", "of", "along")
+    if count > 1 and isinstance(path_node, Described) and path_node.kind == "new" and not path_node.names:
+        return _on_new_path(t, node, path_node, count)
+    if (
+        count == 1
+        and isinstance(path_node, Described)
+        and path_node.head == "circle"
+        and path_node.kind == "new"
+        and path_node.role("radius", "diameter", "through") is None
+    ):
+        return _on_new_path(t, node, path_node, count)
+    return [point for _ in range(count) for point in _one_point(t, node)]
+
+
+def _on_new_path(t: Things, node: Described, path: Described, count: int) -> list[str]:
+    """Points on a line or a circle that is not there yet: it goes through the first of them."""
+    b = t.b
+    names = [t.take_name(POINT) for _ in range(count)] if t.names else [None] * count
+    if path.head == "circle" and path.role("radius", "diameter", "through") is None:
+        centre_node = path.role("centre", "about")
+        centre = (
+            t.aside(lambda: t.point(centre_node))
+            if centre_node is not None
+            else t.aside(lambda: b.free_point("O" if not b.has("O") and "O" not in b.reserved else None))
+        )
+        made = [b.free_point(names[0])]
+        on = b.make("circle", {"centre": (centre,), "point": (made[0],)})
+    elif path.head == "line" and not path.roles:
+        made = [b.free_point(name) for name in names[:2]]
+        on = b.make("line", {"from": (made[0],), "to": (made[1],)})
+    else:
+        made = []
+        (on,) = t.aside(lambda: t.all_of(path))
+    for name in names[len(made) :]:
+        place = _free_place(t, (on,))
+        made.append(
+            b.make("point_on", {"path": (on,), "place": place}, name) if name else b.make("point_on", {"path": (on,), "place": place})
+        )
+    return made
+
+
+def _one_point(t: Things, node: Described) -> list[str]:
+    b = t.b
+    place = node.role("at_place", "at")
+    if isinstance(place, Named) and place.at is not None:
+        return [t.make("free_point", at=tuple(float(part) for part in place.at))]
+    if (where := node.role("where")) is not None and isinstance(where, Where):
+        return where_they_meet(t, where)
+    distance, start = node.role("distance", "at_distance"), node.role("from")
+    if distance is not None and start is not None:
+        return [_at_distance(t, node, distance, start)]
+    if (between := node.role("between")) is not None:
+        ends = t.aside(lambda: t.span(between))
+        return [t.make("point_on", path=ends, place=_free_place(t, ends))]
+    path_node = (
+        node.role("on", "of", "along")
+        or (node.role("in") if _is_path(node.role("in")) else None)
+        or (node.role("inside") if _is_produced(node.role("inside")) else None)
+    )
+    if path_node is not None:
+        return [_on_path(t, node, path_node)]
+    if (off := node.role("off")) is not None:
+        path = t.aside(lambda: t.path(off))
+        return [b.free_point(t.take_name(POINT), fits=lambda at: _clear_of(t, path, at))]
+    return [b.free_point(t.take_name(POINT), fits=_wish(t, node))]
+
+
+def _is_path(node: Node | None) -> bool:
+    return (
+        (isinstance(node, Named) and len(node.points) == 2)
+        or _is_produced(node)
+        or (isinstance(node, Described) and node.head in ("line", "segment", "side", "ray", "chord"))
+    )
+
+
+def _is_produced(node: Node | None) -> bool:
+    return isinstance(node, Described) and "produced" in node.extra
+
+
+def _on_path(t: Things, node: Described, path_node: Node) -> str:
+    if _is_produced(path_node) and isinstance(path_node, Described):
+        inner = path_node.names[0]
+        ends = t.aside(lambda: t.span(inner))
+        return t.make("point_on", path=(beyond_ray(t, ends),), place=0.5)
+    path = t.aside(lambda: _path_to_ride(t, path_node))
+    return t.make("point_on", path=path, place=_free_place(t, path))
+
+
+def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
+    """What a point is to ride on: two points stand for the segment between them, a shape for its outline."""
+    b = t.b
+    if isinstance(node, Described) and node.head in ("triangle", "quadrilateral", "polygon", "square", "rectangle") and not node.roles:
+        return (t.polygon(node),)
+    if (
+        isinstance(node, Described)
+        and node.head == "line"
+        and len(node.names) == 1
+        and isinstance(node.names[0], Named)
+        and len(node.names[0].points) == 2
+    ):
+        ends = b.points(node.names[0].points)
+        known = b.straight_between(*ends, kinds=(LINE,)) or b.straight_between(*ends)
+        return (known,) if known else ends
+    return t.path(node)
+
+
+def _free_place(t: Things, path: tuple[str, ...]) -> float:
+    """Where on a path a new point goes: not upon one that is there."""
+    b = t.b
+    kind = b.kind(path[0]) if len(path) == 1 else SEGMENT
+    taken = [value for id in b.of_kind(POINT) if (value := b.ahead.value(id)) is not None]
+    choices = _DEGREES if kind in (CIRCLE, ARC, CONIC) else tuple(share + (0.9 if kind == RAY else 0) for share in _SHARES)
+    best, most = choices[0], -1.0
+    for choice in choices:
+        mark = b.mark()
+        waiting, t.names = t.names, []
+        try:
+            id = b.make("point_on", {"path": path, "place": choice})
+            value = b.ahead.value(id)
+        except Refusal:
+            return choices[0]
+        finally:
+            b.back_to(mark)
+            t.names = waiting
+        gap = min((_distance(value, place) for place in taken), default=1.0) if value is not None else 0.0
+        if gap > most * 1.6:
+            best, most = choice, gap
+    return best
+
+
+def beyond_ray(t: Things, span: tuple[str, ...]) -> str:
+    """A hidden ray that goes on where a span ends, away from its first point."""
+    b = t.b
+    half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
+    far = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, hidden=True)
+    return b.make("ray", {"from": span[1:], "to": (far,)}, hidden=True)
+
+
+def _at_distance(t: Things, node: Described, distance: Node, start: Node) -> str:
+    """ "a point on AB 3 cm from A", "along AB"."""
+    size = t.aside(lambda: t.length(distance))
+    begin = t.aside(lambda: t.point(start))
+    along = node.role("on", "along", "towards")
+    if along is None:
+        circle = t.b.make("circle_radius", {"centre": (begin,), "radius": size}, hidden=True)
+        return t.make("point_on", path=(circle,))
+    if node.role("towards") is not None:
+        return t.make("point_towards", distance=size, from_=(begin,), to=(t.aside(lambda: t.point(along)),))
+    return mark_on(t, along, begin, size)
+
+
+def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:
+    """A point on a straight thing at a length from a point of it, towards its other end."""
+    b = t.b
+    span = t.aside(lambda: t.straight(path))
+    if len(span) == 1:
+        step = b.ahead.step(span[0])
+        span = (*step.fills.get("from", ()), *step.fills.get("to", ()))
+        if len(span) != 2:
+            circle = b.make("circle_radius", {"centre": (begin,), "radius": size}, hidden=True)
+            return t.make("intersection", a=t.aside(lambda: t.straight(path)), b=(circle,))
+    others = [end for end in span if end != begin]
+    if len(others) != 1:
+        raise Refusal("The length is marked off from an end of the line.")
+    return t.make("point_towards", distance=size, from_=(begin,), to=(others[0],))
+
+
+def _wish(t: Things, node: Described):
+    """What is asked of the place of a free point besides: inside, outside, above, below."""
+    tests = []
+    said = [role for role, _ in node.roles if role in ("inside", "outside", "in", "within", "above", "below")]
+    if said:
+        t.b.guesses.append(f"it starts {' and '.join(said)} that; a drag may take it elsewhere")
+    for role, part in node.roles:
+        if role in ("inside", "outside", "in", "within"):
+            tests.append(_in_shape(t, part, role != "outside"))
+        elif role in ("above", "below"):
+            tests.append(_over(t, part, role == "above"))
+        elif role in ("near", "with", "and"):
+            continue
+        else:
+            raise Refusal(f"A point cannot be said to be “{role.replace('_', ' ')}” that here.")
+    return lambda at: all(test(at) for test in tests)
+
+
+def _in_shape(t: Things, part: Node, wanted: bool):
+    b = t.b
+    shape = t.aside(lambda: t.either(lambda: t.round(part), lambda: corners_of(t, part)))
+    if not isinstance(shape, str):
+        corners = shape
+        places = [b.ahead.value(id) for id in corners]
+        if any(place is None for place in places):
+            raise Refusal("That shape is not there now.")
+        middle = (sum(p[0] for p in places) / len(places), sum(p[1] for p in places) / len(places))
+        inner = [(middle[0] + 0.8 * (p[0] - middle[0]), middle[1] + 0.8 * (p[1] - middle[1])) for p in places]
+        return lambda at: bool(inside_polygon(inner if wanted else places, at[0], at[1])) == wanted
+    x, y, rr = b.ahead.value(shape)[:3]
+    return lambda at: ((at[0] - x) ** 2 + (at[1] - y) ** 2 < 0.7 * rr) if wanted else ((at[0] - x) ** 2 + (at[1] - y) ** 2 > 2.0 * rr)
+
+
+def _over(t: Things, part: Node, above: bool):
+    px, py, dx, dy = _through(t, t.aside(lambda: t.straight(part)))
+    if dx < 0:
+        dx, dy = -dx, -dy
+    return lambda at: (dx * (at[1] - py) - dy * (at[0] - px) > 0) == above
+
+
+def _through(t: Things, span: tuple[str, ...]) -> tuple[float, float, float, float]:
+    values = [t.b.ahead.value(id) for id in span]
+    if any(value is None for value in values):
+        raise Refusal("That line is not there now.")
+    if len(span) == 2:
+        (x, y), (u, v) = values[0][:2], values[1][:2]
+        return x, y, u - x, v - y
+    return values[0][:4]
+
+
+def _clear_of(t: Things, path: tuple[str, ...], at: Place) -> bool:
+    """Whether a place is well off a straight thing or a circle."""
+    view = t.b.ahead.settings.view
+    least = 0.15 * min(view[2] - view[0], view[3] - view[1])
+    if len(path) == 1 and t.b.kind(path[0]) in (CIRCLE, ARC):
+        x, y, rr = t.b.ahead.value(path[0])[:3]
+        return bool(abs(((at[0] - x) ** 2 + (at[1] - y) ** 2) ** 0.5 - rr**0.5) > 0.3 * least)
+    px, py, dx, dy = _through(t, path)
+    size = (dx * dx + dy * dy) ** 0.5
+    return bool(size == 0 or abs(dx * (at[1] - py) - dy * (at[0] - px)) / size > least)

@@ -1,0 +1,104 @@
+"""What is said of the sides and angles of a shape."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from typing import Any
+
+from ..refusal import Refusal
+from .building import Building
+from .phrases import Described, Many, Named, Node
+from .things import Things
+
+
+@dataclass
+class Wanted:
+    """What is said of a shape besides its corners: lengths of sides, angles, sides that are equal or parallel."""
+
+    lengths: dict[frozenset[str], Any] = field(default_factory=dict)
+    equal: list[tuple[frozenset[str], frozenset[str]]] = field(default_factory=list)
+    angles: dict[str, Any] = field(default_factory=dict)
+    parallel: list[tuple[frozenset[str], frozenset[str]]] = field(default_factory=list)
+
+    def __bool__(self) -> bool:
+        return bool(self.lengths or self.equal or self.angles or self.parallel)
+
+
+def _wanted(t: Things, node: Described, names: tuple[str, ...]) -> Wanted:
+    """What is said of the sides and angles of a shape whose corners are named."""
+    found = Wanted()
+    for role, part in node.roles:
+        if role in ("facts",):
+            _take_facts(t, part, names, found)
+        elif role == "right_at" and isinstance(part, Named):
+            found.angles[part.points[0] if len(part.points) == 1 else part.points[1] if len(part.points) == 3 else part.text.upper()] = 90.0
+        elif role in ("angles", "with") and isinstance(part, Described) and part.head == "right-angle":
+            at = part.role("at", "in")
+            if isinstance(at, Named):
+                found.angles[at.text.upper() if len(at.text) == 1 else at.text] = 90.0
+    return found
+
+
+def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) -> None:
+    """Facts such as AB = 5 cm, AB = AC, angle A = 60°, AB parallel to CD."""
+    for item in node.items if isinstance(node, Many) else (node,):
+        if not isinstance(item, Described) or item.head != "fact":
+            continue
+        kind = item.extra[0]
+        one, other = item.names[0], item.names[1] if len(item.names) > 1 else None
+        if kind == "parallel" and isinstance(one, Named) and isinstance(other, Named):
+            found.parallel.append((frozenset(one.points), frozenset(other.points)))
+        elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and isinstance(other, Named) and len(other.points) == 2:
+            found.equal.append((frozenset(one.points), frozenset(other.points)))
+        elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and other is not None:
+            found.lengths[frozenset(one.points)] = t.aside(lambda other=other: t.length(other))  # type: ignore[misc]
+        elif kind == "equal" and isinstance(one, Described) and one.head == "angle" and other is not None:
+            name = one.names[0] if one.names else one.role("at", "of")
+            if isinstance(name, Named):
+                corner = name.points[1] if len(name.points) == 3 else name.points[0] if name.points else name.text.upper()
+                found.angles[corner] = t.aside(lambda other=other: t.number(other))  # type: ignore[misc]
+        elif kind == "right" and isinstance(one, Named):
+            corner = one.points[1] if len(one.points) == 3 else one.points[0] if one.points else one.text.upper()
+            found.angles[corner] = 90.0
+        else:
+            raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
+
+
+def _equal_to_first(wanted: Wanted, first: tuple[str, str], order: tuple[str, str, str]) -> None:
+    """A length that is said of one of two equal sides is that of the other too."""
+    for one, two in wanted.equal:
+        for known, other in ((one, two), (two, one)):
+            if known in wanted.lengths and other not in wanted.lengths:
+                wanted.lengths[other] = wanted.lengths[known]
+
+
+def _best_order(b: Building, names: tuple[str, ...], wanted: Wanted) -> tuple[str, str, str]:
+    """The corners in such an order that the third follows from what is said of it, the first side being chosen."""
+    rings = [names, (*names[1:], names[0]), (*names[2:], *names[:2])]
+
+    def worth(order: tuple[str, ...]) -> float:
+        a, c, third = order
+        known = (b.has(a) and b.has(c)) * 10 - b.has(third) * 20
+        told = sum(frozenset((end, third)) in wanted.lengths for end in (a, c)) + sum(end in wanted.angles for end in (a, c))
+        told += any({one, two} == {frozenset((a, third)), frozenset((c, third))} for one, two in wanted.equal)
+        told += sum(frozenset((a, c)) in (one, two) and one != two for one, two in wanted.equal)
+        return (
+            known
+            + told
+            + 1.5 * (frozenset((a, c)) in wanted.lengths)
+            + 0.4 * (wanted.angles.get(third) == 90.0)
+            - 2 * (third in wanted.angles and wanted.angles[third] != 90.0)
+        )
+
+    best = max(rings, key=worth)
+    return best[0], best[1], best[2]
+
+
+def _check_sides(wanted: Wanted, sides: list[frozenset[str]]) -> None:
+    """Three lengths that never make a triangle are refused."""
+    sizes = [size for side in sides if isinstance(size := wanted.lengths.get(side), float)]
+    if len(sizes) == 3 and 2 * max(sizes) >= sum(sizes):
+        raise Refusal("Three such sides make no triangle: two of them together have to be longer than the third.")
+    angles = [size for size in wanted.angles.values() if isinstance(size, float)]
+    if sum(angles) >= 180:
+        raise Refusal("Such angles make no triangle: together they have to be less than 180°.")

@@ -1,0 +1,278 @@
+"""Shapes that stand by themselves: by their corners, by sizes, by facts."""
+
+from __future__ import annotations
+
+import math
+from typing import Any
+
+from ..kinds import POLYGON
+from ..refusal import Refusal
+from .english import words
+from .phrases import Amount, Described, Many, Named, Node
+from .shape_facts import Wanted, _best_order, _check_sides, _equal_to_first, _wanted
+from .shapes_on_sides import _COUNTS
+from .things import Things
+from .third_corners import _amounts, _first_side, _fresh, _kept_places, _third_corner, _upper_crossing
+
+#: Parts that say on which side of a side a shape is.
+_BESIDE = words("on outside above below away same_side_of other_side_of same_side_as side_with opposite")
+
+
+def _alone(t: Things, node: Described, names: tuple[str, ...]) -> str:
+    """A shape that stands on nothing that is there, or whose corners are there already."""
+    b = t.b
+    kind, count = node.head, _COUNTS[node.head] or len(names)
+    corners_node = node.role("corners", "through", "with", "of") if not names else None
+    if corners_node is not None and isinstance(corners_node, (Named, Many)) and not isinstance(corners_node, Amount):
+        got = tuple(
+            point
+            for item in (corners_node.items if isinstance(corners_node, Many) else (corners_node,))
+            if isinstance(item, Named)
+            for point in item.points
+        )
+        if len(got) >= 3:
+            names = got
+            count = len(names)
+    _check_with(node)
+    if {"medial", "orthic", "pedal"} & set(node.adjectives):
+        return _of_another(t, node, names)
+    wanted = _wanted(t, node, names)
+    if names and all(b.has(name) for name in names):
+        if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
+            return b.polygon(b.points(names))
+        if any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular")) or kind not in (
+            "triangle",
+            "quadrilateral",
+            "polygon",
+            "pentagon",
+            "hexagon",
+        ):
+            raise Refusal(
+                f"The corners of {''.join(names)} are there already; whether it is so is a claim: "
+                f"is {''.join(names)} {_with_article(node)}?"
+            )
+        return b.polygon(b.points(names))
+    if (
+        kind in ("square", "rectangle", "rhombus")
+        or "regular" in node.adjectives
+        or "equilateral" in node.adjectives
+        or (kind in ("pentagon", "hexagon", "octagon") and not names)
+    ):
+        return _regular_alone(t, node, names, count, wanted)
+    if kind in ("parallelogram", "kite", "trapezium"):
+        return _of_three_corners(t, node, names, wanted)
+    if kind == "triangle":
+        return _triangle_alone(t, node, names, wanted)
+    if "cyclic" in node.adjectives:
+        return _cyclic(t, names or _fresh(b, count))
+    if count < 3:
+        raise Refusal("A polygon is said by its corners.")
+    return b.polygon(b.points(names) if names else tuple(b.points(_fresh(b, count))))
+
+
+def _of_another(t: Things, node: Described, names: tuple[str, ...]) -> str:
+    """The medial triangle of another one, or its orthic one: of midpoints, of feet of altitudes."""
+    b = t.b
+    corners = t.aside(lambda: t.triangle(node.role("of")))
+    if "pedal" in node.adjectives and node.role("of") is None:
+        raise Refusal("Of which point? The feet of the altitudes make the orthic triangle.")
+    made = []
+    for number, corner in enumerate(corners):
+        side = tuple(id for id in corners if id != corner)
+        name = names[number] if len(names) == 3 else None
+        made.append(
+            b.make("midpoint", {"span": side}, name)
+            if "medial" in node.adjectives
+            else b.make("foot", {"point": (corner,), "base": side}, name)
+        )
+    return b.polygon(made)
+
+
+def _check_with(node: Described) -> None:
+    """Raise Refusal where something is said with "with", "of" or "in" that a shape does not take, or where it is to be beside nothing."""
+    for role, _ in node.roles:
+        if role in _BESIDE:
+            raise Refusal(f"“{role.replace('_', ' ')} …” is understood of a {node.head} on a side that is there: the {node.head} on AB.")
+    for role, part in node.roles:
+        if (
+            role in ("with", "of", "and", "in", "inside", "outside", "through")
+            and isinstance(part, Described)
+            and part.head not in ("right-angle", "side", "segment", "length")
+        ):
+            raise Refusal(f"“{role} the {part.head.replace('-', ' ')}” is not understood of a {node.head}.")
+        if isinstance(part, Many) and any(
+            isinstance(item, Described) and item.head not in ("side", "segment", "length", "fact") for item in part.items
+        ):
+            raise Refusal(f"“{role} …” is not understood of a {node.head}.")
+
+
+def _with_article(node: Described) -> str:
+    return " ".join((*node.adjectives, node.head))
+
+
+def _sizes(t: Things, node: Described) -> list[Any]:
+    """Lengths that are said without names: "of side 4", "6 by 4", "with sides 5, 6 and 7"."""
+    sizes: list[Node] = []
+    for role, part in node.roles:
+        if role in ("side", "sides", "length", "with", "of", "and"):
+            sizes += _amounts(part)
+            if (
+                isinstance(part, Described)
+                and part.head in ("side", "segment", "length")
+                and (inner := part.role("of", "length")) is not None
+            ):
+                sizes += _amounts(inner)
+            if isinstance(part, Described) and part.amounts:
+                sizes += [Amount(text) for text in part.amounts if text[:1].isdigit()]
+    sizes += [Amount(text) for text in node.amounts if text[:1].isdigit() or text[:1] == "."]
+    return [t.aside(lambda size=size: t.length(size)) for size in sizes]  # type: ignore[misc]
+
+
+def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: int, wanted: Wanted) -> str:
+    b = t.b
+    sizes = _sizes(t, node) or list(wanted.lengths.values())
+    names = names or _fresh(b, count)
+    a, c = _first_side(t, names, sizes[0] if sizes else None)
+    key = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}.get(node.head, "equilateral" if count == 3 else "regular")
+    if node.head == "rectangle" and len(sizes) > 1:
+        across = b.make("perpendicular", {"base": (a, c), "point": (c,)}, hidden=True)
+        circle = b.make("circle_radius", {"centre": (c,), "radius": sizes[1]}, hidden=True)
+        which = _upper_crossing(t, [across, circle], (a, c))
+        third = b.make("intersection", {"a": (across,), "b": (circle,), "which": which or "first"}, names[2])
+        fourth = b.make("fourth_corner", {"corners": (a, c, third)}, names[3])
+        return b.polygon((a, c, third, fourth))
+    fills: dict[str, Any] = {"from": (a,), "to": (c,)}
+    if key == "regular":
+        fills["count"] = float(count)
+    made = b.make_parts(key, fills, names[2:])
+    return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
+    """Parallelograms, kites and trapezia: from three corners, the fourth made from them."""
+    b = t.b
+    names = names or _fresh(b, 4)
+    if len(names) != 4:
+        raise Refusal(f"A {node.head} has four corners.")
+    order: tuple[str, ...] = names
+    if node.head == "kite" and wanted.equal:
+        # A kite is made with its axis from its first corner to its third: begin where the two equal sides meet.
+        common = next((one & two for one, two in wanted.equal), frozenset())
+        if len(common) == 1:
+            at = names.index(next(iter(common)))
+            order = (*names[at:], *names[:at])
+    if node.head == "trapezium" and wanted.parallel:
+        one, two = wanted.parallel[0]
+        if frozenset(order[:2]) not in (one, two):
+            order = (*names[1:], names[0])
+    if wanted.lengths or wanted.angles:
+        return _by_sides(t, node, order, wanted)
+    known = [name for name in order if b.has(name)]
+    missing = [name for name in order[:3] if not b.has(name)]
+    if order[3] in known:
+        raise Refusal(f"{order[3]} is there already: a {node.head} is made from {', '.join(order[:3])}.")
+    if len(missing) == 3:
+        before = _kept_places(t, 4)
+        for name, at in zip(order[:3], before):
+            b.free_point(name, at)
+    corners = b.points(order[:3])
+    key = "isosceles_trapezium" if node.head == "trapezium" and "isosceles" in node.adjectives else node.head
+    made = b.make_parts(key, {"corners": corners}, order[3:])
+    return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
+    """A parallelogram whose sides, or the angle between them, are said."""
+    b = t.b
+    if node.head != "parallelogram":
+        raise Refusal(f"The sides of a {node.head} cannot be chosen here.")
+    a, c, third, fourth = names
+    sides = (
+        [wanted.lengths.get(frozenset(pair)) for pair in ((a, c), (third, fourth))],
+        [wanted.lengths.get(frozenset(pair)) for pair in ((c, third), (fourth, a))],
+    )
+    first = _first_side(t, (a, c), next((size for size in sides[0] if size is not None), None))
+    inner = Wanted()
+    if (size := next((size for size in sides[1] if size is not None), None)) is not None:
+        inner.lengths[frozenset((c, third))] = size
+    for name, angle in wanted.angles.items():
+        same = name in (c, fourth)
+        inner.angles[c] = angle if same or not isinstance(angle, float) else 180.0 - angle
+    corner = _third_corner(t, first, third, inner, False, False)
+    last = b.make("fourth_corner", {"corners": (*first, corner)}, fourth)
+    return b.polygon((*first, corner, last))
+
+
+def _cyclic(t: Things, names: tuple[str, ...]) -> str:
+    """A quadrilateral whose corners are on one circle: three are free, the others ride on their circle."""
+    b = t.b
+    places = _kept_places(t, len(names))
+    corners = [b.point(name) if b.has(name) else b.free_point(name, at) for name, at in zip(names[:3], places)]
+    circle = b.make("circumcircle", {"a": (corners[0],), "b": (corners[1],), "c": (corners[2],)}, hidden=True)
+    x, y = b.ahead.value(circle)[:2]
+    start, stop = (math.degrees(math.atan2(b.ahead.value(id)[1] - y, b.ahead.value(id)[0] - x)) for id in (corners[2], corners[0]))
+    gap = (stop - start) % 360
+    for number, name in enumerate(names[3:], 1):
+        corners.append(
+            b.make(
+                "point_on",
+                {"path": (circle,), "place": (start + gap * (0.47 if len(names) == 4 else number / (len(names) - 2))) % 360},
+                name,
+            )
+        )
+    return b.polygon(corners)
+
+
+def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
+    b = t.b
+    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.number(size)) for size in _amounts(node.role("angles"))]  # type: ignore[misc]
+    fresh = not names
+    names = names or _fresh(b, 3)
+    a, c, third = names
+    isosceles, right = "isosceles" in node.adjectives, "right-angled" in node.adjectives
+    sides = [frozenset((a, c)), frozenset((c, third)), frozenset((third, a))]
+    base = node.role("base", "on")
+    if isinstance(base, Amount):
+        wanted.lengths[sides[0]] = t.aside(lambda: t.length(base))
+    if sizes and not wanted.lengths:
+        if right and len(sizes) == 2:
+            wanted.lengths, wanted.angles = {sides[0]: sizes[0], sides[1]: sizes[1]}, {c: 90.0}
+        elif isosceles and len(sizes) == 2:
+            wanted.lengths = {sides[0]: sizes[0], sides[1]: sizes[1], sides[2]: sizes[1]}
+        else:
+            wanted.lengths = dict(zip(sides, sizes))
+    for name, size in zip((a, c), angles):
+        wanted.angles.setdefault(name, size)
+    for adjective in node.adjectives:
+        if adjective in ("obtuse", "scalene", "acute"):
+            continue
+    _check_sides(wanted, sides)
+    if right and not any(size == 90.0 for size in wanted.angles.values()):
+        wanted.angles[c] = 90.0
+    if isosceles and not wanted.equal and not wanted.lengths:
+        wanted.equal.append((sides[2], sides[1]))
+    if "obtuse" in node.adjectives and not wanted and not any(b.has(name) for name in names):
+        x, y, right, top = b.ahead.settings.view
+        size = 0.3 * min(right - x, top - y)
+        middle = ((x + right) / 2, (y + top) / 2)
+        places = [(middle[0] + u * size, middle[1] + v * size) for u, v in ((-1.1, -0.5), (0.5, -0.6), (1.5, 0.6))]
+        return b.polygon([b.free_point(name, (round(at[0], 2), round(at[1], 2))) for name, at in zip(names, places)])
+    if not wanted:
+        if not fresh or not any(b.has(name) for name in names):
+            return b.polygon(b.points(names))
+    order = _best_order(b, names, wanted)
+    a, c, third = order
+    size = wanted.lengths.get(frozenset((a, c)))
+    if b.has(a) and b.has(c):
+        if size is not None:
+            raise Refusal(f"{a} and {c} are there already, so the length of {a}{c} cannot be chosen.")
+        span = b.points((a, c))
+        first = (span[0], span[1])
+    else:
+        first = _first_side(t, (a, c), size)
+    if b.has(third):
+        raise Refusal(f"{third} is there already, so the triangle cannot be chosen.")
+    _equal_to_first(wanted, first, (a, c, third))
+    corner = _third_corner(t, first, third, wanted, False, False)
+    ids = {a: first[0], c: first[1], third: corner}
+    return b.polygon(tuple(ids[name] for name in names))

@@ -1,0 +1,130 @@
+"""Shapes on a side that is there."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..kinds import POLYGON
+from ..refusal import Refusal
+from .parallels import _parallel_at
+from .phrases import Described, Named, Node
+from .rounds import side_fits
+from .shape_facts import Wanted, _wanted
+from .things import CORNERS, Things
+from .third_corners import _amounts, _third_corner
+
+_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}
+
+
+_ON_A_SIDE = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}
+
+
+def _on_span(t: Things, node: Described, span: tuple[str, str], names: tuple[str, ...] = (), outside: bool = False) -> str:
+    """A shape on a side that is there, on the side of it that is said."""
+    b = t.b
+    count = _COUNTS[node.head] or len(names)
+    free: tuple[str, ...] = ()
+    if names:
+        known = [b.ahead.name(id) for id in span]
+        if not set(known) <= set(names):
+            raise Refusal(f"{''.join(names)} has no side {known[0]}{known[1]}.")
+        at = names.index(known[0])
+        step = 1 if names[(at + 1) % count] == known[1] else -1
+        if names[(at + step) % count] != known[1]:
+            raise Refusal(f"{known[0]}{known[1]} is no side of {''.join(names)}.")
+        around = [names[(at + step * number) % count] for number in range(count)]
+        free = tuple(around[2:])
+    side = next(
+        (
+            (role, part)
+            for role, part in node.roles
+            if role
+            in ("above", "below", "away", "same_side_of", "other_side_of", "same_side_as", "side_with", "inside", "outside", "opposite")
+        ),
+        None,
+    )
+    if "external" in node.extra or outside or "external" in node.adjectives:
+        side = side or _away_from_shape(t, span)
+    elif "internal" in node.adjectives or "internal" in node.extra:
+        away = _away_from_shape(t, span)
+        side = ("inside", away[1]) if away is not None else None
+    a, c = span
+    wanted = _wanted(t, node, names)
+    kind = node.head
+    isosceles = kind == "triangle" and "isosceles" in node.adjectives
+    regular_one = kind in ("pentagon", "hexagon", "octagon") or "regular" in node.adjectives
+    equilateral = kind == "triangle" and "equilateral" in node.adjectives
+    if not (kind in _ON_A_SIDE or regular_one or equilateral):
+        return _triangle_on(t, node, span, free, wanted, isosceles)
+    key, more = ("equilateral", {}) if equilateral else ("regular", {"count": float(count)}) if regular_one else (_ON_A_SIDE[kind], {})
+    if side is not None and not _lands(t, key, more, (a, c), side):
+        a, c, free = c, a, free[::-1]
+    made = b.make_parts(key, {**more, "from": (a,), "to": (c,)}, free)
+    return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _away_from_shape(t: Things, span: tuple[str, str]) -> tuple[str, Node] | None:
+    """The side of a span on which the shape that it is a side of does not lie."""
+    for step in t.b.ahead.steps:
+        corners = step.fills.get("corners", ()) if step.makes == POLYGON else ()
+        if set(span) <= set(corners):
+            return "outside", Named(t.b.ahead.name(step.id), tuple(t.b.ahead.name(id) for id in corners))
+    for triangle in t.b.triangles():
+        if set(span) <= set(triangle):
+            third = next(id for id in triangle if id not in span)
+            return "away", Named(t.b.ahead.name(third), (t.b.ahead.name(third),))
+    return None
+
+
+def _lands(t: Things, key: str, more: dict[str, Any], span: tuple[str, str], side: tuple[str, Node]) -> bool:
+    b = t.b
+    mark = b.mark()
+    try:
+        made = b.make_parts(key, {**more, "from": span[:1], "to": span[1:]}, ())
+        corners = next(b.ahead.value(id) for id in made if b.kind(id) == POLYGON)
+        middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
+    finally:
+        b.back_to(mark)
+    if side[0] in ("above", "below") and isinstance(side[1], Described) and side[1].head == "line" and not side[1].names:
+        side = (side[0], Named("", tuple(b.ahead.name(id) for id in span)))
+    return side_fits(t, span, side, middle)
+
+
+def _triangle_on(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], wanted: Wanted, isosceles: bool) -> str:
+    """A triangle on a side: isosceles, right-angled, by lengths, by height, or any."""
+    b = t.b
+    if node.head != "triangle" or len(free) > 1:
+        missing = free or ()
+        points = b.points(missing) if missing else ()
+        if not points:
+            raise Refusal(f"A {node.head} on a side is said with its corners.")
+        return b.polygon((*span, *points))
+    name = free[0] if free else None
+    if name is not None and b.has(name):
+        return b.polygon((*span, b.point(name)))
+    names = tuple(b.ahead.name(id) for id in span)
+    height = node.role("height")
+    if height is not None:
+        line = t.aside(lambda: _parallel_at(t, Named("", names), height))
+        if isosceles:
+            middle = b.make("perpendicular_bisector", {"span": span}, hidden=True)
+            third = b.make("intersection", {"a": (line,), "b": (middle,)}, name)
+        else:
+            third = b.make("point_on", {"path": (line,), "place": 0.3}, name)
+        return b.polygon((*span, third))
+    if name is None and not wanted:
+        wanted = _sizes_of_triangle(t, node, names, "C")
+    third = _third_corner(t, span, name or "C" if wanted else name, wanted, isosceles, "right-angled" in node.adjectives)
+    return b.polygon((*span, third))
+
+
+def _sizes_of_triangle(t: Things, node: Described, names: tuple[str, ...], third: str) -> Wanted:
+    """Two sides or angles said without names, on a side that is named."""
+    found = Wanted()
+    sizes = _amounts(node.role("sides", "side"))
+    for name, size in zip(names, sizes):
+        found.lengths[frozenset((name, third))] = t.aside(lambda size=size: t.length(size))  # type: ignore[misc]
+    angles = _amounts(node.role("angles"))
+    for name, size in zip(names, angles):
+        found.angles[name] = t.aside(lambda size=size: t.number(size))  # type: ignore[misc]
+    return found

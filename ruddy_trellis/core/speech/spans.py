@@ -1,0 +1,122 @@
+"""Pairs of points, sides and corners: what phrases such as “AB, BC and the sides of ABC” stand for."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import CIRCLE, POLYGON
+from ..refusal import Refusal
+from .phrases import Described, Many, Named, Node
+from .things import Things
+
+
+def each(node: Described, *roles: str) -> Iterator[Described]:
+    """A description for each of the things in a list that is one of its parts; where several are lists, one after another."""
+    lists = {number: part.items for number, (role, part) in enumerate(node.roles) if role in roles and isinstance(part, Many)}
+    if not lists:
+        yield node
+        return
+    counts = {len(items) for items in lists.values()}
+    if len(counts) > 1:
+        raise Refusal("The two lists have different lengths, so it is not clear what belongs to what.")
+    for place in range(counts.pop()):
+        parts = tuple((role, lists[number][place]) if number in lists else (role, part) for number, (role, part) in enumerate(node.roles))
+        yield replace(node, roles=parts, plural=False)
+
+
+def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]:
+    """The pairs of points, or segments, that a phrase stands for: AB, AB and BC, the sides of ABC, the diagonals."""
+    if isinstance(node, Described) and node.head == "side" and {"opposite"} & set(node.adjectives):
+        raise Refusal("Which sides? Say them by their ends: AB and CD.")
+    if isinstance(node, Described) and node.head == "side" and not node.names:
+        return sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
+    if isinstance(node, Described) and node.head == "diagonal" and not node.names:
+        corners = corners_of(t, node.role("of", "in"))
+        return list(_diagonals(corners))
+    if isinstance(node, Described) and len(node.names) > 1 and node.head != "point":
+        return [span for name in node.names for span in spans_of(t, name)]
+    if isinstance(node, Many):
+        if all(isinstance(item, Named) and len(item.points) == 1 for item in node.items) and (len(node.items) == 2 or not apart):
+            return [tuple(t.points(node))]
+        if all(isinstance(item, Named) and len(item.points) == 1 for item in node.items):
+            raise Refusal("Pairs of points are needed here, such as AB, BC and CA.")
+        if not any(
+            (isinstance(item, Named) and len(item.points) == 2) or (isinstance(item, Described) and _is_straight(t, item))
+            for item in node.items
+        ):
+            return [tuple(t.points(node))] if len(node.items) == 2 else [span for item in node.items for span in spans_of(t, item)]
+        return [span for item in node.items for span in spans_of(t, item)]
+    if isinstance(node, Named) and len(node.points) > 2 and len(node.points) % 2 == 0 and " " in node.text:
+        points = t.b.points(node.points)
+        return [points[number : number + 2] for number in range(0, len(points), 2)]
+    return [t.span(node)]
+
+
+def _is_straight(t: Things, node: Described) -> bool:
+    return node.head in ("segment", "side", "line", "chord", "base", "median", "altitude", "diagonal", "radius", "diameter")
+
+
+def corners_of(t: Things, node: Node | None) -> tuple[str, ...]:
+    """The corners of the polygon that a phrase stands for; of the only one where none is said."""
+    if node is None and not t.b.of_kind(POLYGON) and t.b.triangles():
+        return t.b.triangle()
+    if isinstance(node, Named) and len(node.points) > 2:
+        return t.b.points(node.points)
+    if isinstance(node, Described) and node.head == "triangle" and not node.roles:
+        return t.triangle(node)
+    step = t.b.ahead.step(t.polygon(node))
+    return tuple(step.fills.get("corners", ()))
+
+
+def sides_of(t: Things, node: Node | None, which: str = "all") -> list[tuple[str, ...]]:
+    """The sides of a polygon as pairs of corners."""
+    corners = corners_of(t, node)
+    if which == "one":
+        raise Refusal("Say which side is meant, such as AB.")
+    return [(corner, corners[(number + 1) % len(corners)]) for number, corner in enumerate(corners)]
+
+
+def _diagonals(corners: tuple[str, ...]) -> list[tuple[str, str]]:
+    count = len(corners)
+    if count < 4:
+        raise Refusal("A triangle has no diagonals.")
+    return [(corners[a], corners[b]) for a in range(count) for b in range(a + 2, count) if (a, b) != (0, count - 1)]
+
+
+def _distance(a: Any, b: Any) -> float:
+    return float(((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) ** 0.5)
+
+
+def _points_on(t: Things, id: str) -> set[str]:
+    return set(t.b.points_on(id))
+
+
+def centre_of(t: Things, circle: str) -> str:
+    """The point at the centre of a circle: the one that it was made with, or a new one."""
+    step = t.b.ahead.step(circle)
+    given = step.fills.get("centre")
+    return given[0] if given else t.b.make("centre", {"of": (circle,)})
+
+
+def facing_side(t: Things, corner: str) -> tuple[str, ...]:
+    """The side of a triangle that faces a corner."""
+    for triangle in reversed(t.b.triangles()):
+        if corner in triangle:
+            return tuple(id for id in triangle if id != corner)
+    raise Refusal(f"To which line? {t.b.ahead.name(corner)} is no corner of a triangle here.")
+
+
+def _circle_of(t: Things, node: Node | None, point: str) -> str:
+    """The circle that is named, or the one on which a point lies."""
+    if node is not None:
+        return t.round(node)
+    on = [id for id in t.b.of_kind(CIRCLE) if point in _points_on(t, id)]
+    return t.b.only("circle", on or t.b.of_kind(CIRCLE))
+
+
+def _need(node: Node | None) -> Node:
+    if node is None:
+        raise Refusal("Through which point, and to which line?")
+    return node

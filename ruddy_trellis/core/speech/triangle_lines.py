@@ -1,0 +1,183 @@
+"""Perpendicular bisectors, bisectors, medians and altitudes."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..kinds import LINE, RAY, SEGMENT, VECTOR
+from ..refusal import Refusal
+from .lines_between import _between
+from .phrases import Described, Many, Named, Node, Ref
+from .spans import corners_of, facing_side, sides_of, spans_of
+from .things import Things, makes
+
+
+@makes("perpendicular-bisector", parts="of to on between for from")
+def perpendicular_bisectors(t: Things, node: Described) -> list[str]:
+    of = node.role("of", "to", "on", "between", "for", "from")
+    if isinstance(of, Ref):
+        last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (SEGMENT, VECTOR)]
+        if not last:
+            raise Refusal("Of which segment?")
+        return [t.make("perpendicular_bisector", span=(last[-1],))]
+    if node.names and isinstance(node.names[0], Named) and len(node.names[0].points) != 2:
+        t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    elif node.names:
+        return [t.make("perpendicular_bisector", span=t.aside(lambda: t.span(node.names[0])))]
+    if of is None or (
+        (isinstance(of, Described) and of.head in ("triangle", "quadrilateral", "polygon"))
+        or (isinstance(of, Named) and len(of.points) > 2 and " " not in of.text)
+    ):
+        spans = t.aside(lambda: sides_of(t, of))
+    else:
+        spans = t.aside(lambda: spans_of(t, of))
+    return [t.make("perpendicular_bisector", span=span) for span in spans]
+
+
+@makes("bisector", "angle-bisector", parts="of at from between in through", words="second external internal")
+def bisectors(t: Things, node: Described) -> list[str]:
+    if node.names and isinstance(node.names[0], Named):
+        first = node.names[0]
+        if len(first.points) == 2 and t.b.has(first.points[0]) and not t.b.has(first.points[1]):
+            return _cevian(t, first, lambda corner: t.b.make("angle_bisector", {"corner": t._corner_at(corner)}, hidden=True))
+        if len(first.points) != 3:
+            t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+            node = replace(node, names=())
+    of = node.role("of", "at", "from", "between", "in", "through") or (node.names[0] if node.names else None)
+    second = "second" in node.adjectives or "other" in node.adjectives
+    if {"internal", "external"} <= set(node.adjectives):
+        rest = tuple(word for word in node.adjectives if word not in ("internal", "external"))
+        return [line for way in ("internal", "external") for line in bisectors(t, replace(node, adjectives=(*rest, way)))]
+    outer = "external" in node.adjectives or "externally" in node.extra
+    if isinstance(of, Described) and of.head == "angle" and of.names and len(of.names) > 1:
+        of = Many(tuple(of.names))
+    if isinstance(of, Described) and of.head == "angle" and of.plural and not of.names and of.role("between") is None:
+        corners = t.aside(lambda: corners_of(t, of.role("of", "in")))
+        return [_bisector(t, (corners[i - 1], corners[i], corners[(i + 1) % len(corners)]), outer) for i in range(len(corners))]
+    if (
+        of is None
+        or (isinstance(of, Described) and of.head == "triangle")
+        or (
+            isinstance(of, Named)
+            and len(of.points) == 3
+            and node.plural
+            and node.role("of") is of
+            and node.head == "angle-bisector"
+            and (node.kind == "all" or (node.count or 0) == 3)
+        )
+    ):
+        corners = t.aside(lambda: t.triangle(of))
+        return [_bisector(t, (corners[i - 1], corners[i], corners[(i + 1) % 3]), outer) for i in range(3)]
+    between = of.role("between") if isinstance(of, Described) and of.head == "angle" and not of.names else None
+    pair = between if isinstance(between, Many) else of if isinstance(of, Many) and len(of.items) == 2 else None
+    if pair is not None and all(_is_line(t, item) for item in pair.items):
+        return _of_lines(t, pair, node, second)
+    items = of.items if isinstance(of, Many) else (of,)
+    if isinstance(of, (Named, Described)) and _is_span(of):
+        return perpendicular_bisectors(t, Described("perpendicular-bisector", roles=(("of", of),)))
+    return [_bisector(t, t.aside(lambda item=item: t.corner(item)), outer) for item in items]  # type: ignore[misc]
+
+
+def _is_span(node: Node) -> bool:
+    if isinstance(node, Named):
+        return len(node.points) == 2
+    return isinstance(node, Described) and node.head in ("segment", "side", "line", "base", "chord")
+
+
+def _is_line(t: Things, node: Node) -> bool:
+    """Whether a phrase is a straight thing and no corner."""
+    if isinstance(node, Named):
+        ids = t.b.ahead.ids_named(node.text)
+        return len(node.points) == 2 or (bool(ids) and t.b.kind(ids[0]) in (LINE, SEGMENT, RAY, VECTOR))
+    return isinstance(node, Described) and node.head in ("line", "segment", "ray", "side", "tangent", "chord")
+
+
+def _of_lines(t: Things, pair: Many, node: Described, second: bool) -> list[str]:
+    """The bisector of two lines: two names as arms of one corner mean that corner's angle."""
+    try:
+        corner = t.aside(lambda: t.corner(pair))
+    except Refusal:
+        a, b = (t.aside(lambda item=item: t.straight(item)) for item in pair.items)  # type: ignore[misc]
+        if node.plural or node.kind == "all":
+            return t.b.make_all("bisectors", {"a": a, "b": b})
+        return [t.make("bisector_of_lines", a=a, b=b, which="second" if second else "first")]
+    return [_bisector(t, corner, second or "external" in node.adjectives)]
+
+
+def _bisector(t: Things, corner: tuple[str, ...], outer: bool) -> str:
+    if not outer:
+        return t.make("angle_bisector", corner=corner)
+    inner = t.b.make("angle_bisector", {"corner": corner}, hidden=True)
+    return t.make("perpendicular", base=(inner,), point=(corner[1],))
+
+
+def _cevian(t: Things, name: Named, line_from: Any) -> list[str]:
+    """ "the bisector AD", "the median AM": from a corner to the side that faces it, with the name of its end."""
+    b = t.b
+    corner = b.point(name.points[0])
+    line = line_from(corner)
+    end = b.make("intersection", {"a": (line,), "b": facing_side(t, corner)}, name.points[1])
+    return [_between(t, "segment", (corner, end))]
+
+
+@makes("median", parts="from through at to on of in")
+def medians(t: Things, node: Described) -> list[str]:
+    b = t.b
+    named = [name for name in node.names if isinstance(name, Named) and len(name.points) == 2]
+    if named:
+        made = []
+        for name in named:
+            corner = b.point(name.points[0])
+            if b.has(name.points[1]):
+                made.append(_between(t, "segment", b.points(name.points)))
+                continue
+            middle = b.make("midpoint", {"span": facing_side(t, corner)}, name.points[1])
+            made.append(_between(t, "segment", (corner, middle)))
+        return made
+    return [t.make("median", corner=(corner,), side=base) for corner, base in _from_corners(t, node)]
+
+
+def _from_corners(t: Things, node: Described) -> list[tuple[str, tuple[str, ...]]]:
+    """From which corners, to which sides, lines of a triangle go."""
+    if node.names and all(isinstance(name, Named) and len(name.points) < 2 for name in node.names):
+        t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    start, base = node.role("from", "through", "at"), node.role("to", "on")
+    of = node.role("of", "in")
+    if start is None and isinstance(of, Named) and len(of.points) == 1:
+        start, of = of, None
+    if start is None and base is None:
+        corners = t.aside(lambda: t.triangle(of))
+        if not node.plural and node.count is None and node.kind != "all":
+            raise Refusal(f"From which corner? Say: the {node.head} from {t.b.ahead.name(corners[0])}.")
+        return [(corner, tuple(id for id in corners if id != corner)) for corner in corners]
+    if start is None:
+        assert base is not None
+        side = t.aside(lambda: t.span(base))
+        corners = t.aside(lambda: t.triangle(of))
+        return [(next(id for id in corners if id not in side), side)]
+    starts = t.aside(lambda: t.points(start))
+    if of is not None:
+        corners = t.aside(lambda: t.triangle(of))
+        return [(corner, tuple(id for id in corners if id != corner)) for corner in starts]
+    if base is not None and not (isinstance(base, Described) and base.head == "side" and not base.names):
+        return [(corner, t.aside(lambda: t.straight(base))) for corner in starts]
+    return [(corner, facing_side(t, corner)) for corner in starts]
+
+
+@makes("altitude", parts="from through at to on of in")
+def altitudes(t: Things, node: Described) -> list[str]:
+    b = t.b
+    named = [name for name in node.names if isinstance(name, Named) and len(name.points) == 2]
+    if named:
+        made = []
+        for name in named:
+            corner = b.point(name.points[0])
+            foot = (
+                b.points(name.points)[1]
+                if b.has(name.points[1])
+                else b.make("foot", {"point": (corner,), "base": facing_side(t, corner)}, name.points[1])
+            )
+            made.append(_between(t, "segment", (corner, foot)))
+        return made
+    return [t.make("altitude", corner=(corner,), base=base) for corner, base in _from_corners(t, node)]
