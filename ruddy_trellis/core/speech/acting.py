@@ -15,7 +15,7 @@ from .clauses import Bound
 from .english import WAYS
 from .phrases import Described, Many, Named, Node, Ref
 from .things import KINDS_OF, Things
-from .verbs import _names_of, verb
+from .verbs import names_of, verb
 
 
 def existing(t: Things, node: Node) -> list[str]:
@@ -217,7 +217,7 @@ def delete(t: Things, bound: Bound) -> None:
 @verb
 def rename(t: Things, bound: Bound) -> None:
     ids = existing(t, bound["x"])
-    name = bound["q"].text if "q" in bound else _names_of(t, bound["n"])[0]
+    name = bound["q"].text if "q" in bound else names_of(t, bound["n"])[0]
     if len(ids) != 1:
         raise Refusal("One thing at a time gets another name: rename A to Fountain.")
     t.b.act(Rename(id=ids[0], name=name))
@@ -271,7 +271,7 @@ def _reading(t: Things, name: str) -> tuple[str, ...]:
 
 @verb
 def set_dial(t: Things, bound: Bound) -> None:
-    names = _names_of(t, bound["n"])
+    names = names_of(t, bound["n"])
     ids = [id for id in t.b.ahead.ids_named(names[0]) if t.b.kind(id) == NUMBER and t.b.ahead.step(id).construction.moves == "turning"]
     if len(names) != 1 or not ids:
         raise Refusal(f"There is no dial called {names[0]}.")

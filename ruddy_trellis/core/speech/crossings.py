@@ -8,7 +8,7 @@ from typing import Any
 from ..kinds import ARC, CIRCLE, CONIC, LINE, RAY, SEGMENT, STRAIGHTS, VECTOR
 from ..refusal import Refusal
 from .phrases import Described, Many, Named, Node, Ref, Where
-from .spans import _distance
+from .spans import distance_between
 from .things import Things, finds_meetings, makes
 
 
@@ -63,7 +63,7 @@ def where_they_meet(t: Things, node: Where) -> list[str]:
     ids = t.aside(lambda: t.all_of(one))
     if len(ids) < 2:
         raise Refusal("Two things are needed that meet.")
-    return _crossing_of(t, (ids[0],), (ids[1],), node.again)
+    return crossing_of(t, (ids[0],), (ids[1],), node.again)
 
 
 _COMMON = {
@@ -82,10 +82,10 @@ def _triangle_said(node: Node) -> Node | None:
 def _meeting(t: Things, one: Node, other: Node, again: bool, said: Described | None) -> list[str]:
     a = t.aside(lambda: t.path(one))
     b = t.aside(lambda: t.path(other))
-    return _crossing_of(t, a, b, again, said.plural if said is not None else False)
+    return crossing_of(t, a, b, again, said.plural if said is not None else False)
 
 
-def _crossing_of(t: Things, a: tuple[str, ...], b: tuple[str, ...], again: bool, plural: bool = False) -> list[str]:
+def crossing_of(t: Things, a: tuple[str, ...], b: tuple[str, ...], again: bool, plural: bool = False) -> list[str]:
     """The crossing of two paths, all of them where more names wait, the other one where one is known."""
     building = t.b
     a = _whole(t, a, b)
@@ -120,7 +120,7 @@ def _shown_crossing(t: Things, a: tuple[str, ...], b: tuple[str, ...]) -> str:
         value = building.ahead.value(id)
         building.back_to(mark)
         if value is not None:
-            found.append((_distance(value, end) if end is not None else number, which))
+            found.append((distance_between(value, end) if end is not None else number, which))
     return min(found)[1] if found else "first"
 
 

@@ -15,15 +15,15 @@ from . import claims
 from .clauses import Bound, with_roles
 from .crossings import where_they_meet
 from .english import words
-from .images import KIND_OF, _images_under, imaged, mapped
-from .lines_between import _between, _from_to, span_of_length
-from .naming import _is_shape, _with_facts
+from .images import KIND_OF, imaged, images_under, mapped
+from .lines_between import span_of_length, straight_between, straights_from_to
+from .naming import is_shape, with_facts
 from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
-from .readings import _READS, measured
+from .readings import READS, measured
 from .riding import beyond_ray
 from .spans import corners_of, spans_of
 from .things import Things
-from .verbs import _none_there, _points_in, verb
+from .verbs import none_there, points_in, verb
 
 
 @verb
@@ -31,7 +31,7 @@ def join(t: Things, bound: Bound) -> None:
     """ "join AB, BC and CA", "join A to the midpoint of BC", "join the midpoints in order"."""
     one, other, to = bound["x"], bound.get("y"), bound.get("z")
     if to is not None or "in-order" in bound.get("words", ()):
-        if to is not None and not _is_shape(to):
+        if to is not None and not is_shape(to):
             raise Refusal("Joined to what? Say: join A to B.")
         points = t.points(one)
         if to is not None and isinstance(to, Described) and to.head == "triangle" and len(points) != 3:
@@ -45,17 +45,17 @@ def join(t: Things, bound: Bound) -> None:
             for corner in corners_of(t, one.role("of")):
                 t.described(Described("median", roles=(("from", Named(t.b.ahead.name(corner), (t.b.ahead.name(corner),))),)))
             return
-        _from_to(t, "segment", one, other)
+        straights_from_to(t, "segment", one, other)
         return
     if isinstance(one, Many) and len(one.items) > 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in one.items):
         points = t.points(one)
         for a, b in itertools.pairwise(points):
-            _between(t, "segment", (a, b))
+            straight_between(t, "segment", (a, b))
         return
     if isinstance(one, Named) and len(one.points) > 2:
         if " " in one.text and len(one.points) == 4:
             for span in spans_of(t, one):
-                _between(t, "segment", span)
+                straight_between(t, "segment", span)
             return
         t.b.polygon(t.b.points(one.points))
         return
@@ -66,7 +66,7 @@ def join(t: Things, bound: Bound) -> None:
         else:
             points = t.points(one)
         if len(points) == 2:
-            _between(t, "segment", (points[0], points[1]))
+            straight_between(t, "segment", (points[0], points[1]))
             return
         if len(points) > 2:
             t.b.polygon(points)
@@ -74,10 +74,10 @@ def join(t: Things, bound: Bound) -> None:
         raise Refusal("Which points are to be joined?")
     if isinstance(one, Many) and len(one.items) == 2 and not any(isinstance(item, Named) and len(item.points) != 1 for item in one.items):
         a, b = t.points(one)
-        _between(t, "segment", (a, b))
+        straight_between(t, "segment", (a, b))
         return
     for span in spans_of(t, one):
-        _between(t, "segment", span)
+        straight_between(t, "segment", span)
 
 
 #: Nouns for points, of which several are joined to one another.
@@ -110,17 +110,17 @@ def produce(t: Things, bound: Bound) -> None:
             raise Refusal(f"{b.ahead.name(end)} is no end of it.")
         if span[1] != end:
             span = (span[1], span[0])
-    names = _points_in(bound["n"]) if "n" in bound else []
+    names = points_in(bound["n"]) if "n" in bound else []
     other = bound.get("y")
     if other is not None and "v" not in bound and "meets" in bound.get("words", ()):
         line = b.make("line", {"from": span[:1], "to": span[1:]}, hidden=True)
         t.names = names
         ways = where_they_meet(t, Where(Named(b.ahead.name(line)), other, "again" in bound.get("words", ())))
         t.names = []
-        _between(t, "segment", (span[1], ways[0]))
+        straight_between(t, "segment", (span[1], ways[0]))
         return
     if names:
-        _none_there(t, names)
+        none_there(t, names)
         size = bound.get("v") or (other if other is not None else None)
         if "fact" in bound:
             size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), names[0])
@@ -133,7 +133,7 @@ def produce(t: Things, bound: Bound) -> None:
                 end = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, names[0])
             else:
                 end = _beyond(t, span, t.length(size), names[0])
-        _between(t, "segment", (span[1], end))
+        straight_between(t, "segment", (span[1], end))
         return
     b.make("line", {"from": span[:1], "to": span[1:]})
 
@@ -170,7 +170,7 @@ def _beyond(t: Things, span: tuple[str, ...], size: Any, name: str) -> str:
 def bisect(t: Things, bound: Bound) -> None:
     """ "bisect AB at M": its midpoint; "bisect angle A": its bisector; "bisect AB": its perpendicular bisector."""
     node = bound["x"]
-    names = _points_in(bound["n"]) if "n" in bound else []
+    names = points_in(bound["n"]) if "n" in bound else []
     for item in node.items if isinstance(node, Many) else (node,):
         if (isinstance(item, Described) and item.head == "angle") or (isinstance(item, Named) and len(item.points) in (1, 3)):
             if isinstance(item, Described) and item.head == "angle" and item.plural and (len(item.names) > 1 or not item.names):
@@ -229,7 +229,7 @@ def transform(t: Things, bound: Bound) -> None:
         shapes = [id for id in ids if t.b.kind(id) == POLYGON] or ids
         if not shapes:
             raise Refusal("What is to be transformed?")
-        _images_under(t, shapes[-1:], mapped(t, kind, how))
+        images_under(t, shapes[-1:], mapped(t, kind, how))
         return
     imaged(t, kind, what, how)
 
@@ -279,7 +279,7 @@ def draw(t: Things, bound: Bound) -> None:
             raise Refusal("Facts are said of a shape.")
         if isinstance(node, Named) and len(node.points) == 3:
             node = Described("triangle", names=(node,))
-        node = _with_facts(node, bound["facts"])
+        node = with_facts(node, bound["facts"])
     if isinstance(node, (Amount, Ref, Quoted)):
         raise Refusal("That is nothing to be drawn.")
     if isinstance(node, (Named, Many)) and not {"draw", "let"} & set(bound.get("words", ())) and "r" not in bound:
@@ -343,13 +343,13 @@ def measure(t: Things, bound: Bound) -> None:
     if isinstance(node, Ref) and not words:
         raise Refusal("What is to be measured?")
     assert node is not None
-    if "draw" in words and not (isinstance(node, Described) and node.head in _READS):
+    if "draw" in words and not (isinstance(node, Described) and node.head in READS):
         raise Refusal("That is drawn, not measured.")
     plain = set(words) & {"measure", "what", "how", "which", "required", "show", "beside", "find"}
     if not plain and isinstance(node, (Named, Many)):
         raise Refusal("What is to be done with that?")
     if isinstance(node, Described) and (
-        _is_reading(node) if plain else node.head in _READS or (node.head == "radius" and node.role("of") is not None)
+        _is_reading(node) if plain else node.head in READS or (node.head == "radius" and node.role("of") is not None)
     ):
         measured(t, node)
         return
@@ -370,7 +370,7 @@ def _was_typed(bound: Bound, word: str) -> bool:
 
 def _is_reading(node: Described) -> bool:
     return (
-        node.head in _READS
+        node.head in READS
         or (node.head in ("radius", "diameter") and not node.names)
         or node.head in ("side", "diagonal")
         or (node.head in ("side", "segment", "line", "chord") and bool(node.names))

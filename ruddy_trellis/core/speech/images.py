@@ -10,7 +10,7 @@ from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .phrases import Amount, Described, Many, Named, Node
-from .things import Things, _check_words, makes
+from .things import Things, check_words, makes
 
 #: Verbs of transformations, and the nouns for the same.
 KIND_OF = {"reflect": "reflection", "turn": "rotation", "translate": "translation", "enlarge": "enlargement", "invert": "inversion"}
@@ -56,12 +56,12 @@ def images(t: Things, node: Described) -> list[str]:
     map_id = t.aside(lambda: t.all_of(by))[0]
     if t.b.kind(map_id) in STRAIGHTS:
         return imaged(t, "reflection", of, Described("reflection", roles=(("in", by),)))
-    return _images_under(t, t.aside(lambda: _things(t, of)), map_id)
+    return images_under(t, t.aside(lambda: _things(t, of)), map_id)
 
 
 def imaged(t: Things, kind: str, of: Node, how: Described) -> list[str]:
     """The images of things under a transformation that is described by its parts."""
-    _check_words(Described(kind if kind != "inversion" else "reflection", how.adjectives, (), how.roles, extra=how.extra))
+    check_words(Described(kind if kind != "inversion" else "reflection", how.adjectives, (), how.roles, extra=how.extra))
     ids = t.aside(lambda: _things(t, of))
     mirrors = _several_mirrors(t, how) if kind == "reflection" else []
     if mirrors:
@@ -74,7 +74,7 @@ def imaged(t: Things, kind: str, of: Node, how: Described) -> list[str]:
     if points and kind == "rotation":
         centre, angle = t.aside(lambda: _turn(t, how))
         return [t.make("turned", point=(id,), centre=(centre,), angle=angle) for id in ids]
-    return _images_under(t, ids, t.aside(lambda: mapped(t, kind, how)))
+    return images_under(t, ids, t.aside(lambda: mapped(t, kind, how)))
 
 
 def _several_mirrors(t: Things, how: Described) -> list[Described]:
@@ -109,7 +109,7 @@ def _things(t: Things, node: Node) -> list[str]:
     return t.all_of(node)
 
 
-def _images_under(t: Things, ids: Sequence[str], map_id: str) -> list[str]:
+def images_under(t: Things, ids: Sequence[str], map_id: str) -> list[str]:
     made = []
     for id in ids:
         kind, how = t.b.kind(id), t.b.kind(map_id)

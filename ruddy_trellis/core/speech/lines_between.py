@@ -20,17 +20,17 @@ def span_of_length(t: Things, name: Named, length: Node) -> str:
     start = b.point(one)
     circle = b.make("circle_radius", {"centre": (start,), "radius": size}, hidden=True)
     b.make("point_on", {"path": (circle,), "place": 4.0}, other)
-    return _between(t, "segment", b.points((one, other)))
+    return straight_between(t, "segment", b.points((one, other)))
 
 
-def _from_to(t: Things, key: str, one: Node, other: Node) -> list[str]:
+def straights_from_to(t: Things, key: str, one: Node, other: Node) -> list[str]:
     b = t.b
     starts = t.aside(lambda: t.points(one))
     stops = t.aside(lambda: t.either(lambda: t.points(other), lambda: t.straight(other)))
     if isinstance(stops, tuple):
         # "a line from A to BC": the shortest.
         base = stops
-        return [_between(t, "segment", (start, b.make("foot", {"point": (start,), "base": base}))) for start in starts]
+        return [straight_between(t, "segment", (start, b.make("foot", {"point": (start,), "base": base}))) for start in starts]
     if len(starts) == 1:
         starts *= len(stops)
     elif len(stops) == 1:
@@ -38,10 +38,10 @@ def _from_to(t: Things, key: str, one: Node, other: Node) -> list[str]:
     if len(starts) != len(stops):
         raise Refusal("It is not clear what is joined to what.")
     use = "segment" if key == "line" else key
-    return [_between(t, use, pair) for pair in zip(starts, stops)]
+    return [straight_between(t, use, pair) for pair in zip(starts, stops)]
 
 
-def _between(t: Things, key: str, span: tuple[str, ...]) -> str:
+def straight_between(t: Things, key: str, span: tuple[str, ...]) -> str:
     if len(span) == 1:
         return span[0]
     if not t.names and key != "ray":
@@ -54,12 +54,7 @@ def _between(t: Things, key: str, span: tuple[str, ...]) -> str:
     return t.make(key, from_=span[:1], to=span[1:])
 
 
-def between(t: Things, key: str, span: tuple[str, ...]) -> str:
-    """The segment, line, ray or vector between two points, made where it is not there."""
-    return _between(t, key, span)
-
-
-def _any_line(t: Things, key: str) -> str:
+def any_line(t: Things, key: str) -> str:
     """A new line somewhere, through two new points."""
     one = t.aside(t.b.free_point)
     two = t.aside(t.b.free_point)

@@ -11,7 +11,7 @@ from .crossings import where_they_meet
 from .phrases import Described, Many, Named, Node, Ref, Where
 from .spans import centre_of
 from .things import Things
-from .verbs import _points_in, verb
+from .verbs import points_in, verb
 
 
 @verb
@@ -19,7 +19,7 @@ def meets(t: Things, bound: Bound) -> None:
     """ "l and m meet at X", "PA meets k again at B", ", meeting BC at D"."""
     again = "again" in bound.get("words", ()) or "second" in bound.get("words", ())
     touching = "touches" in bound.get("words", ())
-    names = [t.b.free_name(name, POINT) for name in _points_in(bound["n"])] if "n" in bound else []
+    names = [t.b.free_name(name, POINT) for name in points_in(bound["n"])] if "n" in bound else []
     one, other = bound.get("x"), bound.get("y")
     if touching and one is None:
         lines = [id for id in t.b.recent.ids if id in t.b.last_group and t.b.ahead.step(id).does == "tangent_from"]
@@ -52,7 +52,7 @@ def meets(t: Things, bound: Bound) -> None:
     if "n2" in bound:
         assert other is not None
         for what, to in ((other, bound["n"]), (bound["z"], bound["n2"])):
-            points = _points_in(to)
+            points = points_in(to)
             if len(points) != 1:
                 raise Refusal("One point for each of the two.")
             t.names = [t.b.free_name(points[0], POINT)]

@@ -12,10 +12,10 @@ from .clauses import Bound
 from .crossings import where_they_meet
 from .english import words
 from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
-from .riding import _through
-from .shapes_on_sides import _COUNTS
+from .riding import line_through
+from .shapes_on_sides import CORNER_COUNTS
 from .things import Things
-from .verbs import _all_there, _names_of, _none_there, _points_in, verb
+from .verbs import all_there, names_of, none_there, points_in, verb
 
 
 @verb
@@ -23,20 +23,20 @@ def define(t: Things, bound: Bound) -> None:
     """A name for what is made: "let M be the midpoint of AB", "D, E and F are the midpoints of …", "ABC is a triangle"."""
     node, what = bound["n"], bound["y"]
     if "facts" in bound:
-        what = _with_facts(what, bound["facts"])
+        what = with_facts(what, bound["facts"])
     if isinstance(what, (Named, Amount, Quoted)) and not (isinstance(what, Named) and what.at is not None):
         raise Refusal("That is a claim, or sets a value.")
     if isinstance(what, Described) and what.head in _WITH_ENDS and isinstance(node, Many) and not what.names:
         pairs = [item for item in node.items if isinstance(item, Named) and len(item.points) == 2]
         if len(pairs) == len(node.items):
-            _none_there(t, [item.text for item in pairs])
+            none_there(t, [item.text for item in pairs])
             t.described(replace(what, names=tuple(pairs), kind="new"))
             return
     if isinstance(what, Described) and what.head in _WITH_ENDS and isinstance(node, Named) and len(node.points) == 2 and not what.names:
-        _none_there(t, [node.text])
+        none_there(t, [node.text])
         t.described(replace(what, names=(node,), kind="new"))
         return
-    if _is_shape(what) or (
+    if is_shape(what) or (
         isinstance(what, Described)
         and what.head in ("segment", "line", "ray", "vector", "chord", "diameter", "radius", "side", "angle")
         and isinstance(node, Named)
@@ -47,10 +47,10 @@ def define(t: Things, bound: Bound) -> None:
     if isinstance(what, Described) and what.head == "point":
         _define_points(t, node, what)
         return
-    names = _names_of(t, node)
+    names = names_of(t, node)
     if len(names) == 1 and isinstance(node, Named) and len(node.points) > 1 and _is_plural(what):
         names = list(node.points)
-    _none_there(t, names)
+    none_there(t, names)
     _make_named(t, names, what)
 
 
@@ -81,7 +81,7 @@ def so_drawn(t: Things, bound: Bound) -> None:
 @verb
 def lies_so(t: Things, bound: Bound) -> None:
     """ "with D on BC": D rides on it; or it is made so that it lies there, and this says it."""
-    names = _points_in(bound["n"])
+    names = points_in(bound["n"])
     there = [t.b.has(name) for name in names]
     if not any(there):
         t.names = names
@@ -101,12 +101,12 @@ def _is_on(t: Things, point: str, path: tuple[str, ...]) -> bool:
     if len(path) == 1 and t.b.kind(path[0]) == CIRCLE:
         cx, cy, rr = t.b.ahead.value(path[0])[:3]
         return bool(abs((x - cx) ** 2 + (y - cy) ** 2 - rr) < 1e-6 * (1 + rr))
-    px, py, dx, dy = _through(t, path)
+    px, py, dx, dy = line_through(t, path)
     return bool(abs(dx * (y - py) - dy * (x - px)) < 1e-6 * (1 + dx * dx + dy * dy))
 
 
-def _is_shape(node: Node) -> bool:
-    return isinstance(node, Described) and node.head in _COUNTS
+def is_shape(node: Node) -> bool:
+    return isinstance(node, Described) and node.head in CORNER_COUNTS
 
 
 def _is_plural(node: Node) -> bool:
@@ -117,7 +117,7 @@ def _is_plural(node: Node) -> bool:
     )
 
 
-def _with_facts(node: Node, facts: Node) -> Node:
+def with_facts(node: Node, facts: Node) -> Node:
     if not isinstance(node, Described):
         raise Refusal("Facts are said of a shape.")
     return node.with_role("facts", facts)
@@ -131,13 +131,13 @@ def _define_by_corners(t: Things, node: Node, what: Node) -> None:
         for item in node.items if isinstance(node, Many) else ():
             _define_by_corners(t, item, replace(what, plural=False, count=None))
         return
-    if _all_there(t, node) and (
+    if all_there(t, node) and (
         (len(node.points) > 2 and t.b.has(node.text))
         or (len(node.points) > 2 and what.head not in ("triangle", "quadrilateral", "polygon", "pentagon", "hexagon"))
     ):
         raise Refusal(f"{node.text} is there already; whether it is so is a claim.")
     if not node.points:
-        _none_there(t, [node.text])
+        none_there(t, [node.text])
         _make_named(t, [node.text], what)
         return
     t.described(replace(what, names=(node,), kind="new"))
@@ -153,8 +153,8 @@ def _once(t: Things, what: Described) -> Described:
 
 
 def _define_points(t: Things, node: Node, what: Described) -> None:
-    names = _points_in(node)
-    _none_there(t, names)
+    names = points_in(node)
+    none_there(t, names)
     if isinstance(node, Named) and len(node.points) > 1:
         raise Refusal("Name the points one by one: A, B and C.")
     if not what.roles:
@@ -206,7 +206,7 @@ def _rename(t: Things, id: str, name: str) -> None:
 def name(t: Things, bound: Bound) -> None:
     """ "call the midpoint of AC K", "the midpoint of AB: M", "label its foot E"."""
     what, node = bound.get("y"), bound["n"]
-    names = _names_of(t, node)
+    names = names_of(t, node)
     if what is None or isinstance(what, Ref):
         found = [id for id in t.b.recent.ids if id in t.b.ahead]
         fresh = [id for id in found if id not in t.b.board and t.b.kind(id) != NUMBER] or found
@@ -216,7 +216,7 @@ def name(t: Things, bound: Bound) -> None:
             _rename(t, id, one)
         return
     if isinstance(what, Named) and len(names) == 1:
-        if not _all_there(t, what):
+        if not all_there(t, what):
             raise Refusal(f"Nothing here is called {what.text}.")
         _rename(t, t.named_thing(what), names[0])
         return
@@ -235,5 +235,5 @@ def name(t: Things, bound: Bound) -> None:
             return
         except Refusal:
             pass
-    _none_there(t, names)
+    none_there(t, names)
     _make_named(t, names, what)

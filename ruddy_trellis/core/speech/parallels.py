@@ -6,14 +6,14 @@ from dataclasses import replace
 
 from ..kinds import LINE, RAY, SEGMENT
 from ..refusal import Refusal
-from .lines_between import _between
+from .lines_between import straight_between
 from .phrases import Amount, Described, Many, Named, Node
-from .spans import _need, _points_on, facing_side, spans_of
+from .spans import facing_side, needed, points_lying_on, spans_of
 from .tangents import tangents
 from .things import Things, makes
 
 
-def _directed(t: Things, node: Described, key: str) -> list[str]:
+def directed_line(t: Things, node: Described, key: str) -> list[str]:
     """Parallels and perpendiculars, horizontal and vertical lines, lines that touch a circle."""
     b = t.b
     if (tangent := node.role("tangent")) is not None:
@@ -47,10 +47,12 @@ def _directed(t: Things, node: Described, key: str) -> list[str]:
     base_node = node.role(which) or node.role("to", "of")
     if isinstance(through, Many) and not isinstance(base_node, Many):
         return [
-            _one_directed(t, which, t.aside(lambda: t.straight(_need(base_node))), point) for point in t.aside(lambda: t.points(through))
+            _one_directed(t, which, t.aside(lambda: t.straight(needed(base_node))), point) for point in t.aside(lambda: t.points(through))
         ]
     if isinstance(base_node, Many) or (isinstance(base_node, Described) and base_node.plural):
-        return [line for base in _bases(t, base_node) for line in [_one_directed(t, which, base, t.aside(lambda: t.point(_need(through))))]]
+        return [
+            line for base in _bases(t, base_node) for line in [_one_directed(t, which, base, t.aside(lambda: t.point(needed(through))))]
+        ]
     return [
         _one_parallel_or_perpendicular(
             t, replace(node, head=which, roles=tuple(("to" if role == which else role, part) for role, part in node.roles))
@@ -85,7 +87,7 @@ def _one_directed(t: Things, which: str, base: tuple[str, ...], point: str) -> s
 def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
     """ "AD perpendicular to BC [meeting it at D]": from the end that is there; the other is its foot, or free on it."""
     b = t.b
-    base = t.aside(lambda: t.straight(_need(node.role(which))))
+    base = t.aside(lambda: t.straight(needed(node.role(which))))
     known = [point for point in ends.points if b.has(point)]
     if len(known) == 2:
         raise Refusal(f"{ends.text} is there already; whether it is {which} is a claim.")
@@ -95,22 +97,22 @@ def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
     other = next(point for point in ends.points if point != known[0])
     size = node.role("length")
     if which == "perpendicular" and size is None:
-        base_points = set(base) if len(base) == 2 else _points_on(t, base[0])
+        base_points = set(base) if len(base) == 2 else points_lying_on(t, base[0])
         if start not in base_points:
             foot = b.make("foot", {"point": (start,), "base": base}, other)
-            return _between(t, "segment", (start, foot))
+            return straight_between(t, "segment", (start, foot))
     line = b.make(which, {"base": base, "point": (start,)}, hidden=True)
     if "equal" in node.extra and len(base) == 2:
         # Equal and parallel: the fourth corner of a parallelogram.
         vector = b.make("translation", {"from": base[:1], "to": base[1:]}, hidden=True)
         end = b.make("image_point", {"of": (start,), "by": (vector,)}, other)
-        return _between(t, "segment", (start, end))
+        return straight_between(t, "segment", (start, end))
     if size is not None:
         circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: t.length(size))}, hidden=True)
         end = b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"}, other)
     else:
         end = b.make("point_on", {"path": (line,), "place": 0.4}, other)
-    return _between(t, "segment", (start, end))
+    return straight_between(t, "segment", (start, end))
 
 
 @makes("perpendicular", "parallel", parts="through from at of by to on with perpendicular parallel distance", words="opposite")
@@ -175,9 +177,9 @@ def _one_parallel_or_perpendicular(t: Things, node: Described) -> str:
     distance = node.role("at", "by", "distance")
     if isinstance(distance, Described) and distance.head == "distance" and node.head == "parallel":
         size = distance.role("of") or (Amount(distance.amounts[0]) if distance.amounts else None)
-        return _parallel_at(t, base, size)
+        return parallel_at(t, base, size)
     if isinstance(distance, Amount) and node.head == "parallel":
-        return _parallel_at(t, base, distance)
+        return parallel_at(t, base, distance)
     if base is None and through is not None and "opposite" in node.adjectives:
         point = t.aside(lambda: t.point(through))
         return t.make("altitude", corner=(point,), base=facing_side(t, point))
@@ -207,13 +209,13 @@ def _line_of_point(t: Things, point: str) -> tuple[str, ...] | None:
         return None
 
 
-def _parallel_at(t: Things, base: Node | None, size: Node | None) -> str:
+def parallel_at(t: Things, base: Node | None, size: Node | None) -> str:
     """A parallel at a distance: through a point so far off on a perpendicular."""
     if base is None or size is None:
         raise Refusal("To which line, and at what distance?")
     b = t.b
     line = t.aside(lambda: t.straight(base))
-    start = line[0] if len(line) == 2 else next(iter(sorted(_points_on(t, line[0]), key=b.ahead.place)), None)
+    start = line[0] if len(line) == 2 else next(iter(sorted(points_lying_on(t, line[0]), key=b.ahead.place)), None)
     if start is None:
         start = b.make("point_on", {"path": line}, hidden=True)
     across = b.make("perpendicular", {"base": line, "point": (start,)}, hidden=True)

@@ -7,19 +7,19 @@ from typing import Any
 from ..kinds import CIRCLE, POINT
 from ..refusal import Refusal
 from .clauses import Bound
-from .crossings import _crossing_of
+from .crossings import crossing_of
 from .phrases import Amount, Described, Many, Named, Node
 from .points import divided
-from .riding import _free_place, mark_on
+from .riding import free_place_on, mark_on
 from .spans import centre_of
 from .things import Things
-from .verbs import _none_there, _points_in, verb
+from .verbs import none_there, points_in, verb
 
 
 @verb
 def divide(t: Things, bound: Bound) -> None:
     span = t.span(bound["x"]) if not _is_circle(t, bound["x"]) else ()
-    names = _points_in(bound["n"]) if "n" in bound else []
+    names = points_in(bound["n"]) if "n" in bound else []
     t.names = list(names)
     if not span:
         _divide_circle(t, bound)
@@ -62,8 +62,8 @@ def fraction(t: Things, bound: Bound) -> None:
     span = t.span(bound["x"]) if "x" in bound else (t.point(bound["x1"]), t.point(bound["y1"]))
     if not isinstance(share, float) or share == 1:
         raise Refusal("Which part of the way?")
-    t.names = _points_in(bound["n"]) if "n" in bound else []
-    _none_there(t, t.names)
+    t.names = points_in(bound["n"]) if "n" in bound else []
+    none_there(t, t.names)
     # As small whole numbers where they are such, as it is said.
     whole = next((count for count in range(2, 21) if abs(share * count - round(share * count)) < 1e-9), 1)
     t.make("dividing", span=span, first=round(share * whole, 9), second=round((1 - share) * whole, 9))
@@ -73,8 +73,8 @@ def fraction(t: Things, bound: Bound) -> None:
 def point_by_ratio(t: Things, bound: Bound) -> None:
     """ "the point on BC with BD : DC = 2 : 1", "the point of AB dividing it in the ratio 1 : 2"."""
     span = t.span(bound["x1"])
-    names = _points_in(bound["n"])
-    _none_there(t, names)
+    names = points_in(bound["n"])
+    none_there(t, names)
     first, second = (t.number(bound[slot]) for slot in ("v", "w"))
     if len(span) == 2 and "k" in bound:
         ends = [t.b.ahead.name(id) for id in span]
@@ -90,10 +90,10 @@ def point_by_ratio(t: Things, bound: Bound) -> None:
 @verb
 def point_by_length(t: Things, bound: Bound) -> None:
     """ "the point on AB with AP = 2", "a point C with CA = CB", "C so that ABC has a right angle at B"."""
-    names = [t.b.free_name(name, POINT) for name in _points_in(bound["n"])]
+    names = [t.b.free_name(name, POINT) for name in points_in(bound["n"])]
     if len(names) != 1:
         raise Refusal("One point at a time.")
-    _none_there(t, names)
+    none_there(t, names)
     name = names[0]
     facts = bound["fact"]
     path = bound.get("x1")
@@ -108,12 +108,12 @@ def point_by_length(t: Things, bound: Bound) -> None:
         curves.insert(0, t.path(path))
     if len(curves) == 1:
         t.names = [name]
-        t.make("point_on", path=curves[0], place=_free_place(t, curves[0]))
+        t.make("point_on", path=curves[0], place=free_place_on(t, curves[0]))
         return
     if len(curves) != 2:
         raise Refusal("That is more than fixes a point.")
     t.names = [name]
-    _crossing_of(t, curves[0], curves[1], False)
+    crossing_of(t, curves[0], curves[1], False)
 
 
 def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> Any:

@@ -7,7 +7,7 @@ from dataclasses import replace
 from ..kinds import CIRCLE, CONIC
 from ..refusal import Refusal
 from .phrases import Amount, Described, Many, Named, Node, Ref
-from .spans import _circle_of, _distance, _points_on, centre_of, corners_of, each, facing_side, spans_of
+from .spans import centre_of, circle_of, corners_of, distance_between, each, facing_side, points_lying_on, spans_of
 from .things import Things, makes
 
 
@@ -40,7 +40,7 @@ def _middle_of_arc(t: Things, named: Named, on: Node | None) -> str:
     if on is not None:
         circle = t.aside(lambda: t.round(on))
     else:
-        circle = b.only("circle", [id for id in b.of_kind(CIRCLE) if set(ends) <= _points_on(t, id)] or b.of_kind(CIRCLE))
+        circle = b.only("circle", [id for id in b.of_kind(CIRCLE) if set(ends) <= points_lying_on(t, id)] or b.of_kind(CIRCLE))
     centre = centre_of(t, circle)
     ray = b.make("angle_bisector", {"corner": (ends[0], centre, ends[1])}, hidden=True)
     return t.make("intersection", a=(ray,), b=(circle,), which=_facing(t, ray, circle, ends))
@@ -57,7 +57,7 @@ def _facing(t: Things, line: str, circle: str, ends: tuple[str, ...]) -> str:
         b.back_to(mark)
         if value is not None:
             places = [b.ahead.value(end) for end in ends]
-            found.append((sum(_distance(value, place) for place in places), which))
+            found.append((sum(distance_between(value, place) for place in places), which))
     if not found:
         raise Refusal("They do not meet now.")
     return min(found)[1]
@@ -137,12 +137,12 @@ def centres(t: Things, node: Described) -> list[str]:
     for one in each(node, "of", "in", "for"):
         triangle = t.aside(lambda one=one: t.triangle(one.role("of", "in", "for")))  # type: ignore[misc]
         if key == "excentre":
-            triangle = _turned_to(t, triangle, one.role("opposite"))
+            triangle = turned_to(t, triangle, one.role("opposite"))
         found.append(t.make(key, triangle=triangle))
     return found
 
 
-def _turned_to(t: Things, triangle: tuple[str, ...], node: Node | None) -> tuple[str, ...]:
+def turned_to(t: Things, triangle: tuple[str, ...], node: Node | None) -> tuple[str, ...]:
     """The corners of a triangle, beginning with one that is named."""
     if node is None:
         return triangle
@@ -186,7 +186,7 @@ def antipode(t: Things, node: Described) -> list[str]:
     if of is None:
         raise Refusal("Of which point? Say: the antipode of A on k.")
     point = t.aside(lambda: t.point(of))
-    circle = t.aside(lambda: _circle_of(t, node.role("on", "in"), point))
+    circle = t.aside(lambda: circle_of(t, node.role("on", "in"), point))
     centre_id = t.aside(lambda: centre_of(t, circle))
     half_turn = t.aside(lambda: t.b.make("point_reflection", {"centre": (centre_id,)}, hidden=True))
     return [t.make("image_point", of=(point,), by=(half_turn,))]

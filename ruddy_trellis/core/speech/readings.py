@@ -10,7 +10,7 @@ from ..language import names as spelling
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .english import words
-from .lines_between import between
+from .lines_between import straight_between
 from .phrases import Amount, Described, Many, Named, Node
 from .spans import centre_of, corners_of, each, sides_of, spans_of
 from .things import CORNERS, Things, makes
@@ -38,13 +38,13 @@ def measured(t: Things, node: Node) -> list[str]:
             return [t.make("length", span=span) for span in spans]
         if node.head in ("side", "segment", "line", "chord", "base", "radius", "diameter", "diagonal") and node.names:
             return [t.make("length", span=span) for name in node.names for span in spans_of(t, name)]
-        if node.head in _READS:
+        if node.head in READS:
             return t.described(node)
         return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
     return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
 
 
-_READS = words(
+READS = words(
     """
     angle length distance area perimeter slope ratio size sum product difference coordinates equation power
     """
@@ -90,7 +90,7 @@ def lengths(t: Things, node: Described) -> list[str]:
             and len(start.items) == 2
             and not all(isinstance(item, Named) and len(item.points) == 2 for item in start.items)
         ):
-            return [_distance(t, start.items[0], start.items[1])]
+            return [distance_between(t, start.items[0], start.items[1])]
         if isinstance(start, Described) and start.head == "arc":
             return [t.make("arc_length", arc=tuple(t.aside(lambda: t.all_of(start))))]
         if isinstance(start, Named) and (ids := t.b.ahead.ids_named(spelling.tidy(start.text))) and t.b.kind(ids[0]) == CIRCLE:
@@ -98,10 +98,10 @@ def lengths(t: Things, node: Described) -> list[str]:
         if isinstance(start, (Described, Named)) and not (isinstance(start, Named) and len(start.points) == 2):
             return measured(t, start)
         return [t.make("length", span=span) for span in t.aside(lambda: spans_of(t, start))]
-    return [_distance(t, start, stop)]
+    return [distance_between(t, start, stop)]
 
 
-def _distance(t: Things, one: Node, other: Node) -> str:
+def distance_between(t: Things, one: Node, other: Node) -> str:
     """The distance from one thing to another, of which one is a point."""
     a = t.aside(lambda: _point_or_line(t, one))
     b = t.aside(lambda: _point_or_line(t, other))
@@ -189,7 +189,7 @@ def angles(t: Things, node: Described) -> list[str]:
         return _drawn(t, node, size)
     if arms is not None:
         if isinstance(arms, Many) and len(arms.items) == 2:
-            return [_between(t, arms.items[0], arms.items[1], turn)]
+            return [_angle_between(t, arms.items[0], arms.items[1], turn)]
         lines = t.aside(lambda: t.all_of(arms))
         if len(lines) == 2:
             return [t.make("angle_between", a=(lines[0],), b=(lines[1],))]
@@ -208,15 +208,15 @@ def angles(t: Things, node: Described) -> list[str]:
         and not all(b.has(point) for point in named[0].points)
     ):
         one_end, corner_id, other_end = b.points(named[0].points)
-        between(t, "ray", (corner_id, one_end))
-        between(t, "ray", (corner_id, other_end))
+        straight_between(t, "ray", (corner_id, one_end))
+        straight_between(t, "ray", (corner_id, other_end))
     items: list[Node] = [item for name in named for item in (name.items if isinstance(name, Many) else (name,))]
     if of is not None and node.names == () and isinstance(of, Described) and node.role("at") is not None:
         items = [part for role, part in node.roles if role == "at"]
     return [t.make("angle", corner=t.aside(lambda item=item: t.corner(item)), **turn) for item in items]  # type: ignore[misc]
 
 
-def _between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> str:
+def _angle_between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> str:
     try:
         corner = t.aside(lambda: t._corner_between(one, other))
     except Refusal:
@@ -239,13 +239,13 @@ def _drawn(t: Things, node: Described, size: Node) -> list[str]:
         ends = b.points((corner, one))
         line = b.make("at_angle", {"point": ends[:1], "angle": degrees, "base": ends}, hidden=True)
         end = b.make("point_on", {"path": (line,), "place": 0.8}, other)
-        return [between(t, "ray", ends), between(t, "ray", (ends[0], end))]
+        return [straight_between(t, "ray", ends), straight_between(t, "ray", (ends[0], end))]
     if len(names) == 0 and on is None:
         corner = t.aside(lambda: t.point(at) if at is not None else b.free_point())
         one = t.aside(b.free_point)
         line = b.make("at_angle", {"point": (corner,), "angle": degrees, "base": (corner, one)}, hidden=True)
         end = b.make("point_on", {"path": (line,), "place": 0.8})
-        return [between(t, "ray", (corner, one)), between(t, "ray", (corner, end))]
+        return [straight_between(t, "ray", (corner, one)), straight_between(t, "ray", (corner, end))]
     if at is not None and on is not None:
         return [t.make("at_angle", point=(t.aside(lambda: t.point(at)),), angle=degrees, base=t.aside(lambda: t.straight(on)))]
     raise Refusal("An angle of a size is drawn by three points, or at a point from a line: angle ABC of 50°.")

@@ -11,7 +11,7 @@ from ..regions.conditions import inside_polygon
 from ..seen import Place
 from .crossings import where_they_meet
 from .phrases import Amount, Described, Named, Node, Where
-from .spans import _distance, corners_of
+from .spans import corners_of, distance_between
 from .things import Things, makes
 
 #: Where a new point goes on a path on which others lie: shares of a segment, degrees on a circle.
@@ -114,7 +114,7 @@ def _on_new_path(t: Things, node: Described, path: Described, count: int) -> lis
         made = []
         (on,) = t.aside(lambda: t.all_of(path))
     for name in names[len(made) :]:
-        place = _free_place(t, (on,))
+        place = free_place_on(t, (on,))
         made.append(
             b.make("point_on", {"path": (on,), "place": place}, name) if name else b.make("point_on", {"path": (on,), "place": place})
         )
@@ -133,7 +133,7 @@ def _one_point(t: Things, node: Described) -> list[str]:
         return [_at_distance(t, node, distance, start)]
     if (between := node.role("between")) is not None:
         ends = t.aside(lambda: t.span(between))
-        return [t.make("point_on", path=ends, place=_free_place(t, ends))]
+        return [t.make("point_on", path=ends, place=free_place_on(t, ends))]
     path_node = (
         node.role("on", "of", "along")
         or (node.role("in") if _is_path(node.role("in")) else None)
@@ -165,7 +165,7 @@ def _on_path(t: Things, node: Described, path_node: Node) -> str:
         ends = t.aside(lambda: t.span(inner))
         return t.make("point_on", path=(beyond_ray(t, ends),), place=0.5)
     path = t.aside(lambda: _path_to_ride(t, path_node))
-    return t.make("point_on", path=path, place=_free_place(t, path))
+    return t.make("point_on", path=path, place=free_place_on(t, path))
 
 
 def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
@@ -186,7 +186,7 @@ def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
     return t.path(node)
 
 
-def _free_place(t: Things, path: tuple[str, ...]) -> float:
+def free_place_on(t: Things, path: tuple[str, ...]) -> float:
     """Where on a path a new point goes: not upon one that is there."""
     b = t.b
     kind = b.kind(path[0]) if len(path) == 1 else SEGMENT
@@ -204,7 +204,7 @@ def _free_place(t: Things, path: tuple[str, ...]) -> float:
         finally:
             b.back_to(mark)
             t.names = waiting
-        gap = min((_distance(value, place) for place in taken), default=1.0) if value is not None else 0.0
+        gap = min((distance_between(value, place) for place in taken), default=1.0) if value is not None else 0.0
         if gap > most * 1.6:
             best, most = choice, gap
     return best
@@ -257,7 +257,7 @@ def _wish(t: Things, node: Described):
         if role in ("inside", "outside", "in", "within"):
             tests.append(_in_shape(t, part, role != "outside"))
         elif role in ("above", "below"):
-            tests.append(_over(t, part, role == "above"))
+            tests.append(side_test(t, part, role == "above"))
         elif role in ("near", "with", "and"):
             continue
         else:
@@ -280,14 +280,14 @@ def _in_shape(t: Things, part: Node, wanted: bool):
     return lambda at: ((at[0] - x) ** 2 + (at[1] - y) ** 2 < 0.7 * rr) if wanted else ((at[0] - x) ** 2 + (at[1] - y) ** 2 > 2.0 * rr)
 
 
-def _over(t: Things, part: Node, above: bool):
-    px, py, dx, dy = _through(t, t.aside(lambda: t.straight(part)))
+def side_test(t: Things, part: Node, above: bool):
+    px, py, dx, dy = line_through(t, t.aside(lambda: t.straight(part)))
     if dx < 0:
         dx, dy = -dx, -dy
     return lambda at: (dx * (at[1] - py) - dy * (at[0] - px) > 0) == above
 
 
-def _through(t: Things, span: tuple[str, ...]) -> tuple[float, float, float, float]:
+def line_through(t: Things, span: tuple[str, ...]) -> tuple[float, float, float, float]:
     values = [t.b.ahead.value(id) for id in span]
     if any(value is None for value in values):
         raise Refusal("That line is not there now.")
@@ -304,6 +304,6 @@ def _clear_of(t: Things, path: tuple[str, ...], at: Place) -> bool:
     if len(path) == 1 and t.b.kind(path[0]) in (CIRCLE, ARC):
         x, y, rr = t.b.ahead.value(path[0])[:3]
         return bool(abs(((at[0] - x) ** 2 + (at[1] - y) ** 2) ** 0.5 - rr**0.5) > 0.3 * least)
-    px, py, dx, dy = _through(t, path)
+    px, py, dx, dy = line_through(t, path)
     size = (dx * dx + dy * dy) ** 0.5
     return bool(size == 0 or abs(dx * (at[1] - py) - dy * (at[0] - px)) / size > least)

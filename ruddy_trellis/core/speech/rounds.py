@@ -9,9 +9,9 @@ from ..kinds import CIRCLE, POINT
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .phrases import Amount, Described, Many, Named, Node
-from .points import _turned_to
-from .riding import _over
-from .spans import _distance, _points_on, centre_of, corners_of, each, spans_of
+from .points import turned_to
+from .riding import side_test
+from .spans import centre_of, corners_of, distance_between, each, points_lying_on, spans_of
 from .things import Things, makes
 
 
@@ -205,7 +205,7 @@ def _nearer(t: Things, a: tuple[str, ...], b: tuple[str, ...], point: str) -> st
         value = t.b.ahead.value(id)
         t.b.back_to(mark)
         if value is not None:
-            found.append((_distance(value, t.b.ahead.value(point)), which))
+            found.append((distance_between(value, t.b.ahead.value(point)), which))
     return min(found)[1] if found else "first"
 
 
@@ -233,7 +233,7 @@ def circles_of_triangles(t: Things, node: Described) -> list[str]:
             elif facing is None:
                 raise Refusal("Which one? Say: the excircle of ABC opposite A.")
             else:
-                made.append(t.make("excircle", triangle=_turned_to(t, triangle, facing)))
+                made.append(t.make("excircle", triangle=turned_to(t, triangle, facing)))
         else:
             made.append(t.make({"incircle": "incircle", "nine-point-circle": "nine_point_circle"}[one.head], triangle=triangle))
     return made
@@ -288,7 +288,7 @@ def side_fits(t: Things, span: tuple[str, str], side: tuple[str, Node], place: t
     """Whether a place is on that side of a line which is said: above it, on the same side as a point, away from one."""
     role, part = side
     if role in ("above", "below"):
-        return bool(_over(t, part, role == "above")(place))
+        return bool(side_test(t, part, role == "above")(place))
     if role in ("inside", "outside"):
         corners = [t.b.ahead.value(id) for id in t.aside(lambda: corners_of(t, part))]
         middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
@@ -330,7 +330,7 @@ def arcs(t: Things, node: Described) -> list[str]:
     if centre is not None:
         middle = t.aside(lambda: t.point(centre))
     else:
-        on = [id for id in b.of_kind(CIRCLE) if set(points) <= _points_on(t, id)]
+        on = [id for id in b.of_kind(CIRCLE) if set(points) <= points_lying_on(t, id)]
         middle = t.aside(lambda: centre_of(t, b.only("circle", on or b.of_kind(CIRCLE))))
     if {"major", "minor"} & set(node.adjectives):
         cx, cy = b.ahead.value(middle)[:2]

@@ -24,7 +24,7 @@ class Wanted:
         return bool(self.lengths or self.equal or self.angles or self.parallel)
 
 
-def _wanted(t: Things, node: Described, names: tuple[str, ...]) -> Wanted:
+def wanted_of(t: Things, node: Described, names: tuple[str, ...]) -> Wanted:
     """What is said of the sides and angles of a shape whose corners are named."""
     found = Wanted()
     for role, part in node.roles:
@@ -64,7 +64,7 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
 
 
-def _equal_to_first(wanted: Wanted, first: tuple[str, str], order: tuple[str, str, str]) -> None:
+def equal_to_first(wanted: Wanted, first: tuple[str, str], order: tuple[str, str, str]) -> None:
     """A length that is said of one of two equal sides is that of the other too."""
     for one, two in wanted.equal:
         for known, other in ((one, two), (two, one)):
@@ -72,7 +72,7 @@ def _equal_to_first(wanted: Wanted, first: tuple[str, str], order: tuple[str, st
                 wanted.lengths[other] = wanted.lengths[known]
 
 
-def _best_order(b: Building, names: tuple[str, ...], wanted: Wanted) -> tuple[str, str, str]:
+def best_order(b: Building, names: tuple[str, ...], wanted: Wanted) -> tuple[str, str, str]:
     """The corners in such an order that the third follows from what is said of it, the first side being chosen."""
     rings = [names, (*names[1:], names[0]), (*names[2:], *names[:2])]
 
@@ -94,7 +94,7 @@ def _best_order(b: Building, names: tuple[str, ...], wanted: Wanted) -> tuple[st
     return best[0], best[1], best[2]
 
 
-def _check_sides(wanted: Wanted, sides: list[frozenset[str]]) -> None:
+def check_sides(wanted: Wanted, sides: list[frozenset[str]]) -> None:
     """Three lengths that never make a triangle are refused."""
     sizes = [size for side in sides if isinstance(size := wanted.lengths.get(side), float)]
     if len(sizes) == 3 and 2 * max(sizes) >= sum(sizes):

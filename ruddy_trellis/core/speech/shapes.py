@@ -9,11 +9,11 @@ from ..kinds import CIRCLE, POLYGON
 from ..refusal import Refusal
 from .english import words
 from .phrases import Amount, Described, Many, Named, Node
-from .shapes_alone import _alone
-from .shapes_on_sides import _COUNTS, _on_span
+from .shapes_alone import alone_shape
+from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .spans import centre_of, spans_of
 from .things import Things, makes
-from .tokens import _POINT
+from .tokens import POINT_NAME
 
 
 @makes(
@@ -27,7 +27,7 @@ def shapes(t: Things, node: Described) -> list[str]:
     """Shapes of all sorts."""
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
-        return [_on_span(t, node, span, outside=True) for span in spans]
+        return [shape_on_span(t, node, span, outside=True) for span in spans]
     named = [
         (part, role) for role, part in node.roles if role in ("with", "and") for part in (part.items if isinstance(part, Many) else (part,))
     ]
@@ -58,8 +58,8 @@ def shapes(t: Things, node: Described) -> list[str]:
         return _several_named(t, node)
     names = tuple(point for name in node.names if isinstance(name, Named) for point in name.points)
     if not names and t.names and all(len(name) > 1 for name in t.names[:1]):
-        names = tuple(_POINT.findall(t.names.pop(0)))
-    count = _COUNTS[node.head]
+        names = tuple(POINT_NAME.findall(t.names.pop(0)))
+    count = CORNER_COUNTS[node.head]
     if names and count and len(names) != count:
         raise Refusal(f"A {node.head} has {count} corners, not {len(names)}.")
     beside = next(((role, part) for role, part in node.roles if role in ("outside", "above", "below") and _is_one_side(part)), None)
@@ -74,8 +74,8 @@ def shapes(t: Things, node: Described) -> list[str]:
         return [_inscribed(t, node, t.aside(lambda: t.round(inscribed_in)), names)]
     if on is not None and not isinstance(on, Amount):
         spans = _spans_to_build_on(t, on)
-        return [_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
-    return [_alone(t, node, names)]
+        return [shape_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
+    return [alone_shape(t, node, names)]
 
 
 #: What a shape may be said to have, with names.
@@ -136,7 +136,7 @@ def _spans_to_build_on(t: Things, node: Node) -> list[tuple[str, str]]:
 def _inscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) -> str:
     """A regular polygon, or any, with its corners on a circle."""
     b = t.b
-    count = _COUNTS[node.head] or len(names)
+    count = CORNER_COUNTS[node.head] or len(names)
     on = b.points_on(circle)
     if (
         node.head in ("square",)

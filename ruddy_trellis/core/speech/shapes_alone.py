@@ -9,19 +9,19 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .english import words
 from .phrases import Amount, Described, Many, Named, Node
-from .shape_facts import Wanted, _best_order, _check_sides, _equal_to_first, _wanted
-from .shapes_on_sides import _COUNTS
+from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
+from .shapes_on_sides import CORNER_COUNTS
 from .things import Things
-from .third_corners import _amounts, _first_side, _fresh, _kept_places, _third_corner, _upper_crossing
+from .third_corners import amounts_in, first_side, fresh_names, kept_places, third_corner, upper_crossing
 
 #: Parts that say on which side of a side a shape is.
 _BESIDE = words("on outside above below away same_side_of other_side_of same_side_as side_with opposite")
 
 
-def _alone(t: Things, node: Described, names: tuple[str, ...]) -> str:
+def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
     """A shape that stands on nothing that is there, or whose corners are there already."""
     b = t.b
-    kind, count = node.head, _COUNTS[node.head] or len(names)
+    kind, count = node.head, CORNER_COUNTS[node.head] or len(names)
     corners_node = node.role("corners", "through", "with", "of") if not names else None
     if corners_node is not None and isinstance(corners_node, (Named, Many)) and not isinstance(corners_node, Amount):
         got = tuple(
@@ -36,7 +36,7 @@ def _alone(t: Things, node: Described, names: tuple[str, ...]) -> str:
     _check_with(node)
     if {"medial", "orthic", "pedal"} & set(node.adjectives):
         return _of_another(t, node, names)
-    wanted = _wanted(t, node, names)
+    wanted = wanted_of(t, node, names)
     if names and all(b.has(name) for name in names):
         if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
             return b.polygon(b.points(names))
@@ -64,10 +64,10 @@ def _alone(t: Things, node: Described, names: tuple[str, ...]) -> str:
     if kind == "triangle":
         return _triangle_alone(t, node, names, wanted)
     if "cyclic" in node.adjectives:
-        return _cyclic(t, names or _fresh(b, count))
+        return _cyclic(t, names or fresh_names(b, count))
     if count < 3:
         raise Refusal("A polygon is said by its corners.")
-    return b.polygon(b.points(names) if names else tuple(b.points(_fresh(b, count))))
+    return b.polygon(b.points(names) if names else tuple(b.points(fresh_names(b, count))))
 
 
 def _of_another(t: Things, node: Described, names: tuple[str, ...]) -> str:
@@ -115,13 +115,13 @@ def _sizes(t: Things, node: Described) -> list[Any]:
     sizes: list[Node] = []
     for role, part in node.roles:
         if role in ("side", "sides", "length", "with", "of", "and"):
-            sizes += _amounts(part)
+            sizes += amounts_in(part)
             if (
                 isinstance(part, Described)
                 and part.head in ("side", "segment", "length")
                 and (inner := part.role("of", "length")) is not None
             ):
-                sizes += _amounts(inner)
+                sizes += amounts_in(inner)
             if isinstance(part, Described) and part.amounts:
                 sizes += [Amount(text) for text in part.amounts if text[:1].isdigit()]
     sizes += [Amount(text) for text in node.amounts if text[:1].isdigit() or text[:1] == "."]
@@ -131,13 +131,13 @@ def _sizes(t: Things, node: Described) -> list[Any]:
 def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: int, wanted: Wanted) -> str:
     b = t.b
     sizes = _sizes(t, node) or list(wanted.lengths.values())
-    names = names or _fresh(b, count)
-    a, c = _first_side(t, names, sizes[0] if sizes else None)
+    names = names or fresh_names(b, count)
+    a, c = first_side(t, names, sizes[0] if sizes else None)
     key = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}.get(node.head, "equilateral" if count == 3 else "regular")
     if node.head == "rectangle" and len(sizes) > 1:
         across = b.make("perpendicular", {"base": (a, c), "point": (c,)}, hidden=True)
         circle = b.make("circle_radius", {"centre": (c,), "radius": sizes[1]}, hidden=True)
-        which = _upper_crossing(t, [across, circle], (a, c))
+        which = upper_crossing(t, [across, circle], (a, c))
         third = b.make("intersection", {"a": (across,), "b": (circle,), "which": which or "first"}, names[2])
         fourth = b.make("fourth_corner", {"corners": (a, c, third)}, names[3])
         return b.polygon((a, c, third, fourth))
@@ -151,7 +151,7 @@ def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: in
 def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
     """Parallelograms, kites and trapezia: from three corners, the fourth made from them."""
     b = t.b
-    names = names or _fresh(b, 4)
+    names = names or fresh_names(b, 4)
     if len(names) != 4:
         raise Refusal(f"A {node.head} has four corners.")
     order: tuple[str, ...] = names
@@ -172,7 +172,7 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
     if order[3] in known:
         raise Refusal(f"{order[3]} is there already: a {node.head} is made from {', '.join(order[:3])}.")
     if len(missing) == 3:
-        before = _kept_places(t, 4)
+        before = kept_places(t, 4)
         for name, at in zip(order[:3], before):
             b.free_point(name, at)
     corners = b.points(order[:3])
@@ -191,14 +191,14 @@ def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted
         [wanted.lengths.get(frozenset(pair)) for pair in ((a, c), (third, fourth))],
         [wanted.lengths.get(frozenset(pair)) for pair in ((c, third), (fourth, a))],
     )
-    first = _first_side(t, (a, c), next((size for size in sides[0] if size is not None), None))
+    first = first_side(t, (a, c), next((size for size in sides[0] if size is not None), None))
     inner = Wanted()
     if (size := next((size for size in sides[1] if size is not None), None)) is not None:
         inner.lengths[frozenset((c, third))] = size
     for name, angle in wanted.angles.items():
         same = name in (c, fourth)
         inner.angles[c] = angle if same or not isinstance(angle, float) else 180.0 - angle
-    corner = _third_corner(t, first, third, inner, False, False)
+    corner = third_corner(t, first, third, inner, False, False)
     last = b.make("fourth_corner", {"corners": (*first, corner)}, fourth)
     return b.polygon((*first, corner, last))
 
@@ -206,7 +206,7 @@ def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted
 def _cyclic(t: Things, names: tuple[str, ...]) -> str:
     """A quadrilateral whose corners are on one circle: three are free, the others ride on their circle."""
     b = t.b
-    places = _kept_places(t, len(names))
+    places = kept_places(t, len(names))
     corners = [b.point(name) if b.has(name) else b.free_point(name, at) for name, at in zip(names[:3], places)]
     circle = b.make("circumcircle", {"a": (corners[0],), "b": (corners[1],), "c": (corners[2],)}, hidden=True)
     x, y = b.ahead.value(circle)[:2]
@@ -225,9 +225,9 @@ def _cyclic(t: Things, names: tuple[str, ...]) -> str:
 
 def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
     b = t.b
-    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.number(size)) for size in _amounts(node.role("angles"))]  # type: ignore[misc]
+    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.number(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     fresh = not names
-    names = names or _fresh(b, 3)
+    names = names or fresh_names(b, 3)
     a, c, third = names
     isosceles, right = "isosceles" in node.adjectives, "right-angled" in node.adjectives
     sides = [frozenset((a, c)), frozenset((c, third)), frozenset((third, a))]
@@ -246,7 +246,7 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
     for adjective in node.adjectives:
         if adjective in ("obtuse", "scalene", "acute"):
             continue
-    _check_sides(wanted, sides)
+    check_sides(wanted, sides)
     if right and not any(size == 90.0 for size in wanted.angles.values()):
         wanted.angles[c] = 90.0
     if isosceles and not wanted.equal and not wanted.lengths:
@@ -260,7 +260,7 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
     if not wanted:
         if not fresh or not any(b.has(name) for name in names):
             return b.polygon(b.points(names))
-    order = _best_order(b, names, wanted)
+    order = best_order(b, names, wanted)
     a, c, third = order
     size = wanted.lengths.get(frozenset((a, c)))
     if b.has(a) and b.has(c):
@@ -269,10 +269,10 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
         span = b.points((a, c))
         first = (span[0], span[1])
     else:
-        first = _first_side(t, (a, c), size)
+        first = first_side(t, (a, c), size)
     if b.has(third):
         raise Refusal(f"{third} is there already, so the triangle cannot be chosen.")
-    _equal_to_first(wanted, first, (a, c, third))
-    corner = _third_corner(t, first, third, wanted, False, False)
+    equal_to_first(wanted, first, (a, c, third))
+    corner = third_corner(t, first, third, wanted, False, False)
     ids = {a: first[0], c: first[1], third: corner}
     return b.polygon(tuple(ids[name] for name in names))

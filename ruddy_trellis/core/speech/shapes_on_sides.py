@@ -6,23 +6,23 @@ from typing import Any
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
-from .parallels import _parallel_at
+from .parallels import parallel_at
 from .phrases import Described, Named, Node
 from .rounds import side_fits
-from .shape_facts import Wanted, _wanted
+from .shape_facts import Wanted, wanted_of
 from .things import CORNERS, Things
-from .third_corners import _amounts, _third_corner
+from .third_corners import amounts_in, third_corner
 
-_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}
+CORNER_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}
 
 
 _ON_A_SIDE = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}
 
 
-def _on_span(t: Things, node: Described, span: tuple[str, str], names: tuple[str, ...] = (), outside: bool = False) -> str:
+def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tuple[str, ...] = (), outside: bool = False) -> str:
     """A shape on a side that is there, on the side of it that is said."""
     b = t.b
-    count = _COUNTS[node.head] or len(names)
+    count = CORNER_COUNTS[node.head] or len(names)
     free: tuple[str, ...] = ()
     if names:
         known = [b.ahead.name(id) for id in span]
@@ -49,7 +49,7 @@ def _on_span(t: Things, node: Described, span: tuple[str, str], names: tuple[str
         away = _away_from_shape(t, span)
         side = ("inside", away[1]) if away is not None else None
     a, c = span
-    wanted = _wanted(t, node, names)
+    wanted = wanted_of(t, node, names)
     kind = node.head
     isosceles = kind == "triangle" and "isosceles" in node.adjectives
     regular_one = kind in ("pentagon", "hexagon", "octagon") or "regular" in node.adjectives
@@ -105,7 +105,7 @@ def _triangle_on(t: Things, node: Described, span: tuple[str, str], free: tuple[
     names = tuple(b.ahead.name(id) for id in span)
     height = node.role("height")
     if height is not None:
-        line = t.aside(lambda: _parallel_at(t, Named("", names), height))
+        line = t.aside(lambda: parallel_at(t, Named("", names), height))
         if isosceles:
             middle = b.make("perpendicular_bisector", {"span": span}, hidden=True)
             third = b.make("intersection", {"a": (line,), "b": (middle,)}, name)
@@ -114,17 +114,17 @@ def _triangle_on(t: Things, node: Described, span: tuple[str, str], free: tuple[
         return b.polygon((*span, third))
     if name is None and not wanted:
         wanted = _sizes_of_triangle(t, node, names, "C")
-    third = _third_corner(t, span, name or "C" if wanted else name, wanted, isosceles, "right-angled" in node.adjectives)
+    third = third_corner(t, span, name or "C" if wanted else name, wanted, isosceles, "right-angled" in node.adjectives)
     return b.polygon((*span, third))
 
 
 def _sizes_of_triangle(t: Things, node: Described, names: tuple[str, ...], third: str) -> Wanted:
     """Two sides or angles said without names, on a side that is named."""
     found = Wanted()
-    sizes = _amounts(node.role("sides", "side"))
+    sizes = amounts_in(node.role("sides", "side"))
     for name, size in zip(names, sizes):
         found.lengths[frozenset((name, third))] = t.aside(lambda size=size: t.length(size))  # type: ignore[misc]
-    angles = _amounts(node.role("angles"))
+    angles = amounts_in(node.role("angles"))
     for name, size in zip(names, angles):
         found.angles[name] = t.aside(lambda size=size: t.number(size))  # type: ignore[misc]
     return found

@@ -85,11 +85,11 @@ def _diagonals(corners: tuple[str, ...]) -> list[tuple[str, str]]:
     return [(corners[a], corners[b]) for a in range(count) for b in range(a + 2, count) if (a, b) != (0, count - 1)]
 
 
-def _distance(a: Any, b: Any) -> float:
+def distance_between(a: Any, b: Any) -> float:
     return float(((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) ** 0.5)
 
 
-def _points_on(t: Things, id: str) -> set[str]:
+def points_lying_on(t: Things, id: str) -> set[str]:
     return set(t.b.points_on(id))
 
 
@@ -108,15 +108,15 @@ def facing_side(t: Things, corner: str) -> tuple[str, ...]:
     raise Refusal(f"To which line? {t.b.ahead.name(corner)} is no corner of a triangle here.")
 
 
-def _circle_of(t: Things, node: Node | None, point: str) -> str:
+def circle_of(t: Things, node: Node | None, point: str) -> str:
     """The circle that is named, or the one on which a point lies."""
     if node is not None:
         return t.round(node)
-    on = [id for id in t.b.of_kind(CIRCLE) if point in _points_on(t, id)]
+    on = [id for id in t.b.of_kind(CIRCLE) if point in points_lying_on(t, id)]
     return t.b.only("circle", on or t.b.of_kind(CIRCLE))
 
 
-def _need(node: Node | None) -> Node:
+def needed(node: Node | None) -> Node:
     if node is None:
         raise Refusal("Through which point, and to which line?")
     return node

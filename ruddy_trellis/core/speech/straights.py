@@ -6,11 +6,11 @@ from dataclasses import replace
 
 from ..kinds import CIRCLE, POINT
 from ..refusal import Refusal
-from .lines_between import _any_line, _between, _from_to, span_of_length
-from .parallels import _directed
+from .lines_between import any_line, span_of_length, straight_between, straights_from_to
+from .parallels import directed_line
 from .phrases import Amount, Described, Many, Named, Node, Ref
-from .riding import _free_place
-from .spans import _circle_of, _need, centre_of, spans_of
+from .riding import free_place_on
+from .spans import centre_of, circle_of, needed, spans_of
 from .things import Things, makes
 from .triangle_lines import bisectors
 
@@ -36,7 +36,7 @@ def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
     if node.head in ("diagonal", "side", "hypotenuse") and not node.names:
         spans = t.aside(lambda: [t.span(node)] if node.head == "hypotenuse" else spans_of(t, replace(node, plural=True)))
-        return [_between(t, "segment", span) for span in spans]
+        return [straight_between(t, "segment", span) for span in spans]
     if node.head == "radius" and not node.names:
         return [_radius(t, node)]
     if node.head == "diameter" and not node.names:
@@ -55,7 +55,7 @@ def straights(t: Things, node: Described) -> list[str]:
     if node.role("perpendicular", "parallel", "tangent") is not None or {"perpendicular", "parallel", "horizontal", "vertical"} & set(
         node.adjectives
     ):
-        return _directed(t, node, key)
+        return directed_line(t, node, key)
     if node.role("length") is not None and not node.names:
         return [
             _of_length(
@@ -64,7 +64,7 @@ def straights(t: Things, node: Described) -> list[str]:
                 node.role("from", "through", "at")
                 if not isinstance(node.role("from", "through", "at"), Amount)
                 else node.role("from", "through"),
-                _need(node.role("length")),
+                needed(node.role("length")),
             )
         ]
     if (
@@ -88,17 +88,17 @@ def straights(t: Things, node: Described) -> list[str]:
             return [_of_length(t, node, None, length)]
         waiting = len(t.names)
         if waiting and all(len(name) == 1 for name in t.names) and node.head in ("line", "ray", "segment", "vector"):
-            return [_any_line(t, key) for _ in range(node.count or waiting)]
-        return [_any_line(t, key) for _ in range(min(node.count or 1, 6))]
+            return [any_line(t, key) for _ in range(node.count or waiting)]
+        return [any_line(t, key) for _ in range(min(node.count or 1, 6))]
     if length is not None and (other is None or other is one):
         return [_of_length(t, node, one, length)]
     if other is not None and other is not one:
-        return _from_to(t, key, one, other)
+        return straights_from_to(t, key, one, other)
     if isinstance(one, Ref):
         lately = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) == POINT]
         if len(lately) < 2:
             raise Refusal("Through which points?")
-        return [_between(t, key, (lately[-2], lately[-1]))]
+        return [straight_between(t, key, (lately[-2], lately[-1]))]
     if (
         isinstance(one, Described)
         and one.plural
@@ -107,7 +107,7 @@ def straights(t: Things, node: Described) -> list[str]:
         points = t.aside(lambda: t.points(one))
         if len(points) != 2:
             raise Refusal("A line goes through two points.")
-        return [_between(t, "segment" if node.role("between") is one else key, (points[0], points[1]))]
+        return [straight_between(t, "segment" if node.role("between") is one else key, (points[0], points[1]))]
     if (
         isinstance(one, (Many,))
         or (isinstance(one, Named) and len(one.points) == 2)
@@ -115,11 +115,11 @@ def straights(t: Things, node: Described) -> list[str]:
     ):
         spans = t.aside(lambda: spans_of(t, one))
         if all(len(span) == 2 for span in spans):
-            return [_between(t, key, span) for span in spans]
+            return [straight_between(t, key, span) for span in spans]
     # A line through one point only: any that goes through it.
     point = t.aside(lambda: t.point(one))
     second = t.aside(lambda: t.b.free_point(fits=None))
-    return [_between(t, key, (point, second))]
+    return [straight_between(t, key, (point, second))]
 
 
 def _named(t: Things, node: Described, key: str) -> list[str]:
@@ -128,14 +128,14 @@ def _named(t: Things, node: Described, key: str) -> list[str]:
     b = t.b
     names = [name for name in node.names if isinstance(name, Named)]
     if len(names) == 2 and all(len(name.points) == 1 for name in names) and not node.roles:
-        return [_between(t, key, b.points([point for name in names for point in name.points]))]
+        return [straight_between(t, key, b.points([point for name in names for point in name.points]))]
     for name in names:
         if len(name.points) == 2:
             if node.head == "diameter":
                 made.append(_diameter_named(t, node, name))
                 continue
             if node.head == "radius":
-                made.append(_between(t, "segment", b.points(name.points)))
+                made.append(straight_between(t, "segment", b.points(name.points)))
                 continue
             if node.head == "chord":
                 made.append(_chord(t, node, name))
@@ -144,7 +144,7 @@ def _named(t: Things, node: Described, key: str) -> list[str]:
             if length is not None:
                 made.append(span_of_length(t, name, length))
                 continue
-            made.append(_between(t, key, b.points(name.points)))
+            made.append(straight_between(t, key, b.points(name.points)))
         else:
             t.names.insert(0, name.text)
             made += straights(t, replace(node, names=()))
@@ -159,16 +159,16 @@ def _chord(t: Things, node: Described, name: Named) -> str:
         circle = t.aside(lambda: t.round(node.role("of", "in")))
         for point in missing:
             waiting, t.names = t.names, [point]
-            t.make("point_on", path=(circle,), place=_free_place(t, (circle,)))
+            t.make("point_on", path=(circle,), place=free_place_on(t, (circle,)))
             t.names = waiting
-    return _between(t, "segment", b.points(name.points))
+    return straight_between(t, "segment", b.points(name.points))
 
 
 def _any_chord(t: Things, node: Described) -> str:
     """A chord between two new points of a circle."""
     circle = t.aside(lambda: t.round(node.role("of", "in")))
-    ends = [t.aside(lambda: t.b.make("point_on", {"path": (circle,), "place": _free_place(t, (circle,))})) for _ in range(2)]
-    return _between(t, "segment", (ends[0], ends[1]))
+    ends = [t.aside(lambda: t.b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))})) for _ in range(2)]
+    return straight_between(t, "segment", (ends[0], ends[1]))
 
 
 def _diameter_named(t: Things, node: Described, name: Named) -> str:
@@ -185,10 +185,10 @@ def _diameter_named(t: Things, node: Described, name: Named) -> str:
             circle = b.make("circle_on_diameter", {"from": ends[:1], "to": ends[1:]})
         if of.names and isinstance(of.names[0], Named):
             b.rename_new(circle, of.names[0].text)
-        return _between(t, "segment", ends)
+        return straight_between(t, "segment", ends)
     known = [point for point in name.points if b.has(point)]
     if len(known) == 2 or not b.of_kind(CIRCLE):
-        return _between(t, "segment", b.points(name.points))
+        return straight_between(t, "segment", b.points(name.points))
     circle = t.aside(lambda: t.round(None))
     one = known[0] if known else name.points[0]
     other = next(point for point in name.points if point != one)
@@ -197,7 +197,7 @@ def _diameter_named(t: Things, node: Described, name: Named) -> str:
     middle = t.aside(lambda: centre_of(t, circle))
     half_turn = b.make("point_reflection", {"centre": (middle,)}, hidden=True)
     b.make("image_point", {"of": (b.point(one),), "by": (half_turn,)}, other)
-    return _between(t, "segment", b.points(name.points))
+    return straight_between(t, "segment", b.points(name.points))
 
 
 def _of_length(t: Things, node: Described, start: Node | None, length: Node) -> str:
@@ -242,11 +242,11 @@ def _radius(t: Things, node: Described) -> str:
     to, start = node.role("to", "through", "at"), node.role("from")
     if start is not None and to is not None:
         ends = t.aside(lambda: (t.point(start), t.point(to)))
-        return _between(t, "segment", ends)
+        return straight_between(t, "segment", ends)
     circle = t.aside(lambda: t.round(node.role("of", "in", "from")))
     centre = t.aside(lambda: centre_of(t, circle))
     point = t.aside(lambda: t.point(to)) if to is not None else t.b.make("point_on", {"path": (circle,)})
-    return _between(t, "segment", (centre, point))
+    return straight_between(t, "segment", (centre, point))
 
 
 def _diameter(t: Things, node: Described) -> str:
@@ -257,8 +257,8 @@ def _diameter(t: Things, node: Described) -> str:
         point = t.b.make("point_on", {"path": (circle,)})
     else:
         point = t.aside(lambda: t.point(through))
-        circle = t.aside(lambda: _circle_of(t, node.role("of", "in"), point))
+        circle = t.aside(lambda: circle_of(t, node.role("of", "in"), point))
     centre = t.aside(lambda: centre_of(t, circle))
     half_turn = t.b.make("point_reflection", {"centre": (centre,)}, hidden=True)
     other = t.b.make("image_point", {"of": (point,), "by": (half_turn,)})
-    return _between(t, "segment", (point, other))
+    return straight_between(t, "segment", (point, other))

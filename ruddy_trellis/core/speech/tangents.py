@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from ..kinds import CIRCLE, CONIC
 from ..refusal import Refusal
-from .lines_between import _between
+from .lines_between import straight_between
 from .phrases import Described, Many, Named, Node, Ref
-from .spans import _need, _points_on
+from .spans import needed, points_lying_on
 from .things import Things, makes
 
 
@@ -29,7 +29,7 @@ def tangents(t: Things, node: Described) -> list[str]:
     if start is not None:
         point = t.aside(lambda: t.point(start))
         circle = t.aside(lambda: _curve(t, curve, None))
-        if point in _points_on(t, circle):
+        if point in points_lying_on(t, circle):
             return [t.make("tangent_at", circle=(circle,), point=(point,))]
         if t.names or not (node.plural or node.count == 2):
             whiches = ("first", "second") if (node.plural or len(t.names) == 2) else ("first",)
@@ -47,7 +47,7 @@ def _curve(t: Things, node: Node | None, point: str | None) -> str:
         node = None
         point = None
     if node is None and point is not None:
-        on = [id for id in b.of_kind(CIRCLE, CONIC) if point in _points_on(t, id)]
+        on = [id for id in b.of_kind(CIRCLE, CONIC) if point in points_lying_on(t, id)]
         if on:
             return b.only("circle", on)
     if node is None:
@@ -73,7 +73,7 @@ def _tangents_named(t: Things, pairs: list[Named], curve: Node | None, start: No
             if b.has(other)
             else b.make("touching_point", {"point": (point,), "curve": (circle,), "which": ("first", "second")[number % 2]}, other)
         )
-        made.append(_between(t, "segment", (point, touching)))
+        made.append(straight_between(t, "segment", (point, touching)))
     return made
 
 
@@ -105,5 +105,5 @@ def other_lines(t: Things, node: Described) -> list[str]:
         return [t.make("directrix", conic=(conic,))]
     if node.role("of") is None:
         raise Refusal("Of which point? Say: the polar of P in k.")
-    point = t.aside(lambda: t.point(_need(node.role("of"))))
+    point = t.aside(lambda: t.point(needed(node.role("of"))))
     return [t.make("polar", point=(point,), curve=(t.aside(lambda: _curve(t, node.role("in", "to", "for"), None)),))]

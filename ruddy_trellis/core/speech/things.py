@@ -111,7 +111,7 @@ def makes(*heads: str, parts: str, words: str = "") -> Callable[[Maker], Maker]:
     return entered
 
 
-def _check_words(node: Described) -> None:
+def check_words(node: Described) -> None:
     """Raise Refusal for a word of a description that its noun does not take: no word that carries meaning is dropped."""
     parts, words = TAKES[node.head]
     for role, _ in node.roles:
@@ -209,7 +209,7 @@ class Things:
             )
         if node.head in _OF_NAMED and node.names and node.role("of") is None:
             node = replace(node, names=(), roles=(*node.roles, ("of", node.names[0] if len(node.names) == 1 else Many(node.names))))
-        _check_words(node)
+        check_words(node)
         if (
             node.names
             and node.head not in _OWN_NAMES

@@ -15,14 +15,14 @@ from .shape_facts import Wanted
 from .things import Things
 
 
-def _amounts(node: Node | None) -> list[Node]:
+def amounts_in(node: Node | None) -> list[Node]:
     if node is None:
         return []
     items = node.items if isinstance(node, Many) else (node,)
     return [item for item in items if isinstance(item, (Amount, Named))]
 
 
-def _third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wanted, isosceles: bool, right: bool) -> str:
+def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wanted, isosceles: bool, right: bool) -> str:
     """The third corner of a triangle on two that are there, as it is wanted: on curves on which it has to lie."""
     b = t.b
     curves: list[str] = []
@@ -67,7 +67,7 @@ def _third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wa
         return b.free_point(name)
     if len(curves) == 1:
         return b.make("point_on", {"path": (curves[0],), "place": _good_place(t, curves[0], span)}, name)
-    found = _upper_crossing(t, curves[:2], span)
+    found = upper_crossing(t, curves[:2], span)
     return b.make("intersection", {"a": (curves[0],), "b": (curves[1],), **({"which": found} if found else {})}, name)
 
 
@@ -93,7 +93,7 @@ def _good_place(t: Things, curve: str, span: tuple[str, str]) -> float:
     return best
 
 
-def _upper_crossing(t: Things, curves: list[str], span: tuple[str, str]) -> str | None:
+def upper_crossing(t: Things, curves: list[str], span: tuple[str, str]) -> str | None:
     """Which of two crossings is to the left of a side; None where there can be one only."""
     b = t.b
     if not any(b.kind(curve) == CIRCLE for curve in curves):
@@ -110,7 +110,7 @@ def _upper_crossing(t: Things, curves: list[str], span: tuple[str, str]) -> str 
     return max(found)[1] if found else "first"
 
 
-def _fresh(b: Building, count: int) -> tuple[str, ...]:
+def fresh_names(b: Building, count: int) -> tuple[str, ...]:
     """The next names for so many new points."""
     taken = {*b.ahead.names.values()}
     found: list[str] = []
@@ -119,7 +119,7 @@ def _fresh(b: Building, count: int) -> tuple[str, ...]:
     return tuple(found)
 
 
-def _first_side(t: Things, names: tuple[str, ...], size: Any | None) -> tuple[str, str]:
+def first_side(t: Things, names: tuple[str, ...], size: Any | None) -> tuple[str, str]:
     """The first side of a shape: two points, at a distance where one is said."""
     b = t.b
     first, second = names[:2]
@@ -141,5 +141,5 @@ def _first_side(t: Things, names: tuple[str, ...], size: Any | None) -> tuple[st
     return start, b.make("point_on", {"path": (circle,), "place": 3.0}, second)
 
 
-def _kept_places(t: Things, count: int):
+def kept_places(t: Things, count: int):
     return places(t.b.ahead, count)

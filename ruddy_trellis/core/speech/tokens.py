@@ -16,7 +16,7 @@ _TOKEN = re.compile(
 )
 #: Capitals with numbers, subscripts or primes after them: points that are spelt together.
 _CAPITALS = re.compile(r"(?:[A-Z](?:_?\d+)?['′’″]*)+")
-_POINT = re.compile(r"[A-Z](?:_?\d+)?['′’″]*")
+POINT_NAME = re.compile(r"[A-Z](?:_?\d+)?['′’″]*")
 _SMALL_POINT = re.compile(r"[a-z]\d*['′’]*")
 #: How many tokens a sentence has at most that is taken apart here.
 MOST = 80
@@ -137,7 +137,7 @@ def _token(one: re.Match[str], following: list[str], before: Token | None, board
             return as_word
         return _name(text, name, start, end, board)
     if text.islower() and len(text) <= 8:
-        capitals = _POINT.findall(text.upper().replace("’", "′"))
+        capitals = POINT_NAME.findall(text.upper().replace("’", "′"))
         if "".join(capitals) == text.upper() and len(set(capitals)) == len(capitals):
             if all(part in board.points_by_name for part in capitals):
                 return Token(text, text.upper(), NAME, start, end, tuple(map(spelling.tidy, capitals)))
@@ -222,7 +222,7 @@ def _name(text: str, name: str, start: int, end: int, board: SeenBoard) -> Token
         return Token(text, name, NAME, start, end, (name.upper(),))
     plain = name.replace("’", "′")
     if _CAPITALS.fullmatch(plain):
-        return Token(text, name, NAME, start, end, tuple(_POINT.findall(plain)))
+        return Token(text, name, NAME, start, end, tuple(POINT_NAME.findall(plain)))
     if _SMALL_POINT.fullmatch(name):
         return Token(text, name, NAME, start, end, ())
     return Token(text, name, NAME, start, end, ())

@@ -7,7 +7,7 @@ from typing import Any
 
 from ..kinds import LINE, RAY, SEGMENT, VECTOR
 from ..refusal import Refusal
-from .lines_between import _between
+from .lines_between import straight_between
 from .phrases import Described, Many, Named, Node, Ref
 from .spans import corners_of, facing_side, sides_of, spans_of
 from .things import Things, makes
@@ -118,7 +118,7 @@ def _cevian(t: Things, name: Named, line_from: Any) -> list[str]:
     corner = b.point(name.points[0])
     line = line_from(corner)
     end = b.make("intersection", {"a": (line,), "b": facing_side(t, corner)}, name.points[1])
-    return [_between(t, "segment", (corner, end))]
+    return [straight_between(t, "segment", (corner, end))]
 
 
 @makes("median", parts="from through at to on of in")
@@ -130,10 +130,10 @@ def medians(t: Things, node: Described) -> list[str]:
         for name in named:
             corner = b.point(name.points[0])
             if b.has(name.points[1]):
-                made.append(_between(t, "segment", b.points(name.points)))
+                made.append(straight_between(t, "segment", b.points(name.points)))
                 continue
             middle = b.make("midpoint", {"span": facing_side(t, corner)}, name.points[1])
-            made.append(_between(t, "segment", (corner, middle)))
+            made.append(straight_between(t, "segment", (corner, middle)))
         return made
     return [t.make("median", corner=(corner,), side=base) for corner, base in _from_corners(t, node)]
 
@@ -178,6 +178,6 @@ def altitudes(t: Things, node: Described) -> list[str]:
                 if b.has(name.points[1])
                 else b.make("foot", {"point": (corner,), "base": facing_side(t, corner)}, name.points[1])
             )
-            made.append(_between(t, "segment", (corner, foot)))
+            made.append(straight_between(t, "segment", (corner, foot)))
         return made
     return [t.make("altitude", corner=(corner,), base=base) for corner, base in _from_corners(t, node)]

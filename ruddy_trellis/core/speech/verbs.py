@@ -32,7 +32,7 @@ def verb(function: Verb) -> Verb:
     return function
 
 
-def _names_of(t: Things, node: Node) -> list[str]:
+def names_of(t: Things, node: Node) -> list[str]:
     """The names that a phrase gives, one for each thing: M; D, E and F; MN where two things are named."""
     items = node.items if isinstance(node, Many) else (node,)
     found = []
@@ -43,12 +43,12 @@ def _names_of(t: Things, node: Node) -> list[str]:
     return found
 
 
-def _points_in(node: Node) -> list[str]:
+def points_in(node: Node) -> list[str]:
     items = node.items if isinstance(node, Many) else (node,)
     return [point for item in items if isinstance(item, Named) for point in (item.points or (item.text,))]
 
 
-def _all_there(t: Things, node: Node) -> bool:
+def all_there(t: Things, node: Node) -> bool:
     items = node.items if isinstance(node, Many) else (node,)
     return all(
         isinstance(item, Named) and (t.b.has(item.text) or (bool(item.points) and all(t.b.has(point) for point in item.points)))
@@ -56,7 +56,7 @@ def _all_there(t: Things, node: Node) -> bool:
     )
 
 
-def _none_there(t: Things, names: list[str]) -> None:
+def none_there(t: Things, names: list[str]) -> None:
     for name in names:
         if t.b.has(name) or t.b.has(t.b.free_name(name, POINT)):
             raise Refusal(f"{name} is there already. What is said of it is a claim, or choose another name.")
