@@ -22,6 +22,7 @@ from ruddy_trellis.core.speech.placing import places
 from ruddy_trellis.core.speech.sentences import plain
 from ruddy_trellis.core.speech.spelling import put_right
 from ruddy_trellis.core.speech.tokens import tokens
+from ruddy_trellis.core.speech.tongues import other_tongue
 
 from ..bank.boards import BOARDS
 from ..bank.heaps import spoken
@@ -250,6 +251,23 @@ class StagesTest(unittest.TestCase):
         self.assertEqual(len(alone.board), 0)
         with self.assertRaisesRegex(Refusal, "at most"):
             paragraph("Draw AB. " * 100, alone.board)
+
+
+class TonguesTest(unittest.TestCase):
+    def test_what_is_not_english_is_said_to_be_so_in_its_own_language(self):
+        board = BOARDS["three"]().board
+        for text, begins in (
+            ("Zeichne die Mittelsenkrechte von AB und den Umkreis", "Das scheint Deutsch"),
+            ("Zeichne einen Kreis um A mit dem Radius 3", "Das scheint Deutsch"),
+            ("Trace le cercle de centre A passant par B", "Cela semble"),
+            ("Soit M le milieu du segment AB", "Cela semble"),
+            ("Dibuja la mediatriz del segmento AB", "Esto parece"),
+            ("Traza el punto medio de los lados y del segmento", "Esto parece"),
+        ):
+            (answer,) = Alone(board.copy()).do(t="say", text=text)
+            self.assertTrue(answer["words"].startswith(begins), f"{text}: {answer['words']}")
+        for text in ("wibble the wobble", "draw a splendid circle", "the die of A", "la la land", "AB des Pudels"):
+            self.assertIsNone(other_tongue(text, board), text)
 
 
 class HelpTest(unittest.TestCase):

@@ -22,6 +22,7 @@ from ..speech.building import Final, NotThere
 from ..speech.hearing import Heard, heard, is_canonical, understood
 from ..speech.paragraphs import is_paragraph, paragraph, sentences_of
 from ..speech.sentences import ActRefused, NotSaid
+from ..speech.tongues import other_tongue
 from . import messages
 from .acts import Answer, Change, Doing, Reckon
 from .orders import ORDERS, ordered
@@ -241,6 +242,8 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
         except Refusal as other:
             if unordered is not None:
                 raise unordered from None
+            if (told := other_tongue(text, hand.board)) is not None:
+                raise Refusal(told) from None
             # A place in the text is pointed at by what has read the most of it.
             unknown = [word for word in getattr(refusal, "unknown", ()) if word.lower() not in words_of_sentences(CATALOGUE)]
             better = other.place is not None or "=" in text or begins_one(text, CATALOGUE) or (isinstance(refusal, NotSaid) and not unknown)
