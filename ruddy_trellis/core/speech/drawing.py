@@ -122,6 +122,8 @@ def produce(t: Things, bound: Bound) -> None:
     if names:
         none_there(t, names)
         size = bound.get("v") or (other if other is not None else None)
+        if "own-length" in bound.get("words", ()):
+            size = Named("".join(map(b.ahead.name, span)), tuple(map(b.ahead.name, span)))
         if "fact" in bound:
             size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), names[0])
         if size is None:
@@ -205,6 +207,10 @@ def transform(t: Things, bound: Bound) -> None:
     if not kind:
         raise Refusal("How is it transformed?")
     how = bound["r"] if "r" in bound else Described(kind)
+    if "y1" in bound:
+        assert what is not None
+        imaged(t, kind, what, how.with_role("from", bound["y1"]).with_role("to", bound["z"]))
+        return
     if "place" in bound:
         how = how.with_role("by", Named("", (), bound["place"]))
     if "z" in bound:
@@ -422,7 +428,10 @@ def sized(t: Things, bound: Bound) -> None:
 
 
 #: What leads to a formula, and a formula: something that is reckoned with something else.
-_ASKED = re.compile(r"^(?:what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+", re.IGNORECASE)
+_ASKED = re.compile(
+    r"^(?:what is the ratio(?: of)?|the ratio(?: of)?|what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+",
+    re.IGNORECASE,
+)
 
 
 _RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*[-+*/×÷·−:]\s*[\w(|√∠][^,;?“”{}]*")

@@ -132,6 +132,9 @@ zoom-out << zoom out
 in-general-position << in general position
 / << divided by
 to << over to
+as-base << as one side | as a side | as side | as its base | as one of its sides
+own-length << its own length
+corners-of << out of
 """
 )
 
@@ -273,6 +276,7 @@ in << wrt
 what << whats | what's | what’s
 cyclic << cyc
 locus << loci
+beyond << past
 """
 )
 
@@ -404,6 +408,11 @@ angles << with angle | and angle | with the angle
 height << and height | with altitude | and altitude | and the altitude
 and << and
 is << that is | which is
+centre << whose centre is | and whose centre is | whose centre is at
+radius << and whose radius is | whose radius is
+through << whose perimeter through
+corners << corners-of
+equidistant << equidistant from | that is equidistant from | which is equidistant from
 """
     ).items()
 )
@@ -451,7 +460,8 @@ PENS: dict[str, str] = {
 #: Words of the clauses, besides nouns and what leads parts in.
 VERBS = words(
     """
-    let draw join meets touches produce bisect measure turn reflect enlarge translate divide trisect inscribe circumscribe prove
+    own-length whose
+        let draw join meets touches produce bisect measure turn reflect enlarge translate divide trisect inscribe circumscribe prove
     show call delete hide colour shade trail run set move is = lies what how where does which long far big large many apart lock
     unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have such-that concurrent
     in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up stay constant always

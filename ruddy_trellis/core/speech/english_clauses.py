@@ -48,6 +48,7 @@ move_point
     (move|draw|set) {n} on the position {place}
     (move|set|drag) {n} {place}
 define
+    draw {n} {y}
     let {n} (is|=) {y}
     let {n} call {y}
     let {n} , {y}
@@ -126,6 +127,7 @@ join
     draw {x} (to|and) {y} join
     join {x} (to|and) {y} with [a] (line|segment)
 produce
+    produce {x1} [beyond {z}] by own-length to [a] [point] {n}
     produce {x1} [(beyond|past|through|over) {z}] to [a] [point] {n}
     produce {x1} [beyond {z}] to [a] [point] {n} such-that {fact}
     produce {x1} by {v} to {n}
@@ -161,11 +163,14 @@ divide
     let {n} divide {x} [internal|internally] in [the] ratio {v} : {w}
     let {n} divide {x} (external|externally) in [the] ratio {v} : {w}
 point_by_ratio
+    [draw] [a|the] [point] {n} (on|of|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
     let {n} is [the|a] point (on|of) {x1} dividing it [internal] in [the] ratio {v} : {w}
     let {n} is [the|a] point (on|of) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
     {n} (on|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
     let {n} is [the|a] point (on|of|in) {x1} divide it [internal] in [the] ratio {v} : {w}
 point_by_length
+    [draw] [a|the] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
+    [draw] [a|the] point {n} (with|where|such-that) {fact}
     [let] {n} [is] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
     draw [a] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
     (on|of|in) {x1} draw [a|the] [point] {n} (with|where|such-that) {fact}
@@ -176,6 +181,7 @@ point_by_length
     [let] {n} is [a] point such-that {fact}
     draw [a] point {n} such-that {fact}
 transform
+    translate {x1} such-that {y1} goes to {z}
     (reflect|turn|enlarge|translate|invert) {x1} {r}
     draw (reflect|turn|enlarge|translate) {x1} {r}
     (turn|enlarge) {x1} {v} [clockwise|anticlockwise] {r}

@@ -133,7 +133,7 @@ def _mirror(t: Things, how: Described) -> tuple[str, ...]:
         raise Refusal("In which line? Say: reflect A in BC.")
     if isinstance(node, Named) and len(node.points) == 1:
         return (t.point(node),)
-    if isinstance(node, Described) and node.head == "point":
+    if isinstance(node, Described) and node.head in ("point", "midpoint", "centre", "foot", "intersection", "centroid"):
         return (t.point(node),)
     if isinstance(node, Described) and node.head == "circle":
         return (t.round(node),)

@@ -95,6 +95,12 @@ Parse = tuple[Node, int]
 
 #: How many ways to take a stretch from one place are kept.
 _MOST = 14
+#: Parts that may be lists.
+_LISTED = english.words(
+    """
+    between of from through to with sides angles about foci corners on in by and tangent at diameter centre equidistant
+    """
+)
 #: How many descriptions are gone on with in one text: some hundred times what a sentence takes that somebody says.
 _STEPS = 3_000
 #: Bare adverbs that a description may end with: they are kept beside its parts and each has to be met.
@@ -545,32 +551,7 @@ class Phrases:
                 for where, stop in self._wheres(place):
                     yield from self._with_roles(base.with_role("where", where), stop, depth + 1)
                 continue
-            ways = (
-                self.at(place)
-                if role
-                in (
-                    "between",
-                    "of",
-                    "from",
-                    "through",
-                    "to",
-                    "with",
-                    "sides",
-                    "angles",
-                    "about",
-                    "foci",
-                    "corners",
-                    "on",
-                    "in",
-                    "by",
-                    "and",
-                    "tangent",
-                    "at",
-                    "diameter",
-                    "centre",
-                )
-                else self.one(place)
-            )
+            ways = self.at(place) if role in _LISTED else self.one(place)
             if not ways and role in ("perpendicular", "parallel"):
                 continue
             for node, stop in ways[:6]:

@@ -21,7 +21,8 @@ _SHARES, _DEGREES = (0.38, 0.71, 0.17, 0.86, 0.55), (57.0, 148.0, 301.0, 229.0, 
 @makes(
     "point",
     words="in-line in-the-middle",
-    parts="apart at at_place where distance at_distance from between on of along in inside outside off above below towards within",
+    parts="equidistant apart "
+    "at at_place where distance at_distance from between on of along in inside outside off above below towards within",
 )
 def points(t: Things, node: Described) -> list[str]:
     b = t.b
@@ -126,6 +127,14 @@ def _one_point(t: Things, node: Described) -> list[str]:
     place = node.role("at_place", "at")
     if isinstance(place, Named) and place.at is not None:
         return [t.make("free_point", at=tuple(float(part) for part in place.at))]
+    if (far := node.role("equidistant")) is not None:
+        ends = t.aside(lambda: t.points(far))
+        if len(ends) == 3:
+            return [t.make("circumcentre", triangle=tuple(ends))]
+        if len(ends) != 2:
+            raise Refusal("Equidistant from which two or three points?")
+        middle = b.make("perpendicular_bisector", {"span": tuple(ends)}, hidden=True)
+        return [t.make("point_on", path=(middle,), place=0.4)]
     if (where := node.role("where")) is not None and isinstance(where, Where):
         return where_they_meet(t, where)
     distance, start = node.role("distance", "at_distance"), node.role("from")

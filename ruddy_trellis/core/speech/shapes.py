@@ -68,6 +68,8 @@ def shapes(t: Things, node: Described) -> list[str]:
         kept = tuple(pair for pair in node.roles if pair != beside)
         kept += (("on", beside[1]),) if beside[0] == "outside" else (("on", beside[1]), beside)
         node = replace(node, roles=kept, extra=(*node.extra, "external") if beside[0] == "outside" else node.extra)
+    if "as-base" in node.extra and isinstance(base := node.role("with"), (Named, Described)):
+        node = replace(node, roles=(*(pair for pair in node.roles if pair[1] is not base), ("on", base)))
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
     inscribed_in = node.role("in", "inside")
     if inscribed_in is not None and _is_circle(t, inscribed_in):

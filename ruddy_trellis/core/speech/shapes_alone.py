@@ -30,9 +30,13 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
             if isinstance(item, Named)
             for point in item.points
         )
+        if len(got) == 3 and count == 4:
+            got = (*got, *fresh_names(b, 1))
         if len(got) >= 3:
             names = got
             count = len(names)
+        elif node.role("corners", "through") is not None:
+            raise Refusal(f"A {kind} needs all its corners.")
     _check_with(node)
     if {"medial", "orthic", "pedal"} & set(node.adjectives):
         return _of_another(t, node, names)
@@ -115,7 +119,7 @@ def _sizes(t: Things, node: Described) -> list[Any]:
     sizes: list[Node] = []
     for role, part in node.roles:
         if role in ("side", "sides", "length", "with", "of", "and"):
-            sizes += amounts_in(part)
+            sizes += [size for size in amounts_in(part) if isinstance(size, Amount) or role in ("side", "sides", "length")]
             if (
                 isinstance(part, Described)
                 and part.head in ("side", "segment", "length")
@@ -130,11 +134,16 @@ def _sizes(t: Things, node: Described) -> list[Any]:
 
 def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: int, wanted: Wanted) -> str:
     b = t.b
-    sizes = _sizes(t, node) or list(wanted.lengths.values())
     names = names or fresh_names(b, count)
+    sizes: list[Any] = _sizes(t, node)
+    if not sizes and wanted.lengths:
+        # Opposite sides are equal: what is said of one of them is said of the other.
+        said = [wanted.lengths.get(frozenset((names[n], names[(n + 1) % count]))) for n in range(count)]
+        around = said if count != 4 else [said[0] or said[2], said[1] or said[3]]
+        sizes = around[:2] if node.head == "rectangle" else [next((size for size in said if size is not None), None)]
     a, c = first_side(t, names, sizes[0] if sizes else None)
     key = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}.get(node.head, "equilateral" if count == 3 else "regular")
-    if node.head == "rectangle" and len(sizes) > 1:
+    if node.head == "rectangle" and len(sizes) > 1 and sizes[1] is not None:
         across = b.make("perpendicular", {"base": (a, c), "point": (c,)}, hidden=True)
         circle = b.make("circle_radius", {"centre": (c,), "radius": sizes[1]}, hidden=True)
         which = upper_crossing(t, [across, circle], (a, c))
