@@ -22,7 +22,8 @@ let heardOf = ""; // the selection that was told of last
 let marked = null; // what Enter gives to the running sentence
 let markedLast = null;
 let atLabelStart = null;
-let pendingItems = []; // the new points of the running sentence
+let pendingItems = []; // the new points of the running sentence, or all that a list of sentences would make
+let listing = false; // whether such a list is looked at
 
 // Fetched when they are first used.
 let strip = null;
@@ -168,6 +169,7 @@ line.on("which", ({ at, reach, ways }) => {
 });
 
 line.on("considered", ({ lights, items }) => {
+  if (listing && !bar.considered) pendingItems = items; // drawn as long as the list is looked at
   drawing.markOnly("lit", bar.considered ? lights : []);
   drawing.preview(bar.considered ? items : pendingItems);
 });
@@ -206,7 +208,12 @@ const fetchSaidList = fetched(async () => {
   const { SaidList } = await import("../bar/said_list.js");
   return new SaidList({
     say: (text, take) => line.send("say", { text, take }),
-    consider: (text) => bar.acts.consider(text),
+    consider(text) {
+      listing = !!text;
+      pageIsEmpty();
+      if (text) line.send("consider", { text });
+      else drawing.preview((pendingItems = []));
+    },
     back: (text) => bar.backToWords(text),
     done: () => bar.backToWords(""),
   });
@@ -218,7 +225,7 @@ line.on("sentences", async (found) => {
 });
 
 function pageIsEmpty() {
-  document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool || !!view.state.photograph;
+  document.getElementById("empty").hidden = view.state.steps !== 0 || !!tool || listing || !!view.state.photograph;
 }
 
 // The person acts -----------------------------------------------------------------------------------------------
