@@ -476,7 +476,8 @@ class Seen:
         if told:
             return all(bool(self.board.value(step.id)) == holds for step in told)
         claims = [step.id for step in self._new() if step.makes == "claim"]
-        return bool(claims) and all((verdict(self.board, id).verdict != "fails") == holds for id in claims)
+        stand = [verdict(self.board, id).verdict != "fails" for id in claims]
+        return bool(claims) and all(stand) == holds
 
     def any_claim(self) -> bool:
         return self.made("claim")

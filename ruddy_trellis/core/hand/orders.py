@@ -182,6 +182,11 @@ def _on_page(what: str) -> Does:
     return lambda hand, ids, found: _only({"t": "do", "what": what})
 
 
+def _ground(ground: Any) -> Does:
+    """What lies under the figure."""
+    return lambda hand, ids, found: _changed(Arrange(ground=ground))
+
+
 def _reveal(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     if not any(step.makes == REVEAL for step in hand.board.steps):
         raise Refusal("There is no reveal on this board. Make one: “a button that reveals ABC”.")
@@ -224,7 +229,12 @@ ORDERS = (
     _order(_look(label=True), "label p", "with its name", r"label (?P<things>.+)"),
     _order(_undo, "undo", "take the last edit back", r"undo(?: (?:that|it|the last(?: step| edit)?))?"),
     _order(_redo, "redo", "make it again", r"redo(?: (?:that|it))?"),
+    _order(_ground("grid"), "show the grid", "squares under the figure", r"show (?:the )?(?:square )?grid|(?:with )?squared paper"),
+    _order(_ground("axes"), "show the axes", "axes under the figure", r"show (?:the )?axes"),
+    _order(_ground("blank"), "hide the grid", "nothing under the figure", r"(?:hide|remove) (?:the )?(?:grid|axes)|blank paper"),
     _order(_on_page("fit"), "fit", "show the whole figure", r"fit|show all|show the whole figure|zoom to fit"),
+    _order(_on_page("zoom in"), "zoom in", "nearer", r"zoom in|nearer"),
+    _order(_on_page("zoom out"), "zoom out", "further away", r"zoom out|further away"),
     _order(_run, "run", "run the motions", r"(?:run|play|start)" + _MOTIONS),
     _order(_run_one, "run n", "run one motion, or a dial", r"(?:run|play|start|animate) (?:the motion )?(?P<things>.+)"),
     _order(_log, "log s and t", "put readings into the log", r"log (?P<things>.+)"),

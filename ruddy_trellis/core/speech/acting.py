@@ -185,6 +185,10 @@ def condition(t: Things, bound: Bound) -> None:
 
 @verb
 def hide(t: Things, bound: Bound) -> None:
+    if {"names", "label"} & set(bound.get("words", ())):
+        ids = existing(t, bound["x"]) if "x" in bound else t.b.of_kind(POINT)
+        t.b.act(Restyle(ids=ids, look=LookChanges(label=False)))
+        return
     if "everything" in bound.get("words", ()):
         keep = existing(t, bound["x"])
         kept = set(t.b.ahead.ancestors(keep)) | set(keep)

@@ -329,6 +329,16 @@ class Building:
             raise Refusal("There is no triangle here. Name its corners: triangle ABC.")
         return found[-1]
 
+    def recent_of(self, found: Sequence[str], count: int) -> list[str]:
+        """So many of some things, those that were spoken of last."""
+        late = [id for id in self.recent.ids if id in found]
+        return (late or list(found))[-count:]
+
+    def is_image(self, id: str) -> bool:
+        """Whether a thing was made as the image of another one."""
+        does = self.ahead.step(id).does
+        return does in ("mirrored", "turned") or does.startswith(("image_", "bent_", "inverted_"))
+
     def polygon(self, corners: Sequence[str]) -> str:
         """The polygon with some corners: the one that is there, or a new one."""
         for step in self.ahead.steps:

@@ -41,7 +41,7 @@ def join(t: Things, bound: Bound) -> None:
         t.b.polygon(points)
         return
     if other is not None:
-        if isinstance(one, Described) and one.head == "corner" and isinstance(other, Described) and other.head == "midpoint":
+        if isinstance(one, Described) and one.head == "corner" and isinstance(other, Described) and other.head in ("midpoint", "centre"):
             for corner in corners_of(t, one.role("of")):
                 t.described(Described("median", roles=(("from", Named(t.b.ahead.name(corner), (t.b.ahead.name(corner),))),)))
             return
@@ -335,7 +335,13 @@ def measure(t: Things, bound: Bound) -> None:
     if "x1" in bound and "y1" in bound:
         t.described(Described("distance", roles=(("from", bound["x1"]), ("to", bound["y1"]))))
         return
-    if "add" in words:
+    if "/" in words:
+        t.described(Described("ratio", roles=(("of", bound["m"]), ("to", bound["k"])), kind="new"))
+        return
+    if "inside" in words and "x" in bound:
+        t.described(Described("area", roles=(("of", bound["x"]),), kind="new"))
+        return
+    if "add-up-to" in words:
         node = bound["x"]
         t.described(Described("sum", roles=(("of", node),), kind="new"))
         return

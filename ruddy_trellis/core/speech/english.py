@@ -127,14 +127,13 @@ look-like << look like
 in-half << in half | in halves
 of-the-way << of the way
 must-be << must be
-zoom-in << zoom in
-zoom-out << zoom out
 in-general-position << in general position
 / << divided by
 to << over to
 as-base << as one side | as a side | as side | as its base | as one of its sides
 own-length << its own length
 corners-of << out of
+parallel to << going the same way as
 """
 )
 
@@ -289,15 +288,15 @@ HEADS = words(
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
     pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
-    mirror-line locus region places arm hypotenuse factor grid axes
+    mirror-line locus region places arm hypotenuse factor
     """
 )
 #: What may stand before a noun and says which or what sort.
 ADJECTIVES = words(
     """
-    shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute obtuse regular cyclic
-    convex external internal perpendicular parallel horizontal vertical second other concentric equal free new opposite common right
-    left inscribe circumscribe in-line meets general arbitrary directed reflex small
+    third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
+    obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric equal free new
+    opposite common right left inscribe circumscribe in-line meets general arbitrary directed reflex small
     """
 )
 #: Determiners; those that say that a new thing is meant, that a thing is there, and how many.
@@ -413,6 +412,7 @@ radius << and whose radius is | whose radius is
 through << whose perimeter through
 corners << corners-of
 equidistant << equidistant from | that is equidistant from | which is equidistant from
+factor << and ratio | with ratio | and factor | of ratio
 """
     ).items()
 )
@@ -423,7 +423,7 @@ _OPENINGS = (
     r"(?:ok(?:ay)?|right|so|now|next|then|and|also|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
     r"|hence|therefore|thus|lastly)(?=[\s,])[\s,]*",
     # "can you please"
-    r"(?:can|could|would|will|shall|may|might)\s+(?:you|we|i|one)\s+(?:please\s+)?(?:also\s+)?(?:have|get|see|now\s+)?\s*",
+    r"(?:can|could|would|will|shall|may|might)\s+(?:you|we|i|one)\s+(?:please\s+)?(?:also\s+)?(?:have|get(?!\s+rid)|see|now\s+)?\s*",
     # "I would like to have"
     r"(?:i|we|you)(?:['’]d| would|['’]ll| will)?\s+(?:want|need|wish|have|like|love|shall|should|must|can|please)(?:\s+like)?"
     r"(?:\s+(?:to\s+have|to\s+see|to|you\s+to))?\s+",
@@ -460,16 +460,15 @@ PENS: dict[str, str] = {
 #: Words of the clauses, besides nouns and what leads parts in.
 VERBS = words(
     """
-    own-length whose
-        let draw join meets touches produce bisect measure turn reflect enlarge translate divide trisect inscribe circumscribe prove
-    show call delete hide colour shade trail run set move is = lies what how where does which long far big large many apart lock
-    unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have such-that concurrent
-    in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up stay constant always
-    equidistant whether if that drawn respectively name number equal-to into parts label names in-half of-the-way size goes running
-    ranging condition conditions hold holds apart makes making equidistant exactly always beyond everywhere outline required comma
-    than times time add-up-to look-like produce letter position everything except but names text words write beside centre angle
-    equally far degrees steps step right up down left trail stop fit grid squares zoom-in zoom-out present reveal all both not no
-    out bigger larger smaller circumference quickly stand must
+    own-length whose let draw join meets touches produce bisect measure turn reflect enlarge translate divide trisect inscribe
+    circumscribe prove show call delete hide colour shade trail run set move is = lies what how where does which long far big large
+    many apart lock unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have
+    such-that concurrent in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up
+    stay constant always equidistant whether if that drawn respectively name number equal-to into parts label names in-half
+    of-the-way size goes running ranging condition conditions hold holds apart makes making equidistant exactly always beyond
+    everywhere outline required comma than times time add-up-to look-like produce letter position everything except but names text
+    words write beside centre angle equally far degrees steps step right up down left trail stop fit squares
+    present reveal all both not no out bigger larger smaller circumference quickly stand must dash thicken thin
     """
 )
 #: Words that say nothing where they stand, between the parts of a clause; the list is short, closed, and tested.
@@ -492,6 +491,21 @@ WRITTEN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
         (r"\s*(?:_\|_|⊥)\s*", " perpendicular to "),
         (r"\s+≅\s+", " is congruent to "),
         (r"\s+~\s+", " is similar to "),
+        (r"(?i),?\s*\brespectively\b", ""),
+        (r"(?i)\s+in general position", ""),
+        (r"(?i)\b(?:the\s+)?outlines? of\s+", ""),
+        (r"(?i)\bmeasure of (?=(?:the )?angle|[<∠])", ""),
+        (r"(?i)\bthe point ([A-Z]\d?) is the\b", r"\1 is the"),
+        (r"<(?=[A-Z]{3}\b)", "angle "),
+        (r"(?i)(\d+(?:\.\d+)?\s*(?:cm|mm|m)?)\s+across\b", r"of diameter \1"),
+        (r"(?i)\bwith ([A-Z]) (?:in|at) the (?:middle|centre|center)\b", r"with centre \1"),
+        (
+            r"(?i)\b(triangle|quadrilateral|pentagon|hexagon|octagon|polygon) with (?:all (?:its |the )?sides (?:the same|equal)"
+            r"|equal sides)",
+            r"regular \1",
+        ),
+        (r"(?i)\bthat is (\d[\d.]*(?:\s*[cm]?m)?) long and (\d[\d.]*(?:\s*[cm]?m)?) wide", r"\1 by \2"),
+        (r"(?i)\bone (?:corner|angle) is (?:a )?(?:square|right)$", "one corner is right"),
         (r"[Øø⌀]\s*(?=\d)", " diameter "),
         (r"\s[-–—]\s(?=[a-z])", ", "),
         (r"(?i)\b(perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx)\.(?=\s|$)", r"\1"),

@@ -68,6 +68,7 @@ so_drawn
     {n} bisect {x}
     let {n} bisect {x}
 lies_so
+    [let] {n} (inside|outside) [of] {y}
     [with] {n} on {y}
     {n} lies on {y}
     [with] {n} (lies|is) on {y}
@@ -216,6 +217,7 @@ circumscribe
     circumscribe {x1} (about|on|to) {y}
     circumscribe {y}
 shade
+    show [the|all] (places|region|area|points|point) {cond}
     [shade|draw|colour] [the|all] everywhere {cond}
     [shade|draw|colour] [the|all] (places|region|area|points|point|part|set|locus|place|everywhere|outside|inside) {cond}
     shade {cond}
@@ -250,6 +252,8 @@ style
     trail [the] outline in {c}
     colour {x} {c} and hide {h}
 hide
+    hide [the] (names|label)
+    hide [the] (names|label) of {x}
     hide {x}
     hide {x} and {y}
     (hide|delete) everything (except|but) {x}
@@ -293,6 +297,7 @@ dial
     {n} is a dial from {v} to {w} [in steps of {k}]
     draw a dial {n} (between|from) {v} (and|to) {w}
 measure
+    {m} / {k}
     measure {m}
     what is {m}
     [how] far is it from {x1} to {y1}

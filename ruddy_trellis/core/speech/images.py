@@ -21,7 +21,7 @@ KIND_OF = {"reflect": "reflection", "turn": "rotation", "translate": "translatio
     "rotation",
     "translation",
     "enlargement",
-    parts="of in about at centre by through from to along with factor across over on under angle by_angle",
+    parts="other_side_of of in about at centre by through from to along with factor across over on under angle by_angle",
     words="clockwise anticlockwise as-centre",
 )
 def transformations(t: Things, node: Described) -> list[str]:
@@ -128,7 +128,7 @@ def images_under(t: Things, ids: Sequence[str], map_id: str) -> list[str]:
 
 def _mirror(t: Things, how: Described) -> tuple[str, ...]:
     """What something is reflected in: a line, a point, a circle."""
-    node = how.role("in", "on", "through", "about", "across", "over", "at", "along")
+    node = how.role("in", "on", "through", "about", "across", "over", "at", "along", "other_side_of")
     if node is None:
         raise Refusal("In which line? Say: reflect A in BC.")
     if isinstance(node, Named) and len(node.points) == 1:
@@ -167,7 +167,7 @@ def mapped(t: Things, kind: str, how: Described) -> str:
     if kind in ("reflection", "inversion"):
         mirror = (
             t.aside(lambda: _mirror(t, how))
-            if how.role("in", "on", "through", "about", "across", "over", "at") is not None
+            if how.role("in", "on", "through", "about", "across", "over", "at", "other_side_of") is not None
             else (t.round(None),)
         )
         if len(mirror) == 1 and t.b.kind(mirror[0]) == POINT:

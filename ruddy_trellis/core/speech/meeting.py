@@ -35,6 +35,8 @@ def meets(t: Things, bound: Bound) -> None:
         one = Named(t.b.ahead.name(_last_drawn(t)))
     if isinstance(one, Ref):
         one = Named(t.b.ahead.name(_last_drawn(t)))
+    if isinstance(other, Ref) and isinstance(one, Named) and (base := _base_of(t, one)) is not None:
+        other = base
     if isinstance(other, Ref):
         other = Named(t.b.ahead.name(_last_drawn(t, besides=getattr(one, "text", ""))))
     if touching:
@@ -128,6 +130,17 @@ def _touching(t: Things, one: Node | None, other: Node | None, names: list[str])
 
 def _is_shown(t: Things, key: str, triangle: Any) -> bool:
     return any(not t.b.ahead.step(id).look.hidden for id in t.b.ahead.alike(key, {"triangle": triangle}))
+
+
+def _base_of(t: Things, node: Named) -> Node | None:
+    """What a perpendicular or a parallel was drawn to: "it" after it."""
+    ids = t.b.ahead.ids_named(node.text)
+    step = t.b.ahead.step(ids[0]) if ids else None
+    base = step.fills.get("base") if step is not None and step.does in ("perpendicular", "altitude", "parallel") else None
+    if not base:
+        return None
+    names = tuple(t.b.ahead.name(id) for id in base)
+    return Named("".join(names), names if len(names) == 2 else ())
 
 
 def _last_drawn(t: Things, besides: str = "") -> str:

@@ -15,6 +15,7 @@ from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .riding import line_through
 from .shapes_on_sides import CORNER_COUNTS
 from .things import Things
+from .tokens import POINT_NAME
 from .verbs import all_there, names_of, none_there, points_in, verb
 
 
@@ -83,6 +84,13 @@ def lies_so(t: Things, bound: Bound) -> None:
     """ "with D on BC": D rides on it; or it is made so that it lies there, and this says it."""
     names = points_in(bound["n"])
     there = [t.b.has(name) for name in names]
+    where = next((word for word in ("inside", "outside") if word in bound.get("words", ())), "on")
+    if not any(there) and where != "on":
+        t.names = names
+        t.described(Described("point", roles=((where, bound["y"]),), count=len(names), kind="new"))
+        return
+    if where != "on":
+        raise Refusal("That is a claim.")
     if not any(there):
         t.names = names
         t.described(Described("point", roles=(("on", bound["y"]),), count=len(names), kind="new"))
@@ -165,6 +173,8 @@ def _define_points(t: Things, node: Node, what: Described) -> None:
 
 def _make_named(t: Things, names: list[str], what: Node) -> None:
     """Make what a phrase describes, with names for it; all of them have to be used."""
+    if any(len(POINT_NAME.findall(name)) > 1 and name.isupper() for name in names) and not isinstance(what, Many):
+        raise Refusal(f"{names[0]} names points, and is no name for that.")
     if isinstance(what, Many):
         if len(what.items) != len(names):
             raise Refusal("There are not as many names as things.")
@@ -213,6 +223,13 @@ def name(t: Things, bound: Bound) -> None:
         if not fresh:
             raise Refusal("Nothing was spoken of that could be called so.")
         for id, one in zip(fresh[-len(names) :], names):
+            _rename(t, id, one)
+        return
+    if isinstance(what, Described) and what.head == "image" and not what.roles and not what.names:
+        made = [id for id in t.b.recent.ids if id in t.b.ahead and id not in t.b.board and t.b.is_image(id)][-len(names) :]
+        if len(made) != len(names):
+            raise Refusal("There are not as many images as names.")
+        for id, one in zip(made, names, strict=True):
             _rename(t, id, one)
         return
     if isinstance(what, Named) and len(names) == 1:

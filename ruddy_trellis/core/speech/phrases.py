@@ -470,6 +470,8 @@ class Phrases:
                     items.append(Named(token.text, token.points))
                     place += 1
                 yield from self._with_roles(replace(base, names=tuple(items), plural=base.plural or len(items) > 1), place)
+                if place < len(self.said) and self.said[place].kind == NAME and pair is not None:
+                    continue
                 if self.word(place) in (",", "and") and place + 1 < len(self.said):
                     place += 1 + (self.word(place + 1) == "and")
                     if place < len(self.said) and self.word(place) == base.head:

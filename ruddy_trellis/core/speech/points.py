@@ -63,7 +63,7 @@ def _facing(t: Things, line: str, circle: str, ends: tuple[str, ...]) -> str:
     return min(found)[1]
 
 
-@makes("foot", parts="of from to on in through")
+@makes("foot", parts="of from to on in through", words="perpendicular")
 def feet(t: Things, node: Described) -> list[str]:
     of = node.role("of")
     if isinstance(of, Described) and of.head in ("perpendicular", "altitude", "line"):

@@ -33,7 +33,7 @@ from .drawing import reckon
 from .images import KIND_OF
 from .spelling import put_right
 from .things import Things
-from .tokens import MOST, NAME, UNKNOWN, WORD, Token, tokens
+from .tokens import MOST, NAME, POINT_NAME, UNKNOWN, WORD, Token, tokens
 from .verbs import DRAWING, VERBS
 
 #: How many clauses are tried in a sentence, in all.
@@ -116,6 +116,12 @@ _ACTS = english.words(
 )
 
 
+#: What a sentence is about, before it begins.
+_SETTING = re.compile(
+    r"[Ii]n (?:the |a |any )?(triangle|quadrilateral|parallelogram|rectangle|square|trapezium|pentagon|hexagon) ([A-Z]{3,8}),?\s+"
+)
+
+
 class Sentence:
     """Takes one sentence apart and carries it out on a building.
 
@@ -135,6 +141,17 @@ class Sentence:
     def carry_out(self, text: str) -> None:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
         if reckon(self.t, plain(text)):
+            return
+        if (setting := _SETTING.match(plain(text))) is not None and len(plain(text)) > setting.end():
+            # "In triangle ABC, the bisector of A meets …": the figure that it is about comes first.
+            mark = self.b.mark()
+            try:
+                if not all(self.b.has(name) for name in POINT_NAME.findall(setting[2])):
+                    self.carry_out(f"draw the {setting[1]} {setting[2]}")
+                self.carry_out(plain(text)[setting.end() :])
+            except Refusal:
+                self.b.back_to(mark)
+                raise
             return
         said = tokens(plain(text), self.b.ahead)
         if not said or len(said) > MOST:

@@ -70,6 +70,10 @@ def shapes(t: Things, node: Described) -> list[str]:
         node = replace(node, roles=kept, extra=(*node.extra, "external") if beside[0] == "outside" else node.extra)
     if "as-base" in node.extra and isinstance(base := node.role("with"), (Named, Described)):
         node = replace(node, roles=(*(pair for pair in node.roles if pair[1] is not base), ("on", base)))
+    if {"external", "internal"} & {*node.adjectives, *node.extra} and node.role("on") is None and names:
+        there = [name for name in names if t.b.has(name)]
+        if len(there) == 2:
+            node = replace(node, roles=(*node.roles, ("on", Named("".join(there), tuple(there)))))
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
     inscribed_in = node.role("in", "inside")
     if inscribed_in is not None and _is_circle(t, inscribed_in):

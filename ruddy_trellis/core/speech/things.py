@@ -77,6 +77,25 @@ _SIZED = words(
 )
 #: Readings that are of what is named after them: "area ABC".
 _OF_NAMED = frozenset(["area", "perimeter", "slope", "coordinates", "equation"])
+#: Nouns after which only names of what is made stand.
+_ONE_LETTER = frozenset(
+    [
+        "midpoint",
+        "foot",
+        "centroid",
+        "circumcentre",
+        "incentre",
+        "orthocentre",
+        "nine-point-centre",
+        "excentre",
+        "centre",
+        "antipode",
+        "contact",
+        "intersection",
+        "focus",
+        "pole",
+    ]
+)
 #: Nouns after which a name of one point is no name for what is made.
 _OWN_NAMES = words(
     """
@@ -218,6 +237,13 @@ class Things:
             # "the centroid G": a name for what is made.
             self.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
             node = replace(node, names=())
+        if node.names and node.head in _ONE_LETTER:
+            # "the midpoints d e f": a letter for each of them.
+            letters = [point for name in node.names if isinstance(name, Named) for point in name.points]
+            if not node.plural or any(self.b.has(letter) for letter in letters):
+                raise Refusal(f"What is {letters[0] if letters else 'that'} to a {node.head.replace('-', ' ')}?")
+            self.names[:0] = letters
+            node = replace(node, names=())
         found = maker(self, node)
         self.b.recent.note(found)
         return found
@@ -238,6 +264,11 @@ class Things:
             return self._circle_there(*node.roles[0])
         if node.names or node.roles or node.kind == "new" or node.amounts:
             return None
+        if node.head == "image" and node.kind == "old" and not node.adjectives:
+            found = [step.id for step in b.ahead.steps if b.is_image(step.id) and not step.look.hidden]
+            if not found:
+                raise Refusal("There is no image here.")
+            return b.recent_of(found, node.count or len(found)) if node.plural else [found[-1]]
         if node.head in MADE_AS and node.kind != "all":
             found = [step.id for step in b.ahead.steps if step.does in MADE_AS[node.head]]
             if found and (node.kind == "old" or len(found) == 1) and not node.plural:

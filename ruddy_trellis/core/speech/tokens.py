@@ -177,6 +177,8 @@ def _is_article(text: str, start: int, ahead: list[str], before: Token | None, b
     if following[:1].isdigit():
         nouns = [english.SAME.get(other.lower(), other.lower()) for other in ahead[1:]]
         return any(noun in english.HEADS or noun in english.ADJECTIVES for noun in nouns)
+    if before is not None and before.word in ("centre", "through", "from") and word in ("radius", "diameter", "through", "to"):
+        return False
     if low in (
         "and",
         "to",

@@ -191,6 +191,8 @@ line.on("offers", (offer) => {
 
 line.on("do", ({ what, id }) => {
   if (what === "fit") view.fit();
+  else if (what === "zoom in") view.zoom(1.25);
+  else if (what === "zoom out") view.zoom(0.8);
   else if (what === "present") presentIt();
   else if (what === "reveal") reveals.step(1);
   else if (what === "rests") drawer.rests(id);
