@@ -8,6 +8,10 @@ from playwright.sync_api import sync_playwright
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
 
+EXERCISE = (
+    "Let ABC be a triangle. Let D, E and F be the midpoints of BC, CA and AB. "
+    "Join AD, BE and CF. They meet at G. Prove that AG = 2 GD. Draw the circle through D, E and F."
+)
 HERE = Path(__file__).parent / "screenshots"
 
 
@@ -48,8 +52,10 @@ def main():
             b.open_drawer("look")
             take("selection-and-look")
             b.escape()
-            b.tool("lb")
-            b.move(3.5, 3.0)
+            b.start("An exercise")
+            page.fill("#typed", EXERCISE)
+            page.press("#typed", "Enter")
+            page.wait_for_selector(".said-list")
             take("sentence")
             b.escape()
             b.open("nine posts")

@@ -130,7 +130,7 @@ class Painter {
       if (!item.shape) continue;
       context.globalAlpha = item.style.firm ? 1 : 0.55;
       this.paintItem(item);
-      if (item.kind === "number") this.paintLabel(item);
+      if (tagged(item)) this.paintLabel(item);
     }
     context.globalAlpha = 1;
     if (this.scene.box) this.paintBox();
