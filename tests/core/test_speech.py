@@ -122,6 +122,37 @@ class NotOtherwiseTest(unittest.TestCase):
         self.assertEqual(says("empty", "a slider a from 0 to 10")[0][:9], "a is a di")
         self.assertEqual(says("empty", "Let l be a line")[-1], "l is the line through A and B")
 
+    def test_which_of_two_crossings_is_the_one_that_was_said(self):
+        for text, better in (
+            ("mark the left intersection of line OP and k as L", lambda p: -p[0]),
+            ("the rightmost intersection of line OP and k", lambda p: p[0]),
+            ("the upper intersection of k and line AQ", lambda p: p[1]),
+            ("the bottom intersection point of k and line OA", lambda p: -p[1]),
+            ("let L be the intersection of line OP and k nearest to P", lambda p: -math.dist(p, (9, 3))),
+            ("let L be the intersection of line OP and k that is further from P", lambda p: math.dist(p, (9, 3))),
+        ):
+            board = BOARDS["circ"]().board
+            perform(board, heard(text, board).edit)
+            line, chosen = ([step for step in board.steps if step.does == does][-1] for does in ("line", "intersection"))
+            (x, y), centre, radius = board.value(chosen.id), (0, 0), math.dist((0, 0), (4, 1))
+            self.assertAlmostEqual(math.dist((x, y), centre), radius, msg=text)
+            ends = [board.value(line.fills[end][0]) for end in ("from", "to")]
+            # The other crossing is the image of this one in the foot of the perpendicular from the centre.
+            (ax, ay), (bx, by) = ends
+            share = -((ax) * (bx - ax) + (ay) * (by - ay)) / math.dist(*ends) ** 2
+            foot = (ax + share * (bx - ax), ay + share * (by - ay))
+            other = (2 * foot[0] - x, 2 * foot[1] - y)
+            self.assertGreater(better((x, y)), better(other), text)
+        self.assertIn("other than Q", says("circ", "let R be the intersection of line OQ and k other than Q")[-1])
+        for text in (
+            "the upper intersection of l and m",  # there is one
+            "the intersection nearer to A of l and m",
+        ):
+            with self.assertRaisesRegex(Refusal, "one point only"):
+                heard(text, BOARDS["lines"]().board)
+        with self.assertRaisesRegex(Refusal, "as well"):
+            heard("let X be the intersection of k and line OQ nearest to O", BOARDS["circ"]().board)
+
     def test_names_are_not_dropped(self):
         self.assertEqual(says("tri", "Mark the centroid G"), ["G is the centroid of ABC"])
         self.assertEqual(says("marked", "Mark the foot of the altitude F"), ["F is the foot of the perpendicular from A to BC"])
@@ -230,6 +261,9 @@ class StagesTest(unittest.TestCase):
         with self.assertRaises(Refusal) as caught:
             understood("delte the midpoint of AB", self.board)
         self.assertNotIn("Deleted", caught.exception.sentence)
+        with self.assertRaises(Refusal) as caught:
+            heard("the midpiont wobble of AB", self.board)
+        self.assertNotIn("midpoint", caught.exception.sentence, "what was put right in vain is not told as if it had been said")
 
     def test_sentences_of_a_paragraph(self):
         self.assertEqual(
@@ -247,7 +281,8 @@ class StagesTest(unittest.TestCase):
         alone.do(t="say", text=text, take=True)
         self.assertEqual([alone.board.name(step.id) for step in alone.board.steps], ["A", "B", "C", "ABC", "M", "CM"])
         self.assertTrue(alone.board.step(alone.board.find("M")).look.hidden)
-        alone.do(t="undo")
+        (undone,) = [answer for answer in alone.do(t="undo") if answer.get("kind") == "done"]
+        self.assertIn("added 6 things", undone["words"])
         self.assertEqual(len(alone.board), 0)
         with self.assertRaisesRegex(Refusal, "at most"):
             paragraph("Draw AB. " * 100, alone.board)

@@ -20,12 +20,17 @@ from ..seen import Fills
 from .checking import check_fills
 from .patch import Patch
 
+#: From so many things on an edit says how many it has added: a shape with its corners is told by its own sentence.
+_MANY = 6
+
 
 def added(board: Board, edit: Any) -> Patch:
     """The patch of an ``Add``."""
     ahead = board.copy()
     steps = put_on(ahead, edit)
-    words = f"Added: {sentence(ahead, steps[-1].id)}"
+    shown = [step for step in steps if not step.look.hidden]
+    last = sentence(ahead, steps[-1].id)
+    words = f"Added: {last}" if len(shown) < _MANY else f"Added {len(shown)} things, the last of them: {last}"
     return Patch(words, (), tuple((len(board) + number, step) for number, step in enumerate(steps)))
 
 

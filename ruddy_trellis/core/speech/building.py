@@ -362,6 +362,10 @@ class Final(Refusal):
     """A refusal after which nothing else is tried: the sentence is understood, and cannot be done."""
 
 
+class Stray(Refusal):
+    """A part or a word that the noun does not take which it was taken to belong to: it may belong to another one."""
+
+
 class NotThere(Refusal):
     """Names of points that are not there. ``names`` are they."""
 
@@ -373,4 +377,4 @@ class NotThere(Refusal):
         self.names = tuple(names)
 
 
-__all__ = ["CIRCLE", "LINE", "NUMBER", "POINT", "POLYGON", "RAY", "SEGMENT", "VECTOR", "Building", "Final", "NotThere"]
+__all__ = ["CIRCLE", "LINE", "NUMBER", "POINT", "POLYGON", "RAY", "SEGMENT", "VECTOR", "Building", "Final", "NotThere", "Stray"]

@@ -2,18 +2,22 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, LINE, RAY, SEGMENT, STRAIGHTS, VECTOR
 from ..refusal import Refusal
+from .building import Final
 from .phrases import Described, Many, Named, Node, Ref, Where
 from .spans import distance_between
 from .things import Things, finds_meetings, makes
 
 
-@makes("intersection", parts="of between with and to", words="second again common")
+@makes("intersection", parts="of between with and to closer further other_than", words="second again common left right upper lower")
 def crossings(t: Things, node: Described) -> list[str]:
+    if (wanted := _which_said(t, node)) is not None:
+        return _chosen(t, node, wanted)
     of = node.role("of", "between")
     second = "second" in node.adjectives or "other" in node.adjectives or "again" in node.extra
     other = node.role("with", "and", "to")
@@ -26,6 +30,57 @@ def crossings(t: Things, node: Described) -> list[str]:
     if of is None and node.kind == "old":
         return where_they_meet(t, Where(_lately_straight(t), None))
     raise Refusal("Of which two things? Say: the intersection of l and m.")
+
+
+#: Which way one of two crossings lies off the other, by the words for it.
+_SIDES = {"left": (-1, 0), "right": (1, 0), "upper": (0, 1), "lower": (0, -1)}
+#: Two crossings are not told apart by a word that they fit as well, to this share of how far they are from one another.
+_AS_GOOD = 0.02
+
+
+def _which_said(t: Things, node: Described) -> Callable[[Any], float] | None:
+    """How well a place is the crossing that is meant, where it was said which: the smaller, the better."""
+    for part, sign in (("closer", 1), ("further", -1), ("other_than", -1)):
+        if (said := node.role(part)) is not None:
+            at = t.b.ahead.value(_point_said(t, said))
+            if at is None:
+                raise Refusal("The point by which one of them is told has no place now.")
+            return _distance_times(sign, at)
+    ways = [_SIDES[word] for word in node.adjectives if word in _SIDES]
+    if not ways:
+        return None
+    return lambda place: -sum(x * place[0] + y * place[1] for x, y in ways)
+
+
+def _point_said(t: Things, said: Node) -> str:
+    return t.aside(lambda: t.point(said))
+
+
+def _distance_times(sign: int, at: Any) -> Callable[[Any], float]:
+    return lambda place: sign * distance_between(place, at)
+
+
+def _chosen(t: Things, node: Described, wanted: Callable[[Any], float]) -> list[str]:
+    """The one crossing of two paths that is meant most; a refusal where they fit as well, or where there is one only."""
+    of, other = node.role("of", "between"), node.role("with", "and", "to")
+    if other is None and isinstance(of, Many) and len(of.items) == 2:
+        of, other = of.items
+    if of is None or other is None:
+        raise Refusal("Of which two things? Say: the upper intersection of l and k.")
+    a, b = t.aside(lambda: t.path(of)), t.aside(lambda: t.path(other))
+    a, b = _whole(t, a, b), _whole(t, b, a)
+    if not (_is_curved(t, a) or _is_curved(t, b)):
+        raise Final("Two straight things meet in one point only, so there is none to be told from another.")
+    but = node.role("other_than")
+    if but is not None and (known := _known_crossing(t, a, b)) == _point_said(t, but):
+        return [t.make("other_intersection", a=a, b=b, known=(known,))]
+    found = {which: place for which in ("first", "second") if (place := _crossing_there(t, a, b, which)) is not None}
+    if len(found) < 2:
+        raise Final("They do not meet in two points now, so there is none to be told from the other.")
+    first, second = (wanted(place) for place in found.values())
+    if abs(first - second) <= _AS_GOOD * distance_between(*found.values()):
+        raise Final("Both of the points where they meet fit that as well. Say which one in another way, or click it.")
+    return [_settled(t, t.make("intersection", a=a, b=b, which="first" if first < second else "second"))]
 
 
 def _lately_straight(t: Things) -> Many:
@@ -111,17 +166,20 @@ def _settled(t: Things, id: str) -> str:
 
 def _shown_crossing(t: Things, a: tuple[str, ...], b: tuple[str, ...]) -> str:
     """Which crossing is meant by one alone: that nearer to the point that a line leads to, else the first that is there."""
-    building = t.b
     end = _second_end(t, a) or _second_end(t, b)
     found = []
     for number, which in enumerate(("first", "second")):
-        mark = building.mark()
-        id = building.make("intersection", {"a": a, "b": b, "which": which}, None, True)
-        value = building.ahead.value(id)
-        building.back_to(mark)
-        if value is not None:
+        if (value := _crossing_there(t, a, b, which)) is not None:
             found.append((distance_between(value, end) if end is not None else number, which))
     return min(found)[1] if found else "first"
+
+
+def _crossing_there(t: Things, a: tuple[str, ...], b: tuple[str, ...], which: str) -> Any:
+    """Where one crossing of two paths is now; None where it is not there."""
+    mark = t.b.mark()
+    value = t.b.ahead.value(t.b.make("intersection", {"a": a, "b": b, "which": which}, None, True))
+    t.b.back_to(mark)
+    return value
 
 
 def _second_end(t: Things, path: tuple[str, ...]) -> Any:

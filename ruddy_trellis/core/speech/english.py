@@ -253,6 +253,11 @@ external << externally | exterior | outer
 internal << internally | interior | inner
 within << in-between
 closer << nearer | nearest
+further << farther | furthest | farthest
+upper << top | topmost | highest
+lower << bottom | bottommost | lowest
+left << leftmost | left-hand
+right << rightmost | right-hand
 antipode << antipodal
 triple << thrice
 double << twice
@@ -296,7 +301,7 @@ ADJECTIVES = words(
     """
     third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
     obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric equal free new
-    opposite common right left inscribe circumscribe in-line meets general arbitrary directed reflex small
+    opposite common right left upper lower inscribe circumscribe in-line meets general arbitrary directed reflex small
     """
 )
 #: Determiners; those that say that a new thing is meant, that a thing is there, and how many.
@@ -389,6 +394,9 @@ as_diameter << as-diameter
 as_centre << as-centre
 corners << with corner | with corners | with the corner
 off << not on | that is not on | which is not on | off
+closer << closer to | that is closer to | which is closer to | that closer to | that is closer | closer
+further << further from | that is further from | which is further from | further
+other_than << other than | different from | apart from | that is not | which is not
 away << away-from
 same_side_of << on-the-same-side-of
 other_side_of << on-the-other-side-of

@@ -27,7 +27,7 @@ from . import (
     tangents,
     triangle_lines,
 )
-from .building import Building, Final, NotThere
+from .building import Building, Final, NotThere, Stray
 from .clauses import Bound, Clauses
 from .drawing import reckon
 from .images import KIND_OF
@@ -65,7 +65,8 @@ class Best:
     refusal: Refusal | None = None
 
     def note(self, far: int, refusal: Refusal, is_act: bool = False) -> None:
-        worth = 3 if is_act else 2 if isinstance(refusal, NotThere) else 0 if refusal.sentence in _SAYS_LITTLE else 1
+        little = 0 if refusal.sentence in _SAYS_LITTLE else 1 if isinstance(refusal, Stray) else 2
+        worth = 4 if is_act else 3 if isinstance(refusal, NotThere) else little
         if (far, worth) > (self.far, self.worth):
             self.far, self.worth, self.refusal = far, worth, refusal
 
@@ -194,6 +195,8 @@ class Sentence:
                 meant = re.sub(rf"\b{re.escape(word)}\b", other, meant, count=1)
             try:
                 Sentence(self.b, self.t.selected).carry_out(meant)
+            except NotSaid:
+                continue  # what was put right in vain is not told as if it had been said
             except Refusal as refusal:
                 self._best.note(0, refusal)
                 continue

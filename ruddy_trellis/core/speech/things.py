@@ -17,7 +17,7 @@ from ..language.amounts import amount
 from ..language.expression import read_formula
 from ..language.filling import operand
 from ..refusal import Refusal
-from .building import Building
+from .building import Building, Stray
 from .english import words
 from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 
@@ -135,12 +135,12 @@ def check_words(node: Described) -> None:
     parts, words = TAKES[node.head]
     for role, _ in node.roles:
         if role not in parts:
-            raise Refusal(f"“{role.replace('_', ' ')} …” is not understood of a {node.head.replace('-', ' ')}.")
+            raise Stray(f"“{role.replace('_', ' ')} …” is not understood of a {node.head.replace('-', ' ')}.")
     if node.amounts and node.head not in _SIZED:
-        raise Refusal(f"{node.amounts[0]} is not understood of a {node.head.replace('-', ' ')}.")
+        raise Stray(f"{node.amounts[0]} is not understood of a {node.head.replace('-', ' ')}.")
     for said in (*node.adjectives, *node.extra):
         if said not in words and said not in _ANYWHERE:
-            raise Refusal(f"“{said.replace('-', ' ')}” is not understood of a {node.head.replace('-', ' ')}.")
+            raise Stray(f"“{said.replace('-', ' ')}” is not understood of a {node.head.replace('-', ' ')}.")
 
 
 class Things:
