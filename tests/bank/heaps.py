@@ -6,9 +6,11 @@ from collections.abc import Sequence
 from ruddy_trellis.core.speech import english
 from ruddy_trellis.core.speech.clauses import compiled
 from ruddy_trellis.core.speech.english_clauses import CLAIMS, CLAUSES
+from ruddy_trellis.core.speech.things import TAKES
 
 _WAYS = [way for _, ways in (*CLAUSES, *CLAIMS) for way in ways]
 _HEADS = sorted(english.HEADS)
+_ADJECTIVES = sorted(english.ADJECTIVES)
 _ROLES = sorted({text for text, _ in english.ROLES})
 _ODD = (
     *("X", "Q′", "is", "the", "Circle", "a", "A_1", "PQR", "zz", "I"),
@@ -59,7 +61,9 @@ def _phrase(chance: random.Random, names: Sequence[str], depth: int) -> str:
     kind = chance.random()
     if depth == 0 or kind < 0.4:
         return chance.choice((*names, "AB", "ABC", "A and B", "AB, BC and CA", "it", "them", *_ODD[:6]))
-    head = chance.choice(_HEADS).replace("-", " ")
+    noun = chance.choice(_HEADS)
+    beside = chance.choice((*sorted(TAKES[noun][1]), *_ADJECTIVES)) if noun in TAKES and chance.random() < 0.5 else ""
+    head = f"{beside} {noun}".replace("-", " ").strip()
     article = chance.choice(("the", "a", "all", "both", "three", "its", ""))
     if kind < 0.55:
         return f"{article} {head}"

@@ -21,6 +21,7 @@ from ruddy_trellis.core.speech.phrases import Described, Many, Named, Phrases, W
 from ruddy_trellis.core.speech.placing import places
 from ruddy_trellis.core.speech.sentences import plain
 from ruddy_trellis.core.speech.spelling import put_right
+from ruddy_trellis.core.speech.things import TAKES
 from ruddy_trellis.core.speech.tokens import tokens
 from ruddy_trellis.core.speech.tongues import other_tongue
 
@@ -153,6 +154,25 @@ class NotOtherwiseTest(unittest.TestCase):
         with self.assertRaisesRegex(Refusal, "as well"):
             heard("let X be the intersection of k and line OQ nearest to O", BOARDS["circ"]().board)
 
+    def test_a_triangle_of_another_one(self):
+        three = ["D is the foot of the perpendicular from A to BC", "E is the foot of the perpendicular from B to AC"]
+        for text in ("the orthic triangle of ABC", "let DEF be the orthic triangle of triangle ABC", "the pedal triangle of ABC"):
+            self.assertEqual(says("tri", text)[:2], three, text)
+        for text in ("the medial triangle", "the medial triangle DEF of ABC", "let DEF be the medial triangle of the triangle ABC"):
+            self.assertEqual(says("tri", text)[0], "D is the midpoint of BC", text)
+        for text in ("the pedal triangle of M", "let DEF be the pedal triangle of M with respect to triangle ABC"):
+            self.assertEqual(says("marked", text)[0], "D is the foot of the perpendicular from M to BC", text)
+        with self.assertRaisesRegex(Refusal, "another point"):
+            heard("the pedal triangle of A in triangle ABC", BOARDS["tri"]().board)
+        for text in (
+            "the medial triangle of ABC above AB",
+            "an inscribed triangle on AB",
+            "an obtuse triangle on AB",
+            "inscribed square on AB",
+        ):
+            with self.assertRaisesRegex(Refusal, "not understood|which circle", msg=text):
+                heard(text, BOARDS["tri"]().board)
+
     def test_names_are_not_dropped(self):
         self.assertEqual(says("tri", "Mark the centroid G"), ["G is the centroid of ABC"])
         self.assertEqual(says("marked", "Mark the foot of the altitude F"), ["F is the foot of the perpendicular from A to BC"])
@@ -175,6 +195,47 @@ class NotOtherwiseTest(unittest.TestCase):
         self.assertEqual(says("three", "line through C // AB"), ["p is the parallel to AB through C"])
         self.assertEqual(says("three", "line through C _|_ AB"), ["p is the perpendicular to AB through C"])
         self.assertEqual(says("three", "translate A by (3, 2)")[0], "t is the translation by 3 across and 2 up")
+
+
+#: Words that say no more of a thing than is so anyway, or say which is meant of several.
+ANYWAY = {
+    **dict.fromkeys(("perpendicular", "shortest"), "distance length size foot"),
+    "regular": "pentagon hexagon octagon",
+    **dict.fromkeys(("cyclic", "inscribe"), "triangle quadrilateral square pentagon hexagon octagon polygon"),
+    "internal": "bisector angle-bisector semicircle triangle square rectangle rhombus pentagon hexagon octagon",
+    "external": "semicircle triangle square rectangle rhombus pentagon hexagon octagon",
+    "second": "bisector angle-bisector circle intersection",
+    "common": "intersection",
+    "acute": "angle",
+    "meets": "arm base chord diagonal diameter line radius ray secant segment side vector",
+    "isosceles": "triangle",
+}
+
+
+class NoWordDroppedTest(unittest.TestCase):
+    def test_no_word_that_a_noun_takes_is_passed_over(self):
+        """With the word and without it the same is never made, but where the word says what is so anyway."""
+        boards = [BOARDS[name]().board for name in ("tri", "circ", "quad")]
+        tails = ("", "of AB", "on AB", "of ABC", "in k", "of k", "with side 3")
+        looked, dropped = 0, []
+        for head, (_, taken) in sorted(TAKES.items()):
+            for word, tail, board in itertools.product(sorted(taken), tails, boards):
+                said, plainly = (f"the {beside}{head} {tail}".replace("-", " ").strip() for beside in (f"{word} ", ""))
+                made = self.made(said, board)
+                looked += made is not None
+                if made is not None and made == self.made(plainly, board):
+                    dropped += [said] * (head not in ANYWAY.get(word, "").split())
+        self.assertEqual(sorted(set(dropped)), [], "\n".join(sorted(set(dropped))))
+        self.assertGreater(looked, 100)
+
+    @staticmethod
+    def made(text, board):
+        """What a text makes, or None for a refusal; anything else that it raises is a fault."""
+        try:
+            edit = heard(text, board).edit
+        except Refusal:
+            return None
+        return edit.model_dump_json()
 
 
 class MadeTest(unittest.TestCase):

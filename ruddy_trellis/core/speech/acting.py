@@ -30,6 +30,8 @@ def existing(t: Things, node: Node) -> list[str]:
         raise
     if len(b.ahead) > before:
         raise Refusal(_not_there(node))
+    if not ids:
+        raise Refusal("There is nothing of that here.")
     return ids
 
 
@@ -187,6 +189,8 @@ def condition(t: Things, bound: Bound) -> None:
 def hide(t: Things, bound: Bound) -> None:
     if {"names", "label"} & set(bound.get("words", ())):
         ids = existing(t, bound["x"]) if "x" in bound else t.b.of_kind(POINT)
+        if not ids:
+            raise Refusal("There are no points here.")
         t.b.act(Restyle(ids=ids, look=LookChanges(label=False)))
         return
     if "everything" in bound.get("words", ()):

@@ -42,7 +42,7 @@ def _which_said(t: Things, node: Described) -> Callable[[Any], float] | None:
     """How well a place is the crossing that is meant, where it was said which: the smaller, the better."""
     for part, sign in (("closer", 1), ("further", -1), ("other_than", -1)):
         if (said := node.role(part)) is not None:
-            at = t.b.ahead.value(_point_said(t, said))
+            at = t.b.ahead.value(t.point_aside(said))
             if at is None:
                 raise Refusal("The point by which one of them is told has no place now.")
             return _distance_times(sign, at)
@@ -50,10 +50,6 @@ def _which_said(t: Things, node: Described) -> Callable[[Any], float] | None:
     if not ways:
         return None
     return lambda place: -sum(x * place[0] + y * place[1] for x, y in ways)
-
-
-def _point_said(t: Things, said: Node) -> str:
-    return t.aside(lambda: t.point(said))
 
 
 def _distance_times(sign: int, at: Any) -> Callable[[Any], float]:
@@ -72,7 +68,7 @@ def _chosen(t: Things, node: Described, wanted: Callable[[Any], float]) -> list[
     if not (_is_curved(t, a) or _is_curved(t, b)):
         raise Final("Two straight things meet in one point only, so there is none to be told from another.")
     but = node.role("other_than")
-    if but is not None and (known := _known_crossing(t, a, b)) == _point_said(t, but):
+    if but is not None and (known := _known_crossing(t, a, b)) == t.point_aside(but):
         return [t.make("other_intersection", a=a, b=b, known=(known,))]
     found = {which: place for which in ("first", "second") if (place := _crossing_there(t, a, b, which)) is not None}
     if len(found) < 2:

@@ -304,6 +304,8 @@ ADJECTIVES = words(
     opposite common right left upper lower inscribe circumscribe in-line meets general arbitrary directed reflex small
     """
 )
+#: Those of them that are directions.
+DIRECTIONS = words("perpendicular parallel horizontal vertical")
 #: Determiners; those that say that a new thing is meant, that a thing is there, and how many.
 NEW_ONES, OLD_ONES, ALL_ONES = (
     frozenset(("a", "an", "any", "some", "another", "new")),

@@ -9,7 +9,8 @@ from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, MARK, NUMBER, POINT, POLYGO
 from ..language import names as spelling
 from ..language.expression import Formula
 from ..refusal import Refusal
-from .english import words
+from .building import Stray
+from .english import DIRECTIONS, words
 from .lines_between import straight_between
 from .phrases import Amount, Described, Many, Named, Node
 from .spans import centre_of, corners_of, each, sides_of, spans_of
@@ -161,6 +162,9 @@ def perimeters(t: Things, node: Described) -> list[str]:
 
 
 def _of_circle(t: Things, node: Described) -> list[str]:
+    for said in node.adjectives:
+        if said in DIRECTIONS:
+            raise Stray(f"“{said}” is not understood of a {node.head}.")
     circle = t.aside(lambda: t.round(node.role("of", "in", "from")))
     if node.head == "radius":
         return [t.make("radius", circle=(circle,))]

@@ -9,6 +9,7 @@ from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, RAY, SEGMENT
 from ..refusal import Refusal
 from ..regions.conditions import inside_polygon
 from ..seen import Place
+from .building import Stray
 from .crossings import where_they_meet
 from .phrases import Amount, Described, Named, Node, Where
 from .spans import corners_of, distance_between
@@ -66,6 +67,8 @@ def points(t: Things, node: Described) -> list[str]:
         if size is not None and start is not None:
             kept = tuple((role, part) for role, part in node.roles if part is not within and role != "from")
             return points(t, replace(node, names=(), roles=(*kept, ("distance", size), ("from", start))))
+    if "in-line" in node.adjectives and count == 1:
+        raise Stray("One point is in line with nothing. Say how many: three points in line.")
     if "in-line" in node.adjectives and not node.roles:
         return _on_new_path(t, node, Described("line", kind="new"), count)
     if (apart := node.role("apart")) is not None and count == 2:
@@ -108,7 +111,7 @@ def _on_new_path(t: Things, node: Described, path: Described, count: int) -> lis
         )
         made = [b.free_point(names[0])]
         on = b.make("circle", {"centre": (centre,), "point": (made[0],)})
-    elif path.head == "line" and not path.roles:
+    elif path.head == "line" and not path.roles and count > 1:
         made = [b.free_point(name) for name in names[:2]]
         on = b.make("line", {"from": (made[0],), "to": (made[1],)})
     else:

@@ -8,6 +8,7 @@ from typing import Any
 from ..kinds import CIRCLE, POINT
 from ..language.expression import Formula
 from ..refusal import Refusal
+from .building import Stray
 from .phrases import Amount, Described, Many, Named, Node
 from .points import turned_to
 from .riding import side_test
@@ -26,6 +27,8 @@ def circles(t: Things, node: Described) -> list[str]:
             centre = _new_centre(t)
             return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count, 6))]
         return [_any_circle(t) for _ in range(min(node.count, 6))]
+    if "concentric" in node.adjectives and node.role("on", "about", "centre", "diameter") is not None:
+        raise Stray("A concentric circle has the centre of another one. Say: a circle concentric with k.")
     if (
         node.role("with") is not None
         and not {"as-centre", "as-diameter", "as-radius", "same-centre", "same-radius"} & set(node.extra)

@@ -7,12 +7,13 @@ from dataclasses import replace
 
 from ..kinds import CIRCLE, POLYGON
 from ..refusal import Refusal
+from .building import Final, Stray
 from .english import words
 from .phrases import Amount, Described, Many, Named, Node
 from .shapes_alone import alone_shape
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .spans import centre_of, spans_of
-from .things import Things, makes
+from .things import TAKES, Things, makes
 from .tokens import POINT_NAME
 
 
@@ -25,6 +26,7 @@ from .tokens import POINT_NAME
 )  # fmt: skip
 def shapes(t: Things, node: Described) -> list[str]:
     """Shapes of all sorts."""
+    _check_sorts(node)
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
         return [shape_on_span(t, node, span, outside=True) for span in spans]
@@ -82,6 +84,27 @@ def shapes(t: Things, node: Described) -> list[str]:
         spans = _spans_to_build_on(t, on)
         return [shape_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
     return [alone_shape(t, node, names)]
+
+
+#: Of which shapes a word is understood; of others it is refused, since it would be dropped.
+_ONLY_OF = {
+    **dict.fromkeys(("medial", "orthic", "pedal", "equilateral", "right-angled", "obtuse"), words("triangle")),
+    "isosceles": words("triangle trapezium"),
+    "regular": words("triangle quadrilateral polygon pentagon hexagon octagon"),
+    "cyclic": words("quadrilateral polygon pentagon hexagon octagon"),
+}
+#: Shapes, and words for them, that are made with their corners on a circle that is there.
+_ON_A_CIRCLE = words("triangle quadrilateral polygon square pentagon hexagon octagon")
+_ON_A_CIRCLE_TOO = words("regular equilateral cyclic inscribe")
+
+
+def _check_sorts(node: Described) -> None:
+    """Raise Refusal for a word that is not understood of this sort of shape."""
+    for said in node.adjectives:
+        if said in _ONLY_OF and node.head not in _ONLY_OF[said]:
+            raise Stray(f"“{said}” is not understood of a {node.head}.")
+    if "inscribe" in node.adjectives and node.role("in", "inside") is None:
+        raise Stray(f"In which circle? Say: the {node.head} inscribed in k.")
 
 
 #: What a shape may be said to have, with names.
@@ -142,6 +165,11 @@ def _spans_to_build_on(t: Things, node: Node) -> list[tuple[str, str]]:
 def _inscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) -> str:
     """A regular polygon, or any, with its corners on a circle."""
     b = t.b
+    if node.head not in _ON_A_CIRCLE:
+        raise Final(f"A {node.head} with its corners on a circle is not made by a sentence; a square, a regular one or any is.")
+    for said in (*node.adjectives, *node.extra):
+        if said in TAKES[node.head][1] and said not in _ON_A_CIRCLE_TOO:
+            raise Final(f"“{said}” is not understood of a {node.head} with its corners on a circle.")
     count = CORNER_COUNTS[node.head] or len(names)
     on = b.points_on(circle)
     if (

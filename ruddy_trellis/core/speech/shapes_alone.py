@@ -7,6 +7,7 @@ from typing import Any
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
+from .building import Final, Stray
 from .english import words
 from .phrases import Amount, Described, Many, Named, Node
 from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
@@ -17,10 +18,18 @@ from .third_corners import amounts_in, first_side, fresh_names, kept_places, thi
 #: Parts that say on which side of a side a shape is.
 _BESIDE = words("on outside above below away same_side_of other_side_of same_side_as side_with opposite")
 
+#: Triangles that are made of another one.
+_OF_ANOTHER = words("medial orthic pedal")
+
 
 def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
     """A shape that stands on nothing that is there, or whose corners are there already."""
     b = t.b
+    for said in (*node.adjectives, *node.extra):
+        if said in ("external", "internal", "inscribe"):
+            raise Stray(f"“{'inscribed' if said == 'inscribe' else said}” is not understood of a {node.head} that stands by itself.")
+    if not _OF_ANOTHER.isdisjoint(node.adjectives):
+        return _of_another(t, node, names)
     kind, count = node.head, CORNER_COUNTS[node.head] or len(names)
     corners_node = node.role("corners", "through", "with", "of") if not names else None
     if corners_node is not None and isinstance(corners_node, (Named, Many)) and not isinstance(corners_node, Amount):
@@ -38,13 +47,11 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         elif node.role("corners", "through") is not None:
             raise Refusal(f"A {kind} needs all its corners.")
     _check_with(node)
-    if {"medial", "orthic", "pedal"} & set(node.adjectives):
-        return _of_another(t, node, names)
     wanted = wanted_of(t, node, names)
     if names and all(b.has(name) for name in names):
         if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
             return b.polygon(b.points(names))
-        if any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular")) or kind not in (
+        if any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular", "obtuse")) or kind not in (
             "triangle",
             "quadrilateral",
             "polygon",
@@ -56,6 +63,10 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
                 f"is {''.join(names)} {_with_article(node)}?"
             )
         return b.polygon(b.points(names))
+    if count < 3:
+        raise Refusal("A polygon is said by its corners.")
+    if "cyclic" in node.adjectives and count > 3:
+        return _cyclic(t, names or fresh_names(b, count))
     if (
         kind in ("square", "rectangle", "rhombus")
         or "regular" in node.adjectives
@@ -67,19 +78,25 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         return _of_three_corners(t, node, names, wanted)
     if kind == "triangle":
         return _triangle_alone(t, node, names, wanted)
-    if "cyclic" in node.adjectives:
-        return _cyclic(t, names or fresh_names(b, count))
-    if count < 3:
-        raise Refusal("A polygon is said by its corners.")
     return b.polygon(b.points(names) if names else tuple(b.points(fresh_names(b, count))))
 
 
 def _of_another(t: Things, node: Described, names: tuple[str, ...]) -> str:
-    """The medial triangle of another one, or its orthic one: of midpoints, of feet of altitudes."""
+    """The medial triangle of another one, or its orthic one, or the pedal one of a point: of midpoints, of feet of perpendiculars."""
     b = t.b
-    corners = t.aside(lambda: t.triangle(node.role("of")))
-    if "pedal" in node.adjectives and node.role("of") is None:
-        raise Refusal("Of which point? The feet of the altitudes make the orthic triangle.")
+    for role, _ in node.roles:
+        if role not in ("of", "in"):
+            raise Stray(f"“{role.replace('_', ' ')} …” is not understood of a triangle that is made of another one.")
+    of, within = node.role("of"), node.role("in")
+    point = None
+    if "pedal" in node.adjectives:
+        if of is None:
+            raise Refusal("Of which point? The feet of the altitudes make the orthic triangle.")
+        if within is not None or (isinstance(of, Named) and len(of.points) == 1):
+            point, of = t.point_aside(of), within
+    corners = t.aside(lambda: t.triangle(of))
+    if point in corners:
+        raise Final("The feet from a corner lie in line with it: two of them are that corner. Say another point.")
     made = []
     for number, corner in enumerate(corners):
         side = tuple(id for id in corners if id != corner)
@@ -87,7 +104,7 @@ def _of_another(t: Things, node: Described, names: tuple[str, ...]) -> str:
         made.append(
             b.make("midpoint", {"span": side}, name)
             if "medial" in node.adjectives
-            else b.make("foot", {"point": (corner,), "base": side}, name)
+            else b.make("foot", {"point": (point or corner,), "base": side}, name)
         )
     return b.polygon(made)
 
@@ -104,10 +121,17 @@ def _check_with(node: Described) -> None:
             and part.head not in ("right-angle", "side", "segment", "length")
         ):
             raise Refusal(f"“{role} the {part.head.replace('-', ' ')}” is not understood of a {node.head}.")
+        if isinstance(part, Named) and (role in ("in", "inside", "outside") or (role == "of" and not _are_corners(node, part))):
+            raise Stray(f"“{role} {part.text}” is not understood of a {node.head}.")
         if isinstance(part, Many) and any(
             isinstance(item, Described) and item.head not in ("side", "segment", "length", "fact") for item in part.items
         ):
             raise Refusal(f"“{role} …” is not understood of a {node.head}.")
+
+
+def _are_corners(node: Described, part: Named) -> bool:
+    """Whether a name is that of all corners of a shape, or of no points at all."""
+    return not part.points or len(part.points) >= max(3, CORNER_COUNTS[node.head] - 1)
 
 
 def _with_article(node: Described) -> str:
@@ -252,15 +276,14 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
             wanted.lengths = dict(zip(sides, sizes))
     for name, size in zip((a, c), angles):
         wanted.angles.setdefault(name, size)
-    for adjective in node.adjectives:
-        if adjective in ("obtuse", "scalene", "acute"):
-            continue
     check_sides(wanted, sides)
     if right and not any(size == 90.0 for size in wanted.angles.values()):
         wanted.angles[c] = 90.0
     if isosceles and not wanted.equal and not wanted.lengths:
         wanted.equal.append((sides[2], sides[1]))
-    if "obtuse" in node.adjectives and not wanted and not any(b.has(name) for name in names):
+    if "obtuse" in node.adjectives and (wanted or any(b.has(name) for name in names)):
+        raise Stray("“obtuse” is not understood of a triangle whose corners or sizes are said.")
+    if "obtuse" in node.adjectives:
         x, y, right, top = b.ahead.settings.view
         size = 0.3 * min(right - x, top - y)
         middle = ((x + right) / 2, (y + top) / 2)

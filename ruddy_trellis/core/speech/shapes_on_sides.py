@@ -6,6 +6,8 @@ from typing import Any
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
+from .building import Stray
+from .english import words
 from .parallels import parallel_at
 from .phrases import Described, Named, Node
 from .rounds import side_fits
@@ -14,14 +16,17 @@ from .things import CORNERS, Things
 from .third_corners import amounts_in, third_corner
 
 CORNER_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}
-
-
 _ON_A_SIDE = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}
+#: Words for shapes that have no place on a side that is there.
+_NOT_ON_A_SIDE = words("medial orthic pedal cyclic inscribe obtuse")
 
 
 def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tuple[str, ...] = (), outside: bool = False) -> str:
     """A shape on a side that is there, on the side of it that is said."""
     b = t.b
+    for said in (*node.adjectives, *node.extra):
+        if said in _NOT_ON_A_SIDE:
+            raise Stray(f"“{said}” is not understood of a {node.head} on a side that is there.")
     count = CORNER_COUNTS[node.head] or len(names)
     free: tuple[str, ...] = ()
     if names:

@@ -6,6 +6,8 @@ from dataclasses import replace
 
 from ..kinds import CIRCLE, POINT
 from ..refusal import Refusal
+from .building import Stray
+from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .parallels import directed_line
 from .phrases import Amount, Described, Many, Named, Node, Ref
@@ -34,6 +36,10 @@ from .triangle_lines import bisectors
 )
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
+    if node.head in ("diagonal", "side", "hypotenuse", "radius", "diameter"):
+        for said in node.adjectives:
+            if said in DIRECTIONS:
+                raise Stray(f"“{said}” is not understood of a {node.head}.")
     if node.head in ("diagonal", "side", "hypotenuse") and not node.names:
         spans = t.aside(lambda: [t.span(node)] if node.head == "hypotenuse" else spans_of(t, replace(node, plural=True)))
         return [straight_between(t, "segment", span) for span in spans]
@@ -52,9 +58,7 @@ def straights(t: Things, node: Described) -> list[str]:
             return bisectors(t, Described("bisector", names=node.names, roles=(("of", bisected),)))
         raise Refusal("Say: the perpendicular bisector of AB.")
     key = {"line": "line", "ray": "ray", "vector": "vector", "secant": "line"}.get(node.head, "segment")
-    if node.role("perpendicular", "parallel", "tangent") is not None or {"perpendicular", "parallel", "horizontal", "vertical"} & set(
-        node.adjectives
-    ):
+    if node.role("perpendicular", "parallel", "tangent") is not None or DIRECTIONS & set(node.adjectives):
         return directed_line(t, node, key)
     if node.role("length") is not None and not node.names:
         return [

@@ -179,6 +179,10 @@ class Things:
             self.names = waiting
             self._nested -= 1
 
+    def point_aside(self, node: Node) -> str:
+        """A point that something is made from."""
+        return self.aside(lambda: self.point(node))
+
     # Kinds of things.
 
     def all_of(self, node: Node) -> list[str]:

@@ -7,6 +7,7 @@ from typing import Any
 
 from ..kinds import LINE, RAY, SEGMENT, VECTOR
 from ..refusal import Refusal
+from .building import Stray
 from .lines_between import straight_between
 from .phrases import Described, Many, Named, Node, Ref
 from .spans import corners_of, facing_side, sides_of, spans_of
@@ -50,6 +51,8 @@ def bisectors(t: Things, node: Described) -> list[str]:
         rest = tuple(word for word in node.adjectives if word not in ("internal", "external"))
         return [line for way in ("internal", "external") for line in bisectors(t, replace(node, adjectives=(*rest, way)))]
     outer = "external" in node.adjectives or "externally" in node.extra
+    if isinstance(of, Named) and len(of.points) == 2 and {"internal", "external"} & set(node.adjectives):
+        raise Stray(f"An angle has an external bisector; {of.text} has none.")
     if isinstance(of, Described) and of.head == "angle" and of.names and len(of.names) > 1:
         of = Many(tuple(of.names))
     if isinstance(of, Described) and of.head == "angle" and of.plural and not of.names and of.role("between") is None:
