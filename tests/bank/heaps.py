@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from ruddy_trellis.core.speech import english
 from ruddy_trellis.core.speech.clauses import compiled
 from ruddy_trellis.core.speech.english_clauses import CLAIMS, CLAUSES
-from ruddy_trellis.core.speech.things import TAKES
+from ruddy_trellis.core.speech.nouns import TAKES
 
 _WAYS = [way for _, ways in (*CLAUSES, *CLAIMS) for way in ways]
 _HEADS = sorted(english.HEADS)
