@@ -16,12 +16,13 @@ from ruddy_trellis.core.language.printing import sentence
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.speech import english
 from ruddy_trellis.core.speech.hearing import heard, understood
+from ruddy_trellis.core.speech.nodes import Described, Many, Named, Where
+from ruddy_trellis.core.speech.nouns import TAKES
 from ruddy_trellis.core.speech.paragraphs import paragraph, sentences_of
-from ruddy_trellis.core.speech.phrases import Described, Many, Named, Phrases, Where
+from ruddy_trellis.core.speech.phrases import Phrases
 from ruddy_trellis.core.speech.placing import places
 from ruddy_trellis.core.speech.sentences import plain
 from ruddy_trellis.core.speech.spelling import put_right
-from ruddy_trellis.core.speech.things import TAKES
 from ruddy_trellis.core.speech.tokens import tokens
 from ruddy_trellis.core.speech.tongues import other_tongue
 
@@ -172,6 +173,22 @@ class NotOtherwiseTest(unittest.TestCase):
         ):
             with self.assertRaisesRegex(Refusal, "not understood|which circle", msg=text):
                 heard(text, BOARDS["tri"]().board)
+
+    def test_a_median_to_a_point_that_is_there_is_one_or_is_refused(self):
+        self.assertEqual(says("marked", "draw the median AM"), ["AM is the segment from A to M"])
+        for text in ("draw the median PA", "draw the altitude AM", "Draw the median AX and the altitude BX"):
+            with self.assertRaises(Refusal, msg=text):
+                heard(text, BOARDS["marked"]().board)
+        self.assertEqual(says("tri", "draw the medians AD and BE")[0], "D is the midpoint of BC")
+        self.assertEqual(says("tri", "draw the altitude AD")[0], "D is the foot of the perpendicular from A to BC")
+
+    def test_a_shape_on_a_circle_is_of_the_sort_that_was_said(self):
+        for text in ("a rhombus in k", "a kite in k", "an isosceles triangle inscribed in k", "a right-angled triangle in k"):
+            with self.assertRaisesRegex(Refusal, "circle", msg=text):
+                heard(text, BOARDS["circ"]().board)
+        for text in ("a kite in k", "the horizontal diameter of k", "hide the names of the points"):
+            with self.assertRaises(Refusal, msg=text):
+                heard(text, BOARDS["empty"]().board)
 
     def test_names_are_not_dropped(self):
         self.assertEqual(says("tri", "Mark the centroid G"), ["G is the centroid of ABC"])

@@ -13,8 +13,9 @@ from . import regions
 from .building import Final
 from .clauses import Bound
 from .english import WAYS
-from .phrases import Described, Many, Named, Node, Ref
-from .things import KINDS_OF, Things
+from .nodes import Described, Many, Named, Node, Ref
+from .nouns import KINDS_OF
+from .things import Things
 from .verbs import names_of, verb
 
 

@@ -9,7 +9,7 @@ from typing import Any
 from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
-from .phrases import Amount, Described, Many, Named, Node, Ref
+from .nodes import Amount, Described, Many, Named, Node, Ref
 from .readings import measured
 from .spans import centre_of, corners_of
 from .things import Things

@@ -10,7 +10,8 @@ from typing import Any
 
 from . import english
 from .english_clauses import CLAIMS, CLAUSES, LOOKS, PROPERTIES
-from .phrases import Amount, Described, Many, Named, Node, Phrases, Quoted
+from .nodes import Amount, Described, Many, Named, Node, Quoted
+from .phrases import Phrases
 from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
 
 #: What the slots of a clause were filled with.
@@ -153,25 +154,9 @@ class Clauses:
         elif kind == "claim":
             for does, bound, end in self.from_(at, CLAIMS):
                 yield (does, bound), end
-            for node, end in self.phrases.one(at)[:3]:
-                if (
-                    isinstance(node, Described)
-                    and node.head == "line"
-                    and node.names
-                    and node.role("parallel", "perpendicular", "tangent") is not None
-                ):
-                    role = next(name for name, _ in node.roles if name in ("parallel", "perpendicular", "tangent"))
-                    yield (role, {"x": node.names[0], "y": node.role(role)}), end
+            yield from self._relations(at)
             if self.phrases.word(at) in ("is", "does"):
-                for node, end in self.phrases.one(at + 1)[:3]:
-                    if (
-                        isinstance(node, Described)
-                        and node.head == "line"
-                        and node.names
-                        and node.role("parallel", "perpendicular", "tangent") is not None
-                    ):
-                        role = next(name for name, _ in node.roles if name in ("parallel", "perpendicular", "tangent"))
-                        yield (role, {"x": node.names[0], "y": node.role(role)}), end
+                yield from self._relations(at + 1)
         elif kind in ("facts", "fact"):
             yield from self._facts(at)
         elif kind in ("cond",):
@@ -230,6 +215,14 @@ class Clauses:
             yield PROPERTIES[word], after
 
     # Facts about shapes.
+
+    def _relations(self, at: int):
+        """ "line AB parallel to CD": a description that says what a claim would."""
+        for node, end in self.phrases.one(at)[:3]:
+            if isinstance(node, Described) and node.head == "line" and node.names:
+                role = next((name for name, _ in node.roles if name in ("parallel", "perpendicular", "tangent")), None)
+                if role is not None:
+                    yield (role, {"x": node.names[0], "y": node.role(role)}), end
 
     def _facts(self, at: int) -> Iterator[tuple[Node, int]]:
         for first, end in self._fact(at):

@@ -9,9 +9,10 @@ from typing import Any
 from ..kinds import ARC, CIRCLE, CONIC, LINE, RAY, SEGMENT, STRAIGHTS, VECTOR
 from ..refusal import Refusal
 from .building import Final
-from .phrases import Described, Many, Named, Node, Ref, Where
+from .nodes import Described, Many, Named, Node, Ref, Where
+from .nouns import finds_meetings, makes
 from .spans import distance_between
-from .things import Things, finds_meetings, makes
+from .things import Things
 
 
 @makes("intersection", parts="of between with and to closer further other_than", words="second again common left right upper lower")

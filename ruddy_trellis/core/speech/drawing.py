@@ -18,7 +18,7 @@ from .english import words
 from .images import KIND_OF, imaged, images_under, mapped
 from .lines_between import span_of_length, straight_between, straights_from_to
 from .naming import is_shape, with_facts
-from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .readings import READS, measured
 from .riding import beyond_ray
 from .spans import corners_of, spans_of

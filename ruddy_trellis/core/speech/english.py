@@ -359,7 +359,7 @@ corner_at << with one corner at | with a corner at | with one of its corner at |
 between << join | between | formed by | made by | bounded by
 bisects << bisect | that bisect | which bisect
 at << making an angle of | which makes an angle of | that makes an angle of | making angle of | at an angle of | inclined at | at
-in << across | in
+in << across | in | inscribe in | that is inscribe in | which is inscribe in
 over << over
 right_at << right-angled at | right-angled in | with the right-angle at | with a right-angle at | with right-angle at | with a
     right-angle in | with the right-angle in

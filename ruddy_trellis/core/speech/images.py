@@ -9,8 +9,9 @@ from ..catalogue import CATALOGUE
 from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
-from .phrases import Amount, Described, Many, Named, Node
-from .things import Things, check_words, makes
+from .nodes import Amount, Described, Many, Named, Node
+from .nouns import check_words, makes
+from .things import Things
 
 #: Verbs of transformations, and the nouns for the same.
 KIND_OF = {"reflect": "reflection", "turn": "rotation", "translate": "translation", "enlarge": "enlargement", "invert": "inversion"}

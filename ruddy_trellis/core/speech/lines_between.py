@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from ..kinds import LINE, SEGMENT, VECTOR
 from ..refusal import Refusal
-from .phrases import Named, Node
+from .nodes import Named, Node
 from .things import Things
 
 

@@ -8,7 +8,7 @@ from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
-from .phrases import Described, Many, Named, Node, Ref, Where
+from .nodes import Described, Many, Named, Node, Ref, Where
 from .spans import centre_of
 from .things import Things
 from .verbs import points_in, verb

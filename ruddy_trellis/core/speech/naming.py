@@ -11,7 +11,7 @@ from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
 from .english import words
-from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .riding import line_through
 from .shapes_on_sides import CORNER_COUNTS
 from .things import Things

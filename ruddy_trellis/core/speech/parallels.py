@@ -7,10 +7,11 @@ from dataclasses import replace
 from ..kinds import LINE, RAY, SEGMENT
 from ..refusal import Refusal
 from .lines_between import straight_between
-from .phrases import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
+from .nouns import makes
 from .spans import facing_side, needed, points_lying_on, spans_of
 from .tangents import tangents
-from .things import Things, makes
+from .things import Things
 
 
 def directed_line(t: Things, node: Described, key: str) -> list[str]:

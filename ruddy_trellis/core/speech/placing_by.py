@@ -8,7 +8,7 @@ from ..kinds import CIRCLE, POINT
 from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import crossing_of
-from .phrases import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
 from .points import divided
 from .riding import free_place_on, mark_on
 from .spans import centre_of

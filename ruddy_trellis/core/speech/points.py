@@ -6,9 +6,10 @@ from dataclasses import replace
 
 from ..kinds import CIRCLE, CONIC
 from ..refusal import Refusal
-from .phrases import Amount, Described, Many, Named, Node, Ref
+from .nodes import Amount, Described, Many, Named, Node, Ref
+from .nouns import makes
 from .spans import centre_of, circle_of, corners_of, distance_between, each, facing_side, points_lying_on, spans_of
-from .things import Things, makes
+from .things import Things
 
 
 @makes("midpoint", parts="of between on from and to")

@@ -12,9 +12,10 @@ from ..refusal import Refusal
 from .building import Stray
 from .english import DIRECTIONS, words
 from .lines_between import straight_between
-from .phrases import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
+from .nouns import CORNERS, makes
 from .spans import centre_of, corners_of, each, sides_of, spans_of
-from .things import CORNERS, Things, makes
+from .things import Things
 
 
 def measured(t: Things, node: Node) -> list[str]:

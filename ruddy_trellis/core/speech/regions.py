@@ -6,7 +6,7 @@ from typing import Any
 
 from ..kinds import CIRCLE, CONDITION, POINT, POLYGON, STRAIGHTS
 from ..refusal import Refusal
-from .phrases import Node
+from .nodes import Node
 from .things import Things
 
 _BOUNDS = {"at-least": "at least", "more-than": "more than", "at-most": "at most", "less-than": "less than", "within": "at most"}

@@ -11,9 +11,10 @@ from ..regions.conditions import inside_polygon
 from ..seen import Place
 from .building import Stray
 from .crossings import where_they_meet
-from .phrases import Amount, Described, Named, Node, Where
+from .nodes import Amount, Described, Named, Node, Where
+from .nouns import makes
 from .spans import corners_of, distance_between
-from .things import Things, makes
+from .things import Things
 
 #: Where a new point goes on a path on which others lie: shares of a segment, degrees on a circle.
 _SHARES, _DEGREES = (0.38, 0.71, 0.17, 0.86, 0.55), (57.0, 148.0, 301.0, 229.0, 12.0, 98.0, 187.0, 262.0)

@@ -9,11 +9,12 @@ from ..kinds import CIRCLE, POINT
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .building import Stray
-from .phrases import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
+from .nouns import makes
 from .points import turned_to
 from .riding import side_test
 from .spans import centre_of, corners_of, distance_between, each, points_lying_on, spans_of
-from .things import Things, makes
+from .things import Things
 
 
 @makes(

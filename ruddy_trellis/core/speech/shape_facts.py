@@ -7,7 +7,7 @@ from typing import Any
 
 from ..refusal import Refusal
 from .building import Building
-from .phrases import Described, Many, Named, Node
+from .nodes import Described, Many, Named, Node
 from .things import Things
 
 

@@ -9,11 +9,12 @@ from ..kinds import CIRCLE, POLYGON
 from ..refusal import Refusal
 from .building import Final, Stray
 from .english import words
-from .phrases import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
+from .nouns import TAKES, makes
 from .shapes_alone import alone_shape
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .spans import centre_of, spans_of
-from .things import TAKES, Things, makes
+from .things import Things
 from .tokens import POINT_NAME
 
 

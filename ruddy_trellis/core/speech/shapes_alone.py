@@ -9,7 +9,7 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .building import Final, Stray
 from .english import words
-from .phrases import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
 from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
 from .shapes_on_sides import CORNER_COUNTS
 from .things import Things

@@ -8,11 +8,12 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .building import Stray
 from .english import words
+from .nodes import Described, Named, Node
+from .nouns import CORNERS
 from .parallels import parallel_at
-from .phrases import Described, Named, Node
 from .rounds import side_fits
 from .shape_facts import Wanted, wanted_of
-from .things import CORNERS, Things
+from .things import Things
 from .third_corners import amounts_in, third_corner
 
 CORNER_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}

@@ -8,7 +8,7 @@ from typing import Any
 
 from ..kinds import CIRCLE, POLYGON
 from ..refusal import Refusal
-from .phrases import Described, Many, Named, Node
+from .nodes import Described, Many, Named, Node
 from .things import Things
 
 

@@ -9,11 +9,12 @@ from ..refusal import Refusal
 from .building import Stray
 from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
+from .nodes import Amount, Described, Many, Named, Node, Ref
+from .nouns import makes
 from .parallels import directed_line
-from .phrases import Amount, Described, Many, Named, Node, Ref
 from .riding import free_place_on
 from .spans import centre_of, circle_of, needed, spans_of
-from .things import Things, makes
+from .things import Things
 from .triangle_lines import bisectors
 
 

@@ -5,9 +5,10 @@ from __future__ import annotations
 from ..kinds import CIRCLE, CONIC
 from ..refusal import Refusal
 from .lines_between import straight_between
-from .phrases import Described, Many, Named, Node, Ref
+from .nodes import Described, Many, Named, Node, Ref
+from .nouns import makes
 from .spans import needed, points_lying_on
-from .things import Things, makes
+from .things import Things
 
 
 @makes("tangent", parts="to of on at in from through")

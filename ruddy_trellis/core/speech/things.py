@@ -11,136 +11,15 @@ from dataclasses import replace
 from typing import Any
 
 from ..catalogue import CATALOGUE
-from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, VECTOR, with_article, word
+from ..kinds import ARC, CIRCLE, LINE, NUMBER, POINT, POLYGON, SEGMENT, STRAIGHTS, VECTOR, with_article, word
 from ..language import names as spelling
 from ..language.amounts import amount
 from ..language.expression import read_formula
 from ..language.filling import operand
 from ..refusal import Refusal
-from .building import Building, Stray
-from .english import words
-from .phrases import Amount, Described, Many, Named, Node, Quoted, Ref, Where
-
-#: What makes a description: a function of the things and of it, giving ids.
-Maker = Callable[["Things", Described], list[str]]
-#: The makers by the nouns that head their descriptions. The files of the kinds fill it.
-MAKERS: dict[str, Maker] = {}
-#: What kinds of thing a noun may speak of when it says "the circle".
-KINDS_OF: dict[str, tuple[str, ...]] = {
-    "point": (POINT,), "circle": (CIRCLE,), "line": STRAIGHTS, "segment": (SEGMENT,), "ray": (RAY,), "vector": (VECTOR,), "arc": (ARC,),
-    "triangle": (POLYGON,), "quadrilateral": (POLYGON,), "polygon": (POLYGON,), "square": (POLYGON,), "rectangle": (POLYGON,),
-    "rhombus": (POLYGON,), "kite": (POLYGON,), "trapezium": (POLYGON,), "parallelogram": (POLYGON,), "pentagon": (POLYGON,),
-    "hexagon": (POLYGON,), "shape": (POLYGON,), "parabola": (CONIC,), "ellipse": (CONIC,), "hyperbola": (CONIC,), "dial": (NUMBER,),
-    "chord": (SEGMENT,), "side": (SEGMENT,), "mirror-line": STRAIGHTS, "hypotenuse": (SEGMENT,),
-}  # fmt: skip
-CORNERS = {
-    "triangle": 3,
-    "quadrilateral": 4,
-    "square": 4,
-    "rectangle": 4,
-    "rhombus": 4,
-    "kite": 4,
-    "trapezium": 4,
-    "parallelogram": 4,
-    "pentagon": 5,
-    "hexagon": 6,
-}
-#: By which constructions a thing was made that a noun speaks of as being there.
-MADE_AS: dict[str, tuple[str, ...]] = {
-    "median": ("median",), "altitude": ("altitude",), "circumcircle": ("circumcircle",), "incircle": ("incircle",), "excircle":
-    ("excircle",), "nine-point-circle": ("nine_point_circle",), "perpendicular-bisector": ("perpendicular_bisector",), "perpendicular":
-    ("perpendicular", "perpendicular_bisector"), "parallel": ("parallel",), "angle-bisector": ("angle_bisector", "bisector_of_lines"),
-    "bisector": ("angle_bisector", "perpendicular_bisector", "bisector_of_lines"), "tangent": ("tangent_at", "tangent_from",
-    "common_tangent"), "midpoint": ("midpoint",), "foot": ("foot",), "intersection": ("intersection", "other_intersection"), "incentre":
-    ("incentre",), "circumcentre": ("circumcentre",), "orthocentre": ("orthocentre",), "centroid": ("centroid",), "image": (),
-    "semicircle": ("semicircle",), "euler-line": ("euler_line",), "nine-point-centre": ("nine_point_centre",), "antipode": (),
-    "contact": ("touching_point",), "centre": ("centre",),
-}  # fmt: skip
-
-
-#: The parts that a noun takes, and the words that may stand beside it; what is not among them is refused by name.
-TAKES: dict[str, tuple[frozenset[str], frozenset[str]]] = {}
-#: Words that only say which of several things is meant, or that say nothing of a new one.
-_ANYWHERE = words(
-    """
-    new free general arbitrary other same its acute scalene convex small
-    """
-)
-
-
-#: Nouns before which a size may stand.
-_SIZED = words(
-    """
-    circle arc semicircle segment line radius ray angle triangle square rectangle rhombus parallelogram hexagon pentagon octagon
-    polygon enlargement rotation translation reflection
-    """
-)
-#: Readings that are of what is named after them: "area ABC".
-_OF_NAMED = frozenset(["area", "perimeter", "slope", "coordinates", "equation"])
-#: Nouns after which only names of what is made stand.
-_ONE_LETTER = frozenset(
-    [
-        "midpoint",
-        "foot",
-        "centroid",
-        "circumcentre",
-        "incentre",
-        "orthocentre",
-        "nine-point-centre",
-        "excentre",
-        "centre",
-        "antipode",
-        "contact",
-        "intersection",
-        "focus",
-        "pole",
-    ]
-)
-#: Nouns after which a name of one point is no name for what is made.
-_OWN_NAMES = words(
-    """
-    point angle corner length distance area slope perimeter coordinates equation size sum difference product ratio triangle polygon
-    """
-)
-
-
-#: What finds where two things meet: the file of points enters it.
-_MEETING: list[Callable[[Things, Where], list[str]]] = []
-
-
-def finds_meetings(finder: Callable[[Things, Where], list[str]]) -> Callable[[Things, Where], list[str]]:
-    """Enter the function that finds where things meet."""
-    _MEETING[:] = [finder]
-    return finder
-
-
-def makes(*heads: str, parts: str, words: str = "") -> Callable[[Maker], Maker]:
-    """Enter a maker for some nouns.
-
-    Args:
-        parts: the parts that they take.
-        words: the adjectives and adverbs that they take.
-    """
-
-    def entered(maker: Maker) -> Maker:
-        MAKERS.update(dict.fromkeys(heads, maker))
-        TAKES.update(dict.fromkeys(heads, (frozenset(parts.split()), frozenset(words.split()))))
-        return maker
-
-    return entered
-
-
-def check_words(node: Described) -> None:
-    """Raise Refusal for a word of a description that its noun does not take: no word that carries meaning is dropped."""
-    parts, words = TAKES[node.head]
-    for role, _ in node.roles:
-        if role not in parts:
-            raise Stray(f"“{role.replace('_', ' ')} …” is not understood of a {node.head.replace('-', ' ')}.")
-    if node.amounts and node.head not in _SIZED:
-        raise Stray(f"{node.amounts[0]} is not understood of a {node.head.replace('-', ' ')}.")
-    for said in (*node.adjectives, *node.extra):
-        if said not in words and said not in _ANYWHERE:
-            raise Stray(f"“{said.replace('-', ' ')}” is not understood of a {node.head.replace('-', ' ')}.")
+from .building import Building
+from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
 
 
 class Things:
@@ -196,7 +75,7 @@ class Things:
         if isinstance(node, Ref):
             return self.referred(node)
         if isinstance(node, Where):
-            return _MEETING[0](self, node)
+            return MEETING[0](self, node)
         raise Refusal(f"{_shown(node)} is no thing on the board.")
 
     def described(self, node: Described) -> list[str]:
@@ -230,18 +109,18 @@ class Things:
             return self.made(
                 replace(node, head=head, adjectives=tuple(word for word in node.adjectives if word not in ("inscribe", "circumscribe")))
             )
-        if node.head in _OF_NAMED and node.names and node.role("of") is None:
+        if node.head in OF_NAMED and node.names and node.role("of") is None:
             node = replace(node, names=(), roles=(*node.roles, ("of", node.names[0] if len(node.names) == 1 else Many(node.names))))
         check_words(node)
         if (
             node.names
-            and node.head not in _OWN_NAMES
+            and node.head not in OWN_NAMES
             and all(isinstance(name, Named) and len(name.points) < 2 and name.at is None for name in node.names)
         ):
             # "the centroid G": a name for what is made.
             self.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
             node = replace(node, names=())
-        if node.names and node.head in _ONE_LETTER:
+        if node.names and node.head in ONE_LETTER:
             # "the midpoints d e f": a letter for each of them.
             letters = [point for name in node.names if isinstance(name, Named) for point in name.points]
             if not node.plural or any(self.b.has(letter) for letter in letters):

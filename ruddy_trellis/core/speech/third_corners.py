@@ -9,7 +9,7 @@ from ..kinds import CIRCLE, POINT
 from ..language import names as spelling
 from ..refusal import Refusal
 from .building import Building
-from .phrases import Amount, Many, Named, Node
+from .nodes import Amount, Many, Named, Node
 from .placing import places
 from .shape_facts import Wanted
 from .things import Things

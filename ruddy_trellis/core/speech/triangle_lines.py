@@ -2,16 +2,18 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
 from ..kinds import LINE, RAY, SEGMENT, VECTOR
 from ..refusal import Refusal
-from .building import Stray
+from .building import Final, Stray
 from .lines_between import straight_between
-from .phrases import Described, Many, Named, Node, Ref
-from .spans import corners_of, facing_side, sides_of, spans_of
-from .things import Things, makes
+from .nodes import Described, Many, Named, Node, Ref
+from .nouns import makes
+from .spans import corners_of, distance_between, facing_side, sides_of, spans_of
+from .things import Things
 
 
 @makes("perpendicular-bisector", parts="of to on between for from")
@@ -126,19 +128,37 @@ def _cevian(t: Things, name: Named, line_from: Any) -> list[str]:
 
 @makes("median", parts="from through at to on of in")
 def medians(t: Things, node: Described) -> list[str]:
-    b = t.b
-    named = [name for name in node.names if isinstance(name, Named) and len(name.points) == 2]
-    if named:
-        made = []
-        for name in named:
-            corner = b.point(name.points[0])
-            if b.has(name.points[1]):
-                made.append(straight_between(t, "segment", b.points(name.points)))
-                continue
-            middle = b.make("midpoint", {"span": facing_side(t, corner)}, name.points[1])
-            made.append(straight_between(t, "segment", (corner, middle)))
-        return made
+    if named := _by_their_ends(t, node, "midpoint", lambda corner: {"span": facing_side(t, corner)}):
+        return named
     return [t.make("median", corner=(corner,), side=base) for corner, base in _from_corners(t, node)]
+
+
+def _by_their_ends(t: Things, node: Described, key: str, fills_of: Callable[[str], dict[str, tuple[str, ...]]]) -> list[str]:
+    """Segments "AD, BE and CF" from corners to ends that are made, or are there where they belong; none where none is named so.
+
+    Args:
+        key: what makes an end; ``fills_of`` says of what, by the corner.
+    """
+    b, made = t.b, []
+    for name in node.names:
+        if not isinstance(name, Named) or len(name.points) != 2:
+            continue
+        corner, end = b.point(name.points[0]), name.points[1]
+        if b.has(end):
+            mark = b.mark()
+            wanted, found = (b.ahead.value(id) for id in (b.make(key, fills_of(corner), None, True), b.point(end)))
+            b.back_to(mark)
+            if wanted is None or found is None or not _same_place(wanted, found):
+                raise Final(f"{end} is there already, and {name.text} is no {node.head} now.")
+            made.append(straight_between(t, "segment", (corner, b.point(end))))
+        else:
+            made.append(straight_between(t, "segment", (corner, b.make(key, fills_of(corner), end))))
+    return made
+
+
+def _same_place(one: Any, other: Any) -> bool:
+    """Whether two places are one, but for what is lost in reckoning."""
+    return distance_between(one, other) <= 1e-6 * (1 + abs(one[0]) + abs(one[1]))
 
 
 def _from_corners(t: Things, node: Described) -> list[tuple[str, tuple[str, ...]]]:
@@ -170,17 +190,6 @@ def _from_corners(t: Things, node: Described) -> list[tuple[str, tuple[str, ...]
 
 @makes("altitude", parts="from through at to on of in")
 def altitudes(t: Things, node: Described) -> list[str]:
-    b = t.b
-    named = [name for name in node.names if isinstance(name, Named) and len(name.points) == 2]
-    if named:
-        made = []
-        for name in named:
-            corner = b.point(name.points[0])
-            foot = (
-                b.points(name.points)[1]
-                if b.has(name.points[1])
-                else b.make("foot", {"point": (corner,), "base": facing_side(t, corner)}, name.points[1])
-            )
-            made.append(straight_between(t, "segment", (corner, foot)))
-        return made
+    if named := _by_their_ends(t, node, "foot", lambda corner: {"point": (corner,), "base": facing_side(t, corner)}):
+        return named
     return [t.make("altitude", corner=(corner,), base=base) for corner, base in _from_corners(t, node)]

@@ -9,7 +9,7 @@ from ..language import names as spelling
 from ..refusal import Refusal
 from .clauses import Bound
 from .english import words
-from .phrases import Many, Named, Node
+from .nodes import Many, Named, Node
 from .things import Things
 
 Verb = Callable[[Things, Bound], None]
