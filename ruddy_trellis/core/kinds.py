@@ -9,6 +9,7 @@ NUMBER, MARK = "number", "mark"
 SIMILARITY, AFFINITY, INVERSION = "similarity", "affinity", "inversion"
 FAMILY, LOCUS, MOTION = "family", "locus", "motion"
 WORDS_ON_BOARD, REVEAL, CLAIM, QUIZ = "words", "reveal", "claim", "quiz"
+SUPPOSITION = "supposition"
 CONDITION, REGION = "condition", "region"
 
 #: Straight things that have two ends.

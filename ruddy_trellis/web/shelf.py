@@ -62,7 +62,7 @@ def _icon(key, example):
 _CENTRED = (
     "dial", "angle_dial", "length_dial", "motion", "words", "words_beside", "new_reveal", "reveal_with", "prediction", "in_line",
     "one_point", "one_circle", "lies_on", "are_parallel", "are_perpendicular", "are_tangent", "same_point", "equal_values", "is_constant",
-    "is_shape",
+    "is_shape", "is_in_or_out", "is_sides", "is_over", "is_between", "is_compared", "is_orderly",
     "are_congruent", "are_similar",
 )  # fmt: skip
 
@@ -109,6 +109,12 @@ _MARKS = {
     "equal_values": "= ?",
     "is_constant": "= const.",
     "is_shape": "◇ ?",
+    "is_in_or_out": "◌ · ?",
+    "is_sides": "· | · ?",
+    "is_over": "· / — ?",
+    "is_between": "– · – ?",
+    "is_compared": "> ?",
+    "is_orderly": "∠ < 90° ?",
     "are_congruent": "≅ ?",
     "are_similar": "~ ?",
 }

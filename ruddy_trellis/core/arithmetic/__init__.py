@@ -19,6 +19,7 @@ A formula is a plain function whose first argument ``m`` is one of these arithme
                         and fewer digits are lost so; otherwise, and where no digits are lost at all, it is q
 ``m.inside(v, t, lo, hi)``  the tuple v where lo <= t <= hi, otherwise undefined
 ``m.outside(t, lo, hi)``  0 where lo <= t <= hi, otherwise 1; what only just is inside, or may be, is
+``m.more(p, q)``        0 where p is more than q, otherwise 1; what cannot be told apart is not more
 ``m.cos_sin(angle)``    cosine and sine of an angle in degrees
 ``m.rounded(p)``         the whole number nearest to p, halves away from zero
 ``m.whole(p)``           a number that counts something, as a Python integer

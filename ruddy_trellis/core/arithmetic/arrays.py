@@ -75,6 +75,11 @@ class Arrays:
         return np.where(np.isnan(t), np.nan, is_out)
 
     @staticmethod
+    def more(p, q):
+        is_more = np.where(p - q > CLOSENESS * (abs(p) + abs(q)), 0.0, 1.0)
+        return np.where(np.isnan(p - q), np.nan, is_more)
+
+    @staticmethod
     def difference(p, q):
         return p - q
 

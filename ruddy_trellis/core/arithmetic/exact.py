@@ -276,6 +276,18 @@ class Exact:
                 return self.number(1)
         return self.number(0)
 
+    def more(self, p, q):
+        """0 where p is more than q, 1 where it is not. What is never below zero may be zero somewhere: that it is more is not known."""
+        found = p - q
+        if self.signs.reads_sample:
+            return self.number(0 if not found.is_zero() and self.signs.of(found) > 0 else 1)
+        ratio = self.ratio(found) if isinstance(found, ExactNumber) else None
+        if ratio is not None:
+            return self.number(0 if ratio > 0 else 1)
+        if isinstance(found, ExactNumber) and self.signs.known(found) == -1:
+            return self.number(1)
+        raise NotAlgebraic("which of two is more is found by trying, not from forms")
+
     def approximate(self, p):
         return float(self.at_sample(p))
 

@@ -116,6 +116,10 @@ class Floats:
         return 0.0 if low - END_SLACK <= t <= high + END_SLACK else 1.0
 
     @staticmethod
+    def more(p, q):
+        return 0.0 if p - q > CLOSENESS * (abs(p) + abs(q)) else 1.0
+
+    @staticmethod
     def cos_sin(angle):
         if not -_MOST_TURNED < angle < _MOST_TURNED:
             raise Undefined("an angle of which not even the degrees are known")

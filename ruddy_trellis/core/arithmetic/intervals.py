@@ -105,6 +105,12 @@ class Intervals:
         return flint.arb(1 if t < low or t > high else 0)
 
     @staticmethod
+    def more(p, q):
+        if p > q or p <= q:
+            return flint.arb(0 if p > q else 1)
+        return flint.arb(0.5, 0.5)  # which of the two cannot be told
+
+    @staticmethod
     def difference(p, q):
         return p - q
 

@@ -6,8 +6,7 @@ from functools import cached_property
 from ..catalogue import CATALOGUE
 from ..catalogue.construction import Construction
 from ..kinds import NUMBER
-from ..language.expression import Formula
-from ..language.fills import is_ids
+from ..language.fills import ids_in
 
 
 @dataclass(frozen=True)
@@ -82,12 +81,7 @@ class Step:
         """The ids of all steps it is made from, in the order of its gaps, each once."""
         found = {}
         for gap in self.construction.gaps:
-            fill = self.fills.get(gap.name)
-            if isinstance(fill, Formula):
-                for operand in fill.operands:
-                    found.update(dict.fromkeys(operand))
-            elif is_ids(fill):
-                found.update(dict.fromkeys(fill))
+            found.update(dict.fromkeys(ids_in(self.fills.get(gap.name))))
         return tuple(found)
 
     def with_(self, **changes) -> "Step":

@@ -50,7 +50,14 @@ def told(m: Arithmetic, defects: formulas.Defects) -> Any:
     return worst
 
 
-def _claim(key, sentence, tool, keys, example, also, rule: Any = None, choose: Any = None, **more):
+def claim_of(key, sentence, tool, keys, example, also, rule: Any = None, choose: Any = None, **more):
+    """A claim as a construction, placed at first where the board has room for it.
+
+    Args:
+        sentence: what it says, without "the claim that".
+        rule: its formula, or ``choose``: a function of kinds and words that gives it.
+        more: whatever else a construction has.
+    """
     if rule:
         more["formula"] = placed(rule)
     else:
@@ -139,7 +146,7 @@ def _check_driver(fills, board):
 
 
 CLAIMS = (
-    _claim(
+    claim_of(
         "in_line",
         "{points:points} are in line",
         "in line",
@@ -150,7 +157,7 @@ CLAIMS = (
         check=_at_least("points", 3),
         likely=61,
     ),
-    _claim(
+    claim_of(
         "one_point",
         "{lines:lines} go through one point",
         "through one point",
@@ -166,7 +173,7 @@ CLAIMS = (
         check=_at_least("lines", 3),
         likely=62,
     ),
-    _claim(
+    claim_of(
         "one_circle",
         "{points:points} are on one circle",
         "on one circle",
@@ -177,7 +184,7 @@ CLAIMS = (
         check=_at_least("points", 4),
         likely=63,
     ),
-    _claim(
+    claim_of(
         "lies_on",
         "{point:point} lies on {path:firm_path}",
         "lies on",
@@ -190,7 +197,7 @@ CLAIMS = (
         ),
         choose=lambda kinds, words: lies_on(kinds["path"]),
     ),
-    _claim(
+    claim_of(
         "lies_on_line",
         "{point:point} lies on the whole line of {path:straight}",
         "lies on the line",
@@ -204,7 +211,7 @@ CLAIMS = (
         formulas.on_straight,
         likely=72,
     ),
-    _claim(
+    claim_of(
         "line_is_tangent",
         "the whole line of {a:straight} is tangent to {b:curved}",
         "line tangent?",
@@ -214,7 +221,7 @@ CLAIMS = (
         choose=_line_touches,
         likely=73,
     ),
-    _claim(
+    claim_of(
         "are_parallel",
         "{a:straight} is parallel to {b:straight}",
         "parallel?",
@@ -224,7 +231,7 @@ CLAIMS = (
         formulas.parallel,
         likely=64,
     ),
-    _claim(
+    claim_of(
         "are_perpendicular",
         "{a:straight} is perpendicular to {b:straight}",
         "perpendicular?",
@@ -238,7 +245,7 @@ CLAIMS = (
         formulas.perpendicular,
         likely=65,
     ),
-    _claim(
+    claim_of(
         "are_tangent",
         "{a:firm_path} is tangent to {b:firm_path}",
         "tangent?",
@@ -249,7 +256,7 @@ CLAIMS = (
         choose=_touching,
         likely=66,
     ),
-    _claim(
+    claim_of(
         "same_point",
         "{a:point} and {b:point} are the same place",
         "same place?",
@@ -264,7 +271,7 @@ CLAIMS = (
         formulas.same_place,
         likely=67,
     ),
-    _claim(
+    claim_of(
         "equal_values",
         "{statement:statement}",
         "equal?",
@@ -273,7 +280,7 @@ CLAIMS = (
         (),
         choose=_stated,
     ),
-    _claim(
+    claim_of(
         "is_constant",
         "{reading:reading} is constant while {driver:driver} moves",
         "constant?",
@@ -287,7 +294,7 @@ CLAIMS = (
         lambda m, reading, driver: [],
         check=_check_driver,
     ),
-    _claim(
+    claim_of(
         "is_shape",
         "{polygon:polygon} is {word:property}",
         "which shape?",
@@ -298,7 +305,7 @@ CLAIMS = (
         check=_check_corners,
         likely=68,
     ),
-    _claim(
+    claim_of(
         "are_congruent",
         "{a:polygon} is congruent to {b:polygon}",
         "congruent?",
@@ -308,7 +315,7 @@ CLAIMS = (
         formulas.congruent,
         check=_check_same_count,
     ),
-    _claim(
+    claim_of(
         "are_similar",
         "{a:polygon} is similar to {b:polygon}",
         "similar?",

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from ..formulas.claims import PROPERTIES
+from ..formulas.orders import ORDERLY
 from ..kinds import (
     AFFINITY,
     CIRCLE,
@@ -44,7 +45,7 @@ class GapKind:
         single: kinds of thing that fill the gap alone.
         points: how many points together fill it instead (0: none; -1: three or more).
         literal: what may be typed into it: "number", "coordinates", "branch" (where a crossing was), "word", "formula", "statement",
-            "equation", "values", "text" or "" for nothing.
+            "comparison", "equation", "values", "text" or "" for nothing.
         options: the words of a "word" gap.
         hands: what the formula gets: "one" value (two points count as the segment between them), the gap's "points"
             one by one, "many" of them in one tuple, a "length", or the "circle" of an arc.
@@ -171,11 +172,16 @@ GAP_KINDS = {
     **{f"only_{kind}": GapKind(f"pick {with_article(word(kind))}", with_article(word(kind)), single=(kind,)) for kind in THINGS},
     "only_straight": GapKind("pick a line", "a line", single=STRAIGHTS),
     "statement": GapKind("type what is equal", "a statement such as AB = CD or angle(ABC) = 90", literal="statement"),
+    "comparison": GapKind("type which is more", "a comparison such as AB > CD or angle(ABC) < 90", literal="comparison"),
     "points": GapKind("pick points; Enter when they are all", "three points or more", single=(POINT,), several=True),
     "lines": GapKind("pick lines; Enter when they are all", "three lines or more", single=STRAIGHTS, several=True, each="only_straight"),
     "firm_path": GapKind(
         "pick a line, circle or conic", "a line, a segment, a circle, an arc or a conic", single=(*STRAIGHTS, *ROUNDS, CONIC), points=2
     ),
     "property": GapKind("type which", "what it may be, such as a kite or cyclic", literal="word", options=tuple(PROPERTIES)),
+    "order_word": GapKind("type which", "acute, obtuse, scalene or convex", literal="word", options=tuple(ORDERLY)),
+    "enclosing": GapKind("pick a polygon or a circle", "a polygon or a circle", single=(POLYGON, CIRCLE)),
+    "side": GapKind("one side or different sides", "one side or different sides", literal="word", options=("one side", "different sides")),
+    "over": GapKind("above or below", "above or below", literal="word", options=("above", "below")),
     "equation": GapKind("type an equation", "an equation such as y = 3x − 1", literal="equation"),
 }

@@ -15,6 +15,7 @@ from . import (
     marks,
     measures,
     moving,
+    orders,
     points,
     polars,
     regions,
@@ -123,5 +124,7 @@ CATALOGUE = Catalogue(
         *compass_work.COMPASS_WORK,
         *telling.TELLING,
         *claims.CLAIMS,
+        *orders.ORDER_CLAIMS,
+        *orders.SUPPOSITIONS,
     )
 )

@@ -22,6 +22,7 @@ from ..kinds import (
     REVEAL,
     SECTOR,
     STRAIGHTS,
+    SUPPOSITION,
     WORDS_ON_BOARD,
 )
 from ..language.printing import noun, sentence
@@ -36,6 +37,7 @@ from .shapes import Shapes
 LAYERS = {
     **dict.fromkeys(MAPS, 0),
     MOTION: 0,
+    SUPPOSITION: 0,
     REVEAL: 0,
     QUIZ: 0,
     FAMILY: 0,

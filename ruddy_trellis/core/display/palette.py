@@ -24,6 +24,7 @@ from ..kinds import (
     REVEAL,
     SECTOR,
     SEGMENT,
+    SUPPOSITION,
     VECTOR,
     WORDS_ON_BOARD,
 )
@@ -80,6 +81,7 @@ _FIRST = {
     WORDS_ON_BOARD: ("ink", 0.0, "solid", 0.0, 18.0, False),
     REVEAL: ("ruddy", 2.0, "solid", 0.0, 0.0, False),
     QUIZ: ("ruddy", 2.0, "solid", 0.0, 0.0, False),
+    SUPPOSITION: ("ink", 2.0, "solid", 0.0, 0.0, False),
     MOTION: ("ink", 2.0, "solid", 0.0, 0.0, False),
     **dict.fromkeys(MAPS, ("ink", 2.0, "solid", 0.0, 0.0, False)),
 }

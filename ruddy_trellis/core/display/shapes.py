@@ -32,6 +32,7 @@ from ..kinds import (
     REGION,
     REVEAL,
     SECTOR,
+    SUPPOSITION,
     VECTOR,
     WORDS_ON_BOARD,
     join,
@@ -128,7 +129,7 @@ class Shapes:
             POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
             POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark, FAMILY: self._family, LOCUS: self._locus,
             WORDS_ON_BOARD: self._words, CLAIM: self._claim, REVEAL: self._reveal, QUIZ: self._quiz, MOTION: self._nothing,
-            REGION: self._region, CONDITION: self._condition, **dict.fromkeys(MAPS, self._nothing),
+            SUPPOSITION: self._nothing, REGION: self._region, CONDITION: self._condition, **dict.fromkeys(MAPS, self._nothing),
         }  # fmt: skip
         shaper = shapers.get(step.makes, self._straight)
         if step.makes == POINT and step.construction.moves == "sliding":

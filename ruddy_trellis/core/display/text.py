@@ -85,14 +85,17 @@ def verdict_mark(verdict: str, off: float) -> str:
     """What stands after a claim: what is known of it, by a shape and a word, and whether it holds just now.
 
     Args:
-        verdict: "proved", "stands", "fails", "cannot be told", "trying", or "" where nothing is known.
+        verdict: "proved", "stands", "fails", "cannot be told", "trying", or "" where nothing is known; after it, where it is so
+            only with that, ", given that …".
         off: how far from true the claim is in the figure as it is; below zero where it cannot be asked.
     """
     here = "cannot be asked here" if off < 0 else "does not hold here" if off > _SEEN else "holds here"
-    known = _VERDICTS.get(verdict)
+    word, given, supposed = verdict.partition(", given")
+    known = _VERDICTS.get(word)
     if known is None:
         return f"({here})"
-    plain = here == ("does not hold here" if verdict == "fails" else "holds here")
+    known += given + supposed
+    plain = here == ("does not hold here" if word == "fails" else "holds here")
     return known if plain else f"{known}, {here}"
 
 

@@ -102,9 +102,11 @@ def _check_typed(construction, gap, fill, board):
             check_number(part)
     elif literal == "text" and isinstance(fill, Words):
         _check_words(fill, board)
-    elif literal in ("formula", "statement") and isinstance(fill, Formula) and not isinstance(fill, Words):
-        if fill.is_statement != (literal == "statement"):
+    elif literal in ("formula", "statement", "comparison") and isinstance(fill, Formula) and not isinstance(fill, Words):
+        if not {"formula": not fill.is_statement, "statement": fill.is_statement, "comparison": fill.is_comparison}[literal]:
             raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
+        if literal != "formula" and not fill.operands:
+            raise Refusal("A statement is about something on the board.")
         _check_formula(fill, board)
     else:
         raise Refusal(f"“{construction.tool}” needs {gap.kind.wants}.")
@@ -149,8 +151,6 @@ def _check_formula(formula, board):
             _check_plain(operand[0], board)
     formula.dimension([board.operand_dimension(operand) for operand in formula.operands])
     if not formula.operands:
-        if formula.is_statement:
-            raise Refusal("A statement is about something on the board.")
         try:
             value = formula.evaluate(FLOATS)
         except (Undefined, OverflowError):

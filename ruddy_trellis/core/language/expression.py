@@ -15,7 +15,7 @@ from ..refusal import Refusal
 from .dimensions import dimension
 from .evaluating import evaluate, size_of
 from .formula_tree import WHAT_FITS, measured, parse, tokens_of
-from .formula_words import FUNCTIONS, MEASURES
+from .formula_words import COMPARISONS, FUNCTIONS, MEASURES
 
 
 @dataclass(frozen=True)
@@ -40,13 +40,23 @@ class Formula:
         """Whether it says that some formulas are equal."""
         return self.tree[0] == "="
 
+    @property
+    def is_comparison(self) -> bool:
+        """Whether it says which of two formulas is more."""
+        return self.tree[0] in COMPARISONS
+
+    @property
+    def _sides(self) -> tuple:
+        return self.tree[1:3] if self.is_comparison else self.tree[1:]
+
     def sides(self, m: Arithmetic, *operands) -> list[Number]:
-        """Of a statement, the values that it says are equal, in arithmetic m. Raises Undefined where one has none."""
-        return [evaluate(side, m, operands) for side in self.tree[1:]]
+        """The values that a statement says are equal, or that a comparison compares, in arithmetic m. Raises Undefined where one has
+        none."""
+        return [evaluate(side, m, operands) for side in self._sides]
 
     def sizes(self, m: Arithmetic, *operands) -> list[Number]:
         """Of a statement, for each side about how large the numbers are that it is added up from, in arithmetic m."""
-        return [size_of(side, m, operands) for side in self.tree[1:]]
+        return [size_of(side, m, operands) for side in self._sides]
 
     def check_places(self) -> None:
         """Raise Refusal unless the text holds places only, each with an operand."""
@@ -94,13 +104,14 @@ def _apart(name: str, bracket: str | None) -> str:
     return f"{name} *" if bracket and (name in FUNCTIONS or name in MEASURES) else name
 
 
-def read_formula(text: str, resolve: Callable[..., tuple[str, ...]], statement: bool = False) -> Formula:
-    """Read a formula that a person typed, or a statement that formulas are equal.
+def read_formula(text: str, resolve: Callable[..., tuple[str, ...]], literal: str = "formula") -> Formula:
+    """Read a formula that a person typed, or a "statement" that formulas are equal, or a "comparison" of two.
 
     Args:
         text: the formula, with names.
         resolve: a function from a name, and the function of things it stands in or None, to the ids it stands for;
             raises Refusal for a name it does not know.
+        literal: which of the three it is.
 
     Raises:
         Refusal: with the place in the text, where it is not a formula.
@@ -110,10 +121,12 @@ def read_formula(text: str, resolve: Callable[..., tuple[str, ...]], statement: 
     if "{" in text:
         raise Refusal(f"A formula cannot hold “{{”. {WHAT_FITS}", text.index("{"))
     tree, names, inside = parse(text)
-    if not statement and tree[0] == "=":
+    if literal == "formula" and tree[0] == "=":
         raise Refusal(f"A formula cannot hold “=”. {WHAT_FITS}", text.index("="))
-    if statement and tree[0] != "=":
+    if literal == "statement" and tree[0] != "=":
         raise Refusal("A statement says that two formulas are equal, such as AB = CD or angle(ABC) = 90.")
+    if literal == "comparison" and tree[0] not in COMPARISONS:
+        raise Refusal("A comparison says which of two formulas is more, such as AB > CD or angle(ABC) < 90.")
     operands, kept, at = [], [], 0
     for number, (name, place) in enumerate(names):
         try:

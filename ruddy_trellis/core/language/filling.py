@@ -36,8 +36,8 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
     kind = gap.kind
     if kind.literal == "formula":
         return read_formula(text, lambda name, function: operand(name, function, board))
-    if kind.literal == "statement":
-        return read_formula(plain_statement(text), lambda name, function: operand(name, function, board), statement=True)
+    if kind.literal in ("statement", "comparison"):
+        return read_formula(plain_statement(text), lambda name, function: operand(name, function, board), kind.literal)
     if kind.literal == "text":
         return read_words(text, lambda name: _reading_named(name, board))
     if kind.literal == "equation":
@@ -70,6 +70,8 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
 #: How people write what a statement is about, and how a formula does.
 _STATED = (
     (re.compile(r"\bthe\s+", re.IGNORECASE), ""),
+    (re.compile(r"<=|=<"), "≤"),
+    (re.compile(r">=|=>"), "≥"),
     (re.compile(r"°|\bdegrees?\b"), ""),
     (re.compile(r"√\s*(\d+(?:\.\d+)?)"), r"sqrt(\1)"),
     (re.compile(r"√\s*\("), "sqrt("),

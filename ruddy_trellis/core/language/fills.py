@@ -15,6 +15,13 @@ def is_ids(fill: Any) -> TypeGuard[tuple[str, ...]]:
     return isinstance(fill, tuple) and bool(fill) and isinstance(fill[0], str)
 
 
+def ids_in(fill: Any) -> list[str]:
+    """The ids of the things in what fills a gap, in order: of a formula those of its operands."""
+    if isinstance(fill, Formula):
+        return [id for operand in fill.operands for id in operand]
+    return list(fill) if is_ids(fill) else []
+
+
 def fill_to_json(fill: Any) -> Any:
     """What fills a gap as JSON: ids as a list of texts, coordinates as a list of numbers, a formula as an object."""
     if isinstance(fill, Words):

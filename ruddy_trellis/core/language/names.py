@@ -5,7 +5,7 @@ from collections.abc import Collection, Iterable
 from itertools import count
 
 from .. import limits
-from ..kinds import CIRCLE, CLAIM, CONDITION, NUMBER, POINT, REGION
+from ..kinds import CIRCLE, CLAIM, CONDITION, NUMBER, POINT, REGION, SUPPOSITION
 from ..refusal import Refusal
 
 LETTER = "A-Za-zÀ-ÖØ-öø-ɏͰ-ϿЀ-ӿ"
@@ -27,6 +27,7 @@ _LETTERS = {
     NUMBER: "vwxyzh",
     "map": "tuvrsw",
     CLAIM: "ωκξζητυ",
+    SUPPOSITION: "χι",
     CONDITION: "j",
     REGION: "z",
     "angle": "αβγδεθφψλμρσ",

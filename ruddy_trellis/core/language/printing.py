@@ -5,7 +5,7 @@ from decimal import ROUND_HALF_UP, Decimal
 from typing import Any
 
 from ..arithmetic.typed import as_ratio
-from ..kinds import join, word
+from ..kinds import SUPPOSITION, join, word
 from ..seen import Fills, SeenBoard, SeenConstruction, SeenGap
 from . import names as spelling
 from .expression import Formula
@@ -107,13 +107,15 @@ def phrase(
 def sentence(board: SeenBoard, id: str, full: bool = False) -> str:
     """The sentence of a step: "M is the midpoint of AB". With ``full``, one that reads back to the same step."""
     step = board.step(id)
+    if step.makes == SUPPOSITION and not full:
+        return f"supposed: {claim_words(board, id)}"
     return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full, board=board if full else None)}"
 
 
 def claim_words(board: SeenBoard, id: str) -> str:
-    """What a claim says: "A, B and D are in line"."""
+    """What a claim or a supposition says: "A, B and D are in line"."""
     step = board.step(id)
-    return phrase(step.construction, step.fills, board.names).removeprefix("the claim that ")
+    return phrase(step.construction, step.fills, board.names).removeprefix("the claim that ").removeprefix("the supposition that ")
 
 
 def working_text(board: SeenBoard) -> str:

@@ -245,20 +245,19 @@ def check_kept(board: Board, ids: Iterable[str]) -> None:
 
 
 _ID_LIST = {"type": "array", "items": {"type": "string"}, "minItems": 1, "maxItems": limits.POLYGON_CORNERS}
+_FORMULA = {
+    "type": "object", "required": ["formula", "of"], "additionalProperties": False,
+    "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
+}  # fmt: skip
 _LITERALS = {
     "number": {"type": "number"},
     "equation": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
     "values": {"type": "string", "maxLength": limits.FORMULA_LENGTH},
     "coordinates": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 2},
     "branch": {"type": "array", "items": {"type": "number"}, "minItems": 2, "maxItems": 4},
-    "formula": {
-        "type": "object", "required": ["formula", "of"], "additionalProperties": False,
-        "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
-    },
-    "statement": {
-        "type": "object", "required": ["formula", "of"], "additionalProperties": False,
-        "properties": {"formula": {"type": "string", "maxLength": limits.FORMULA_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},
-    },
+    "formula": _FORMULA,
+    "statement": _FORMULA,
+    "comparison": _FORMULA,
     "text": {
         "type": "object", "required": ["words", "of"], "additionalProperties": False,
         "properties": {"words": {"type": "string", "maxLength": limits.WORDS_LENGTH * 2}, "of": {"type": "array", "items": _ID_LIST}},

@@ -3,18 +3,20 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
 from ..board.board import Board
+from ..board.pegs import numbers_of
 from ..catalogue import CATALOGUE
 from ..edits.adding import new_step_ids, new_steps
 from ..edits.models import NewStep
-from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, VECTOR, join
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, SUPPOSITION, VECTOR, join
 from ..language import names as spelling
 from ..language.expression import Formula
 from ..language.fills import fill_from_json, fill_to_json, is_ids
+from ..language.printing import claim_words
 from ..refusal import Refusal
 from ..seen import Place
 from .placing import places
@@ -94,6 +96,23 @@ class Building:
     def act(self, edit: Any) -> None:
         """Note an edit that is to follow what is made."""
         self.acts.append(edit)
+
+    def suppose(self, key: str, fills: Mapping[str, Any]) -> None:
+        """Suppose something of what is there or was just made; new free points are put where it is met. Nothing speaks of it later."""
+        key = f"suppose_{key}"
+        if self.ahead.alike(key, fills):
+            return
+        recent = list(self.recent.ids)
+        (id,) = self._put(key, fills, None, False)
+        self.recent.ids = recent
+        self.settle(id)
+        if not self._is_met(id):
+            self.guesses.append(f"{claim_words(self.ahead, id)} is supposed, and is not so now")
+
+    def _is_met(self, id: str) -> bool:
+        """Whether a thing has a value, and if it is a supposition, one that says that it is so."""
+        value = self.ahead.value(id)
+        return value is not None and (self.kind(id) != SUPPOSITION or value[0] == 0)
 
     def rename_new(self, id: str, name: str) -> bool:
         """Give a thing that this sentence makes by itself another name. Returns whether it is such a thing."""
@@ -234,25 +253,35 @@ class Building:
         return self._put("free_point", {"at": at or places(self.ahead, 1, fits)[0]}, name, False)[0]
 
     def settle(self, id: str) -> None:
-        """Where a thing has no value and hangs on free points that this sentence makes, put one of these where it has one."""
-        if self.ahead.value(id) is not None:
+        """Where a thing has no value, or a supposition is not met, and it hangs on points that this sentence makes free or on a path, put
+        one of these where it has one, or is."""
+        if self._is_met(id):
             return
-        free = [one for one in self.ahead.ancestors([id]) if one not in self.board and self.ahead.step(one).does == "free_point"]
+        new = [one for one in self.ahead.ancestors([id]) if one not in self.board]
+        for point in reversed([one for one in new if self.ahead.step(one).does in ("free_point", "point_on")][-3:]):
+            step = self.ahead.step(point)
+            gap, was = step.construction.moved_gap or "", numbers_of(step)
+            for place in self._other_places(id, point):
+                self.ahead.move({point: place})
+                if self._is_met(id):
+                    number = self._made_by[point]
+                    at = list(place) if gap == "at" else place[0]
+                    self.new[number] = self.new[number].model_copy(update={"fills": {**self.new[number].fills, gap: at}})
+                    return
+            self.ahead.move({point: was})
+
+    def _other_places(self, id: str, point: str) -> Iterator[tuple[float, ...]]:
+        """Where else a point may go: about the other points that a thing hangs on; along its path."""
+        if self.ahead.step(point).does == "point_on":
+            yield from ((share,) for share in (0.2, 0.8, 0.35, 0.65, 0.1, 0.9, 60.0, 120.0, 180.0, 240.0, 300.0))
+            return
         x, y, right, top = self.ahead.settings.view
         size = min(right - x, top - y)
-        for point in reversed(free[-3:]):
-            was = self.ahead.value(point)
-            for far in (0.12, 0.3, 0.6):
-                for turn in range(8):
-                    angle = 0.37 + math.pi * turn / 4
-                    for around in self._centres_near(id, point):
-                        place = (round(around[0] + far * size * math.cos(angle), 3), round(around[1] + far * size * math.sin(angle), 3))
-                        self.ahead.move({point: place})
-                        if self.ahead.value(id) is not None:
-                            number = self._made_by[point]
-                            self.new[number] = self.new[number].model_copy(update={"fills": {"at": list(place)}})
-                            return
-            self.ahead.move({point: was})
+        for far in (0.12, 0.3, 0.6):
+            for turn in range(8):
+                angle = 0.37 + math.pi * turn / 4
+                for around in self._centres_near(id, point):
+                    yield round(around[0] + far * size * math.cos(angle), 3), round(around[1] + far * size * math.sin(angle), 3)
 
     def _centres_near(self, id: str, point: str) -> list[Place]:
         """Places about which a free point is tried: those of the other points that a thing hangs on."""

@@ -6,19 +6,21 @@ import itertools
 from collections.abc import Callable
 from typing import Any
 
+from ..formulas.orders import ORDERLY
 from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .readings import measured
-from .spans import centre_of, corners_of
+from .spans import corners_of
 from .things import Things
 
 Bound = dict[str, Any]
 CLAIMS: dict[str, Callable[[Things, Bound], None]] = {}
 
 
-def _claims(function: Callable[[Things, Bound], None]) -> Callable[[Things, Bound], None]:
+def says(function: Callable[[Things, Bound], None]) -> Callable[[Things, Bound], None]:
+    """Enter what is done where something is claimed: under its name, as the table of clauses has it."""
     CLAIMS[function.__name__] = function
     return function
 
@@ -26,6 +28,14 @@ def _claims(function: Callable[[Things, Bound], None]) -> Callable[[Things, Boun
 def claim(t: Things, does: str, slots: Bound) -> None:
     """Make a claim. Raises Refusal where its things do not fit it."""
     CLAIMS[does](t, slots)
+
+
+def order(t: Things, key: str, **fills: Any) -> None:
+    """Claim an order, such as which of two is more; or suppose it, where that is what is said."""
+    if t.is_supposing:
+        t.b.suppose(key, fills)
+    else:
+        t.make(f"is_{key}", **fills)
 
 
 def _two(t: Things, slots: Bound) -> tuple[Node, Node]:
@@ -50,19 +60,19 @@ def _two(t: Things, slots: Bound) -> tuple[Node, Node]:
     return one, other
 
 
-@_claims
+@says
 def parallel(t: Things, slots: Bound) -> None:
     a, b = (t.straight(node) for node in _two(t, slots))
     t.make("are_parallel", a=a, b=b)
 
 
-@_claims
+@says
 def perpendicular(t: Things, slots: Bound) -> None:
     a, b = (t.straight(node) for node in _two(t, slots))
     t.make("are_perpendicular", a=a, b=b)
 
 
-@_claims
+@says
 def right(t: Things, slots: Bound) -> None:
     if "y" in slots:
         corner = t.corner(Described("angle", roles=(("at", slots["y"]),)))
@@ -71,7 +81,7 @@ def right(t: Things, slots: Bound) -> None:
     t.make("are_perpendicular", a=(corner[0], corner[1]), b=(corner[1], corner[2]))
 
 
-@_claims
+@says
 def in_line(t: Things, slots: Bound) -> None:
     t.make("in_line", points=tuple(t.points(_points_said(slots["x"]))))
 
@@ -83,12 +93,12 @@ def _points_said(node: Node) -> Node:
     return node
 
 
-@_claims
+@says
 def concyclic(t: Things, slots: Bound) -> None:
     t.make("one_circle", points=tuple(t.points(_points_said(slots["x"]))))
 
 
-@_claims
+@says
 def concurrent(t: Things, slots: Bound) -> None:
     node = slots["x"]
     items = node.items if isinstance(node, Many) else tuple(node.names) if isinstance(node, Described) and len(node.names) > 1 else (node,)
@@ -108,7 +118,7 @@ def concurrent(t: Things, slots: Bound) -> None:
     t.make("one_point", lines=tuple(dict.fromkeys(ids)))
 
 
-@_claims
+@says
 def on(t: Things, slots: Bound) -> None:
     """A point lies on a line, a segment, a circle, a curve."""
     one, other = slots.get("x"), slots.get("y")
@@ -131,48 +141,7 @@ def on(t: Things, slots: Bound) -> None:
             t.make("lies_on", point=(point,), path=path)
 
 
-def _distance_formula(t: Things, point: str, thing: str) -> Formula:
-    return Formula("{0}", ((point, thing),))
-
-
-@_claims
-def outside(t: Things, slots: Bound) -> None:
-    _in_or_out(t, slots, " > ")
-
-
-@_claims
-def inside(t: Things, slots: Bound) -> None:
-    _in_or_out(t, slots, " < ")
-
-
-def _in_or_out(t: Things, slots: Bound, sign: str) -> None:
-    """In a circle or out of it: by the distance from its centre."""
-    point = t.point(slots["x"])
-    circle = t.round(slots["y"])
-    centre = t.aside(lambda: centre_of(t, circle))
-    radius = t.b.make("radius", {"circle": (circle,)})
-    t.make("calculation", formula=Formula("{0}" + sign + "{1}", ((centre, point), (radius,))))
-
-
-@_claims
-def within_length(t: Things, slots: Bound) -> None:
-    _far(t, slots, " <= ")
-
-
-@_claims
-def further_than(t: Things, slots: Bound) -> None:
-    _far(t, slots, " >= ")
-
-
-def _far(t: Things, slots: Bound, sign: str) -> None:
-    a, b = t.point(slots["x"]), t.point(slots["y"])
-    size = t.length(slots["v"])
-    if not isinstance(size, float):
-        raise Refusal("A distance is needed here, such as 5 m.")
-    t.make("calculation", formula=Formula("{0}" + sign + f"{size:g}", ((a, b),)))
-
-
-@_claims
+@says
 def midpoint(t: Things, slots: Bound) -> None:
     if not isinstance(slots["y"], (Named, Described)) or (isinstance(slots["x"], Named) and len(slots["x"].points) == 2):
         _bisects(t, slots)
@@ -202,7 +171,7 @@ def _bisects(t: Things, slots: Bound) -> None:
     t.make("lies_on_line", point=(middle,), path=line)
 
 
-@_claims
+@says
 def is_perpendicular_bisector(t: Things, slots: Bound) -> None:
     """A line is the perpendicular bisector of a span: it is perpendicular to it, and goes through its midpoint."""
     line, span = t.straight(slots["x"]), t.span(slots["y"])
@@ -211,7 +180,7 @@ def is_perpendicular_bisector(t: Things, slots: Bound) -> None:
     t.make("lies_on_line", point=(middle,), path=line)
 
 
-@_claims
+@says
 def is_named(t: Things, slots: Bound) -> None:
     """ "Is X the centroid of ABC": the same place as it."""
     node = slots["y"]
@@ -232,7 +201,7 @@ def is_named(t: Things, slots: Bound) -> None:
     t.make("same_point", a=(point,), b=(other,))
 
 
-@_claims
+@says
 def same_distance(t: Things, slots: Bound) -> None:
     point = t.point(slots["x"])
     node = slots["y"]
@@ -249,14 +218,25 @@ def same_distance(t: Things, slots: Bound) -> None:
         t.make("equal_values", statement=Formula("{0} = {1}", ((a,), (b,))))
 
 
-@_claims
+#: How an angle that is said to be so compares with 90°.
+_ANGLES = {"acute": "<", "obtuse": ">"}
+
+
+@says
 def shape(t: Things, slots: Bound) -> None:
     node = slots["x"]
     word = slots["w"]
+    if word in _ANGLES and isinstance(node, Described) and node.head == "angle":
+        corner = t.corner(node)
+        order(t, "compared", comparison=Formula(f"angle({{0}}) {_ANGLES[word]} 90", (corner,)))
+        return
     if isinstance(node, Ref) or node is None:
         polygon = t.b.only("polygon", t.b.of_kind(POLYGON))
     else:
         polygon = _polygon(t, node)
+    if word in ORDERLY:
+        order(t, "orderly", polygon=(polygon,), word=word)
+        return
     corners = len(t.b.ahead.step(polygon).fills.get("corners", ()) or t.b.ahead.value(polygon) or ())
     if word in ("isosceles", "equilateral", "right-angled") and corners != 3:
         raise Refusal(f"Only a triangle is {word}.")
@@ -269,7 +249,7 @@ def _polygon(t: Things, node: Node) -> str:
     return t.aside(lambda: t.polygon(node))
 
 
-@_claims
+@says
 def congruent(t: Things, slots: Bound) -> None:
     one, other = _two(t, slots)
     if _is_measure(one):
@@ -284,26 +264,26 @@ def _is_measure(node: Node) -> bool:
     )
 
 
-@_claims
+@says
 def similar(t: Things, slots: Bound) -> None:
     one, other = _two(t, slots)
     t.make("are_similar", a=(_polygon(t, one),), b=(_polygon(t, other),))
 
 
-@_claims
+@says
 def tangent(t: Things, slots: Bound) -> None:
     one, other = _two(t, slots)
     a, b = t.path(one), t.path(other)
     t.make("are_tangent", a=a, b=b)
 
 
-def _term(t: Things, node: Node, places: list[tuple[str, ...]]) -> str:
+def term(t: Things, node: Node, places: list[tuple[str, ...]]) -> str:
     """A side of an equation as a part of a statement: lengths, angles, numbers, sums of them."""
     if isinstance(node, Amount):
         text = node.text
         factor, star, name = text.partition(" * ")
         if star:
-            return f"{factor} * {_term(t, Named(name, tuple(name) if name.isupper() and len(name) == 2 else ()), places)}"
+            return f"{factor} * {term(t, Named(name, tuple(name) if name.isupper() and len(name) == 2 else ()), places)}"
         value = t.number(node)
         if isinstance(value, float):
             return f"{value:g}"
@@ -319,6 +299,9 @@ def _term(t: Things, node: Node, places: list[tuple[str, ...]]) -> str:
             if step.does in ("segment", "vector"):
                 return _place((*step.fills["from"], *step.fills["to"]), places)
         raise Refusal(f"{node.text} is no length, angle or number.")
+    if t.is_supposing and isinstance(node, Described) and node.head == "angle":
+        # It is not drawn for being supposed something of.
+        return f"angle({_place(t.corner(node), places)})"
     if isinstance(node, Described) and node.head == "sum" and (of := node.role("of")) is not None:
         items: list[Node] = list(of.items) if isinstance(of, Many) else []
         if isinstance(of, Described) and of.head == "angle" and len(of.names) > 1:
@@ -328,7 +311,7 @@ def _term(t: Things, node: Node, places: list[tuple[str, ...]]) -> str:
             return "(" + " + ".join(_place((id,), places) for id in ids_) + ")"
         if isinstance(of, Many) and isinstance(of.items[0], Described) and of.items[0].head == "angle":
             items = [item if not isinstance(item, Named) else Described("angle", names=(item,)) for item in items]
-        return "(" + " + ".join(_term(t, item, places) for item in items) + ")"
+        return "(" + " + ".join(term(t, item, places) for item in items) + ")"
     found = t.aside(lambda: measured(t, node))
     if len(found) != 1:
         raise Refusal("One length or angle is needed on each side.")
@@ -345,7 +328,7 @@ def statement(t: Things, left: str, right: str, places: list[tuple[str, ...]]) -
     t.make("equal_values", statement=Formula(f"{left} = {right}", tuple(places)))
 
 
-@_claims
+@says
 def equal(t: Things, slots: Bound) -> None:
     """Lengths, angles or numbers are equal."""
     places: list[tuple[str, ...]] = []
@@ -355,8 +338,8 @@ def equal(t: Things, slots: Bound) -> None:
     elif "k" in slots:
         if not isinstance(slots["k"], Amount):
             raise Refusal("How often?")
-        left = _term(t, slots["x"], places)
-        right = _term(t, slots["y"], places)
+        left = term(t, slots["x"], places)
+        right = term(t, slots["y"], places)
         statement(t, left, f"{t.number(slots['k']):g} * {right}", places)
         return
     else:
@@ -364,7 +347,7 @@ def equal(t: Things, slots: Bound) -> None:
     if other is None:
         ids = _said_together(t, one)
         if isinstance(one, Many) and not ids:
-            left, *rest = [_term(t, item, places) for item in one.items]
+            left, *rest = [term(t, item, places) for item in one.items]
             for right in rest:
                 statement(t, left, right, places)
             return
@@ -382,8 +365,8 @@ def equal(t: Things, slots: Bound) -> None:
         return
     if isinstance(one, Described) and one.head == "angle" and isinstance(other, Named) and len(other.points) == 3:
         other = Described("angle", names=(other,))
-    left = _term(t, one, places)
-    right = _term(t, other, places)
+    left = term(t, one, places)
+    right = term(t, other, places)
     if isinstance(one, Described) and one.head in ("second",):
         raise Refusal("Which two?")
     statement(t, left, right, places)
@@ -403,20 +386,12 @@ def _said_together(t: Things, node: Node | None) -> list[str]:
     return []
 
 
-@_claims
+@says
 def product(t: Things, slots: Bound) -> None:
     """AX · XB = CX · XD."""
     places: list[tuple[str, ...]] = []
-    a, b, c, d = (_term(t, slots[slot], places) for slot in ("x", "y", "z", "w2"))
+    a, b, c, d = (term(t, slots[slot], places) for slot in ("x", "y", "z", "w2"))
     statement(t, f"{a} * {b}", f"{c} * {d}", places)
-
-
-@_claims
-def longer(t: Things, slots: Bound) -> None:
-    places: list[tuple[str, ...]] = []
-    one, other = (_term(t, slots[slot], places) for slot in ("x", "y"))
-    sign = " < " if {"shorter-than", "less-than"} & set(slots.get("words", ())) else " > "
-    t.make("calculation", formula=Formula(f"{one}{sign}{other}", tuple(places)))
 
 
 __all__ = ["CIRCLE", "POINT", "claim"]

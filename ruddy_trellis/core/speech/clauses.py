@@ -270,6 +270,10 @@ class Clauses:
             if isinstance(one, Described) and one.head == "angle" and self.phrases.word(end) == "of":
                 for other, stop in self._values(end + 1):
                     yield Described("fact", names=(one, other), extra=("equal",)), stop
+            here = end + (self.phrases.word(end) == "is")
+            if (sign := english.COMPARED.get(self.phrases.word(here))) is not None:
+                for other, stop in self.phrases.one(here + 1)[:4]:
+                    yield Described("fact", names=(one, other), extra=("more", sign)), stop
             here = end
             if self.phrases.word(here) == "is" and self.phrases.word(here + 1) in ("=", "equal-to"):
                 here += 1

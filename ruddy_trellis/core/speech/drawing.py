@@ -3,13 +3,10 @@
 from __future__ import annotations
 
 import itertools
-import re
 from dataclasses import replace
 from typing import Any
 
 from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
-from ..language.expression import read_formula
-from ..language.filling import operand, plain_statement
 from ..refusal import Refusal
 from . import claims
 from .clauses import Bound, with_roles
@@ -431,28 +428,3 @@ def sized(t: Things, bound: Bound) -> None:
     if not isinstance(node, Named) or len(node.points) != 2 or all(t.b.has(point) for point in node.points):
         raise Refusal("That is a claim.")
     span_of_length(t, node, bound["v"])
-
-
-#: What leads to a formula, and a formula: something that is reckoned with something else.
-_ASKED = re.compile(
-    r"^(?:what is the ratio(?: of)?|the ratio(?: of)?|what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+",
-    re.IGNORECASE,
-)
-
-
-_RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*[-+*/×÷·−:]\s*[\w(|√∠][^,;?“”{}]*")
-
-
-def reckon(t: Things, text: str) -> bool:
-    """Make the reading of a bare formula: "AB + BC", "angle(ABC) / 2", "AB : BC". Returns whether the text is one."""
-    text = _ASKED.sub("", text.strip())
-    if "=" in text or not _RECKONED.fullmatch(text) or re.search(r"\d\s*:\s*\d", text):
-        return False
-    try:
-        formula = read_formula(plain_statement(text), lambda name, function: operand(name, function, t.b.ahead))
-        if not formula.operands:
-            return False
-        t.make("calculation", formula=formula)
-    except Refusal:
-        return False
-    return True

@@ -108,6 +108,8 @@ away-from << away from
 from << far from
 thanks << thank you
 on-the-same-side-of << on the same side of
+on-different-sides-of << on different sides of | on opposite sides of | on either side of
+let << supposed : | supposed that | suppose that | suppose | assume that | assume | given that | it is given that
 on-the-other-side-of << on the other side of | on the opposite side of | on the far side of
 on-the-side-of << on the same side as | on the side of
 same-radius << same radius
@@ -427,6 +429,18 @@ factor << and ratio | with ratio | and factor | of ratio
     ).items()
 )
 
+#: What leads to a formula.
+RECKON = re.compile(
+    r"(?:what is the ratio(?: of)?|the ratio(?: of)?|what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+",
+    re.IGNORECASE,
+)
+#: What leads to a claim, and to what is supposed.
+CLAIM = re.compile(r"(?:(?:prove|show|check|claim|then|hence|so)(?:\s+that|\s*:)?|is\s+it\s+(?:true|so)\s+that|is|are)\s+", re.IGNORECASE)
+SUPPOSE = re.compile(r"(?:let|(?:suppose|assume)d?(?:\s+that|\s*:)?|(?:it\s+is\s+)?given\s+that)\s+", re.IGNORECASE)
+
+#: The signs of what compares two numbers.
+COMPARED = {"shorter-than": "<", "less-than": "<", "longer-than": ">", "more-than": ">", "at-most": "≤", "at-least": "≥"}
+
 #: Openings and endings that ask for something and say nothing about it; taken off in any number.
 _OPENINGS = (
     # "ok now, please"
@@ -443,8 +457,7 @@ _OPENINGS = (
     r"(?:start|begin)\s+with\s+",
     r"(?:here\s+is|there\s+is|this\s+is)\s+",
     r"consider\s+",
-    r"suppose\s+(?:that\s+)?",
-    r"given(?:\s+(?:is|are|be|that))?\s*:?\s+",
+    r"given(?:\s+(?:is|are|be))?\s*:?\s+(?!that\b)",
     r"let\s+be\s+given\s+",
     r"let\s+there\s+be\s+(?:given\s+)?",
     r"show\s+(?:me|us)\s+",

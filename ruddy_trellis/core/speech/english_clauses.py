@@ -68,7 +68,7 @@ so_drawn
     {n} bisect {x}
     let {n} bisect {x}
 lies_so
-    [let] {n} (inside|outside) [of] {y}
+    [let] {n} [is|lies] (inside|outside|above|below) [of] {y}
     [with] {n} on {y}
     {n} lies on {y}
     [with] {n} (lies|is) on {y}
@@ -343,6 +343,8 @@ conclude
     is it (true|so) that {claim}
     {claim}
     prove : {claim}
+suppose
+    let {claim}
 draw
     draw {x} [,] (with|where|such-that|in which|having) {facts}
     {x} [,] (with|where|such-that|in which|having) {facts}
@@ -502,11 +504,29 @@ is_named
     is {x} the {y}
 product
     {x} * {y} = {z} * {w2}
+above
+    {x} (lies|is) above {y}
+    is {x} above {y}
+    does {x} lies above {y}
+below
+    {x} (lies|is) (below|under|beneath) {y}
+    is {x} (below|under|beneath) {y}
+    does {x} lies (below|under|beneath) {y}
+one_side
+    {x} (lies|is) on-the-same-side-of {y}
+    is {x} on-the-same-side-of {y}
+    does {x} lies on-the-same-side-of {y}
+different_sides
+    {x} (lies|is) on-different-sides-of {y}
+    is {x} on-different-sides-of {y}
+    does {x} lies on-different-sides-of {y}
+between
+    {x} (lies|is) between {y}
+    is {x} between {y}
+    does {x} lies between {y}
 longer
-    {x} is (longer-than|more-than) {y}
-    is {x} (longer-than|more-than) {y}
-    {x} is (shorter-than|less-than) {y}
-    is {x} (shorter-than|less-than) {y}
+    {x} [is] (longer-than|more-than|shorter-than|less-than|at-most|at-least) {y}
+    is {x} (longer-than|more-than|shorter-than|less-than|at-most|at-least) {y}
 """
 )
 
@@ -514,7 +534,7 @@ longer
 PROPERTIES: dict[str, str] = {
     "kite": "a kite", "rhombus": "a rhombus", "square": "a square", "rectangle": "a rectangle", "parallelogram": "a parallelogram",
     "trapezium": "a trapezium", "isosceles": "isosceles", "equilateral": "equilateral", "right-angled": "right-angled", "cyclic": "cyclic",
-    "regular": "regular",
+    "regular": "regular", "acute": "acute", "obtuse": "obtuse", "scalene": "scalene", "convex": "convex",
 }  # fmt: skip
 #: Looks by their words: parts of a look and their values.
 LOOKS: dict[str, tuple[str, object]] = {

@@ -84,7 +84,7 @@ def lies_so(t: Things, bound: Bound) -> None:
     """ "with D on BC": D rides on it; or it is made so that it lies there, and this says it."""
     names = points_in(bound["n"])
     there = [t.b.has(name) for name in names]
-    where = next((word for word in ("inside", "outside") if word in bound.get("words", ())), "on")
+    where = next((word for word in ("inside", "outside", "above", "below") if word in bound.get("words", ())), "on")
     if not any(there) and where != "on":
         t.names = names
         t.described(Described("point", roles=((where, bound["y"]),), count=len(names), kind="new"))

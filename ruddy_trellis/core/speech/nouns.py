@@ -52,7 +52,7 @@ TAKES: dict[str, tuple[frozenset[str], frozenset[str]]] = {}
 #: Words that only say which of several things is meant, or that say nothing of a new one.
 _ANYWHERE = words(
     """
-    new free general arbitrary other same its acute scalene convex small
+    new free general arbitrary other same its small
     """
 )
 

@@ -9,6 +9,7 @@ from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import crossing_of
 from .nodes import Amount, Described, Many, Named, Node
+from .orders import suppose_facts
 from .points import divided
 from .riding import free_place_on, mark_on
 from .spans import centre_of
@@ -97,23 +98,28 @@ def point_by_length(t: Things, bound: Bound) -> None:
     name = names[0]
     facts = bound["fact"]
     path = bound.get("x1")
-    curves = []
+    curves, orders = [], []
     for fact in facts.items if isinstance(facts, Many) else (facts,):
         assert isinstance(fact, Described)
+        if fact.extra[:1] == ("more",):
+            orders.append(fact)
+            continue
         found = _curve_of_fact(t, fact, name, path)
         if found is True:
             return
         curves.append(found)
     if path is not None:
         curves.insert(0, t.path(path))
-    if len(curves) == 1:
-        t.names = [name]
-        t.make("point_on", path=curves[0], place=free_place_on(t, curves[0]))
-        return
-    if len(curves) != 2:
-        raise Refusal("That is more than fixes a point.")
     t.names = [name]
-    crossing_of(t, curves[0], curves[1], False)
+    if not curves and orders:
+        t.b.free_point(t.take_name(POINT))
+    elif len(curves) == 1:
+        t.make("point_on", path=curves[0], place=free_place_on(t, curves[0]))
+    elif len(curves) == 2:
+        crossing_of(t, curves[0], curves[1], False)
+    else:
+        raise Refusal("That is more than fixes a point.")
+    suppose_facts(t, orders)
 
 
 def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> Any:

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, RAY, SEGMENT
+from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON, RAY, SEGMENT
 from ..refusal import Refusal
 from ..regions.conditions import inside_polygon
 from ..seen import Place
@@ -13,7 +14,7 @@ from .building import Stray
 from .crossings import where_they_meet
 from .nodes import Amount, Described, Named, Node, Where
 from .nouns import makes
-from .spans import corners_of, distance_between
+from .spans import distance_between, enclosing
 from .things import Things
 
 #: Where a new point goes on a path on which others lie: shares of a segment, degrees on a circle.
@@ -157,7 +158,12 @@ def _one_point(t: Things, node: Described) -> list[str]:
     if (off := node.role("off")) is not None:
         path = t.aside(lambda: t.path(off))
         return [b.free_point(t.take_name(POINT), fits=lambda at: _clear_of(t, path, at))]
-    return [b.free_point(t.take_name(POINT), fits=_wish(t, node))]
+    fits, supposed = _wish(t, node)
+    point = b.free_point(t.take_name(POINT), fits=fits)
+    for key, fills in supposed:
+        b.suppose(key, {"point": (point,), **fills})
+    b.recent.note([point])
+    return [point]
 
 
 def _is_path(node: Node | None) -> bool:
@@ -260,41 +266,51 @@ def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:
     return t.make("point_towards", distance=size, from_=(begin,), to=(others[0],))
 
 
-def _wish(t: Things, node: Described):
-    """What is asked of the place of a free point besides: inside, outside, above, below."""
-    tests = []
-    said = [role for role, _ in node.roles if role in ("inside", "outside", "in", "within", "above", "below")]
-    if said:
-        t.b.guesses.append(f"it starts {' and '.join(said)} that; a drag may take it elsewhere")
+#: What a wish is made a supposition of: its construction, and what fills the gaps besides the point.
+Supposed = tuple[str, dict[str, Any]]
+
+
+def _wish(t: Things, node: Described) -> tuple[Callable[[Place], bool], list[Supposed]]:
+    """What is asked of the place of a free point besides (inside, outside, above, below), and the same as suppositions."""
+    tests, supposed = [], []
     for role, part in node.roles:
         if role in ("inside", "outside", "in", "within"):
-            tests.append(_in_shape(t, part, role != "outside"))
+            word = "outside" if role == "outside" else "inside"
+            shape = enclosing(t, part)
+            tests.append(_in_shape(t, shape, word == "inside"))
+            supposed.append(("in_or_out", {"inside": word, "shape": (shape,)}))
         elif role in ("above", "below"):
-            tests.append(side_test(t, part, role == "above"))
+            straight = t.aside(lambda part=part: t.straight(part))  # type: ignore[misc]
+            tests.append(_side_test(t, straight, role == "above"))
+            supposed.append(("over", {"over": role, "straight": straight}))
         elif role in ("near", "with", "and"):
             continue
         else:
             raise Refusal(f"A point cannot be said to be “{role.replace('_', ' ')}” that here.")
-    return lambda at: all(test(at) for test in tests)
+    if supposed:
+        t.b.guesses.append("it starts where it is supposed to be; a drag may take it elsewhere")
+    return lambda at: all(test(at) for test in tests), supposed
 
 
-def _in_shape(t: Things, part: Node, wanted: bool):
-    b = t.b
-    shape = t.aside(lambda: t.either(lambda: t.round(part), lambda: corners_of(t, part)))
-    if not isinstance(shape, str):
-        corners = shape
-        places = [b.ahead.value(id) for id in corners]
-        if any(place is None for place in places):
-            raise Refusal("That shape is not there now.")
-        middle = (sum(p[0] for p in places) / len(places), sum(p[1] for p in places) / len(places))
-        inner = [(middle[0] + 0.8 * (p[0] - middle[0]), middle[1] + 0.8 * (p[1] - middle[1])) for p in places]
-        return lambda at: bool(inside_polygon(inner if wanted else places, at[0], at[1])) == wanted
-    x, y, rr = b.ahead.value(shape)[:3]
+def _in_shape(t: Things, shape: str, wanted: bool) -> Callable[[Place], bool]:
+    value = t.b.ahead.value(shape)
+    if value is None:
+        raise Refusal("That shape is not there now.")
+    if t.b.kind(shape) == POLYGON:
+        middle = (sum(x for x, _ in value) / len(value), sum(y for _, y in value) / len(value))
+        inner = [(middle[0] + 0.8 * (x - middle[0]), middle[1] + 0.8 * (y - middle[1])) for x, y in value]
+        return lambda at: bool(inside_polygon(inner if wanted else value, at[0], at[1])) == wanted
+    x, y, rr = value[:3]
     return lambda at: ((at[0] - x) ** 2 + (at[1] - y) ** 2 < 0.7 * rr) if wanted else ((at[0] - x) ** 2 + (at[1] - y) ** 2 > 2.0 * rr)
 
 
-def side_test(t: Things, part: Node, above: bool):
-    px, py, dx, dy = line_through(t, t.aside(lambda: t.straight(part)))
+def side_test(t: Things, part: Node, above: bool) -> Callable[[Place], bool]:
+    """Whether a place is above, or below, the line of what a phrase means."""
+    return _side_test(t, t.aside(lambda: t.straight(part)), above)
+
+
+def _side_test(t: Things, straight: tuple[str, ...], above: bool) -> Callable[[Place], bool]:
+    px, py, dx, dy = line_through(t, straight)
     if dx < 0:
         dx, dy = -dx, -dy
     return lambda at: (dx * (at[1] - py) - dy * (at[0] - px) > 0) == above

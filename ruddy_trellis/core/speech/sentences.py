@@ -29,8 +29,8 @@ from . import (
 )
 from .building import Building, Final, NotThere, Stray
 from .clauses import Bound, Clauses
-from .drawing import reckon
 from .images import KIND_OF
+from .reckoning import reckon, state
 from .spelling import put_right
 from .things import Things
 from .tokens import MOST, NAME, POINT_NAME, UNKNOWN, WORD, Token, tokens
@@ -141,7 +141,7 @@ class Sentence:
 
     def carry_out(self, text: str) -> None:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
-        if reckon(self.t, plain(text)):
+        if state(self.t, text) or reckon(self.t, plain(text)):
             return
         if (setting := _SETTING.match(plain(text))) is not None and len(plain(text)) > setting.end():
             # "In triangle ABC, the bisector of A meets …": the figure that it is about comes first.

@@ -60,6 +60,8 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
         elif kind == "right" and isinstance(one, Named):
             corner = one.points[1] if len(one.points) == 3 else one.points[0] if one.points else one.text.upper()
             found.angles[corner] = 90.0
+        elif kind == "more":
+            continue  # supposed, after the shape is there
         else:
             raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
 

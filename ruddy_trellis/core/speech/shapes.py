@@ -11,6 +11,7 @@ from .building import Final, Stray
 from .english import words
 from .nodes import Amount, Described, Many, Named, Node
 from .nouns import TAKES, makes
+from .orders import suppose_of_shape
 from .shapes_alone import alone_shape
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .spans import centre_of, spans_of
@@ -23,10 +24,17 @@ from .tokens import POINT_NAME
     "hexagon", "octagon",
     parts="on outside inside base side sides in corners through with of and facts angles above below away same_side_of other_side_of "
     "same_side_as side_with opposite height length right_at corner_at",
-    words="medial orthic pedal equilateral isosceles right-angled regular cyclic inscribe external internal obtuse as-base",
+    words="medial orthic pedal equilateral isosceles right-angled regular cyclic inscribe external internal obtuse acute scalene "
+    "convex as-base",
 )  # fmt: skip
 def shapes(t: Things, node: Described) -> list[str]:
-    """Shapes of all sorts."""
+    """Shapes of all sorts, with what is said of them besides."""
+    found = _shapes(t, node)
+    suppose_of_shape(t, node, [id for id in found if t.b.kind(id) == POLYGON])
+    return found
+
+
+def _shapes(t: Things, node: Described) -> list[str]:
     _check_sorts(node)
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
@@ -89,9 +97,10 @@ def shapes(t: Things, node: Described) -> list[str]:
 
 #: Of which shapes a word is understood; of others it is refused, since it would be dropped.
 _ONLY_OF = {
-    **dict.fromkeys(("medial", "orthic", "pedal", "equilateral", "right-angled", "obtuse"), words("triangle")),
+    **dict.fromkeys(("medial", "orthic", "pedal", "equilateral", "right-angled", "obtuse", "acute", "scalene"), words("triangle")),
     "isosceles": words("triangle trapezium"),
     "regular": words("triangle quadrilateral polygon pentagon hexagon octagon"),
+    "convex": words("quadrilateral polygon pentagon hexagon octagon"),
     "cyclic": words("quadrilateral polygon pentagon hexagon octagon"),
 }
 #: Shapes, and words for them, that are made with their corners on a circle that is there.

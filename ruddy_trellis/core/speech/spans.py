@@ -120,3 +120,15 @@ def needed(node: Node | None) -> Node:
     if node is None:
         raise Refusal("Through which point, and to which line?")
     return node
+
+
+def enclosing(t: Things, node: Node) -> str:
+    """The circle or the polygon that a phrase means; of corners between which none is drawn a hidden one."""
+    found = t.aside(lambda: t.either(lambda: t.round(node), lambda: corners_of(t, node)))
+    return found if isinstance(found, str) else _polygon_with(t, found)
+
+
+def _polygon_with(t: Things, corners: Any) -> str:
+    """The polygon with some corners: the one that is there, or a hidden one."""
+    known = next((id for id in t.b.of_kind(POLYGON) if set(t.b.ahead.step(id).fills.get("corners", ())) == set(corners)), None)
+    return known or t.b.make("polygon", {"corners": tuple(corners)}, hidden=True)

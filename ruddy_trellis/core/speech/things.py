@@ -29,12 +29,14 @@ class Things:
         b: the building.
         names: what the next things that are made are to be called, by the sentence around them; taken as they are made.
         selected: the ids of what is selected on the board, for "it" in an act.
+        is_supposing: whether what is claimed is only supposed.
     """
 
     def __init__(self, building: Building) -> None:
         self.b = building
         self.names: list[str] = []
         self.selected: list[str] = []
+        self.is_supposing = False
         self._nested = 0
 
     # Names to give.

@@ -5,6 +5,7 @@ from functools import cached_property
 from hashlib import sha256
 from typing import Any
 
+from ..arithmetic import ARRAYS
 from ..board.board import Board
 from ..board.plan import make_plan
 from ..board.step import Step
@@ -25,16 +26,19 @@ class Claimed:
         board: a board with the claim on it.
         id: the claim's.
         also: the ids of what belongs to the figure besides what the claim hangs on.
+        supposed: the ids of the suppositions under which it is made: where one of them is not met it cannot be asked.
     """
 
-    def __init__(self, board: Board, id: str, also: Collection[str] = ()) -> None:
+    def __init__(self, board: Board, id: str, also: Collection[str] = (), supposed: Collection[str] = ()) -> None:
         self.whole, self.claim = board, board.step(id)
-        hung_on = {*board.ancestors([id]), *also} - {id}
+        hung_on = {*board.ancestors([id, *supposed]), *also, *supposed} - {id}
+        self.supposed = tuple(supposed)
         self.board = Board(board.settings, [board.step(one) for one in sorted(hung_on, key=board.place)])
         kind_of, place_of, step_of = board.kind_of, self.board.place, self.board.step
         #: What moves while something is claimed to be constant; None in other claims. ``is_moved`` while it is in its other place.
         self.driver: str | None = next(iter(self.claim.fills.get("driver", ())), None)
         self.is_moved = False
+        self._unmet: Any = 0
         self._plan = make_plan(self.claim, kind_of, place_of, step_of)
 
     @property
@@ -60,13 +64,22 @@ class Claimed:
         within = m if within is None else within
         things = self._things(m, numbers, instead)
         if self.driver is None or things is None:
-            return things and self._plan.formula(within, *things, *map(m.number, self._plan.numbers))[2]
+            return things and self._where_supposed(m, self._plan.formula(within, *things, *map(m.number, self._plan.numbers))[2])
+        unmet = self._unmet
         self.is_moved = True
         try:
             others = self._things(m, {**(numbers or {}), self.driver: (numbers or {}).get(moved(self.driver), ())}, instead)
         finally:
             self.is_moved = False
-        return others and formulas.all_equal(within, things[0], others[0])
+        self._unmet = self._unmet + unmet
+        return others and self._where_supposed(m, formulas.all_equal(within, things[0], others[0]))
+
+    def _where_supposed(self, m: Any, defects: Any) -> Any:
+        """Defects in arrays, NaN where a supposition is not met; elsewhere as they are."""
+        if m.name != ARRAYS.name or not self.supposed:
+            return defects
+        met = m.divide(m.number(0), self._unmet == 0)
+        return [(defect + met, size) for defect, size in defects]
 
     def value(self, m: Any, numbers: Any, instead: Any) -> Any:
         """What the formula of the step gives, be it a claim or a reading; None where what it is made from is not there."""
@@ -77,6 +90,14 @@ class Claimed:
         """The values that the claim's formula gets; None where one is not there."""
         given = {id: one for id, one in (numbers or {}).items() if one}
         found = self.board.evaluate(m, given, instead)
+        if self.supposed:
+            orders = [found[id] for id in self.supposed]
+            if any(order is None for order in orders):
+                return None
+            self._unmet = sum(order[0] for order in orders)
+            is_met = self._unmet == 0  # of bounds: for certain; of arrays: from place to place, see ``_where_supposed``
+            if m.name != ARRAYS.name and not is_met:
+                return None
         things = [found[self.board.steps[place].id] for place in self._plan.inputs]
         return None if any(thing is None for thing in things) else things
 

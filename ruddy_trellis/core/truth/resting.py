@@ -8,6 +8,7 @@ from ..board.step import Step
 from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..language.printing import sentence
 from .claimed import Claimed
+from .supposing import suppositions_of
 from .trying import tried
 
 
@@ -21,12 +22,19 @@ class Tie:
 
 def rests_on(board: Board, id: str) -> list[Tie]:
     """The ties on which a claim that holds rests, in the order of the board. A tie is loosened by putting a free thing in the place
-    of what was made: a free point, a line through two, a circle about one through another."""
+    of what was made: a free point, a line through two, a circle about one through another. Suppositions are ties where it needs any."""
     claimed = Claimed(board, id)
+    supposed = suppositions_of(board, id) if tried(claimed, seed=2).breaking is not None else []
+    claimed = Claimed(board, id, supposed=supposed)
     found = []
     for step in claimed.board.steps:
-        loose = _loosened(claimed.board, board.step(id), step)
-        if loose is not None and tried(Claimed(loose, id), seed=2).breaking is not None:
+        if step.id in supposed:
+            others = [one for one in supposed if one != step.id]
+            fails = tried(Claimed(board, id, supposed=others), seed=2).breaking is not None
+        else:
+            loose = _loosened(claimed.board, board.step(id), step)
+            fails = loose is not None and tried(Claimed(loose, id, supposed=supposed), seed=2).breaking is not None
+        if fails:
             found.append(Tie(step.id, sentence(board, step.id)))
     return found
 

@@ -6,6 +6,7 @@ from ..board.board import Board
 from .claimed import Claimed
 from .conditions import conditions
 from .proving import proof
+from .supposing import supposed_words, suppositions_of
 from .trying import ENOUGH, tried
 
 #: What is known of a claim, in a word; the last while it is still being tried.
@@ -26,6 +27,8 @@ class Verdict:
         why: why it is not proved, or cannot be asked.
         final: whether nothing more is tried.
         is_whole: whether what was tried was tried to its end, so that it need not be tried again.
+        given: under which suppositions it is so, in words: "P is inside ABC"; "" where it is so without any.
+        anyway: which suppositions it does not need, in words.
     """
 
     verdict: str
@@ -37,11 +40,45 @@ class Verdict:
     why: str = ""
     final: bool = True
     is_whole: bool = True
+    given: str = ""
+    anyway: str = ""
+
+    @property
+    def told(self) -> str:
+        """The verdict with what it is given: "stands, given that P is inside ABC"."""
+        return f"{self.verdict}, given that {self.given}" if self.given else self.verdict
 
 
 def first_verdict(board: Board, id: str) -> Verdict:
-    """Whether a claim fails or stands, in a fraction of a second."""
-    claimed = Claimed(board, id)
+    """Whether a claim fails or stands, in a fraction of a second: as it is, and where it does not stand so, where what is supposed of
+    its things is met."""
+    plain = _judged(Claimed(board, id))
+    supposed = suppositions_of(board, id)
+    if not supposed:
+        return plain
+    words = supposed_words(board, supposed)
+    if plain.verdict == STANDS:
+        return replace(plain, anyway=words)
+    found, needed = _judged(Claimed(board, id, supposed=supposed)), supposed
+    if found.verdict == STANDS:
+        for one in supposed if len(supposed) > 1 else ():
+            fewer = [other for other in needed if other != one]
+            without = _judged(Claimed(board, id, supposed=fewer))
+            if without.verdict == STANDS:
+                found, needed = without, fewer
+    elif found.why == _NOWHERE:
+        found = replace(found, why=f"in none of the positions tried can it be asked so that {words}")
+    # What proofs cover is every position; that it holds in some of them is found by trying alone.
+    dropped = supposed_words(board, [one for one in supposed if one not in needed])
+    return replace(found, given=supposed_words(board, needed), anyway=dropped, final=True)
+
+
+#: Why it cannot be told of a claim whether it holds that can nowhere be asked.
+_NOWHERE = "in none of the positions tried can this be asked"
+
+
+def _judged(claimed: Claimed) -> Verdict:
+    board = claimed.whole
     trial = tried(claimed)
     if trial.breaking is not None:
         positions = {peg: numbers for peg, numbers in trial.breaking.items() if peg in board}
@@ -49,7 +86,7 @@ def first_verdict(board: Board, id: str) -> Verdict:
         return Verdict(FAILS, conditions(claimed), by_name, positions, is_exact=trial.is_exact)
     told = conditions(claimed)
     if not trial.there:
-        return Verdict(CANNOT, told, why="in none of the positions tried can this be asked")
+        return Verdict(CANNOT, told, why=_NOWHERE)
     if not trial.is_enough:
         why = (
             "plain numbers are not certain enough here" if trial.there >= ENOUGH else "there are too few positions in which it can be asked"

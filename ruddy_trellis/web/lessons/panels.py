@@ -14,9 +14,25 @@ from ...core.display.palette import PENS, look_of, style_of
 from ...core.display.text import shown_name, unit_text
 from ...core.edits import PATTERNS, Retie
 from ...core.edits.checking import PLAIN_DIMENSIONS
-from ...core.kinds import CIRCLE, CLAIM, CONDITION, LINE, MARK, MOTION, NUMBER, POINT, POLYGON, RAY, REGION, REGIONS, REVEAL, WORDS_ON_BOARD
+from ...core.kinds import (
+    CIRCLE,
+    CLAIM,
+    CONDITION,
+    LINE,
+    MARK,
+    MOTION,
+    NUMBER,
+    POINT,
+    POLYGON,
+    RAY,
+    REGION,
+    REGIONS,
+    REVEAL,
+    SUPPOSITION,
+    WORDS_ON_BOARD,
+)
 from ...core.language.fills import fill_to_json
-from ...core.language.printing import claim_words, phrase, rounded_text, working_text
+from ...core.language.printing import claim_words, phrase, rounded_text, sentence, working_text
 from ...core.lesson.file import board_to_text
 from ...core.lesson.judging import as_formula, looked_through, ties_of
 from ...core.pointing.gathering import KINDS, RELATIONS
@@ -57,7 +73,8 @@ def working_rows(board):
         if step.does == "free_point" and rows and rows[-1]["free"]:
             rows[-1]["steps"].append(step)
         else:
-            words = phrase(step.construction, step.fills, board.names)
+            is_supposed = step.makes == SUPPOSITION
+            words = sentence(board, step.id) if is_supposed else phrase(step.construction, step.fills, board.names)
             rows.append({"free": step.does == "free_point", "steps": [step], "words": words})
     return {"rows": rows, "hidden": [step.id for step in board.steps if step.look.hidden]}
 

@@ -18,6 +18,7 @@ from ...core.lesson.file import board_to_text
 from ...core.lesson.judging import finally_judged, first_judged
 from ...core.refusal import Refusal
 from ...core.truth.claimed import Claimed
+from ...core.truth.supposing import suppositions_of
 from ...core.truth.verdicts import CANNOT, STANDS, TRYING, Verdict
 from ..worker import Busy, Worker
 from .apart import apart
@@ -196,7 +197,7 @@ class Verdicts:
 
     def words(self):
         """For each claim by id, the word for what is known of it."""
-        return {id: TRYING if verdict is None or not verdict.final else verdict.verdict for id, (_, verdict) in self.known.items()}
+        return {id: TRYING if verdict is None or not verdict.final else verdict.told for id, (_, verdict) in self.known.items()}
 
     def _tell(self, ids):
         live = self._live
@@ -225,13 +226,18 @@ def _verdict(text):
     )
 
 
+def _with_suppositions(board, id):
+    """A claim with all that its verdict hangs on."""
+    return Claimed(board, id, supposed=suppositions_of(board, id))
+
+
 def _mark(board, id):
     """What a verdict hangs on, with the names by which it tells positions and conditions."""
-    claimed = Claimed(board, id)
+    claimed = _with_suppositions(board, id)
     return claimed.mark, tuple((step.id, board.name(step.id)) for step in claimed.board.steps)
 
 
 def places_mark(board, id):
     """Where the pegs are that a claim hangs on."""
-    claimed = Claimed(board, id)
+    claimed = _with_suppositions(board, id)
     return tuple((peg.id, str(peg.fills.get(peg.construction.moved_gap))) for peg in claimed.pegs)
