@@ -219,7 +219,7 @@ ANYWAY = {
     **dict.fromkeys(("perpendicular", "shortest"), "distance length size foot"),
     "regular": "pentagon hexagon octagon",
     **dict.fromkeys(("cyclic", "inscribe"), "triangle quadrilateral square pentagon hexagon octagon polygon"),
-    "internal": "bisector angle-bisector semicircle triangle square rectangle rhombus pentagon hexagon octagon",
+    "internal": "angle bisector angle-bisector semicircle triangle square rectangle rhombus pentagon hexagon octagon",
     "external": "semicircle triangle square rectangle rhombus pentagon hexagon octagon",
     "second": "bisector angle-bisector circle intersection",
     "common": "intersection",
@@ -244,6 +244,60 @@ class NoWordDroppedTest(unittest.TestCase):
                     dropped += [said] * (head not in ANYWAY.get(word, "").split())
         self.assertEqual(sorted(set(dropped)), [], "\n".join(sorted(set(dropped))))
         self.assertGreater(looked, 100)
+
+    def test_no_amount_is_passed_over(self):
+        """Whatever part it is said to be, of any noun: with it another thing is made, or nothing."""
+        boards = [BOARDS[name]().board for name in ("tri", "circ")]
+        chance, kept, dropped = random.Random(8), 0, set()
+        ways = [(head, text) for head in sorted(TAKES) for text, role in english.ROLES if role in TAKES[head][0]]
+        plainly = {}
+        for head, text in chance.sample(ways, 700):
+            number = chance.randrange(len(boards))
+            amount = chance.choice(("6", "40 degrees", "6 and 4"))
+            said, bare = f"a {head} {text} {amount}".replace("-", " "), f"a {head}".replace("-", " ")
+            made = self.made(said, boards[number])
+            if (bare, number) not in plainly:
+                plainly[bare, number] = self.made(bare, boards[number])
+            kept += made is not None
+            if made is not None and made == plainly[bare, number]:
+                dropped.add(said)
+        self.assertEqual(sorted(dropped), [])
+        self.assertGreater(kept, 20)
+
+    def test_no_fact_is_passed_over(self):
+        """Of a shape that is made by what is said of it, or else it is refused: each fact holds in what comes of it."""
+        facts = ("AB = 5", "AB = AC", "BC = 4", "angle A = 50°", "angle B is a right angle", "AB > AC", "BC is perpendicular to AC")
+        made = 0
+        for count in (1, 2, 3):
+            for some in itertools.combinations(facts, count):
+                board = BOARDS["empty"]().board
+                if {"angle B is a right angle", "BC is perpendicular to AC"} <= set(some):
+                    continue  # no triangle has two right angles
+                try:
+                    perform(board, heard(f"triangle ABC with {' and '.join(some)}", board).edit)
+                except Refusal:
+                    continue
+                if any(step.makes in ("point", "polygon") and board.value(step.id) is None for step in board.steps):
+                    continue  # it cannot be, and that is said
+                at = {name: board.value(board.ids_named(name)[0])[:2] for name in "ABC"}
+                length = {pair: math.dist(at[pair[0]], at[pair[1]]) for pair in ("AB", "AC", "BC")}
+                if min(length.values()) < 1e-9:
+                    continue  # nor can this be
+                ab, ac, bc = (length[pair] ** 2 for pair in ("AB", "AC", "BC"))
+                holds = {
+                    "AB = 5": abs(ab - 25) < 1e-6,
+                    "AB = AC": abs(ab - ac) < 1e-6,
+                    "BC = 4": abs(bc - 16) < 1e-6,
+                    "angle A = 50°": abs(ab + ac - bc - 2 * math.sqrt(ab * ac) * math.cos(math.radians(50))) < 1e-6,
+                    "angle B is a right angle": abs(ab + bc - ac) < 1e-6,
+                    "AB > AC": ab > ac,
+                    "BC is perpendicular to AC": abs(ac + bc - ab) < 1e-6,
+                }
+                supposed = any(step.makes == "supposition" for step in board.steps)
+                for fact in some:
+                    self.assertTrue(holds[fact] or (fact == "AB > AC" and supposed), f"{some}: {fact}")
+                made += 1
+        self.assertGreater(made, 10)
 
     @staticmethod
     def made(text, board):

@@ -11,6 +11,7 @@ from ruddy_trellis.core import Figure, Refusal
 from ruddy_trellis.core.arithmetic import ARRAYS, FLOATS
 from ruddy_trellis.core.edits import Delete, Paste, Rename, perform
 from ruddy_trellis.core.formulas import orders
+from ruddy_trellis.core.hand.alone import Alone
 from ruddy_trellis.core.language.printing import sentence, working_text
 from ruddy_trellis.core.lesson.file import board_from_store, board_to_text
 from ruddy_trellis.core.speech.hearing import understood
@@ -242,6 +243,12 @@ class SaidTest(unittest.TestCase):
                 found = [step for step in f.board.steps if step.makes == "supposition"]
                 self.assertEqual([sentence(f.board, step.id) for step in found], [f"supposed: {wanted}"])
                 self.assertEqual([f.board.value(step.id)[0] for step in found], [0])
+
+    def test_it_is_told_with_the_thing(self):
+        alone = Alone(figure(TRIANGLE + "χ is the supposition that P is inside ABC\n").board)
+        told = lambda name: alone.do(t="select", ids=alone.board.ids_named(name))[-1]["words"]
+        self.assertEqual(told("P"), "P is a free point; supposed: P is inside ABC")
+        self.assertEqual(told("A"), "A is a free point", "it is said of P")
 
     def test_what_is_not_so_now_is_told(self):
         f = figure(TRIANGLE)

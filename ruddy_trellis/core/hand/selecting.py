@@ -14,6 +14,7 @@ from ..language.printing import noun, sentence
 from ..pointing.gathering import gather
 from ..pointing.offers import offers
 from ..refusal import Refusal
+from ..truth.supposing import supposed_of
 from . import messages
 from .acts import Change, Doing
 from .changing import done
@@ -60,7 +61,7 @@ def _words(board, ids: list[str], lifted: set[str]) -> str:
         step = board.step(ids[0])
         if step.look.cover and step.id not in lifted:
             return cover_words(step.makes)
-        words = sentence(board, step.id)
+        words = "; ".join((sentence(board, step.id), *supposed_of(board, step.id)))
         if step.is_reading:
             return f"{words}: {value_text(board, step.id)}"
         value = board.value(step.id)

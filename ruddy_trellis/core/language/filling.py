@@ -6,7 +6,7 @@ from itertools import islice
 from typing import Any
 
 from .. import limits
-from ..kinds import NUMBER, POINT, join, with_article, word
+from ..kinds import NUMBER, POINT, POLYGON, join, with_article, word
 from ..limits import check_number
 from ..refusal import Refusal
 from ..seen import SeenBoard, SeenGap
@@ -70,6 +70,8 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
 #: How people write what a statement is about, and how a formula does.
 _STATED = (
     (re.compile(r"\bthe\s+", re.IGNORECASE), ""),
+    (re.compile(r"\s+(?:is\s+)?(?:longer|greater|more|larger|bigger)\s+than\s+"), " > "),
+    (re.compile(r"\s+(?:is\s+)?(?:shorter|less|smaller)\s+than\s+"), " < "),
     (re.compile(r"<=|=<"), "≤"),
     (re.compile(r">=|=>"), "≥"),
     (re.compile(r"°|\bdegrees?\b"), ""),
@@ -108,6 +110,17 @@ def _equation_text(text):
     return " ".join(text.split())
 
 
+def _corner_at(point: str, board: SeenBoard) -> tuple[str, ...]:
+    """The three points of the angle of a polygon at a corner, where just one polygon has it; none where that is not so."""
+    rings = [tuple(step.fills.get("corners", ())) for step in board.steps if step.makes == POLYGON]
+    rings = list({frozenset(ring): ring for ring in rings if point in ring}.values())
+    if len(rings) != 1:
+        return ()
+    (ring,) = rings
+    at = ring.index(point)
+    return ring[at - 1], point, ring[(at + 1) % len(ring)]
+
+
 def operand(name: str, function: str | None, board: SeenBoard) -> tuple[str, ...]:
     """What a name in a formula stands for: a reading, or the distance between two points; in area(…) and its like a
     thing, or the corners of a polygon."""
@@ -119,6 +132,8 @@ def operand(name: str, function: str | None, board: SeenBoard) -> tuple[str, ...
         points = board.points_by_name
         for way in spelling.unspelt(name, points, range(3, limits.POLYGON_CORNERS + 1)):
             return tuple(points[part] for part in way)
+        if function == "angle" and name in points and (corner := _corner_at(points[name], board)):
+            return corner
         raise Refusal(f"{name[:30]} is not {MEASURES[function][2]}.")
     readings = [id for id in board.ids_named(name) if board.kind_of(id) == NUMBER]
     if readings:

@@ -13,7 +13,7 @@ from . import regions
 from .building import Final
 from .clauses import Bound
 from .english import WAYS
-from .nodes import Described, Many, Named, Node, Ref
+from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import KINDS_OF
 from .things import Things
 from .verbs import names_of, verb
@@ -159,13 +159,28 @@ def shade(t: Things, bound: Bound) -> None:
         regions.region_of(t, found)
         return
     node = bound["x"]
-    ids = existing(t, node)
+    ids = _shape_drawn(t, node) or existing(t, node)
     if any(t.b.kind(id) not in (CIRCLE, POLYGON, "sector", "chord_region", "arc") for id in ids):
         raise Refusal("Only shapes are shaded.")
     look: dict[str, Any] = {"fill": 0.25}
     if "c" in bound:
         look["pen"] = bound["c"]
     t.b.act(Restyle(ids=ids, look=LookChanges(**look)))
+
+
+def _shape_drawn(t: Things, node: Node) -> list[str]:
+    """A shape, or a sector, between points that are there, where it is not drawn yet; none where that is not what is said."""
+    if not isinstance(node, Described) or len(node.names) != 1 or node.roles or not isinstance(node.names[0], Named):
+        return []
+    points = node.names[0].points
+    if len(points) < 3 or not all(t.b.has(point) for point in points) or t.b.has(node.names[0].text):
+        return []
+    if node.head in ("triangle", "quadrilateral", "polygon"):
+        return [t.b.polygon(t.b.points(points))]
+    if node.head == "sector" and len(points) == 3:
+        start, centre, stop = t.b.points(points)
+        return [t.b.make("sector", {"centre": (centre,), "from": (start,), "to": (stop,)})]
+    return []
 
 
 def _conditions(t: Things, one: tuple[str, Bound]) -> list[str]:
@@ -188,7 +203,7 @@ def condition(t: Things, bound: Bound) -> None:
 
 @verb
 def hide(t: Things, bound: Bound) -> None:
-    if {"names", "label"} & set(bound.get("words", ())):
+    if {"names", "label", "labels"} & set(bound.get("words", ())):
         ids = existing(t, bound["x"]) if "x" in bound else t.b.of_kind(POINT)
         if not ids:
             raise Refusal("There are no points here.")
@@ -220,6 +235,11 @@ def show(t: Things, bound: Bound) -> None:
 
 @verb
 def delete(t: Things, bound: Bound) -> None:
+    if "x" not in bound:
+        if not len(t.b.ahead):
+            raise Refusal("The board is empty.")
+        t.b.act(Delete(ids=[step.id for step in t.b.ahead.steps]))
+        return
     t.b.act(Delete(ids=existing(t, bound["x"])))
 
 
@@ -291,6 +311,17 @@ def set_dial(t: Things, bound: Bound) -> None:
     if not step.fills["least"] - 1e-9 <= value <= step.fills["most"] + 1e-9:
         raise Final(f"{names[0]} goes from {step.fills['least']:g} to {step.fills['most']:g}.".replace("-", "−"))
     t.b.act(Move(numbers={ids[0]: [value]}))
+
+
+@verb
+def step_dial(t: Things, bound: Bound) -> None:
+    """ "increase r by 1"."""
+    names, by = names_of(t, bound["n"]), t.number(bound["v"])
+    ids = [id for id in t.b.ahead.ids_named(names[0]) if t.b.ahead.step(id).construction.moves == "turning"]
+    if len(names) != 1 or not ids or not isinstance(by, float):
+        raise Refusal("Only a dial is increased or decreased, by a number.")
+    value = t.b.ahead.value(ids[0]) + (by if "increase" in bound.get("words", ()) else -by)
+    set_dial(t, {"n": bound["n"], "v": Amount(f"{value:g}")})
 
 
 @verb

@@ -46,6 +46,7 @@ class Mark:
     new: int
     acts: int
     guesses: int
+    changed: int
     recent: tuple[str, ...]
 
 
@@ -77,16 +78,20 @@ class Building:
         self.there: list[str] = []
         self._made_by: dict[str, int] = {}
         self._left = _STEPS
+        #: What takes back changes of new steps after they were made: other names, other places.
+        self._changed: list[Callable[[], None]] = []
         #: What asks more of the places of new points, by their names.
         self.wishes: dict[str, Callable[[Place], bool]] = {}
 
     # Back and forth.
 
     def mark(self) -> Mark:
-        return Mark(len(self.ahead), len(self.new), len(self.acts), len(self.guesses), tuple(self.recent.ids))
+        return Mark(len(self.ahead), len(self.new), len(self.acts), len(self.guesses), len(self._changed), tuple(self.recent.ids))
 
     def back_to(self, mark: Mark) -> None:
-        """Forget what was made since."""
+        """Forget what was made since, and what was changed of what was made before."""
+        while len(self._changed) > mark.changed:
+            self._changed.pop()()
         if len(self.ahead) > mark.steps:
             self.ahead.become(self.ahead.steps[: mark.steps])
         del self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :]
@@ -121,9 +126,15 @@ class Building:
         number = self._made_by[id]
         if CATALOGUE[self.new[number].does].expands:
             return False
+        before = self.ahead.step(id).name
+        self._changed.append(lambda: self._call(id, before))
+        self._call(id, name)
+        return True
+
+    def _call(self, id: str, name: str | None) -> None:
+        number = self._made_by[id]
         self.new[number] = self.new[number].model_copy(update={"name": name})
         self.ahead.become([step.with_(name=name) if step.id == id else step for step in self.ahead.steps])
-        return True
 
     # Making.
 
@@ -264,11 +275,19 @@ class Building:
             for place in self._other_places(id, point):
                 self.ahead.move({point: place})
                 if self._is_met(id):
-                    number = self._made_by[point]
-                    at = list(place) if gap == "at" else place[0]
-                    self.new[number] = self.new[number].model_copy(update={"fills": {**self.new[number].fills, gap: at}})
+                    self._place(point, gap, place)
+                    self._changed.append(lambda point=point, gap=gap, was=was: self._put_back(point, gap, was))  # type: ignore[misc]
                     return
             self.ahead.move({point: was})
+
+    def _place(self, point: str, gap: str, place: tuple[float, ...]) -> None:
+        number = self._made_by[point]
+        at = list(place) if gap == "at" else place[0]
+        self.new[number] = self.new[number].model_copy(update={"fills": {**self.new[number].fills, gap: at}})
+
+    def _put_back(self, point: str, gap: str, place: tuple[float, ...]) -> None:
+        self.ahead.move({point: place})
+        self._place(point, gap, place)
 
     def _other_places(self, id: str, point: str) -> Iterator[tuple[float, ...]]:
         """Where else a point may go: about the other points that a thing hangs on; along its path."""

@@ -12,7 +12,7 @@ from ..language.expression import Formula
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .readings import measured
-from .spans import corners_of
+from .spans import corners_of, spans_of
 from .things import Things
 
 Bound = dict[str, Any]
@@ -169,6 +169,31 @@ def _bisects(t: Things, slots: Bound) -> None:
     line = t.straight(slots["x"])
     middle = t.b.make("midpoint", {"span": span}, hidden=True)
     t.make("lies_on_line", point=(middle,), path=line)
+
+
+@says
+def bisect_one_another(t: Things, slots: Bound) -> None:
+    """Two segments bisect each other: their midpoints are one point."""
+    spans = t.aside(lambda: spans_of(t, slots["x"]))
+    if len(spans) != 2:
+        raise Refusal("Two segments bisect each other. Say: AC and BD bisect each other.")
+    one, other = (t.b.make("midpoint", {"span": span}, hidden=True) for span in spans)
+    t.make("same_point", a=(one,), b=(other,))
+
+
+@says
+def add_to(t: Things, slots: Bound) -> None:
+    """Two angles are together 180°, or 90°."""
+    places: list[tuple[str, ...]] = []
+    one, other = slots["x"], slots.get("y")
+    if other is None:
+        ids = _said_together(t, one) if not isinstance(one, Many) else []
+        terms = [_place((id,), places) for id in ids] or [term(t, item, places) for item in getattr(one, "items", ())]
+    else:
+        terms = [term(t, node, places) for node in (one, other)]
+    if len(terms) != 2:
+        raise Refusal("Two angles are supplementary or complementary.")
+    statement(t, " + ".join(terms), "180" if "supplementary" in slots.get("words", ()) else "90", places)
 
 
 @says

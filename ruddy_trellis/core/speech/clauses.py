@@ -173,7 +173,7 @@ class Clauses:
             here += 1 + (self.phrases.word(here + 1) in english.UNITS)
             while self.phrases.word(here) in ("to", "the"):
                 here += 1
-            way = english.WAYS.get(self.said[here].text.lower()) if here < len(self.said) else None
+            way = english.WAYS.get(self.said[here].word) if here < len(self.said) else None
             if way is None:
                 return
             across, up, here = across + way[0] * size, up + way[1] * size, here + 1
@@ -270,7 +270,19 @@ class Clauses:
             if isinstance(one, Described) and one.head == "angle" and self.phrases.word(end) == "of":
                 for other, stop in self._values(end + 1):
                     yield Described("fact", names=(one, other), extra=("equal",)), stop
+            if isinstance(one, Named) and len(one.points) == 1 and self.phrases.word(end) == "is":
+                at_ = end + 1 + (self.phrases.word(end + 1) == "the")
+                if self.phrases.word(at_) == "midpoint" and self.phrases.word(at_ + 1) == "of":
+                    for other, stop in self.phrases.one(at_ + 2)[:2]:
+                        yield Described("fact", names=(one, other), extra=("midpoint",)), stop
+            if isinstance(one, Named) and len(one.points) == 2 and self.phrases.word(end) == "bisect":
+                for other, stop in self.phrases.one(end + 1)[:3]:
+                    yield Described("fact", names=(one, other), extra=("bisects",)), stop
             here = end + (self.phrases.word(end) == "is")
+            if self.phrases.word(here) in ("perpendicular", "parallel") and isinstance(one, Named):
+                kind = self.phrases.word(here)
+                for other, stop in self.phrases.one(here + 1 + (self.phrases.word(here + 1) == "to"))[:3]:
+                    yield Described("fact", names=(one, other), extra=(kind,)), stop
             if (sign := english.COMPARED.get(self.phrases.word(here))) is not None:
                 for other, stop in self.phrases.one(here + 1)[:4]:
                     yield Described("fact", names=(one, other), extra=("more", sign)), stop

@@ -30,7 +30,11 @@ def join(t: Things, bound: Bound) -> None:
     if to is not None or "in-order" in bound.get("words", ()):
         if to is not None and not is_shape(to):
             raise Refusal("Joined to what? Say: join A to B.")
-        points = t.points(one)
+        said_before = isinstance(one, Ref) or (
+            isinstance(one, Described) and one.head == "point" and one.plural and not one.names and not one.roles
+        )
+        lately = _lately_points(t, one.count if isinstance(one, Described) else None) if said_before else []
+        points = lately if len(lately) > 1 else t.points(one)
         if to is not None and isinstance(to, Described) and to.head == "triangle" and len(points) != 3:
             raise Refusal("A triangle has three corners.")
         if len(points) == 2:
@@ -85,6 +89,8 @@ def _lately_points(t: Things, count: int | None) -> list[str]:
     """The points that were made last in one go."""
     found = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) == POINT and id not in t.b.board]
     last = [id for id in found if id in t.b.last_group] or found
+    if len(last) < 2 and len(every := t.b.of_kind(POINT)) == 2:
+        return every  # the only two that there are
     if count:
         return found[-count:]
     return last
@@ -116,7 +122,7 @@ def produce(t: Things, bound: Bound) -> None:
         t.names = []
         straight_between(t, "segment", (span[1], ways[0]))
         return
-    if names:
+    if names or "v" in bound:
         none_there(t, names)
         size = bound.get("v") or (other if other is not None else None)
         if "own-length" in bound.get("words", ()):
@@ -131,7 +137,7 @@ def produce(t: Things, bound: Bound) -> None:
                 half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
                 end = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, names[0])
             else:
-                end = _beyond(t, span, t.length(size), names[0])
+                end = _beyond(t, span, t.length(size), names[0] if names else None)
         straight_between(t, "segment", (span[1], end))
         return
     b.make("line", {"from": span[:1], "to": span[1:]})
@@ -157,7 +163,7 @@ def _length_in_fact(t: Things, facts: Node, start: str, new: str) -> Node:
     raise Refusal(f"Say how long the new part is, such as {start}{new} = 3.")
 
 
-def _beyond(t: Things, span: tuple[str, ...], size: Any, name: str) -> str:
+def _beyond(t: Things, span: tuple[str, ...], size: Any, name: str | None) -> str:
     """A point beyond the second end of a span, at a length from it."""
     b = t.b
     half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
@@ -342,10 +348,17 @@ def measure(t: Things, bound: Bound) -> None:
         node = bound["x"]
         t.described(Described("sum", roles=(("of", node),), kind="new"))
         return
+    if "angle" in words:
+        arms = bound["x"] if "y" not in bound else Many((bound["x"], bound["y"]))
+        t.described(Described("angle", roles=(("between", arms),)))
+        return
     node = bound.get("m", bound.get("x"))
     if isinstance(node, Described) and node.head == "line" and node.role("from") is not None and "long" in words:
         t.described(Described("distance", roles=tuple((role, part) for role, part in node.roles if role in ("from", "to"))))
         return
+    if isinstance(node, Described) and node.head == "point" and node.plural and "far" in words:
+        points = t.aside(lambda: t.points(node))
+        node = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in points))
     if isinstance(node, Many) and "far" in words:
         t.described(Described("distance", roles=(("between", node),)))
         return
@@ -354,6 +367,9 @@ def measure(t: Things, bound: Bound) -> None:
     assert node is not None
     if "draw" in words and not (isinstance(node, Described) and node.head in READS):
         raise Refusal("That is drawn, not measured.")
+    if isinstance(node, Described) and node.head == "arc" and "measure" in words:
+        measured(t, node)
+        return
     plain = set(words) & {"measure", "what", "how", "which", "required", "show", "beside", "find"}
     if not plain and isinstance(node, (Named, Many)):
         raise Refusal("What is to be done with that?")

@@ -4,6 +4,7 @@ The stages ask this file for words and know none themselves.
 """
 
 import re
+from collections.abc import Callable
 
 
 def words(text: str) -> frozenset[str]:
@@ -52,7 +53,7 @@ radical-axis << radical axis
 common-tangent << common tangent
 common-tangents << common tangents
 quadrilateral << four sided figure | four sided shape
-such-that << so that | such that
+such-that << so that | such that | for which | in such a way that
 and << as well as
 in << in terms of | with respect to | in respect of
 equal-to << equal to | the same as | same as | the same length as | the same size as | as long as | as big as | as large as | equal
@@ -96,14 +97,14 @@ each-other << each other | one another
 in-order << in order
 through << go through | goes through | going through | passes through | passing through | pass through | passes by | goes over |
     going over | passing by | goes by | running through
-antipode of << diametrically opposite
+antipode of << the other end of the diameter through | other end of the diameter through | diametrically opposite
 equidistant from << equidistant from
 how big is << how many degrees is
 parallel to << in the same direction as | the same way as
 centred at << with its centre at | with its center at
 with centre << with centre at | with center at | with the centre at | with the middle at | with the centre in | with centre in
 in-the-middle << in the middle
-midpoint of << halfway between | half way between | midway between | in the middle of
+midpoint of << halfway along | half way along | halfway between | half way between | midway between | in the middle of
 away-from << away from
 from << far from
 thanks << thank you
@@ -125,6 +126,16 @@ side of << side of
 units << units
 sqrt << square root of
 add-up-to << add up to | adds up to
+draw << put down | set down
+obtuse << obtuse angled
+acute << acute angled
+antipode of << the other end of the diameter through | other end of the diameter through |
+    diametrically opposite to | diametrically opposite
+centre-on << with centre on | with its centre on | whose centre is on | whose centre lies on
+outside << on the outside of
+intersection << common point | point in common | point of concurrency | point of concurrence
+them << both of them | the two of them | all of them | all three of them
+equidistant << the same distance | equal distances | an equal distance
 look-like << look like
 in-half << in half | in halves
 of-the-way << of the way
@@ -221,7 +232,7 @@ bisect << halve | halving | bisects | bisecting | bisected
 measure << find | calculate | compute | determine | measuring | evaluate | dimension
 turn << rotate | rotated | turned | rotating | spin
 reflect << reflected | mirror | mirrored | flip | reflecting
-enlarge << enlarged | scale | scaled | dilate | dilated | stretch
+enlarge << shrink | magnify | enlarged | scale | scaled | dilate | dilated | stretch
 translate << translated | shift | shifted | slide | slid
 divide << divides | dividing | split | splits
 trisect << trisecting
@@ -233,9 +244,17 @@ delete << erase | remove | del | deleting
 colour << color | paint | colouring
 shade << hatch | fill | shading
 trail << trace
-run << animate | animation | play | start
+run << animate | animation | play | start | runs
+obtuse << obtuse-angled
+acute << acute-angled
+parts << pieces | piece
+under << after
+up << upwards | upward
+down << downwards | downward
 lock << fix | freeze
 set << change
+move << moves | moving | vary | varies | varying
+goes << go | travel | travels
 is << are | be | am | becomes | being
 = << equals | := | equal
 does << do
@@ -251,8 +270,8 @@ mm << millimetre | millimetres | millimeter | millimeters | mms
 units << unit
 anticlockwise << counterclockwise | ccw | acw
 clockwise << cw
-external << externally | exterior | outer
-internal << internally | interior | inner
+external << externally | exterior | outer | outward | outwards
+internal << internally | interior | inner | inward | inwards
 within << in-between
 closer << nearer | nearest
 further << farther | furthest | farthest
@@ -264,7 +283,7 @@ antipode << antipodal
 triple << thrice
 double << twice
 all << every | each
-and << nor | &
+and << nor | & | but
 - << −
 * << × | ·
 / << ÷
@@ -295,7 +314,7 @@ HEADS = words(
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
     pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
-    mirror-line locus region places arm hypotenuse factor
+    mirror-line locus region places arm hypotenuse factor transversal
     """
 )
 #: What may stand before a noun and says which or what sort.
@@ -306,6 +325,8 @@ ADJECTIVES = words(
     opposite common right left upper lower inscribe circumscribe in-line meets general arbitrary directed reflex small
     """
 )
+#: Nouns for what a thing has.
+ATTRIBUTES = words("angle side height base radius diameter hypotenuse right-angle diagonal")
 #: Those of them that are directions.
 DIRECTIONS = words("perpendicular parallel horizontal vertical")
 #: Determiners; those that say that a new thing is meant, that a thing is there, and how many.
@@ -376,7 +397,7 @@ diameter << with diameter | with diameter equal-to | of diameter | and diameter 
     | diameter equal-to | diameter | with a diameter of | on as diameter
 perpendicular << perpendicular to | that is perpendicular to | perpendicular on | perpendicular | which is perpendicular to
 parallel << parallel to | parallel with | that is parallel to | which is parallel to | which is parallel with | parallel
-tangent << tangent to | which touches | that touches | touches | tangential to
+tangent << tangent to | that is tangent to | which is tangent to | which touches | that touches | touches | tangential to
 through << through | and through | which through | that through | and which through | drawn through | containing | which contains
 from << drawn from | starting at | starting from | that starts at | that starts in | with origin | with endpoint | with start | from
 to << drawn to | and goes to | going to | and ends at | and to | to
@@ -396,7 +417,7 @@ base << and base | with base | with the base | and the base
 as_base << as-base
 as_diameter << as-diameter
 as_centre << as-centre
-corners << with corner | with corners | with the corner
+corners << with corner at | with corner | with corners | with the corner
 off << not on | that is not on | which is not on | off
 closer << closer to | that is closer to | which is closer to | that closer to | that is closer | closer
 further << further from | that is further from | which is further from | further
@@ -411,11 +432,14 @@ such_that << such-that
 focus << with focus
 directrix << and directrix | with directrix
 foci << with foci
-side << with side | of side | of side length | with side length
+side << side | and side | with side | of side | of side length | with side length
 sides << with sides | and sides | with sides of | with sides of length | with sides equal-to
 length << of length | with length | length
 size << of size
-angles << with angle | and angle | with the angle
+angles << with angle | and angle | with the angle | with angle of | and angle of | with angle equal-to
+centre_on << centre-on
+hypotenuse << with hypotenuse | and hypotenuse
+diagonals << with diagonal | with diagonal of | with diagonal of length
 height << and height | with altitude | and altitude | and the altitude
 and << and
 is << that is | which is
@@ -434,10 +458,18 @@ RECKON = re.compile(
     r"(?:what is the ratio(?: of)?|the ratio(?: of)?|what is|what's|calculate|compute|find|evaluate|work out|the value of|measure)\s+",
     re.IGNORECASE,
 )
+#: What leads to an equation that is to be drawn.
+DRAW_EQUATION = re.compile(
+    r"(?:draw|sketch|plot|graph|show)\s+(?:the\s+)?(?:(?:graph|line|curve|parabola|circle)\s+)?(?:of\s+|with(?:\s+the)?\s+equation\s+)?"
+    r"(?=[^,;]*=)(?=[-\dxy(])",
+    re.IGNORECASE,
+)
 #: What leads to a claim, and to what is supposed.
 CLAIM = re.compile(r"(?:(?:prove|show|check|claim|then|hence|so)(?:\s+that|\s*:)?|is\s+it\s+(?:true|so)\s+that|is|are)\s+", re.IGNORECASE)
 SUPPOSE = re.compile(r"(?:let|(?:suppose|assume)d?(?:\s+that|\s*:)?|(?:it\s+is\s+)?given\s+that)\s+", re.IGNORECASE)
 
+#: Which one it is of points that are counted as they are made.
+ORDINALS = words("second third fourth fifth")
 #: The signs of what compares two numbers.
 COMPARED = {"shorter-than": "<", "less-than": "<", "longer-than": ">", "more-than": ">", "at-most": "≤", "at-least": "≥"}
 
@@ -454,7 +486,7 @@ _OPENINGS = (
     r"(?:let['’]?s|let us|lets)\s+(?:see|have|start\s+with|begin\s+with|get|now|look\s+at)?\s*",
     r"(?:i|we)\s+(?=draw|construct|make|join|take|choose|bisect|mark|let|now|measure|reflect|rotate|connect|produce)",
     r"what\s+(?:happens\s+)?if\s+(?:i|we)\s+",
-    r"(?:start|begin)\s+with\s+",
+    r"(?:start|begin)\s+(?:with|from)\s+",
     r"(?:here\s+is|there\s+is|this\s+is)\s+",
     r"consider\s+",
     r"given(?:\s+(?:is|are|be))?\s*:?\s+(?!that\b)",
@@ -491,13 +523,14 @@ VERBS = words(
     of-the-way size goes running ranging condition conditions hold holds apart makes making equidistant exactly always beyond
     everywhere outline required comma than times time add-up-to look-like produce letter position everything except but names text
     words write beside centre angle equally far degrees steps step right up down left trail stop fit squares
+    drag increase decrease labels part as when while once to-and-fro round-and-round supplementary complementary path
     present reveal all both not no out bigger larger smaller circumference quickly stand must dash thicken thin
     """
 )
 #: Words that say nothing where they stand, between the parts of a clause; the list is short, closed, and tested.
 IDLE = words("the a an also then just exactly that")
 #: Ways of writing, by how they are read.
-WRITTEN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
+WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...] = tuple(
     (re.compile(form, re.IGNORECASE if form.startswith("(?i)") else 0), read)
     for form, read in (
         (r"(?i)\b(somewhere|anywhere)\s+(?=on\b|in\b|inside|outside|along)", ""),
@@ -510,6 +543,82 @@ WRITTEN: tuple[tuple[re.Pattern[str], str], ...] = tuple(
             r"(?i)^(?:open|set)\s+(?:the|your)\s+compass(?:es)?\s+to\s+([^,]+?),?\s+and\s+draw\s+an?\s+(circle|arc)\b",
             r"draw a \2 with radius \1",
         ),
+        # What is said of a thing in a clause of its own, as it is said in a part: "whose base is 6", "that has AB as its diameter".
+        (r"\b(?:that|which) has ([A-Z]{2}) as (?:its|a|the) (diameter|radius|base|side)\b", r"with \2 \1"),
+        (
+            r"(?i)\b(?:(and) )?whose (radius|radii|diameter|base|sides?|legs|height|altitude|angles|diagonals?) "
+            r"(?:is|are|measures?|equals?)\b",
+            lambda found: f"{found[1] or 'with'} {found[2]}",
+        ),
+        # Points in general position are never in line.
+        (
+            r"(?i)\s*,?\s*\b(?:(?:that|which) (?:do|are) )?not (?:(?:all )?(?:lie|lying) )?(?:(?:on|in) (?:a|one|the same) "
+            r"(?:straight )?line|collinear|in line)(?=[ .!]*$)",
+            "",
+        ),
+        (r"(?i)\bnon-?\s?collinear\s+(?=points)", ""),
+        (r"(?i)\b(join|connect) (them|the points|these) up\b", r"\1 \2"),
+        (r"(?i)(\d\S*(?:\s*[cm]?m\b)?) each\b", r"\1"),
+        (r"(?i)(\d\s*(?:°|degrees?)) between (?:them|these)\b", r"\1"),
+        (r"(?i)\bwhere[’']s\b", "where is"),
+        (r"(?i)\b(?:in |with |by )?(?:a )?steps? (?:of |size )?(?=\d)", "in steps of "),
+        (
+            r",?\s+(?:to get|to give|giving|to obtain|obtaining|to make|getting)\s+(?=(?:the )?(?:point |image )?[A-Z]['′]?\d?\b)",
+            " and call it ",
+        ),
+        (r"(?i)^find (?=(?:a|the|all|two|three) (?:points?|lines?|circles?|square|triangle)\b)", "draw "),
+        (r"(?i),? (?:but|and) (?:keep|leave) (?:the|its) (?:points|corners|vertices)(?=[ .!]*$)", ""),
+        (
+            r"(?i)^(?:extend|produce|prolong) (.+?) and (.+?) (?:until they|to|so that they|till they) meet (?:at|in) ",
+            r"let \1 and \2 produced meet at ",
+        ),
+        (r"(?i)\b(point (on|in|inside|outside) \S+ and) (?:one|another) (?=(?:on|in|inside|outside)\b)", r"\1 a point "),
+        (r"(?i)^where (?:can|could|may|might) (?:one|you|we|i|it|he|she|they|people) (?:stand|be|go|sit|lie)\b", "shade the places"),
+        (r"\bpoints?, (?=[A-Z]\b)", "points "),
+        (r"\bcircles with (?:the |a )?(?:same |common )?cent(?:re|er) (?=[A-Z]\b)", "circles with centre "),
+        (r"(?i)\b(?:standing|that stands|which stands|subtended by) (?:on )?(?=(?:the )?(?:arc|chord)\b)", "on "),
+        (r"(?i)\b(triangle|quadrilateral|parallelogram) ([A-Z]{3,4}) given(?: that)?\b", r"\1 \2 with"),
+        (
+            r"^[Ll]et ([A-Z](?:, [A-Z])*,? and [A-Z]) be (?:the )?(?:corners|vertices) of (an? [a-z -]+)",
+            lambda found: f"let {''.join(re.findall('[A-Z]', found[1]))} be {found[2]}",
+        ),
+        (r"(?i)\b(?:that|which) (?:goes|runs|ranges) (?=from\b)", ""),
+        (r"\bpoints? ([A-Z]) (?:with|such that|so that|for which) \1([A-Z]) = \1([A-Z])\b", r"points equidistant from \2 and \3"),
+        (r"(?i)^inscribe (an? .+?) in (.+?) (with one (?:vertex|corner) at \w+)", r"draw \1 \3 in \2"),
+        (r"(?i)\band one (leg|side) (?:of )?(?=\d)", r"and \1 "),
+        (r"(?i), (side|sides|radius|diameter|height|base) (?=\d)", r" with \1 "),
+        (
+            r"^[Ll]et ([A-Z](?:, [A-Z])*,? and [A-Z]) be the points (?:where|at which|in which) the (incircle|inscribed circle) "
+            r"(?:touches|meets) (?:the |its )?sides\b",
+            r"let the \2 touch the sides at \1",
+        ),
+        (r"(?i)\b(a circle) and one of its (chord|diameter|tangent)s\b", r"\1 and a \2 of it"),
+        (r"(?i)\s+in (?:this|that|the given) order\b", ""),
+        (r"(?i)\b(triangle|pentagon|hexagon|octagon|polygon) (regular|equilateral|isosceles|right-angled)\b", r"\2 \1"),
+        (r"(?i),?\s*\bplease\b\s*,?", " "),
+        (r"(?i)(?<!^)\s+on the board(?=\s*(?:,|with|and))", ""),
+        (r"(?i),? (\d\S*(?:\s*[cm]?m)?) (?:away )?from it\b", r" at a distance of \1"),
+        (r"(?i)^give (\S+) the name (\S+)", r"rename \1 to \2"),
+        (
+            r"(?i)^((?:measure|find|what is|calculate) .+?) in (?:cm|mm|m|metres|meters|centimetres|centimeters|units|degrees)(?=[ .?!]*$)",
+            r"\1",
+        ),
+        (r"(?i)^which point is\b", "the point"),
+        (r"(?i)\ball (?:three|four) (corners|vertices|sides|points)\b", r"the \1"),
+        (r"(?i)\bequally (?:far|distant) from\b", "equidistant from"),
+        (
+            r"(?i)\b(?:the )?points? (?:where|at which|in which) the (incircle|inscribed circle) (?:touches|meets) (?:the |its )?sides\b",
+            "the contacts of the incircle",
+        ),
+        (r"(?i)\bthe extension of ([A-Z]{2})\b", r"\1 produced"),
+        (r"(?i)\bto (half|double|twice) (?:its|the|their) size\b", r"by a factor of \1"),
+        (r"(?i)\bby a factor of (?:double|twice)\b", "by a factor of 2"),
+        (r"(?i)\bthe value of (?=(?:the )?(?:angle|length|area|distance|ratio)\b)", "the "),
+        (r"(?i)\bfrom (\S+) to (\S+) at right angles(?=[ .!]*$)", r"from \1 perpendicular to \2"),
+        (r"(?i)\bbisector of the (?:exterior|external|outer) angle (?:at|of) ", "external bisector of angle "),
+        (r"(?i)^where is it\b", "shade the places"),
+        (r"(?i)^shade everything (?:in|inside|of) (\S+)", r"shade the part of \1"),
+        (r"(?i)\bjust (?=touch)", ""),
         (r"\s*(?:\|\||//)\s*", " parallel to "),
         (r"\s*(?:_\|_|⊥)\s*", " perpendicular to "),
         (r"\s+≅\s+", " is congruent to "),

@@ -26,6 +26,8 @@ def _table(text: str) -> Table:
 #: What is done, by the name of its function in ``verbs``; the order is that in which they are tried.
 CLAUSES: Table = _table(
     """
+step_dial
+    (increase|decrease) {n} by {v}
 set_dial
     set {n} (to|at|=) {v}
     draw {n} (=|to is|is|equal-to) {v}
@@ -107,6 +109,17 @@ meets
     meets (at|in) {n}
     {x} meets {y} again
     (which|it|to|) touches {y} (at|in) [the] [point|points] {n}
+runs
+    (let|draw|make) {x1} (move|run|goes|turn|trail) [to-and-fro|round-and-round|once] [about|along|on|through|in] [{y}]
+    (let|draw|make) {n} (move|run|goes) from {v} to {w}
+    (move|run) {x1} (about|along|on) {y}
+    run {x1}
+traced
+    (trail|draw|show) [the] [locus|trail|path] [of] {x1} (as|when|while) {y1} (move|run|goes|turn) [about|along|on] [{z}]
+    what is the (locus|path|trail) of {x1} (as|when|while) {y1} (move|run|goes|turn) [about|along|on] [{z}]
+    [the] (locus|path) of {x1} (as|when|while) {y1} (move|run|goes|turn) [about|along|on] [{z}]
+    what is the (locus|path) of {x1}
+    [draw] [the] locus of {x1}
 locus
     [draw] [the] (locus|set|places|) [of] [all] [the] [point] [that|which|it] [is] equidistant from {x}
     [draw] [the] (locus|set|places|) [of] [all] [the] [point] [that|which|it] [is] [exactly] {v} (from|away-from) {x}
@@ -131,7 +144,7 @@ produce
     produce {x1} [beyond {z}] by own-length to [a] [point] {n}
     produce {x1} [(beyond|past|through|over) {z}] to [a] [point] {n}
     produce {x1} [beyond {z}] to [a] [point] {n} such-that {fact}
-    produce {x1} by {v} to {n}
+    produce {x1} [beyond {z}] by {v} [to {n}]
     produce {x1} to meets {y} [again] at {n}
     produce {x1} to meets {y} at {n}
     produce {x1} [beyond {z}] by {y} to {n}
@@ -139,6 +152,7 @@ produce
     let {x1} and {y} [produce] meets (at|in) {n}
     let {x1} produce meets {y} produce at {n}
 fraction
+    [draw] [a|the] [point] {v} of-the-way (along|on) {x1} [,] closer [to] {z}
     [draw] [a|the] [point] {v} of-the-way from {x1} to {y1}
     [draw] [a|the] [point] {v} of-the-way (along|on) {x}
     [let] {n} is [a|the] [point] {v} of-the-way from {x1} to {y1}
@@ -154,9 +168,9 @@ bisect
     draw {x} bisect
 divide
     [draw] [a|the] [point] divide {x} [in] [the] [ratio] {v} : {w}
-    divide {x} (in|into|to) {v} [equal] (parts|part|segment|pieces)
+    (divide|meets) {x} (in|into|to) {v} [equal] (parts|part|segment)
     trisect {x}
-    divide {x} [internal|internally] (in|by) [the] ratio [of] {v} : {w}
+    divide {x} [internal|internally] (in|by) [the] ratio [of] {v} : {w} [(at|in) {n}]
     divide {x} in {v} : {w}
     divide {x} (external|externally) in [the] ratio {v} : {w}
     {n} divide {x} [internal|internally] in [the] ratio [of] {v} : {w}
@@ -170,7 +184,7 @@ point_by_ratio
     {n} (on|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
     let {n} is [the|a] point (on|of|in) {x1} divide it [internal] in [the] ratio {v} : {w}
 point_by_length
-    [draw] [a|the] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
+    [draw] [a|the] [point] {n} (on|of|in) {x1} (with|where|such-that) {fact}
     [draw] [a|the] point {n} (with|where|such-that) {fact}
     [let] {n} [is] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
     draw [a] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
@@ -252,8 +266,8 @@ style
     trail [the] outline in {c}
     colour {x} {c} and hide {h}
 hide
-    hide [the] (names|label)
-    hide [the] (names|label) of {x}
+    hide [the] (names|label|labels)
+    hide [the] (names|label|labels) of {x}
     hide {x}
     hide {x} and {y}
     (hide|delete) everything (except|but) {x}
@@ -262,6 +276,7 @@ show
     show {x} again
     show {x}
 delete
+    delete (everything|all)
     delete {x}
 rename
     rename {x} (to|as|into|in) {n}
@@ -317,9 +332,12 @@ measure
     draw {m} and measure it
     {m} =
     what size is {m}
+    what angle (does|is) {x} (makes|make|between) [with {y}]
+    (what|which) angle is between {x}
     how long is it from {x1} to {y1}
     what size is {x}
     measure it
+    write [down] [the] {m}
     how big is {x} inside
     how far is it from {x1} to {y1}
     how far from {x1} to {y1}
@@ -496,9 +514,18 @@ equal
     {x} is the same
     is {x} the same
     is {x} the same (length|size)
+    is {x} equal in (length|size)
     {x} is the same (length|size)
     {x} is equal in (length|size)
     is {x} congruent
+add_to
+    {x} is (supplementary|complementary)
+    is {x} (supplementary|complementary)
+    {x} is (supplementary|complementary) to {y}
+    is {x} (supplementary|complementary) to {y}
+bisect_one_another
+    {x} bisect each-other
+    does {x} bisect each-other
 is_named
     {x} is the {y}
     is {x} the {y}

@@ -15,6 +15,7 @@ from ..language.reading import read_sentence
 from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
 from .building import Building, Final, NotThere
+from .english import DRAW_EQUATION
 from .sentences import ActRefused, Sentence
 
 
@@ -78,6 +79,8 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
     """
     if is_canonical(text, board):
         return Heard(tuple(said(text, board)))
+    if (led := DRAW_EQUATION.match(text.strip())) is not None and is_canonical(text.strip()[led.end() :], board):
+        return Heard(tuple(said(text.strip()[led.end() :], board)))
     try:
         return heard(text, board, selected, recent)
     except (NotThere, ActRefused, Final):
@@ -86,4 +89,4 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
         try:
             return Heard(tuple(said(text, board)))
         except Refusal as other:
-            raise Refusal(other.sentence, other.place, other.ways) from refusal
+            raise Refusal(refusal.sentence, other.place, other.ways) from refusal

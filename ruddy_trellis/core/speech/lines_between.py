@@ -38,7 +38,10 @@ def straights_from_to(t: Things, key: str, one: Node, other: Node) -> list[str]:
     if len(starts) != len(stops):
         raise Refusal("It is not clear what is joined to what.")
     use = "segment" if key == "line" else key
-    return [straight_between(t, use, pair) for pair in zip(starts, stops)]
+    pairs = list(zip(starts, stops))
+    # "Join every point to the centre": which is no point to be joined to itself.
+    apart = [pair for pair in pairs if pair[0] != pair[1]]
+    return [straight_between(t, use, pair) for pair in apart or pairs]
 
 
 def straight_between(t: Things, key: str, span: tuple[str, ...]) -> str:

@@ -9,7 +9,7 @@ from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
 from .nodes import Described, Many, Named, Node, Ref, Where
-from .spans import centre_of
+from .spans import centre_of, spans_of
 from .things import Things
 from .verbs import points_in, verb
 
@@ -108,7 +108,10 @@ def _touching(t: Things, one: Node | None, other: Node | None, names: list[str])
     found = t.aside(lambda: t.all_of(one))
     if all(b.kind(id) == CIRCLE for id in found):
         circle = found[0]
-        lines = [t.aside(lambda item=item: t.straight(item)) for item in (other.items if isinstance(other, Many) else (other,))]  # type: ignore[misc]
+        if isinstance(other, Described) and other.head == "side" and other.plural:
+            lines = list(t.aside(lambda: spans_of(t, other)))
+        else:
+            lines = [t.aside(lambda item=item: t.straight(item)) for item in (other.items if isinstance(other, Many) else (other,))]  # type: ignore[misc]
         if len(lines) != len(names):
             raise Refusal("There are not as many points as lines that are touched.")
         step = b.ahead.step(circle)

@@ -10,8 +10,9 @@ from ..language import names as spelling
 from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
-from .english import words
+from .english import ORDINALS, words
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .nouns import check_words
 from .riding import line_through
 from .shapes_on_sides import CORNER_COUNTS
 from .things import Things
@@ -166,6 +167,8 @@ def _define_points(t: Things, node: Node, what: Described) -> None:
     if isinstance(node, Named) and len(node.points) > 1:
         raise Refusal("Name the points one by one: A, B and C.")
     if not what.roles:
+        # "Let C be a third point": one more.
+        check_words(replace(what, adjectives=tuple(word for word in what.adjectives if word not in ORDINALS)))
         t.b.points([t.b.free_name(name, POINT) for name in names])
         return
     _make_named(t, names, replace(what, count=len(names)))

@@ -17,7 +17,7 @@ _MOST = 14
 #: Parts that may be lists.
 _LISTED = english.words(
     """
-    between of from through to with sides angles about foci corners on in by and tangent at diameter centre equidistant
+    between of from through to with sides angles about foci corners on in by and tangent at diameter centre equidistant radius diagonals
     """
 )
 #: How many descriptions are gone on with in one text: some hundred times what a sentence takes that somebody says.
@@ -32,6 +32,8 @@ _ADVERBS = english.words(
 _ROLES: dict[str, list[tuple[tuple[str, ...], str]]] = {}
 for _text, _role in sorted(english.ROLES, key=lambda pair: -len(pair[0].split())):
     _ROLES.setdefault(_text.split()[0], []).append((tuple(_text.split()), _role))
+#: Parts that say what a thing has.
+_HAS = english.words("with side sides base radius height facts angles diagonals")
 #: Which parts a noun takes; for others any.
 _NONE: frozenset[str] = frozenset()
 
@@ -126,7 +128,8 @@ class Phrases:
             yield Ref(token.word), start + 1
         if token.word in english.MULTIPLES and token.kind == WORD:
             yield from self._multiples(start)
-        if token.kind == WORD and token.word in english.AMOUNTS and (start + 1 >= len(self.said) or not self._leads_to_noun(start + 1)):
+        is_part = self.word(start + 1) in english.PARTS and self.word(start + 2) not in english.HEADS
+        if token.kind == WORD and token.word in english.AMOUNTS and (is_part or not self._leads_to_noun(start + 1)):
             yield from self._amounts(start)
         if token.kind == WORD and self.word(start) == "where":
             yield from self._wheres(start + 1)
@@ -150,6 +153,10 @@ class Phrases:
                     break
             if self.word(end) == "=" and self.word(end + 1) == "and":
                 yield from self._with_roles(Described("line", names=(named,), kind="new", extra=("equal",)), end + 2)
+        if len(token.points) == 2 and self.word(end) == "produce" and self.word(end + 1) == "beyond" and end + 2 < len(self.said):
+            ends = token.points if self.said[end + 2].text == token.points[1] else token.points[::-1]
+            if self.said[end + 2].text in token.points:
+                yield Described("line", names=(Named("".join(ends), ends),), extra=("produced",)), end + 3
         if len(token.points) == 2 and self.word(end) == "produce":
             yield Described("line", names=(named,), extra=("produced",)), end + 1
         # "r degrees", "r cm" and the like are amounts.
@@ -422,9 +429,9 @@ class Phrases:
         if self.word(end) == "=" and base.head in ("segment", "line") and base.names and not base.roles and end + 1 < len(self.said):
             for size, stop in self._amounts(end + 1):
                 yield base.with_role("length", size), stop
-        for adverb in (self.word(end),):
-            if adverb in _ADVERBS and adverb not in base.extra:
-                yield from self._with_roles(replace(base, extra=(*base.extra, adverb)), end + 1, depth + 1)
+        at = end + (self.word(end) == ",")
+        if (adverb := self.word(at)) in _ADVERBS and adverb not in base.extra:
+            yield from self._with_roles(replace(base, extra=(*base.extra, adverb)), at + 1, depth + 1)
         # "5 cm long", "30° clockwise"
         if end < len(self.said) and (
             self.said[end].kind == NUMBER or (self.word(end) == "," and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER)
@@ -487,4 +494,11 @@ _SIZED = frozenset(("rectangle", "square", "triangle", "parallelogram", "rhombus
 
 def _goes_with(first: Node, other: Node) -> bool:
     """Whether two phrases can stand in one list."""
+    if isinstance(first, Described) and isinstance(other, Described) and other.head in english.ATTRIBUTES and not other.names:
+        # "a rhombus with side AB and an angle of 60°": which is one more thing that it has.
+        has = any(
+            role in ("with", "base", "radius", "height", "facts", "angles", "diagonals") or role.startswith("side")
+            for role, _ in first.roles
+        )
+        return not (has and other.kind in ("", "new"))
     return not isinstance(first, Amount) or isinstance(other, Amount)

@@ -63,6 +63,12 @@ def fraction(t: Things, bound: Bound) -> None:
     span = t.span(bound["x"]) if "x" in bound else (t.point(bound["x1"]), t.point(bound["y1"]))
     if not isinstance(share, float) or share == 1:
         raise Refusal("Which part of the way?")
+    if "z" in bound and len(span) == 2:
+        near = t.point(bound["z"])
+        if near not in span:
+            raise Refusal(f"{t.b.ahead.name(near)} is no end of that.")
+        # So far from the end that it is said to be nearer to.
+        span, share = (near, next(end for end in span if end != near)), min(share, 1 - share)
     t.names = points_in(bound["n"]) if "n" in bound else []
     none_there(t, t.names)
     # As small whole numbers where they are such, as it is said.
@@ -143,6 +149,10 @@ def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> 
             return (b.make("circle_on_diameter", {"from": ends[:1], "to": ends[1:]}, hidden=True),)
         ends = b.points((corner, *others))
         return (b.make("perpendicular", {"base": ends[:2], "point": ends[:1]}, hidden=True),)
+    if kind == "midpoint":
+        return _beyond_midpoint(t, fact, name)
+    if kind in ("perpendicular", "parallel", "bisects"):
+        return _line_of_fact(t, fact, name)
     if kind != "equal":
         raise Refusal("Say how far it is, such as AP = 2.")
     one, other = fact.names
@@ -167,6 +177,36 @@ def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> 
                     return True
             return (b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda size=size: t.length(size))}, hidden=True),)  # type: ignore[misc]
     raise Refusal(f"That says nothing of {name}.")
+
+
+def _beyond_midpoint(t: Things, fact: Described, name: str) -> bool:
+    """ "a point C so that B is the midpoint of AC"."""
+    middle, span = fact.names
+    points: tuple[str, ...] = getattr(span, "points", ())
+    if len(points) != 2 or name not in points:
+        raise Refusal(f"That says nothing of {name}.")
+    known = t.b.point(next(point for point in points if point != name))
+    half_turn = t.b.make("point_reflection", {"centre": (t.point_aside(middle),)}, hidden=True)
+    t.names = [name]
+    t.make("image_point", of=(known,), by=(half_turn,))
+    return True
+
+
+def _line_of_fact(t: Things, fact: Described, name: str) -> tuple[str, ...]:
+    """The line on which a point lies so that a segment to it from a known point is parallel or perpendicular to something, or bisects
+    an angle."""
+    b, kind = t.b, fact.extra[0]
+    one, other = fact.names
+    points: tuple[str, ...] = getattr(one, "points", ())
+    if len(points) != 2 or name not in points:
+        raise Refusal(f"That says nothing of {name}.")
+    known = b.point(next(point for point in points if point != name))
+    if kind == "bisects":
+        corner = t.aside(lambda: t.corner(other))
+        if corner[1] != known:
+            raise Refusal("A bisector starts at the corner of its angle.")
+        return (b.make("angle_bisector", {"corner": corner}, hidden=True),)
+    return (b.make(kind, {"base": t.aside(lambda: t.straight(other)), "point": (known,)}, hidden=True),)
 
 
 def _by_multiple(t: Things, name: str, known: str, size: Amount, path: Node | None) -> Any:

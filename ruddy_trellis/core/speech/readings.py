@@ -42,6 +42,8 @@ def measured(t: Things, node: Node) -> list[str]:
             return [t.make("length", span=span) for name in node.names for span in spans_of(t, name)]
         if node.head in READS:
             return t.described(node)
+        if node.head == "arc":
+            return [t.make("arc_length", arc=(id,)) for id in t.aside(lambda: t.all_of(node))]
         return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
     return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
 
@@ -181,7 +183,7 @@ def slopes(t: Things, node: Described) -> list[str]:
     return [t.make("slope", straight=t.aside(lambda one=one: t.straight(one))) for one in (of.items if isinstance(of, Many) else (of,))]  # type: ignore[misc]
 
 
-@makes("angle", parts="between of in inside at size from on to with", words="reflex directed acute")
+@makes("angle", parts="between of in inside at size from on to with", words="reflex directed acute internal external")
 def angles(t: Things, node: Described) -> list[str]:
     """Angles: by three points, at a corner, between two things, all of a shape; drawn where their points are not there."""
     b = t.b
@@ -192,6 +194,10 @@ def angles(t: Things, node: Described) -> list[str]:
         size = Amount(node.amounts[0])
     if size is not None:
         return _drawn(t, node, size)
+    if "external" in node.adjectives:
+        return [_exterior(t, node)]
+    if (on := node.role("on")) is not None and not node.names:
+        return [_at_the_centre(t, node, on)]
     if arms is not None:
         if isinstance(arms, Many) and len(arms.items) == 2:
             return [_angle_between(t, arms.items[0], arms.items[1], turn)]
@@ -221,6 +227,38 @@ def angles(t: Things, node: Described) -> list[str]:
     return [t.make("angle", corner=t.aside(lambda item=item: t.corner(item)), **turn) for item in items]  # type: ignore[misc]
 
 
+def _exterior(t: Things, node: Described) -> str:
+    """The angle between a side of a polygon and the side before it, produced."""
+    named = node.names[0] if node.names else node.role("at", "of")
+    if not isinstance(named, Named) or len(named.points) != 1:
+        raise Refusal("At which corner? Say: the exterior angle at C.")
+    corner = t.point_aside(named)
+    corners = next((ring for id in t.b.of_kind(POLYGON) if corner in (ring := tuple(t.b.ahead.step(id).fills.get("corners", ())))), ())
+    if not corners:
+        raise Refusal(f"{t.b.ahead.name(corner)} is no corner of a shape here.")
+    at = corners.index(corner)
+    before, after = corners[at - 1], corners[(at + 1) % len(corners)]
+    half_turn = t.b.make("point_reflection", {"centre": (corner,)}, hidden=True)
+    beyond = t.b.make("image_point", {"of": (before,), "by": (half_turn,)}, hidden=True)
+    straight_between(t, "segment", (corner, beyond))
+    return t.make("angle", corner=(after, corner, beyond))
+
+
+def _at_the_centre(t: Things, node: Described, on: Node) -> str:
+    """The angle at the centre of a circle on an arc or a chord between two of its points."""
+    at = node.role("at")
+    ends = on.names[0] if isinstance(on, Described) and on.head in ("arc", "chord", "segment", "side") and on.names else on
+    if not isinstance(ends, Named) or len(ends.points) != 2:
+        raise Refusal("On which arc? Say: the angle at the centre on arc AB.")
+    one, other = t.aside(lambda: t.b.points(ends.points))
+    if isinstance(at, Named) and len(at.points) == 1:
+        return t.make("angle", corner=(one, t.point_aside(at), other))
+    if not (isinstance(at, Described) and at.head == "centre"):
+        raise Refusal("Where is the angle? Say: the angle at the centre on arc AB.")
+    circle = t.b.only("circle", [id for id in t.b.of_kind(CIRCLE) if {one, other} <= set(t.b.points_on(id))])
+    return t.make("angle", corner=(one, t.aside(lambda: centre_of(t, circle)), other))
+
+
 def _angle_between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> str:
     try:
         corner = t.aside(lambda: t._corner_between(one, other))
@@ -235,6 +273,8 @@ def _drawn(t: Things, node: Described, size: Node) -> list[str]:
     degrees = t.aside(lambda: t.number(size))
     names = node.names[0].points if node.names and isinstance(node.names[0], Named) else ()
     at, on = node.role("at"), node.role("from", "on", "to", "with")
+    if not names and at is not None and (arms := _arms(at, on)):
+        names, at, on = arms, None, None
     if len(names) == 3:
         one, corner, other = names
         if b.has(other) and not b.has(one):
@@ -254,6 +294,16 @@ def _drawn(t: Things, node: Described, size: Node) -> list[str]:
     if at is not None and on is not None:
         return [t.make("at_angle", point=(t.aside(lambda: t.point(at)),), angle=degrees, base=t.aside(lambda: t.straight(on)))]
     raise Refusal("An angle of a size is drawn by three points, or at a point from a line: angle ABC of 50°.")
+
+
+def _arms(at: Node, arms: Node | None) -> tuple[str, ...]:
+    """The three points of an angle that is said by its corner and its arms: "at A with arms AB and AC"; none where it is not."""
+    named = arms.names if isinstance(arms, Described) and arms.head == "arm" else getattr(arms, "items", ())
+    named = [part for item in named for part in (item.names if isinstance(item, Described) and item.head == "arm" else (item,))]
+    if not isinstance(at, Named) or len(named) != 2 or not all(isinstance(item, Named) and len(item.points) == 2 for item in named):
+        return ()
+    ends = [next((point for point in item.points if point != at.text), "") for item in named if isinstance(item, Named)]
+    return (ends[0], at.text, ends[1]) if all(at.text in item.points for item in named if isinstance(item, Named)) else ()
 
 
 @makes("ratio", "sum", "product", "difference", parts="of between to and")

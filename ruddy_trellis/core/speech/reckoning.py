@@ -40,7 +40,7 @@ def state(t: Things, text: str) -> bool:
     led = supposed or claimed
     if led is None and not asks:
         return False
-    text = text[led.end() :] if led else text
+    text = plain_statement(text[led.end() :] if led else text)
     if not _STATED.fullmatch(text) or not _REASONED.search(text):
         return False
     if (comparison := _formula(t, text, "comparison")) is not None:

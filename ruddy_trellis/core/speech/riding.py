@@ -6,7 +6,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON, RAY, SEGMENT
+from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS
 from ..refusal import Refusal
 from ..regions.conditions import inside_polygon
 from ..seen import Place
@@ -157,6 +157,8 @@ def _one_point(t: Things, node: Described) -> list[str]:
         return [_on_path(t, node, path_node)]
     if (off := node.role("off")) is not None:
         path = t.aside(lambda: t.path(off))
+        if len(path) == 1 and b.kind(path[0]) not in (CIRCLE, ARC, *STRAIGHTS):
+            raise Refusal(f"A point that is not on {b.ahead.name(path[0])} is said to be inside or outside of it.")
         return [b.free_point(t.take_name(POINT), fits=lambda at: _clear_of(t, path, at))]
     fits, supposed = _wish(t, node)
     point = b.free_point(t.take_name(POINT), fits=fits)
@@ -210,7 +212,7 @@ def free_place_on(t: Things, path: tuple[str, ...]) -> float:
     b = t.b
     kind = b.kind(path[0]) if len(path) == 1 else SEGMENT
     taken = [value for id in b.of_kind(POINT) if (value := b.ahead.value(id)) is not None]
-    choices = _DEGREES if kind in (CIRCLE, ARC, CONIC) else tuple(share + (0.9 if kind == RAY else 0) for share in _SHARES)
+    choices = _DEGREES if kind in (CIRCLE, CONIC) else tuple(share + (0.9 if kind == RAY else 0) for share in _SHARES)
     best, most = choices[0], -1.0
     for choice in choices:
         mark = b.mark()

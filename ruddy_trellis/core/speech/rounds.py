@@ -19,7 +19,7 @@ from .things import Things
 
 @makes(
     "circle",
-    parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in",
+    parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on",
     words="concentric as-centre as-diameter as-radius same-centre same-radius second",
 )
 def circles(t: Things, node: Described) -> list[str]:
@@ -28,6 +28,8 @@ def circles(t: Things, node: Described) -> list[str]:
             centre = _new_centre(t)
             return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count, 6))]
         return [_any_circle(t) for _ in range(min(node.count, 6))]
+    if "concentric" in node.adjectives and isinstance(node.role("radius"), Many) and node.role("about", "centre", "at") is not None:
+        node = replace(node, adjectives=tuple(word for word in node.adjectives if word != "concentric"))
     if "concentric" in node.adjectives and node.role("on", "about", "centre", "diameter") is not None:
         raise Stray("A concentric circle has the centre of another one. Say: a circle concentric with k.")
     if (
@@ -49,7 +51,12 @@ def circles(t: Things, node: Described) -> list[str]:
             ids = t.aside(lambda corners=corners: t.points(corners))  # type: ignore[misc]
             names = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in ids))
             node = replace(node, roles=(*node.roles[:number], ("centre", names), *node.roles[number + 1 :]))
-    several = [role for role, part in node.roles if isinstance(part, Many) and role in ("diameter", "centre")]
+    if isinstance(node.role("radius"), Many) and isinstance(node.role("centre", "about", "at"), Named):
+        # One centre for all of them, which is made first.
+        t.aside(lambda: t.point(node.role("centre", "about", "at")))  # type: ignore[arg-type]
+    several = [role for role, part in node.roles if isinstance(part, Many) and role in ("diameter", "centre", "radius")]
+    if any(isinstance(item, Described) and item.kind == "new" for role, part in node.roles if role in several for item in part.items):  # type: ignore[union-attr]
+        raise Stray("That is another thing, and no part of a circle.")
     if several:
         return [id for one in each(node, *several) for id in circles(t, one)]
     return [_circle(t, node)]
@@ -78,6 +85,13 @@ def _circle(t: Things, node: Described) -> str:
     touches = node.role("tangent")
     if through is not None and _is_several_points(through) and centre_node is None and touches is None and radius is None:
         points = t.aside(lambda: t.points(through))
+        if (line := node.role("centre_on")) is not None:
+            if len(points) != 2:
+                raise Refusal("With its centre on a line, a circle goes through two points.")
+            middle = b.make("perpendicular_bisector", {"span": tuple(points)}, hidden=True)
+            path = t.aside(lambda: t.path(line))
+            centre = b.make("intersection", {"a": path, "b": (middle,)})
+            return t.make("circle", centre=(centre,), point=(points[0],))
         if len(points) == 3:
             return _through_three(t, tuple(points))
         if len(points) == 2:

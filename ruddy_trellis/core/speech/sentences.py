@@ -15,7 +15,9 @@ from . import (
     english,
     images,
     meeting,
+    moving,
     naming,
+    orders,
     parallels,
     placing_by,
     points,
@@ -30,6 +32,7 @@ from . import (
 from .building import Building, Final, NotThere, Stray
 from .clauses import Bound, Clauses
 from .images import KIND_OF
+from .kept_parts import check_parts
 from .reckoning import reckon, state
 from .spelling import put_right
 from .things import Things
@@ -52,7 +55,7 @@ _SAYS_LITTLE = frozenset(
 #: The files that enter what makes descriptions, and what verbs do.
 _ENTERED = (
     *(crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
-    *(acting, drawing, meeting, naming, placing_by),
+    *(acting, drawing, meeting, moving, naming, orders, placing_by),
 )
 
 
@@ -115,6 +118,10 @@ _ACTS = english.words(
     delete hide colour lock unlock rename shade show set move
     """
 )
+
+
+#: Verbs by which names are given to what is made: a name after them may begin another sentence.
+_MAKING = frozenset(("let", "draw", "call", "join"))
 
 
 #: What a sentence is about, before it begins.
@@ -213,17 +220,23 @@ class Sentence:
         Sentence(self.b, self.t.selected).carry_out(meant)
         self.b.guesses += [f"“{word}” as {other}" for word, other in zip(unknown, chosen)]
 
-    def _run(self, said: list[Token], start: int, before: tuple[Token, ...]) -> bool:
-        """Carry out the clauses from a token on. Returns whether all of them could be."""
+    def _run(self, said: list[Token], start: int, before: tuple[Token, ...], last: str = "") -> bool:
+        """Carry out the clauses from a token on. Returns whether all of them could be.
+
+        Args:
+            before: the verb of the clause before; ``last`` what it did.
+        """
         if start >= len(said):
             return True
-        if self._clauses(self._taken_apart(said), said, start):
-            return True
+        if last and _is_attribute(said, start):
+            return False  # "a rhombus with side AB and an angle of 60°": which is no other thing to be drawn
+        ways = [(said, start)]
         if before and start:
-            # "Bisect AB at M and AC at N": the verb of the clause before holds on.
-            again = [*before, *said[start:]]
-            return self._clauses(self._taken_apart(again), again, 0)
-        return False
+            # "Bisect AB at M and AC at N": the verb of the clause before holds on; of a bare name in the first place, as in "extend CA
+            # and CB", which would be a segment by itself.
+            again = [*before, *said[start:]], 0
+            ways.insert(0 if said[start].kind == NAME and before[0].word not in _MAKING else 1, again)
+        return any(self._clauses(self._taken_apart(tokens_), tokens_, at, last if tokens_ is not said else "") for tokens_, at in ways)
 
     def _taken_apart(self, said: list[Token]) -> Clauses:
         """The clauses of a list of tokens, which are asked for again and again while ways to take it are tried."""
@@ -232,8 +245,10 @@ class Sentence:
             self._known[key] = Clauses(said)
         return self._known[key]
 
-    def _clauses(self, clauses: Clauses, said: list[Token], start: int) -> bool:
+    def _clauses(self, clauses: Clauses, said: list[Token], start: int, last: str = "") -> bool:
         for does, bound, end in clauses.longest(start):
+            if last and does == "style" and last != "style":
+                continue  # "make the line through A and B dashed" says nothing of B alone
             if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
                 continue
             self._left -= 1
@@ -242,6 +257,7 @@ class Sentence:
             mark = self.b.mark()
             try:
                 self._do(does, bound)
+                check_parts(self.t, bound, mark, lambda other, does=does: self._do(does, other))  # type: ignore[misc]
             except Final:
                 self.b.back_to(mark)
                 raise
@@ -254,7 +270,7 @@ class Sentence:
             while after < len(said) and said[after].word in _JOINERS:
                 after += 1
             group, self.b.last_group = self.b.last_group, {step.id for step in self.b.ahead.steps[mark.steps :]}
-            if self._run(said, after, _verb_of(said, start)):
+            if self._run(said, after, _verb_of(said, start), does):
                 return True
             self.b.last_group = group
             self.b.back_to(mark)
@@ -279,6 +295,24 @@ class Sentence:
             raise Refusal("That changes nothing.")
 
 
+#: Nouns for what a thing has, and words that say that it has it.
+_ATTRIBUTES, _HAVING = (
+    english.words("angle side height base radius diameter hypotenuse right-angle diagonal"),
+    english.words("with whose has have"),
+)
+
+
+def _is_attribute(said: Sequence[Token], start: int) -> bool:
+    """Whether what follows "and" is one more thing that the thing before has: "… with side AB and an angle of 60°"."""
+    at = start + (said[start].word in ("a", "an", "one"))
+    if at >= len(said) or said[at].word not in english.ATTRIBUTES or said[start - 1].word not in ("and", ","):
+        return False
+    before = [token.word for token in said[:start]]
+    return any(word in _HAVING for word in before) and not any(token.word in english.VERBS & _FINITE for token in said[at:])
+
+
+#: Verbs of claims and meetings, with which a noun begins a clause of its own.
+_FINITE = frozenset(("is", "meets", "touches", "bisect", "lies", "="))
 _AND = Token("and", "and", WORD, 0, 0)
 
 

@@ -48,6 +48,8 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
         one, other = item.names[0], item.names[1] if len(item.names) > 1 else None
         if kind == "parallel" and isinstance(one, Named) and isinstance(other, Named):
             found.parallel.append((frozenset(one.points), frozenset(other.points)))
+        elif kind == "perpendicular" and len(common := set(getattr(one, "points", ())) & set(getattr(other, "points", ()))) == 1:
+            found.angles[next(iter(common))] = 90.0
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and isinstance(other, Named) and len(other.points) == 2:
             found.equal.append((frozenset(one.points), frozenset(other.points)))
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and other is not None:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import replace
 
-from ..kinds import CIRCLE, POLYGON
+from ..kinds import CIRCLE, POLYGON, STRAIGHTS
 from ..refusal import Refusal
 from .building import Final, Stray
 from .english import words
@@ -23,7 +23,8 @@ from .tokens import POINT_NAME
     "triangle", "quadrilateral", "square", "rectangle", "rhombus", "kite", "trapezium", "parallelogram", "polygon", "pentagon",
     "hexagon", "octagon",
     parts="on outside inside base side sides in corners through with of and facts angles above below away same_side_of other_side_of "
-    "same_side_as side_with opposite height length right_at corner_at",
+    "same_side_as side_with opposite height length right_at corner_at "
+    "between centre diagonals hypotenuse",
     words="medial orthic pedal equilateral isosceles right-angled regular cyclic inscribe external internal obtuse acute scalene "
     "convex as-base",
 )  # fmt: skip
@@ -38,7 +39,8 @@ def _shapes(t: Things, node: Described) -> list[str]:
     _check_sorts(node)
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
-        return [shape_on_span(t, node, span, outside=True) for span in spans]
+        plain = replace(node, roles=tuple((role, part) for role, part in node.roles if part is not on))
+        return [shape_on_span(t, plain, span, outside=True) for span in spans]
     named = [
         (part, role) for role, part in node.roles if role in ("with", "and") for part in (part.items if isinstance(part, Many) else (part,))
     ]
@@ -85,6 +87,8 @@ def _shapes(t: Things, node: Described) -> list[str]:
         there = [name for name in names if t.b.has(name)]
         if len(there) == 2:
             node = replace(node, roles=(*node.roles, ("on", Named("".join(there), tuple(there)))))
+    if (formed_by := node.role("between")) is not None:
+        return [t.b.polygon(_corners_formed(t, formed_by, count))]
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
     inscribed_in = node.role("in", "inside")
     if inscribed_in is not None and _is_circle(t, inscribed_in):
@@ -93,6 +97,21 @@ def _shapes(t: Things, node: Described) -> list[str]:
         spans = _spans_to_build_on(t, on)
         return [shape_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
     return [alone_shape(t, node, names)]
+
+
+def _corners_formed(t: Things, node: Node, count: int) -> tuple[str, ...]:
+    """The corners of a shape that is formed by points, such as "the midpoints of the sides", or by three lines."""
+    try:
+        points = t.aside(lambda: t.points(node))
+    except Refusal:
+        lines = t.aside(lambda: t.all_of(node))
+        if len(lines) != 3 or not all(t.b.kind(id) in STRAIGHTS for id in lines):
+            raise
+        pairs = ((lines[0], lines[1]), (lines[1], lines[2]), (lines[2], lines[0]))
+        points = [t.b.make("intersection", {"a": (a,), "b": (b,)}) for a, b in pairs]
+    if len(points) < 3 or (count and len(points) != count):
+        raise Refusal(f"{len(points)} points do not form that shape.")
+    return tuple(points)
 
 
 #: Of which shapes a word is understood; of others it is refused, since it would be dropped.

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 from typing import Any
 
 from ..kinds import POLYGON
@@ -11,7 +12,7 @@ from .building import Final, Stray
 from .english import words
 from .nodes import Amount, Described, Many, Named, Node
 from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
-from .shapes_on_sides import CORNER_COUNTS
+from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .things import Things
 from .third_corners import amounts_in, first_side, fresh_names, kept_places, third_corner, upper_crossing
 
@@ -32,6 +33,13 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         return _of_another(t, node, names)
     kind, count = node.head, CORNER_COUNTS[node.head] or len(names)
     corners_node = node.role("corners", "through", "with", "of") if not names else None
+    if isinstance(corners_node, Many) and all(
+        isinstance(item, Described) and item.head == "point" and item.role("at_place") is not None for item in corners_node.items
+    ):
+        points = t.aside(lambda: t.points(corners_node))
+        if count and len(points) != count:
+            raise Refusal(f"A {kind} has {count} corners, not {len(points)}.")
+        return b.polygon(points)
     if corners_node is not None and isinstance(corners_node, (Named, Many)) and not isinstance(corners_node, Amount):
         got = tuple(
             point
@@ -47,6 +55,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         elif node.role("corners", "through") is not None:
             raise Refusal(f"A {kind} needs all its corners.")
     _check_with(node)
+    if node.role("height") is not None and kind != "triangle":
+        raise Refusal(f"The height of a {kind} is not understood here. Say its sides and an angle.")
     wanted = wanted_of(t, node, names)
     if names and all(b.has(name) for name in names):
         if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
@@ -74,6 +84,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         or (kind in ("pentagon", "hexagon", "octagon") and not names)
     ):
         return _regular_alone(t, node, names, count, wanted)
+    if kind == "quadrilateral" and len(wanted.parallel) == 1 and not (wanted.lengths or wanted.angles or wanted.equal):
+        return _of_three_corners(t, replace(node, head="trapezium"), names or fresh_names(b, 4), wanted)
     if kind in ("parallelogram", "kite", "trapezium"):
         return _of_three_corners(t, node, names, wanted)
     if kind == "triangle":
@@ -150,8 +162,10 @@ def _sizes(t: Things, node: Described) -> list[Any]:
                 and (inner := part.role("of", "length")) is not None
             ):
                 sizes += amounts_in(inner)
-            if isinstance(part, Described) and part.amounts:
-                sizes += [Amount(text) for text in part.amounts if text[:1].isdigit()]
+            for item in part.items if isinstance(part, Many) else (part,):
+                if isinstance(item, Described) and item.head in ("side", "segment", "length"):
+                    sizes += [Amount(text) for text in item.amounts if text[:1].isdigit()]
+                    sizes += [name for name in item.names if isinstance(name, Named) and not name.points]
     sizes += [Amount(text) for text in node.amounts if text[:1].isdigit() or text[:1] == "."]
     return [t.aside(lambda size=size: t.length(size)) for size in sizes]  # type: ignore[misc]
 
@@ -159,6 +173,10 @@ def _sizes(t: Things, node: Described) -> list[Any]:
 def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: int, wanted: Wanted) -> str:
     b = t.b
     names = names or fresh_names(b, count)
+    if (centre := node.role("centre")) is not None:
+        return _about_its_centre(t, node, names, centre)
+    if (lengths := node.role("diagonals")) is not None:
+        return _by_diagonals(t, node, names, lengths)
     sizes: list[Any] = _sizes(t, node)
     if not sizes and wanted.lengths:
         # Opposite sides are equal: what is said of one of them is said of the other.
@@ -181,6 +199,44 @@ def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: in
     return next(id for id in made if b.kind(id) == POLYGON)
 
 
+def _about_its_centre(t: Things, node: Described, names: tuple[str, ...], about: Node) -> str:
+    """A regular polygon about its centre: its first corner is where it is said to be, or free."""
+    b = t.b
+    if node.head in ("rectangle", "rhombus") or _sizes(t, node):
+        raise Refusal(f"A {node.head} about a centre is said by a corner. Say: the square with centre O through A.")
+    centre = t.point_aside(about)
+    through = node.role("through", "corner_at")
+    start = t.point_aside(through) if through is not None else b.point(names[0]) if b.has(names[0]) else b.free_point(names[0])
+    rest = names[1:] if through is None or b.ahead.name(start) == names[0] else names[: len(names) - 1]
+    made = b.make_parts("regular_about", {"count": float(len(names)), "centre": (centre,), "corner": (start,)}, rest)
+    return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _by_diagonals(t: Things, node: Described, names: tuple[str, ...], across: Node) -> str:
+    """A rhombus, or a square, by its diagonals: they bisect one another at a right angle."""
+    b = t.b
+    if node.head == "square" and isinstance(across, Named) and len(across.points) == 2 and all(b.has(point) for point in across.points):
+        start, opposite = b.points(across.points)
+        centre = b.make("midpoint", {"span": (start, opposite)}, hidden=True)
+        rest = iter(fresh_names(b, 2) if set(across.points).isdisjoint(names) else [name for name in names if name not in across.points])
+        turned = [b.make("turned", {"point": (start,), "centre": (centre,), "angle": angle}, next(rest, None)) for angle in (90.0, -90.0)]
+        return b.polygon((start, turned[0], opposite, turned[1]))
+    sizes = [t.aside(lambda size=size: t.length(size)) for size in amounts_in(across)]  # type: ignore[misc]
+    if node.head not in ("rhombus", "square") or not 1 <= len(sizes) <= 2 or not all(isinstance(size, float) for size in sizes):
+        raise Refusal(f"A {node.head} is not made from its diagonals here; a rhombus is, from two lengths.")
+    if node.head == "square" and len(set(sizes)) > 1:
+        raise Refusal("The diagonals of a square are equal.")
+    start, opposite = first_side(t, (names[0], names[2]), sizes[0])
+    middle = b.make("midpoint", {"span": (start, opposite)}, hidden=True)
+    upright = b.make("perpendicular", {"base": (start, opposite), "point": (middle,)}, hidden=True)
+    round_ = b.make("circle_radius", {"centre": (middle,), "radius": sizes[-1] / 2}, hidden=True)
+    ends = [
+        b.make("intersection", {"a": (upright,), "b": (round_,), "which": which}, name)
+        for which, name in (("first", names[1]), ("second", names[3]))
+    ]
+    return b.polygon((start, ends[0], opposite, ends[1]))
+
+
 def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
     """Parallelograms, kites and trapezia: from three corners, the fourth made from them."""
     b = t.b
@@ -198,6 +254,14 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
         one, two = wanted.parallel[0]
         if frozenset(order[:2]) not in (one, two):
             order = (*names[1:], names[0])
+    sizes = _sizes(t, node)
+    angles = [t.aside(lambda size=size: t.number(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    if (sizes or angles) and (node.head != "parallelogram" or len(sizes) > 2 or len(angles) > 1):
+        raise Refusal(f"Such sizes do not make a {node.head} here. Say its corners, or make a parallelogram by two sides and an angle.")
+    if sizes and not wanted.lengths:
+        wanted.lengths = {frozenset(order[:2]): sizes[0], frozenset(order[1:3]): sizes[-1]}
+    if angles and not wanted.angles:
+        wanted.angles = {order[0]: angles[0]}
     if wanted.lengths or wanted.angles:
         return _by_sides(t, node, order, wanted)
     known = [name for name in order if b.has(name)]
@@ -258,6 +322,11 @@ def _cyclic(t: Things, names: tuple[str, ...]) -> str:
 
 def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
     b = t.b
+    if node.role("height") is not None:
+        base = node.role("base", "on")
+        size = t.aside(lambda base=base: t.length(base)) if isinstance(base, Amount) else None  # type: ignore[misc]
+        ends = first_side(t, names or fresh_names(b, 3), size)
+        return shape_on_span(t, node, ends, names)
     sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.number(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     fresh = not names
     names = names or fresh_names(b, 3)
@@ -267,6 +336,14 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
     base = node.role("base", "on")
     if isinstance(base, Amount):
         wanted.lengths[sides[0]] = t.aside(lambda: t.length(base))
+        if len(sizes) > 2 or (len(sizes) == 1 and not isosceles):
+            raise Refusal("A triangle on a base is said by both of its other sides, or as isosceles by one.")
+        wanted.lengths |= dict(zip(sides[1:], sizes * (3 - len(sizes)))) if sizes else {}
+    if (longest := node.role("hypotenuse")) is not None:
+        if not right or len(sizes) > 1 or not isinstance(longest, Amount):
+            raise Refusal("A hypotenuse is that of a right-angled triangle: say it as a length, with one leg.")
+        wanted.lengths = {sides[2]: t.aside(lambda: t.length(longest)), **dict(zip(sides[:1], sizes))}
+        wanted.angles = {c: 90.0}
     if sizes and not wanted.lengths:
         if right and len(sizes) == 2:
             wanted.lengths, wanted.angles = {sides[0]: sizes[0], sides[1]: sizes[1]}, {c: 90.0}
@@ -274,12 +351,15 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
             wanted.lengths = {sides[0]: sizes[0], sides[1]: sizes[1], sides[2]: sizes[1]}
         else:
             wanted.lengths = dict(zip(sides, sizes))
-    for name, size in zip((a, c), angles):
+    if len(angles) > 2 and all(isinstance(size, float) for size in angles) and (len(angles) > 3 or abs(sum(angles) - 180) > 1e-9):
+        raise Refusal("The three angles of a triangle add up to 180°.")
+    # Of two sides and one angle it is that between them.
+    for name, size in zip((c,) if len(sizes) == 2 and len(angles) == 1 else (a, c), angles):
         wanted.angles.setdefault(name, size)
     check_sides(wanted, sides)
     if right and not any(size == 90.0 for size in wanted.angles.values()):
         wanted.angles[c] = 90.0
-    if isosceles and not wanted.equal and not wanted.lengths:
+    if isosceles and not wanted.equal and not {sides[1], sides[2]} & set(wanted.lengths):
         wanted.equal.append((sides[2], sides[1]))
     if "obtuse" in node.adjectives and (wanted or any(b.has(name) for name in names)):
         raise Stray("“obtuse” is not understood of a triangle whose corners or sizes are said.")

@@ -8,13 +8,13 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .building import Stray
 from .english import words
-from .nodes import Described, Named, Node
+from .nodes import Described, Named, Node, Ref
 from .nouns import CORNERS
 from .parallels import parallel_at
 from .rounds import side_fits
 from .shape_facts import Wanted, wanted_of
 from .things import Things
-from .third_corners import amounts_in, third_corner
+from .third_corners import amounts_in, third_corner, upper_crossing
 
 CORNER_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}
 _ON_A_SIDE = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}
@@ -63,10 +63,28 @@ def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tupl
     if not (kind in _ON_A_SIDE or regular_one or equilateral):
         return _triangle_on(t, node, span, free, wanted, isosceles)
     key, more = ("equilateral", {}) if equilateral else ("regular", {"count": float(count)}) if regular_one else (_ON_A_SIDE[kind], {})
+    if kind == "rectangle" and node.role("height", "side") is not None:
+        return _rectangle_of_height(t, node, span, free, side)
     if side is not None and not _lands(t, key, more, (a, c), side):
         a, c, free = c, a, free[::-1]
     made = b.make_parts(key, {**more, "from": (a,), "to": (c,)}, free)
     return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _rectangle_of_height(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], side: tuple[str, Node] | None) -> str:
+    """A rectangle on a side, as high as it is said to be: to the left of the side, or where it is said to lie."""
+    b = t.b
+    a, c = span
+    if side is not None and not _lands(t, "square", {}, (a, c), side):
+        a, c, free = c, a, free[::-1]
+    size = t.aside(lambda: t.length(node.role("height", "side")))  # type: ignore[arg-type]
+    across = b.make("perpendicular", {"base": (a, c), "point": (c,)}, hidden=True)
+    circle = b.make("circle_radius", {"centre": (c,), "radius": size}, hidden=True)
+    which = upper_crossing(t, [across, circle], (a, c)) or "first"
+    names = iter(free)
+    third = b.make("intersection", {"a": (across,), "b": (circle,), "which": which}, next(names, None))
+    fourth = b.make("fourth_corner", {"corners": (a, c, third)}, next(names, None))
+    return b.polygon((a, c, third, fourth))
 
 
 def _away_from_shape(t: Things, span: tuple[str, str]) -> tuple[str, Node] | None:
@@ -91,7 +109,9 @@ def _lands(t: Things, key: str, more: dict[str, Any], span: tuple[str, str], sid
         middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
     finally:
         b.back_to(mark)
-    if side[0] in ("above", "below") and isinstance(side[1], Described) and side[1].head == "line" and not side[1].names:
+    if isinstance(side[1], Ref) or (
+        side[0] in ("above", "below") and isinstance(side[1], Described) and side[1].head == "line" and not side[1].names
+    ):
         side = (side[0], Named("", tuple(b.ahead.name(id) for id in span)))
     return side_fits(t, span, side, middle)
 

@@ -33,8 +33,14 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
     if isinstance(node, Described) and node.head == "side" and not node.names:
         return sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
     if isinstance(node, Described) and node.head == "diagonal" and not node.names:
-        corners = corners_of(t, node.role("of", "in"))
-        return list(_diagonals(corners))
+        found = _diagonals(corners_of(t, node.role("of", "in")))
+        if (start := node.role("from", "through", "at")) is None:
+            return list(found)
+        corner = t.point_aside(start)
+        through = [span if span[0] == corner else span[::-1] for span in found if corner in span]
+        if not through:
+            raise Refusal(f"No diagonal goes through {t.b.ahead.name(corner)}.")
+        return list(through)
     if isinstance(node, Described) and len(node.names) > 1 and node.head != "point":
         return [span for name in node.names for span in spans_of(t, name)]
     if isinstance(node, Many):

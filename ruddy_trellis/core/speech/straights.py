@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ..kinds import CIRCLE, POINT
+from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
 from .building import Stray
+from .chords import check_is_chord, is_placed, placed_chord
 from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .nodes import Amount, Described, Many, Named, Node, Ref
@@ -32,11 +33,22 @@ from .triangle_lines import bisectors
     "base",
     "hypotenuse",
     "arm",
+    "transversal",
     parts="bisects perpendicular parallel tangent by at with from through of between on to towards and length in",
     words="perpendicular parallel horizontal vertical equal meets",
 )
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
+    if is_placed(node):
+        return [placed_chord(t, node)]
+    found = _straights(t, node)
+    if node.head == "chord":
+        for id in found:
+            check_is_chord(t, id)
+    return found
+
+
+def _straights(t: Things, node: Described) -> list[str]:
     if node.head in ("diagonal", "side", "hypotenuse", "radius", "diameter"):
         for said in node.adjectives:
             if said in DIRECTIONS:
@@ -44,6 +56,8 @@ def straights(t: Things, node: Described) -> list[str]:
     if node.head in ("diagonal", "side", "hypotenuse") and not node.names:
         spans = t.aside(lambda: [t.span(node)] if node.head == "hypotenuse" else spans_of(t, replace(node, plural=True)))
         return [straight_between(t, "segment", span) for span in spans]
+    if node.head == "transversal":
+        return [_transversal(t, node)]
     if node.head == "radius" and not node.names:
         return [_radius(t, node)]
     if node.head == "diameter" and not node.names:
@@ -58,6 +72,8 @@ def straights(t: Things, node: Described) -> list[str]:
         ):
             return bisectors(t, Described("bisector", names=node.names, roles=(("of", bisected),)))
         raise Refusal("Say: the perpendicular bisector of AB.")
+    if node.head == "chord" and node.roles and not node.names and all(role in ("of", "in") for role, _ in node.roles):
+        return [_any_chord(t, node) for _ in range(min(node.count or 1, 6))]
     key = {"line": "line", "ray": "ray", "vector": "vector", "secant": "line"}.get(node.head, "segment")
     if node.role("perpendicular", "parallel", "tangent") is not None or DIRECTIONS & set(node.adjectives):
         return directed_line(t, node, key)
@@ -125,6 +141,16 @@ def straights(t: Things, node: Described) -> list[str]:
     point = t.aside(lambda: t.point(one))
     second = t.aside(lambda: t.b.free_point(fits=None))
     return [straight_between(t, key, (point, second))]
+
+
+def _transversal(t: Things, node: Described) -> str:
+    """A line that crosses two others: through a point of each."""
+    of = node.role("of", "to", "through")
+    lines = t.aside(lambda: t.all_of(of)) if of is not None else t.b.recent_of(t.b.of_kind(*STRAIGHTS), 2)
+    if len(lines) != 2 or not all(t.b.kind(id) in STRAIGHTS for id in lines):
+        raise Refusal("A transversal crosses two lines. Say: a transversal of p and q.")
+    ends = t.aside(lambda: [t.b.make("point_on", {"path": (id,), "place": place}) for id, place in zip(lines, (0.3, 0.6))])
+    return t.make("line", from_=(ends[0],), to=(ends[1],))
 
 
 def _named(t: Things, node: Described, key: str) -> list[str]:

@@ -11,7 +11,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..catalogue import CATALOGUE
-from ..kinds import ARC, CIRCLE, LINE, NUMBER, POINT, POLYGON, SEGMENT, STRAIGHTS, VECTOR, with_article, word
+from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, SEGMENT, SPANS, STRAIGHTS, VECTOR, with_article, word
 from ..language import names as spelling
 from ..language.amounts import amount
 from ..language.expression import read_formula
@@ -254,6 +254,9 @@ class Things:
             found = [id for id in b.recent.ids if id in b.ahead and b.kind(id) == POINT]
             if not found:
                 raise Refusal("No point was spoken of.")
+            if node.word == "them":
+                last = [id for id in found if id in b.last_group]
+                return last if len(last) > 1 else found if len(b.of_kind(POINT)) == len(found) == 2 else found[-2:]
             return found[-1:]
         if isinstance(node, Described) and node.head in ("point", "corner") and node.names and not node.roles:
             return [id for name in node.names for id in self.points(name)]
@@ -267,6 +270,11 @@ class Things:
     def span(self, node: Node) -> tuple[str, ...]:
         """Two points, or one segment or vector, as a gap for a span takes them."""
         b = self.b
+        if isinstance(node, Ref):
+            drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in SPANS]
+            if not drawn:
+                raise Refusal("No segment was spoken of.")
+            return (drawn[-1],)
         if isinstance(node, Many) and len(node.items) == 2:
             found = self.points(node)
             if len(found) == 2:
@@ -305,6 +313,11 @@ class Things:
     def straight(self, node: Node) -> tuple[str, ...]:
         """A straight thing, or two points, as a gap for a straight thing takes them."""
         b = self.b
+        if isinstance(node, Ref):
+            drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in (*STRAIGHTS, CIRCLE, ARC, CONIC, POLYGON)]
+            if not drawn or b.kind(drawn[-1]) not in STRAIGHTS:
+                raise Refusal("No line was spoken of.")
+            return (drawn[-1],)
         if isinstance(node, Named) and len(node.points) == 2 and not b.ahead.ids_named(spelling.tidy(node.text)):
             ends = b.points(node.points)
             known = b.straight_between(*ends, kinds=(LINE,))

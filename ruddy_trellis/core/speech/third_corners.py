@@ -36,7 +36,7 @@ def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wan
             if size is not None:
                 curves.append(b.make("circle_radius", {"centre": (id,), "radius": size}, hidden=True))
             for one, two in wanted.equal:
-                if key in (one, two):
+                if key in (one, two) and size is None:
                     twin = two if key == one else one
                     if twin == frozenset(names.values()):
                         curves.append(b.make("circle", {"centre": (id,), "point": (other,)}, hidden=True))

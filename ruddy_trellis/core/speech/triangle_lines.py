@@ -60,6 +60,9 @@ def bisectors(t: Things, node: Described) -> list[str]:
     if isinstance(of, Described) and of.head == "angle" and of.plural and not of.names and of.role("between") is None:
         corners = t.aside(lambda: corners_of(t, of.role("of", "in")))
         return [_bisector(t, (corners[i - 1], corners[i], corners[(i + 1) % len(corners)]), outer) for i in range(len(corners))]
+    if node.plural and isinstance(of, Named) and len(of.points) > 3 and node.role("of") is of:
+        corners = t.aside(lambda: corners_of(t, of))
+        return [_bisector(t, (corners[i - 1], corners[i], corners[(i + 1) % len(corners)]), outer) for i in range(len(corners))]
     if (
         of is None
         or (isinstance(of, Described) and of.head == "triangle")

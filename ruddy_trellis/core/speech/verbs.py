@@ -22,7 +22,7 @@ VERBS: dict[str, Verb] = {}
 DRAWING = words(
     """
     fraction sized so_drawn lies_so define name meets join produce bisect divide point_by_ratio point_by_length transform inscribe
-    circumscribe locus draw where_meet dial
+    circumscribe locus draw where_meet dial traced
     """
 )
 

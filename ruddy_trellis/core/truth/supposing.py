@@ -5,7 +5,7 @@ from ..board.board import Board
 from ..board.step import Step
 from ..kinds import SUPPOSITION
 from ..language.fills import ids_in
-from ..language.printing import claim_words
+from ..language.printing import claim_words, sentence
 
 
 def suppositions_of(board: Board, id: str) -> list[str]:
@@ -15,6 +15,11 @@ def suppositions_of(board: Board, id: str) -> list[str]:
         return []
     pegs = _pegs(board, [id])
     return [step.id for step in supposed if _pegs(board, _subject(step)) & pegs]
+
+
+def supposed_of(board: Board, id: str) -> list[str]:
+    """What is supposed of one thing, as sentences, in the order of the board."""
+    return [sentence(board, step.id) for step in board.steps if step.makes == SUPPOSITION and id in _subject(step)]
 
 
 def supposed_words(board: Board, ids: list[str]) -> str:

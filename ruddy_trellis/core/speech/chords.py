@@ -1,0 +1,70 @@
+"""Chords of a circle that are said by a direction, a length or a point, and diameters."""
+
+from __future__ import annotations
+
+from ..kinds import CIRCLE
+from ..refusal import Refusal
+from .building import Stray
+from .lines_between import straight_between
+from .nodes import Amount, Described
+from .riding import free_place_on
+from .spans import centre_of, circle_of, points_lying_on
+from .things import Things
+
+#: Parts by which a chord is placed, besides its ends.
+_DIRECTIONS = ("perpendicular", "parallel")
+
+
+def is_placed(node: Described) -> bool:
+    """Whether a chord is said by a direction or a length, and not by its ends."""
+    return node.head in ("chord", "diameter") and not node.names and (node.role(*_DIRECTIONS, "length") is not None or bool(node.amounts))
+
+
+def placed_chord(t: Things, node: Described) -> str:
+    """A chord, or a diameter, with a direction or of a length: from a point of the circle, or from a new one."""
+    b = t.b
+    through, direction = node.role("through", "from", "at"), node.role(*_DIRECTIONS)
+    length = node.role("length") or (Amount(node.amounts[0]) if node.amounts else None)
+    if node.head == "diameter":
+        if direction is None or through is not None or length is not None:
+            raise Stray("A diameter goes through the centre, and is as long as it is. Say: the diameter of k parallel to AB.")
+        circle = t.aside(lambda: t.round(node.role("of", "in")))
+        centre = t.aside(lambda: centre_of(t, circle))
+        line = _directed(t, node, centre)
+        ends = [b.make("intersection", {"a": (line,), "b": (circle,), "which": which}) for which in ("first", "second")]
+        return straight_between(t, "segment", (ends[0], ends[1]))
+    if through is not None:
+        point = t.point_aside(through)
+        circle = t.aside(lambda: circle_of(t, node.role("of", "in"), point))
+        if point not in points_lying_on(t, circle):
+            raise Refusal(f"{b.ahead.name(point)} is not on {b.ahead.name(circle)}. A chord is said by a point of its circle.")
+    else:
+        circle = t.aside(lambda: t.round(node.role("of", "in")))
+        point = b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))})
+    if direction is not None and length is not None:
+        raise Stray("A chord through a point of its circle has a direction or a length, not both.")
+    if direction is not None:
+        line = _directed(t, node, point)
+        end = b.make("other_intersection", {"a": (line,), "b": (circle,), "known": (point,)})
+    else:
+        assert length is not None
+        size = t.aside(lambda: t.length(length))
+        round_ = b.make("circle_radius", {"centre": (point,), "radius": size}, hidden=True)
+        end = b.make("intersection", {"a": (circle,), "b": (round_,), "which": "first"})
+    return straight_between(t, "segment", (point, end))
+
+
+def _directed(t: Things, node: Described, point: str) -> str:
+    which = "perpendicular" if node.role("perpendicular") is not None else "parallel"
+    base = node.role(which)
+    assert base is not None
+    return t.b.make(which, {"base": t.aside(lambda: t.straight(base)), "point": (point,)}, hidden=True)
+
+
+def check_is_chord(t: Things, id: str) -> None:
+    """Raise Refusal unless the ends of what was made as a chord lie on one circle, where there is one."""
+    circles = t.b.of_kind(CIRCLE, hidden=True)
+    ends = set(t.b.ends(id))
+    if not any(ends <= points_lying_on(t, circle) for circle in circles):
+        name = t.b.ahead.name(id)
+        raise Refusal(f"{name} is no chord: its ends are not on one circle." if circles else "There is no circle here for a chord.")
