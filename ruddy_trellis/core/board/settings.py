@@ -8,7 +8,8 @@ from typing import Literal, get_args
 Unit = Literal["", "mm", "cm", "m", "km"]
 Ground = Literal["blank", "grid", "triangles", "axes"]
 Paper = Literal["light", "dark"]
-UNITS, GROUNDS, PAPERS = get_args(Unit), get_args(Ground), get_args(Paper)
+Language = Literal["en", "de"]
+UNITS, GROUNDS, PAPERS, LANGUAGES = get_args(Unit), get_args(Ground), get_args(Paper), get_args(Language)
 
 
 @dataclass(frozen=True)
@@ -44,6 +45,7 @@ class Settings:
         nice: a reading that a drag keeps to whole steps, and the step; None where it is left free.
         log: the readings that are recorded; ``rows`` what was; ``logging`` whether a drag records as well.
         photograph: the picture under the figure.
+        language: in which sentences are said, read and refused, by its code; what has no words in it is English.
     """
 
     title: str = "Board 1"
@@ -62,6 +64,7 @@ class Settings:
     rows: tuple = ()
     logging: bool = False
     photograph: Photograph | None = None
+    language: str = "en"
 
     def with_(self, **changes) -> Settings:
         return replace(self, **changes)

@@ -89,6 +89,7 @@ class Construction:
             of the board, giving a :class:`Part` for each step. Such a sentence is never kept as a step.
         planner: instead of a formula, a function that says how a step is computed from other steps than those that fill
             its gaps: see ``plan.make_plan``.
+        in_tongues: the same construction with its sentences in other languages, by their codes.
         check: a function of the fills and the board that raises Refusal where what fills the gaps makes no sense together.
     """
 
@@ -126,6 +127,7 @@ class Construction:
     expands: Callable | None = None
     check: Callable | None = None
     planner: Callable | None = None
+    in_tongues: Mapping[str, "Construction"] = field(default_factory=dict)
     pieces: tuple = field(init=False)
 
     def __post_init__(self):
@@ -144,6 +146,10 @@ class Construction:
     def sentences(self) -> tuple[tuple[Piece, ...], ...]:
         """The pieces of the sentence and of every alias."""
         return (self.pieces, *(_pieces(alias) for alias in self.aliases))
+
+    def said_in(self, code: str) -> "Construction | None":
+        """The construction with its sentences in a language; None where it has no words in it yet."""
+        return self if code == "en" else self.in_tongues.get(code)
 
     @property
     def sentence_shown(self) -> str:

@@ -1,6 +1,7 @@
 """The catalogue: the constructions by key, by shelf group and by two-letter key."""
 
 from contextvars import ContextVar
+from dataclasses import replace
 from types import MappingProxyType
 
 from . import (
@@ -10,6 +11,7 @@ from . import (
     conics,
     crossings,
     explaining_images,
+    german,
     images,
     many_images,
     marks,
@@ -51,6 +53,28 @@ GROUPS = (
 _NONE = MappingProxyType({})
 
 
+def _with_german(construction: Construction) -> Construction:
+    """A construction with its German sentences, where it has any: nothing else of it differs."""
+    if construction.key not in german.GERMAN:
+        return construction
+    first, *others = german.GERMAN[construction.key]
+    said = replace(construction, sentence=first, aliases=tuple(others), also=())
+    return replace(construction, in_tongues={"de": said})
+
+
+class Said:
+    """The constructions of a catalogue that have words in a language, as they are said in it."""
+
+    def __init__(self, code: str, catalogue: "Catalogue") -> None:
+        self._said = {one.key: said for one in catalogue if (said := one.said_in(code)) is not None}
+
+    def __iter__(self):
+        return iter(self._said.values())
+
+    def __getitem__(self, key) -> Construction:
+        return self._said[key]
+
+
 class Catalogue:
     """The constructions that the program knows. ``add`` is all it takes to make a new one known.
 
@@ -62,7 +86,7 @@ class Catalogue:
         self._by_key = {}
         self._own = ContextVar("own")
         for construction in constructions:
-            self.add(construction)
+            self.add(_with_german(construction))
 
     def add(self, construction: Construction) -> None:
         """Make a construction known. Raises ValueError if its key or its two-letter key is taken."""
@@ -96,6 +120,10 @@ class Catalogue:
             return self._by_key[key]
         except KeyError:
             return self._own.get(_NONE)[key]
+
+    def in_tongue(self, code: str) -> "Catalogue | Said":
+        """The constructions that have words in a language, as they are said in it."""
+        return self if code == "en" else Said(code, self)
 
     def group(self, name: str):
         """The constructions of one shelf row, in order."""

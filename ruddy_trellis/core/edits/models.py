@@ -5,7 +5,7 @@ from typing import Annotated, Any, Literal, get_args
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from .. import limits
-from ..board.settings import Ground, Paper, Unit
+from ..board.settings import Ground, Language, Paper, Unit
 from ..refusal import Refusal
 
 Pen = Literal["ink", "ruddy", "leaf", "straw", "sky", "plum", "slate"]
@@ -172,6 +172,7 @@ class Arrange(_Edit):
     )
     logging: bool | None = None
     photograph: PhotographData | None = None
+    language: Language | None = None
 
 
 class StrokeData(_Edit):

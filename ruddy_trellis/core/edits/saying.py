@@ -20,6 +20,7 @@ from ..language.printing import phrase
 from ..language.reading import NoSentence, ReadStep, TooManyWays, read_sentence
 from ..language.suggesting import suggestions
 from ..language.tokens import tokens
+from ..language.tongue import TONGUES
 from ..language.understanding import Reading, Understanding
 from ..refusal import Refusal
 from .adding import step_of, with_defaults
@@ -261,6 +262,8 @@ def completions(text: str, board: Board) -> list[completion.Completion]:
     """The ways to go on from a typed text, in the sentences of the catalogue; see ``language.completion``. Where it goes on in
     none of them: the sentence as which it would be read, or those that are near."""
     found = completion.complete(text, board, CATALOGUE)
+    if not found and (code := board.settings.language) != "en":
+        return completion.complete(text, board, CATALOGUE.in_tongue(code), TONGUES[code])
     if found or "=" in text or not _LEAST <= len(text.strip()) <= _LONGEST // 4:
         return found
     reader = _reader(text, board)

@@ -20,6 +20,7 @@ from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
 from ..speech.building import Final, NotThere
 from ..speech.hearing import Heard, heard, is_canonical, understood
+from ..speech.in_tongue import said_in_tongue
 from ..speech.paragraphs import is_paragraph, paragraph, sentences_of
 from ..speech.sentences import ActRefused, NotSaid
 from ..speech.tongues import other_tongue
@@ -220,7 +221,19 @@ def _paragraph(hand, message: messages.Say) -> Doing:
 
 
 def _heard_or_ordered(hand, text: str) -> Heard | Doing:
-    """What a text says, or what it orders the page to do. Raises Refusal."""
+    """What a text says, or what it orders the page to do. Raises Refusal, in the language of the lesson where it is not English."""
+    if hand.board.settings.language == "en":
+        return _heard_in_english(hand, text)
+    try:
+        return Heard(said_in_tongue(text, hand.board))
+    except Refusal as refusal:
+        try:
+            return _heard_in_english(hand, text)
+        except Refusal as other:
+            raise Refusal(refusal.sentence, ways=other.ways) from None
+
+
+def _heard_in_english(hand, text: str) -> Heard | Doing:
     if is_canonical(text, hand.board):
         return understood(text, hand.board)
     try:

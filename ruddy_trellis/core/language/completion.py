@@ -6,6 +6,7 @@ from ..kinds import POINT
 from ..seen import SeenBoard, Sentences
 from .filling import fitting_names, names_of_kinds
 from .reading import ends_of_gap, lower, split_subject, variants, without_article
+from .tongue import ENGLISH, Tongue
 
 MOST = 12
 
@@ -25,13 +26,13 @@ class Completion:
     tool: str
 
 
-def complete(text: str, board: SeenBoard, sentences: Sentences) -> list[Completion]:
-    """The ways to go on from a typed text, at most ``MOST``; none for a text that fits no sentence."""
-    _name, verb, rest = split_subject(text)
+def complete(text: str, board: SeenBoard, sentences: Sentences, tongue: Tongue = ENGLISH) -> list[Completion]:
+    """The ways to go on from a text typed in a language, at most ``MOST``; none for a text that fits no sentence."""
+    _name, verb, rest = split_subject(text, tongue)
     if verb == "=":
         return []
     start = text[: len(text) - len(rest)]
-    bare = without_article(rest)
+    bare = without_article(rest, tongue)
     start += rest[: len(rest) - len(bare)]
     found = {}
     for construction in sorted(sentences, key=lambda construction: construction.likely):

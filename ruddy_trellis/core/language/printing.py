@@ -10,6 +10,7 @@ from ..seen import Fills, SeenBoard, SeenConstruction, SeenGap
 from . import names as spelling
 from .expression import Formula
 from .fills import is_ids
+from .tongue import ENGLISH, TONGUES, Tongue
 from .words import Words
 
 
@@ -37,7 +38,12 @@ def rounded_text(value: float, decimals: int) -> str:
 
 
 def fill_text(
-    gap: SeenGap, fill: Any, names: Mapping[str, str], number: Callable[[float], str] = number_text, board: SeenBoard | None = None
+    gap: SeenGap,
+    fill: Any,
+    names: Mapping[str, str],
+    number: Callable[[float], str] = number_text,
+    board: SeenBoard | None = None,
+    tongue: Tongue = ENGLISH,
 ) -> str:
     """What fills a gap, in words.
 
@@ -54,14 +60,15 @@ def fill_text(
             others = [id for id in board.ids_named(parts[0]) if id != fill[0] and board.kind_of(id) in gap.kind.single]
             return f"reading {parts[0]}" if others else parts[0]
         if gap.kind.several:
-            return join(parts)
+            return join(parts, tongue.last)
         return ", ".join(parts) if gap.kind.hands == "many" else spelling.spell(parts)
     if isinstance(fill, tuple):
-        return f"({', '.join(number(part) for part in fill)})"
+        apart = ", " if tongue is ENGLISH else " | "
+        return f"({apart.join(number(part) for part in fill)})"
     if isinstance(fill, (int, float)):
         ratio = as_ratio(float(fill))
         return number(fill) if ratio is None else f"{ratio.numerator}/{ratio.denominator}".replace("-", "−")
-    return fill
+    return tongue.options.get(fill, fill)
 
 
 def _operand_text(operand, names, board):
@@ -78,6 +85,7 @@ def phrase(
     full: bool = False,
     number: Callable[[float], str] = number_text,
     board: SeenBoard | None = None,
+    tongue: Tongue = ENGLISH,
 ) -> str:
     """The sentence of a construction without its subject: "the midpoint of AB".
 
@@ -100,7 +108,7 @@ def phrase(
             fill = fills.get(gap.name)
             if fill is None or not (full or isinstance(fill, str) or is_ids(fill)):
                 continue
-        words.append(fill_text(piece.gap, fills[piece.gap.name], names, number, board) if piece.gap else piece.text)
+        words.append(fill_text(piece.gap, fills[piece.gap.name], names, number, board, tongue) if piece.gap else piece.text)
     return "".join(words)
 
 
@@ -109,7 +117,20 @@ def sentence(board: SeenBoard, id: str, full: bool = False) -> str:
     step = board.step(id)
     if step.makes == SUPPOSITION and not full:
         return f"supposed: {claim_words(board, id)}"
+    tongue, words = told_in(board, id)
+    if not full and tongue is not ENGLISH:
+        return f"{board.name(id)} {tongue.is_} {words}"
     return f"{board.name(id)} is {phrase(step.construction, step.fills, board.names, full, board=board if full else None)}"
+
+
+def told_in(board: SeenBoard, id: str) -> tuple[Tongue, str]:
+    """What a step is, in the language of its lesson where it has words in it, else in English; and which of the two it is."""
+    step, code = board.step(id), board.settings.language
+    said = step.construction.said_in(code)
+    if said is None or code == "en":
+        return ENGLISH, phrase(step.construction, step.fills, board.names)
+    comma = lambda value: number_text(value).replace(".", ",")
+    return TONGUES[code], phrase(said, step.fills, board.names, number=comma, tongue=TONGUES[code])
 
 
 def claim_words(board: SeenBoard, id: str) -> str:

@@ -11,12 +11,12 @@ from ..seen import SeenBoard, Sentences
 from . import equation as equations
 from . import names as spelling
 from .filling import COORDINATES, read_fill, tells_most
+from .fills import is_ids
 from .for_each import for_all, for_each
+from .tongue import ENGLISH, TONGUES, Tongue
 
 #: "p: y = 3x − 1": a name for what an equation makes.
 _NAMED_EQUATION = re.compile(r"\s*(?P<name>[^\s:=]+)\s*:\s*(?P<equation>.*=.*)", re.DOTALL)
-_SUBJECT = re.compile(r"\s*(?P<name>\S.*?)\s*(?P<verb>\bis\b|=)\s*(?P<rest>.*)", re.DOTALL)
-_ARTICLE = re.compile(r"(?:the|an?)\s+", re.IGNORECASE)
 
 
 @dataclass(frozen=True)
@@ -28,12 +28,13 @@ class ReadStep:
     name: str | None
 
 
-def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Callable[..., None]) -> ReadStep:
+def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Callable[..., None], tongue: Tongue = ENGLISH) -> ReadStep:
     """Read one typed sentence.
 
     Args:
         sentences: the constructions that may be said, also by their keys.
         check: a function of a construction, fills and the board that raises Refusal where they do not fit.
+        tongue: the language that it is read in, in which the sentences are.
 
     Returns:
         A ReadStep, checked against the board.
@@ -43,17 +44,17 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
     """
     if len(text) > limits.SENTENCE_LENGTH:
         raise Refusal(f"A sentence has at most {limits.SENTENCE_LENGTH:,} characters; that one has {len(text):,}.")
-    if found := _equation_step(text, board, sentences):
+    if tongue is ENGLISH and (found := _equation_step(text, board, sentences)):
         check(found.construction, found.fills, board)
         return found
-    name, verb, rest = split_subject(text)
+    name, verb, rest = split_subject(text, tongue)
     if name is not None:
         name = spelling.tidy(name)
     rest = " ".join(rest.split()).rstrip(".")
     if not rest:
         raise Refusal("Type a sentence, such as “M is the midpoint of AB” or “A is a free point at (2, 3)”.")
-    refusals, tries = [], _Tries()
-    bare = without_article(rest)
+    refusals, tries = [], _Tries(tongue)
+    bare = without_article(rest, tongue)
     low = lower(bare)
     for construction, ways, firsts in _by_first_letter(sentences).get(low[:1], ()):
         if not low.startswith(firsts):
@@ -67,7 +68,10 @@ def read_sentence(text: str, board: SeenBoard, sentences: Sentences, check: Call
         except TooManyWays:
             raise
         except Refusal as refusal:
-            refusals.append((len(rest), refusal))
+            told = refusal if tongue is ENGLISH else Refusal(tongue.spoken["not so"].format(tool=construction.sentence_shown))
+            refusals.append((len(rest), told))
+    if tongue is not ENGLISH:
+        raise max(refusals, key=lambda pair: pair[0])[1] if refusals else NoSentence(tongue.spoken["no sentence"])
     if verb == "=" or not refusals:
         found = _short_form(rest, name, verb, board, sentences)
         check(found.construction, found.fills, board)
@@ -101,9 +105,9 @@ def _equation_step(text, board, sentences):
     return ReadStep(sentences[equations.made_by(equation)], {"equation": equation}, name)
 
 
-def split_subject(text: str):
+def split_subject(text: str, tongue: Tongue = ENGLISH):
     head, quote, _ = text.partition("“")
-    found = _SUBJECT.fullmatch(text)
+    found = tongue.subject.fullmatch(text)
     if found and quote and found.start("verb") > len(head):
         return None, "", text  # the verb is inside quoted words
     # "both lines y = ±2": an equation inside a sentence without a subject.
@@ -135,9 +139,9 @@ class _Misread(Exception):
         self.matched, self.refusal = matched, refusal
 
 
-def without_article(text: str):
+def without_article(text: str, tongue: Tongue = ENGLISH):
     """The text without a leading "the", "a" or "an"."""
-    return _ARTICLE.sub("", text, count=1) if _ARTICLE.match(text) else text
+    return tongue.article.sub("", text, count=1) if tongue.article.match(text) else text
 
 
 def flattened(pieces, groups_kept):
@@ -151,7 +155,7 @@ def flattened(pieces, groups_kept):
         else:
             kept.append(piece.gap or piece.text)
     if kept and isinstance(kept[0], str):
-        kept[0] = without_article(kept[0])
+        kept[0] = next((bare for tongue in TONGUES.values() if (bare := without_article(kept[0], tongue)) != kept[0]), kept[0])
     return kept
 
 
@@ -216,8 +220,8 @@ def lower(text: str):
 class _Tries:
     """Counts how many ways of taking a sentence apart are tried. Raises Refusal when they are too many."""
 
-    def __init__(self) -> None:
-        self._left = limits.READINGS
+    def __init__(self, tongue: Tongue = ENGLISH) -> None:
+        self._left, self.tongue = limits.READINGS, tongue
 
     def count(self) -> None:
         self._left -= 1
@@ -259,12 +263,28 @@ def _match(parts, text, low, at, board, tries):
             further = further or misread  # the words after the gap may stand again further on
             continue
         try:
-            return {part.name: read_fill(part, text[at:end].strip(), board), **fills}
+            return {part.name: _fill(part, text[at:end].strip(), board, tries.tongue), **fills}
         except Refusal as found:
             refusal = refusal or found
     if refusal is None:
         raise further or LookupError
     raise _Misread(at, refusal)
+
+
+def _fill(gap, text, board, tongue):
+    """What fills a gap, said in a language; what is refused is refused in it."""
+    plain, kinds = tongue.plain(gap, text)
+    try:
+        fill = read_fill(gap, plain, board)
+    except Refusal:
+        if tongue is ENGLISH:
+            raise
+        raise tongue.refusal(gap, text) from None
+    if kinds and is_ids(fill):
+        count = {2: "two", 3: "three"}.get(len(fill), "many")
+        if (board.kind_of(fill[0]) if len(fill) == 1 else count) not in kinds:
+            raise tongue.refusal(gap, text)
+    return fill
 
 
 def ends_of_gap(rest, text: str, at: int):

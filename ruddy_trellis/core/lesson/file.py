@@ -15,6 +15,7 @@ from ..board.board import Board
 from ..board.chalk import stroke_to_json
 from ..board.codec import settings_to_json, step_from_json, step_to_json
 from ..board.naming import check_names
+from ..board.settings import Language
 from ..catalogue import CATALOGUE
 from ..edits.adding import with_defaults
 from ..edits.chalking import stroke_of
@@ -72,6 +73,7 @@ class BoardData(_Part):
     rows: list[list[float | None]] = Field(default_factory=list, max_length=limits.LOG_ROWS)
     logging: bool = False
     photograph: PhotographData | None = None
+    language: Language = "en"
     steps: list[StepData] = Field(max_length=limits.STEPS)
     claims: Literal[1, 2] = 1
     chalk: list[KeptStroke] = Field(default_factory=list, max_length=limits.STROKES)

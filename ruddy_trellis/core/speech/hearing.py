@@ -16,6 +16,7 @@ from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
 from .building import Building, Final, NotThere
 from .english import DRAW_EQUATION
+from .in_tongue import said_in_tongue
 from .sentences import ActRefused, Sentence
 
 
@@ -77,6 +78,18 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
     Raises:
         Refusal: where it says nothing that can be done; sentences that would be taken are its ``ways``.
     """
+    if board.settings.language != "en":
+        try:
+            return Heard(said_in_tongue(text, board))
+        except Refusal as refusal:
+            try:
+                return _in_english(text, board, selected, recent)
+            except Refusal:
+                raise refusal from None
+    return _in_english(text, board, selected, recent)
+
+
+def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
     if is_canonical(text, board):
         return Heard(tuple(said(text, board)))
     if (led := DRAW_EQUATION.match(text.strip())) is not None and is_canonical(text.strip()[led.end() :], board):

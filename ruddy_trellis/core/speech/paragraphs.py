@@ -13,6 +13,7 @@ from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building, Final, NotThere
 from .hearing import is_canonical
+from .in_tongue import said_in_tongue
 from .sentences import ActRefused, Sentence, plain
 
 #: How many sentences a paragraph has at most, and letters in all.
@@ -124,6 +125,20 @@ def _act_words(act: object, board: Board) -> str:
 
 
 def _carry_out(text: str, building: Building, selected: Sequence[str]) -> None:
+    if building.ahead.settings.language != "en":
+        try:
+            building.adopt(said_in_tongue(text, building.ahead))
+            return
+        except Refusal as refusal:
+            try:
+                _carry_out_in_english(text, building, selected)
+            except Refusal:
+                raise refusal from None
+            return
+    _carry_out_in_english(text, building, selected)
+
+
+def _carry_out_in_english(text: str, building: Building, selected: Sequence[str]) -> None:
     canonical = plain(text)
     if is_canonical(canonical, building.ahead):
         building.adopt(said(canonical, building.ahead))

@@ -192,7 +192,8 @@ def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] 
     if len(rows) >= limits.BOARDS:
         return PlainTextResponse(f"A lesson has at most {limits.BOARDS} boards.", 422)
     titles = [orjson.loads(row.document)["title"] for row in rows]
-    board = Board(Settings(title=_next_title(titles)))
+    language = orjson.loads(rows[0].document).get("language", "en") if rows else "en"
+    board = Board(Settings(title=_next_title(titles), language=language))
     if copy_of is not None:
         if copy_of not in {row.id for row in rows}:
             raise HTTPException(404)

@@ -32,7 +32,7 @@ from ...core.kinds import (
     WORDS_ON_BOARD,
 )
 from ...core.language.fills import fill_to_json
-from ...core.language.printing import claim_words, phrase, rounded_text, sentence, working_text
+from ...core.language.printing import claim_words, phrase, rounded_text, sentence, told_in, working_text
 from ...core.lesson.file import board_to_text
 from ...core.lesson.judging import as_formula, looked_through, ties_of
 from ...core.pointing.gathering import KINDS, RELATIONS
@@ -73,9 +73,10 @@ def working_rows(board):
         if step.does == "free_point" and rows and rows[-1]["free"]:
             rows[-1]["steps"].append(step)
         else:
-            is_supposed = step.makes == SUPPOSITION
-            words = sentence(board, step.id) if is_supposed else phrase(step.construction, step.fills, board.names)
-            rows.append({"free": step.does == "free_point", "steps": [step], "words": words})
+            tongue, words = told_in(board, step.id)
+            if step.makes == SUPPOSITION:
+                words = sentence(board, step.id)
+            rows.append({"free": step.does == "free_point", "steps": [step], "words": words, "tongue": tongue})
     return {"rows": rows, "hidden": [step.id for step in board.steps if step.look.hidden]}
 
 
