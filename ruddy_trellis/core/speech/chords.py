@@ -11,6 +11,8 @@ from .riding import free_place_on
 from .spans import centre_of, circle_of, points_lying_on
 from .things import Things
 
+#: Words that are directions, and which level or upright line a chord with them is parallel to is not said.
+_ADJECTIVES = frozenset(("horizontal", "vertical", "parallel", "perpendicular"))
 #: Parts by which a chord is placed, besides its ends.
 _DIRECTIONS = ("perpendicular", "parallel")
 
@@ -23,6 +25,8 @@ def is_placed(node: Described) -> bool:
 def placed_chord(t: Things, node: Described) -> str:
     """A chord, or a diameter, with a direction or of a length: from a point of the circle, or from a new one."""
     b = t.b
+    if said := _ADJECTIVES & set(node.adjectives):
+        raise Stray(f"“{min(said)}” is not understood of a {node.head}. Say: the chord through A parallel to BC.")
     through, direction = node.role("through", "from", "at"), node.role(*_DIRECTIONS)
     length = node.role("length") or (Amount(node.amounts[0]) if node.amounts else None)
     if node.head == "diameter":

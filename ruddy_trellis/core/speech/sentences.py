@@ -124,6 +124,8 @@ _ACTS = english.words(
 _MAKING = frozenset(("let", "draw", "call", "join"))
 
 
+#: The clause before said facts of a shape; with what a claim begins that is no more of them.
+_FACTS, _ASKING = "facts", frozenset(("prove", "show", "then", "is", "does"))
 #: What a sentence is about, before it begins.
 _SETTING = re.compile(
     r"[Ii]n (?:the |a |any )?(triangle|quadrilateral|parallelogram|rectangle|square|trapezium|pentagon|hexagon) ([A-Z]{3,8}),?\s+"
@@ -236,7 +238,7 @@ class Sentence:
             # and CB", which would be a segment by itself.
             again = [*before, *said[start:]], 0
             ways.insert(0 if said[start].kind == NAME and before[0].word not in _MAKING else 1, again)
-        return any(self._clauses(self._taken_apart(tokens_), tokens_, at, last if tokens_ is not said else "") for tokens_, at in ways)
+        return any(self._clauses(self._taken_apart(words), words, at, last, words is not said) for words, at in ways)
 
     def _taken_apart(self, said: list[Token]) -> Clauses:
         """The clauses of a list of tokens, which are asked for again and again while ways to take it are tried."""
@@ -245,10 +247,12 @@ class Sentence:
             self._known[key] = Clauses(said)
         return self._known[key]
 
-    def _clauses(self, clauses: Clauses, said: list[Token], start: int, last: str = "") -> bool:
+    def _clauses(self, clauses: Clauses, said: list[Token], start: int, last: str, holds_on: bool) -> bool:
         for does, bound, end in clauses.longest(start):
-            if last and does == "style" and last != "style":
+            if holds_on and does == "style" and last != "style":
                 continue  # "make the line through A and B dashed" says nothing of B alone
+            if last == _FACTS and does == "conclude" and said[start].word not in _ASKING:
+                continue  # "with AB = AC and angle B = 90°": which is said of the triangle, and no claim
             if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
                 continue
             self._left -= 1
@@ -270,7 +274,7 @@ class Sentence:
             while after < len(said) and said[after].word in _JOINERS:
                 after += 1
             group, self.b.last_group = self.b.last_group, {step.id for step in self.b.ahead.steps[mark.steps :]}
-            if self._run(said, after, _verb_of(said, start), does):
+            if self._run(said, after, _verb_of(said, start), _FACTS if "facts" in bound else does):
                 return True
             self.b.last_group = group
             self.b.back_to(mark)

@@ -88,7 +88,7 @@ def best_order(b: Building, names: tuple[str, ...], wanted: Wanted) -> tuple[str
         told += sum(frozenset((a, c)) in (one, two) and one != two for one, two in wanted.equal)
         return (
             known
-            + told
+            + (told if told <= 2 else 0)  # a third thing that is said of a corner would be passed over
             + 1.5 * (frozenset((a, c)) in wanted.lengths)
             + 0.4 * (wanted.angles.get(third) == 90.0)
             - 2 * (third in wanted.angles and wanted.angles[third] != 90.0)

@@ -72,7 +72,13 @@ def _straights(t: Things, node: Described) -> list[str]:
         ):
             return bisectors(t, Described("bisector", names=node.names, roles=(("of", bisected),)))
         raise Refusal("Say: the perpendicular bisector of AB.")
-    if node.head == "chord" and node.roles and not node.names and all(role in ("of", "in") for role, _ in node.roles):
+    if (
+        node.head == "chord"
+        and not node.adjectives
+        and node.roles
+        and not node.names
+        and all(role in ("of", "in") for role, _ in node.roles)
+    ):
         return [_any_chord(t, node) for _ in range(min(node.count or 1, 6))]
     key = {"line": "line", "ray": "ray", "vector": "vector", "secant": "line"}.get(node.head, "segment")
     if node.role("perpendicular", "parallel", "tangent") is not None or DIRECTIONS & set(node.adjectives):

@@ -63,6 +63,8 @@ def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wan
             b.make("perpendicular", {"base": span, "point": (c,)}, hidden=True),
             b.make("circle", {"centre": (c,), "point": (a,)}, hidden=True),
         ]
+    if len(curves) > 2:
+        raise Refusal("That is more than makes a triangle. Leave one of the lengths or angles out.")
     if not curves:
         return b.free_point(name)
     if len(curves) == 1:

@@ -9,15 +9,17 @@ from starlette.concurrency import run_in_threadpool
 
 from ...core import limits
 from ...core.board import Board, Settings
+from ...core.board.settings import Language
 from ...core.catalogue import CATALOGUE
 from ...core.display.palette import PENS
+from ...core.edits import Arrange
 from ...core.lesson.file import board_to_text, lesson_schema, lesson_to_json
 from ...core.lesson.recipes import steps_of
 from ...core.refusal import Refusal
 from ...incoming.photograph import arrived_with_photographs
 from ...incoming.reading import kind_of
 from ...incoming.trying import arrived_drawing
-from ..people.who import own_lesson, signed_in, visitor
+from ..people.who import live_board, own_lesson, signed_in, visitor
 from ..photographs import photographs_of
 from ..rendering import content_of, drawing_look, file_name, page
 from ..shelf import shelf
@@ -205,6 +207,17 @@ def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] 
 
 def _next_title(titles):
     return next(f"Board {number}" for number in range(len(titles) + 1, 1000) if f"Board {number}" not in titles)
+
+
+@router.post("/boards/{board_id}/language")
+async def set_language(request: Request, board_id: int, code: Annotated[Language, Form()]):
+    """Say the sentences of a lesson, on all of its boards, in a language."""
+    live = await run_in_threadpool(live_board, request, board_id)
+    for row in await run_in_threadpool(request.app.state.lessons.boards, live.lesson_id):
+        board = await run_in_threadpool(request.app.state.live.get, row.id)
+        if board is not None and board.board.settings.language != code:
+            await board.change(Arrange(language=code))
+    return Response(status_code=204)
 
 
 @router.post("/lessons/{slug}/boards/{board_id}/move")

@@ -235,7 +235,15 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     if not steps:
         hidden = [step for step in board.steps if step.look.hidden]
         return page(
-            request, "panels/board_look.html", board=board, units=UNITS, grounds=GROUNDS, papers=PAPERS, hidden=hidden, gathered=KINDS
+            request,
+            "panels/board_look.html",
+            board=board,
+            board_id=board_id,
+            units=UNITS,
+            grounds=GROUNDS,
+            papers=PAPERS,
+            hidden=hidden,
+            gathered=KINDS,
         )
     styles = [style_of(step, board.settings.looks) for step in steps]
     common = {
