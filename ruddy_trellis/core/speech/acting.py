@@ -147,7 +147,13 @@ def shade(t: Things, bound: Bound) -> None:
     """Shade a shape, or the places where conditions hold."""
     if "cond" in bound:
         shape = bound.get("y")
-        conditions = [id for one in bound["cond"] for id in _conditions(t, one)]
+        joined = {does for does, _ in bound["cond"]} & {"and", "or"}
+        if len(joined) > 1 or ("or" in joined and any(does == "both" for does, _ in bound["cond"])):
+            raise Refusal("Say “and” or “or” between all of them, or shade one region after the other.")
+        conditions = [id for one in bound["cond"] if one[0] not in ("and", "or") for id in _conditions(t, one)]
+        if "or" in joined:
+            regions.region_of(t, conditions, shape, how="any")
+            return
         if shape is not None:
             conditions.insert(0, regions.in_shape(t, "inside", shape))
         regions.region_of(t, conditions)
@@ -198,7 +204,10 @@ def _conditions(t: Things, one: tuple[str, Bound]) -> list[str]:
 def condition(t: Things, bound: Bound) -> None:
     """ "the hive must stand at least 4 m from T": the places where it may."""
     for one in bound["cond"]:
-        _conditions(t, one)
+        if one[0] == "or":
+            raise Refusal("What must be holds together with what must be besides. Shade the places where one or the other holds.")
+        if one[0] != "and":
+            _conditions(t, one)
 
 
 @verb

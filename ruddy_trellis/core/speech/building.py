@@ -22,7 +22,7 @@ from ..seen import Place
 from .placing import places
 
 #: How many steps a text makes at most, and how many are tried on the way.
-_MOST, _STEPS = 50, 400
+_MOST, _STEPS = 50, 1500
 
 
 @dataclass

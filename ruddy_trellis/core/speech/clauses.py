@@ -330,12 +330,13 @@ class Clauses:
             yield from self._more_conditions([first], end)
 
     def _more_conditions(self, found: list[tuple[str, Bound]], end: int) -> Iterator[tuple[list[tuple[str, Bound]], int]]:
-        after = end
-        while self.phrases.word(after) in (",", "and", "that", "which", "is"):
-            after += 1
+        after, either = end, False
+        while (word := self.phrases.word(after)) in (",", "and", "or", "that", "which", "is"):
+            after, either = after + 1, either or word == "or"
         if after > end and len(found) < 8:
+            joined: list[tuple[str, Bound]] = [("or", {})] if either else [("and", {})]
             for one, stop in self._condition(after):
-                yield from self._more_conditions([*found, one], stop)
+                yield from self._more_conditions([*found, *joined, one], stop)
         yield found, end
 
     def _condition(self, at: int) -> Iterator[tuple[tuple[str, Bound], int]]:

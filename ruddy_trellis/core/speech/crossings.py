@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -134,14 +134,20 @@ def _triangle_said(node: Node) -> Node | None:
 def _meeting(t: Things, one: Node, other: Node, again: bool, said: Described | None) -> list[str]:
     a = t.aside(lambda: t.path(one))
     b = t.aside(lambda: t.path(other))
-    return crossing_of(t, a, b, again, said.plural if said is not None else False)
+    parts = [path for path, node in ((a, one), (b, other)) if isinstance(node, Described) and node.head in ("segment", "chord")]
+    return crossing_of(t, a, b, again, said.plural if said is not None else False, parts)
 
 
-def crossing_of(t: Things, a: tuple[str, ...], b: tuple[str, ...], again: bool, plural: bool = False) -> list[str]:
-    """The crossing of two paths, all of them where more names wait, the other one where one is known."""
+def crossing_of(
+    t: Things, a: tuple[str, ...], b: tuple[str, ...], again: bool, plural: bool = False, parts: Sequence[tuple[str, ...]] = ()
+) -> list[str]:
+    """The crossing of two paths, all of them where more names wait, the other one where one is known.
+
+    Args:
+        parts: those of the paths that were said to be parts of lines, and are not gone beyond.
+    """
     building = t.b
-    a = _whole(t, a, b)
-    b = _whole(t, b, a)
+    a, b = a if a in parts else _whole(t, a, b), b if b in parts else _whole(t, b, a)
     curved = [path for path in (a, b) if len(path) == 1 and building.kind(path[0]) in (CIRCLE, ARC, CONIC)]
     if not curved:
         return [_settled(t, t.make("intersection", a=a, b=b))]
@@ -150,6 +156,11 @@ def crossing_of(t: Things, a: tuple[str, ...], b: tuple[str, ...], again: bool, 
         if known is None:
             raise Refusal("Where do they meet first? There is no point yet in which they meet.")
         return [t.make("other_intersection", a=a, b=b, known=(known,))]
+    if parts and not plural and len(t.names) < 2:
+        there = [which for which in ("first", "second") if _crossing_there(t, a, b, which) is not None]
+        if not there:
+            raise Refusal("They do not meet within that part now.")
+        return [_settled(t, t.make("intersection", a=a, b=b, which=which)) for which in (there[:1] if t.names else there)]
     if len(t.names) > 1 or plural or not t.names:
         found = [t.make("intersection", a=a, b=b, which=which) for which in ("first", "second")]
         return [_settled(t, id) for id in found]

@@ -306,6 +306,8 @@ def draw(t: Things, bound: Bound) -> None:
         return
     before = len(t.b.new)
     for item in node.items if isinstance(node, Many) else (node,):
+        if isinstance(node, Many) and isinstance(item, Named) and len(item.points) == 1 and item.at is None and t.b.has(item.points[0]):
+            raise Refusal(f"{item.points[0]} is there already.")
         t.all_of(item)
     if len(t.b.new) == before and not t.b.acts:
         t.b.there = list(t.b.recent.ids[-1:])
@@ -367,6 +369,8 @@ def measure(t: Things, bound: Bound) -> None:
     assert node is not None
     if "draw" in words and not (isinstance(node, Described) and node.head in READS):
         raise Refusal("That is drawn, not measured.")
+    if "show" in words and not _are_readings(node):
+        raise Refusal("That is drawn, not measured.")
     if isinstance(node, Described) and node.head == "arc" and "measure" in words:
         measured(t, node)
         return
@@ -387,6 +391,12 @@ def measure(t: Things, bound: Bound) -> None:
             measured(t, node)
         return
     raise Refusal("What is to be done with that?")
+
+
+def _are_readings(node: Node) -> bool:
+    """Whether a phrase is about readings: lengths, angles and the like."""
+    items = node.items if isinstance(node, Many) else (node,)
+    return all(isinstance(item, Described) and (item.head in READS or _is_reading(item)) for item in items)
 
 
 def _was_typed(bound: Bound, word: str) -> bool:

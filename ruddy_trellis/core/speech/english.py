@@ -523,7 +523,7 @@ VERBS = words(
     of-the-way size goes running ranging condition conditions hold holds apart makes making equidistant exactly always beyond
     everywhere outline required comma than times time add-up-to look-like produce letter position everything except but names text
     words write beside centre angle equally far degrees steps step right up down left trail stop fit squares
-    drag increase decrease labels part as when while once to-and-fro round-and-round supplementary complementary path
+    or drag increase decrease labels part as when while once to-and-fro round-and-round supplementary complementary path
     present reveal all both not no out bigger larger smaller circumference quickly stand must dash thicken thin
     """
 )
@@ -585,6 +585,9 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)\b(?:that|which) (?:goes|runs|ranges) (?=from\b)", ""),
         (r"\bpoints? ([A-Z]) (?:with|such that|so that|for which) \1([A-Z]) = \1([A-Z])\b", r"points equidistant from \2 and \3"),
         (r"(?i)^inscribe (an? .+?) in (.+?) (with one (?:vertex|corner) at \w+)", r"draw \1 \3 in \2"),
+        (r"(?i)\binto (halves|thirds|quarters|fifths)\b", lambda found: f"into {PARTS[found[1].lower()]} equal parts"),
+        (r"(?i)^(?:draw|show|colour|color) the part of\b", "shade the part of"),
+        (r"(?i)^which (?:places|points) (?:are|lie)\b", "shade the places"),
         (r"(?i)\band one (leg|side) (?:of )?(?=\d)", r"and \1 "),
         (r"(?i), (side|sides|radius|diameter|height|base) (?=\d)", r" with \1 "),
         (

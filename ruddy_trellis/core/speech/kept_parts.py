@@ -137,6 +137,9 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
     names = {point for name in owner.names if isinstance(name, Named) for point in name.points}
     if role in _SIDES and isinstance(part, Named) and part.points and set(part.points) <= names:
         return True  # "square ABCD on AB"
+    if role == "corners":
+        made_names = {t.b.ahead.name(step.id) for step in t.b.ahead.steps[mark.steps :]}
+        return bool(said_names := _points_in(part)) and said_names <= made_names  # they are called so anyway
     if role not in (_OF_WHICH if owner.head in _ANYWHERE else _BELONGING):
         return False
     b = t.b

@@ -51,9 +51,9 @@ def _landmark(t: Things, node: Node) -> tuple[str, ...]:
     return tuple(t.either(lambda: t.straight(node), other))
 
 
-def region_of(t: Things, conditions: list[str], shape: Node | None = None) -> list[str]:
-    """The region where conditions hold, inside a shape if one is said; one condition alone is shaded by itself."""
-    fills: dict[str, Any] = {"how": "all", "conditions": tuple(conditions)}
+def region_of(t: Things, conditions: list[str], shape: Node | None = None, how: str = "all") -> list[str]:
+    """The region where all conditions hold, or any, inside a shape if one is said; one condition alone is shaded by itself."""
+    fills: dict[str, Any] = {"how": how, "conditions": tuple(conditions)}
     if shape is not None:
         fills["shape"] = (t.aside(lambda: _shape(t, shape)),)
     if len(conditions) == 1 and shape is None:

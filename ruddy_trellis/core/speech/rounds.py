@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import CIRCLE, POINT
+from ..kinds import CIRCLE, POINT, join
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .building import Stray
@@ -55,7 +55,8 @@ def circles(t: Things, node: Described) -> list[str]:
         # One centre for all of them, which is made first.
         t.aside(lambda: t.point(node.role("centre", "about", "at")))  # type: ignore[arg-type]
     several = [role for role, part in node.roles if isinstance(part, Many) and role in ("diameter", "centre", "radius")]
-    if any(isinstance(item, Described) and item.kind == "new" for role, part in node.roles if role in several for item in part.items):  # type: ignore[union-attr]
+    listed = [item for role, part in node.roles if role in several and isinstance(part, Many) for item in part.items]
+    if any(isinstance(item, Described) and item.kind == "new" for item in listed):
         raise Stray("That is another thing, and no part of a circle.")
     if several:
         return [id for one in each(node, *several) for id in circles(t, one)]
@@ -98,7 +99,7 @@ def _circle(t: Things, node: Described) -> str:
             middle = b.make("perpendicular_bisector", {"span": tuple(points)}, hidden=True)
             centre = b.make("point_on", {"path": (middle,), "place": 0.3})
             return t.make("circle", centre=(centre,), point=(points[0],))
-        raise Refusal("A circle goes through three points, not more.")
+        return _through_more(t, points)
     if diameter is not None and _is_span(diameter):
         span = t.aside(lambda: t.span(diameter))
         if centre_node is None:
@@ -135,6 +136,20 @@ def _circle(t: Things, node: Described) -> str:
     if node.roles:
         raise Refusal("A circle is said by its centre and radius, by its diameter, or by points on it.")
     return _any_circle(t)
+
+
+def _through_more(t: Things, points: list[str]) -> str:
+    """The circle through more than three points: through the first three, where the others lie on it now."""
+    b = t.b
+    circle = _through_three(t, tuple(points[:3]))
+    value = b.ahead.value(circle)
+    places = [b.ahead.value(id) for id in points[3:]]
+    if value is None or any(
+        place is None or abs(distance_between(place, value) - value[2] ** 0.5) > 1e-9 * (1 + value[2] ** 0.5) for place in places
+    ):
+        raise Refusal("A circle goes through three points, and the others are not on it now.")
+    b.guesses.append(f"{join([b.ahead.name(id) for id in points[3:]])} {'lies' if len(points) == 4 else 'lie'} on it now")
+    return circle
 
 
 def _radius_of(t: Things, circle: str) -> Any:

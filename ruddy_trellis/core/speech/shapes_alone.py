@@ -358,7 +358,8 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
         wanted.angles.setdefault(name, size)
     check_sides(wanted, sides)
     if right and not any(size == 90.0 for size in wanted.angles.values()):
-        wanted.angles[c] = 90.0
+        # Of an isosceles one the right angle is between the equal sides.
+        wanted.angles[third if isosceles and not sizes and not wanted.equal else c] = 90.0
     if isosceles and not wanted.equal and not {sides[1], sides[2]} & set(wanted.lengths):
         wanted.equal.append((sides[2], sides[1]))
     if "obtuse" in node.adjectives and (wanted or any(b.has(name) for name in names)):

@@ -84,6 +84,8 @@ class Things:
         """The ids of what a description makes, or of what is there that it speaks of."""
         if self._nested and not node.kind and not node.plural and node.head in KINDS_OF and self.b.of_kind(*KINDS_OF[node.head]):
             node = replace(node, kind="old")
+        if "its" in node.adjectives and node.role("of") is None and node.head not in OWN_NAMES:
+            node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"), kind="")
         there = self._there(node)
         if there is not None:
             self.b.recent.note(there)
