@@ -213,6 +213,75 @@ class NotOtherwiseTest(unittest.TestCase):
         self.assertEqual(says("three", "line through C _|_ AB"), ["p is the perpendicular to AB through C"])
         self.assertEqual(says("three", "translate A by (3, 2)")[0], "t is the translation by 3 across and 2 up")
 
+    #: What was read otherwise by a grammar that looked at each part of a sentence but not at what was left of it: the board, what is
+    #: said, and the last things that it makes, or None where it is refused.
+    ONCE_OTHERWISE = (
+        (
+            "empty",
+            "Draw a parallelogram with sides 6 and 4 and an angle of 60 degrees between them",
+            ["ABCD is the polygon through A, B, C, D"],
+        ),
+        ("two", "Draw a rhombus with side AB and an angle of 60° at A", None),
+        ("tri", "Draw the medians and let G be their common point", ["G is where q meets r"]),
+        ("quad", "Draw the diagonal from B", ["BD is the segment from B to D"]),
+        ("two", "Extend AB past B by 3 cm", ["BC is the segment from B to C"]),
+        ("tri", "Extend CA and CB", ["p is the line through C and A", "q is the line through C and B"]),
+        ("circ", "Draw a chord of length 3", ["BC is the segment from B to C"]),
+        ("circ", "Draw the chord through Q perpendicular to OA", ["QB is the segment from Q to B"]),
+        ("empty", "Draw a chord of length 3", None),
+        ("circ", "Draw the chord AP", None),
+        ("circ", "Draw the radius OP", None),
+        ("circ", "Measure the arc AQ", ["p is the arc with centre O from A to Q", "arc_p is the arc length of p"]),
+        ("lines", "Find all four angles between l and m", None),
+        ("two", "Make the line through A and B dashed", None),
+        ("empty", "draw a circle k with centre M and a point P outside it", ["P is a free point", "supposed: P is outside k"]),
+        (
+            "empty",
+            "Construct an angle of 60 degrees at A with arms AB and AC",
+            ["p is the ray from A through B", "q is the ray from A through C"],
+        ),
+        ("marked", "Draw the circle through A, B, C and M", None),
+        ("tri", "Show the centroid and the orthocentre", ["D is the centroid of ABC", "E is the orthocentre of ABC"]),
+        ("circ", "Mark the intersection of the segment OP with the circle", ["B is where OP meets k, second crossing"]),
+        ("tri", "Measure the distance of the incentre from AB", ["D is the incentre of ABC", "Dh_1 is the distance from D to h_1"]),
+        ("lines", "Draw the parallel to l through C and the parallel to m through A. Label their intersection Y", ["Y is where p meets q"]),
+        (
+            "circ",
+            "Draw the perpendicular from O to AQ and show that it bisects AQ",
+            ["ω is the claim that H_1 lies on the whole line of p"],
+        ),
+        ("two", "mark P between A and B", ["P is a point on AB"]),
+        ("two", "Mark P between A and B, 2 cm from A", None),
+        ("tri", "Mark D, the reflection of C in the midpoint of AB", ["D is the image of C under t"]),
+        ("tri", "Write the equation of the line AB", ["p is the line through A and B", "equation_p is the equation of p"]),
+        ("quad", "join A and C and find its midpoint", ["AC is the segment from A to C", "E is the midpoint of AC"]),
+    )  # fmt: skip
+
+    def test_what_was_once_read_otherwise_by_what_was_left_over(self):
+        for board, text, wanted in self.ONCE_OTHERWISE:
+            with self.subTest(text):
+                if wanted is None:
+                    with self.assertRaises(Refusal):
+                        understood(text, BOARDS[board]().board)
+                else:
+                    self.assertEqual(says(board, text)[-len(wanted) :], wanted)
+
+    def test_the_bisector_of_an_acute_angle_is_that_of_no_other(self):
+        for kind, limit in (("acute", (0, 45)), ("obtuse", (45, 90))):
+            board = BOARDS["lines"]().board
+            perform(board, heard(f"the bisector of the {kind} angle between l and m", board).edit)
+            (ax, ay), (bx, by) = board.value(board.ids_named("l")[0])[2:4], board.value(board.steps[-1].id)[2:4]
+            off = math.degrees(math.asin(abs(ax * by - ay * bx) / math.hypot(ax, ay) / math.hypot(bx, by)))
+            self.assertTrue(limit[0] < off < limit[1], f"{kind}: {off}")
+
+    def test_of_two_sides_and_an_angle_it_is_that_between_them(self):
+        board = BOARDS["empty"]().board
+        perform(board, heard("a triangle with sides 5 and 6 and an angle of 40° between them", board).edit)
+        a, b, c = (board.value(board.ids_named(name)[0])[:2] for name in "ABC")
+        self.assertAlmostEqual(math.dist(a, b), 5)
+        self.assertAlmostEqual(math.dist(b, c), 6)
+        self.assertAlmostEqual(math.dist(a, c) ** 2, 61 - 60 * math.cos(math.radians(40)))
+
 
 #: Words that say no more of a thing than is so anyway, or say which is meant of several.
 ANYWAY = {

@@ -50,6 +50,20 @@ class Mark:
     recent: tuple[str, ...]
 
 
+@dataclass(frozen=True)
+class Done:
+    """What was done since a mark; ``changes`` is whether what was made before was changed as well."""
+
+    steps: list[Any]
+    new: list[NewStep]
+    acts: list[Any]
+    guesses: list[str]
+    recent: list[str]
+    there: list[str]
+    made_by: dict[str, int]
+    changes: bool
+
+
 class Building:
     """A copy of a board on which sentences are carried out.
 
@@ -97,6 +111,26 @@ class Building:
         del self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :]
         self.recent.ids = list(mark.recent)
         self.there = []
+
+    def since(self, mark: Mark) -> Done:
+        """What was done since, to be done again by ``again`` after going back."""
+        steps = self.ahead.steps[mark.steps :]
+        made_by = {step.id: self._made_by[step.id] for step in steps if step.id in self._made_by}
+        return Done(
+            list(steps), self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :], list(self.recent.ids), self.there,
+            made_by,
+            len(self._changed) > mark.changed,
+        )  # fmt: skip
+
+    def again(self, done: Done) -> None:
+        """Do once more what was done since a mark, to which was gone back."""
+        for step in done.steps:
+            self.ahead.append(step)
+        self.new += done.new
+        self.acts += done.acts
+        self.guesses += done.guesses
+        self.recent.ids, self.there = list(done.recent), list(done.there)
+        self._made_by |= done.made_by
 
     def act(self, edit: Any) -> None:
         """Note an edit that is to follow what is made."""

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from ..kinds import CIRCLE
 from ..refusal import Refusal
-from .building import Stray
+from .building import Final, Stray
 from .lines_between import straight_between
 from .nodes import Amount, Described
 from .riding import free_place_on
-from .spans import centre_of, circle_of, points_lying_on
+from .spans import centre_of, circle_of, distance_between, points_lying_on
 from .things import Things
 
 #: Words that are directions, and which level or upright line a chord with them is parallel to is not said.
@@ -71,4 +71,16 @@ def check_is_chord(t: Things, id: str) -> None:
     ends = set(t.b.ends(id))
     if not any(ends <= points_lying_on(t, circle) for circle in circles):
         name = t.b.ahead.name(id)
-        raise Refusal(f"{name} is no chord: its ends are not on one circle." if circles else "There is no circle here for a chord.")
+        raise Final(f"{name} is no chord: its ends are not on one circle." if circles else "There is no circle here for a chord.")
+
+
+def check_is_radius(t: Things, id: str) -> None:
+    """Raise Refusal unless what was made as a radius goes from the centre of a circle to a point of it."""
+    one, other = t.b.ends(id)
+    for circle in t.b.of_kind(CIRCLE, hidden=True):
+        value = t.b.ahead.value(circle)
+        for centre, end in ((one, other), (other, one)):
+            place = t.b.ahead.value(centre)
+            if end in points_lying_on(t, circle) and value and place and distance_between(place, value) < 1e-9 * (1 + value[2] ** 0.5):
+                return
+    raise Refusal(f"{t.b.ahead.name(id)} is no radius of a circle here.")

@@ -146,6 +146,10 @@ def midpoint(t: Things, slots: Bound) -> None:
     if not isinstance(slots["y"], (Named, Described)) or (isinstance(slots["x"], Named) and len(slots["x"].points) == 2):
         _bisects(t, slots)
         return
+    if isinstance(slots["x"], Ref) and (drawn := [id for id in t.b.recent.ids if id in t.b.ahead and id not in t.b.board]):
+        if t.b.kind(drawn[-1]) in STRAIGHTS:
+            _bisects(t, slots)
+            return
     point = t.point(slots["x"])
     _is_midpoint(t, point, t.span(slots["y"]))
 

@@ -9,7 +9,7 @@ from functools import lru_cache
 from typing import Any
 
 from . import english
-from .english_clauses import CLAIMS, CLAUSES, LOOKS, PROPERTIES
+from .english_clauses import CLAIMS, CLAUSES, LOOKS, PROPERTIES, Table
 from .nodes import Amount, Described, Many, Named, Node, Quoted
 from .phrases import Phrases
 from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
@@ -42,16 +42,20 @@ def compiled(text: str) -> tuple[Any, ...]:
     return tuple(stack[0][0])
 
 
-@lru_cache(maxsize=1024)
-def words_of(text: str) -> tuple[frozenset[str], ...]:
-    """For each part of a clause that has to be there as words, the words of which one has to be."""
-    needed = []
-    for part in compiled(text):
-        if isinstance(part, str):
-            needed.append(frozenset((part,)))
-        elif isinstance(part, list) and all(choice and isinstance(choice[0], str) for choice in part):
-            needed.append(frozenset(choice[0] for choice in part))
-    return tuple(needed)
+@lru_cache(maxsize=8)
+def laid_out(table: Table) -> list[tuple[str, tuple[Any, ...], frozenset[str], list[frozenset[str]]]]:
+    """The clauses of a table as parts, each with the words that have to be there, and with those of which one has to be."""
+    found = []
+    for does, patterns in table:
+        for parts in map(compiled, patterns):
+            needed = frozenset(part for part in parts if isinstance(part, str))
+            choices = [
+                frozenset(choice[0] for choice in part)
+                for part in parts
+                if isinstance(part, list) and all(choice and isinstance(choice[0], str) for choice in part)
+            ]
+            found.append((does, parts, needed, choices))
+    return found
 
 
 class Clauses:
@@ -66,6 +70,7 @@ class Clauses:
         self.phrases = Phrases(self.said)
         self._left = _STEPS
         self._found: dict[int, list[tuple[str, Bound, int]]] = {}
+        self._may_be: dict[int, list[tuple[str, tuple[Any, ...]]]] = {}
         self._words = {token.word for token in self.said if token.kind in (WORD, SIGN)} | {""}
 
     def longest(self, start: int) -> list[tuple[str, Bound, int]]:
@@ -74,15 +79,23 @@ class Clauses:
             self._found[start] = sorted(self.from_(start), key=lambda one: -one[2])
         return self._found[start]
 
-    def from_(self, start: int, table: Sequence[tuple[str, tuple[str, ...]]] = CLAUSES) -> Iterator[tuple[str, Bound, int]]:
+    def from_(self, start: int, table: Table = CLAUSES) -> Iterator[tuple[str, Bound, int]]:
         """The clauses that start at a token: the function of each, what fills its slots, and where it ends."""
-        for does, patterns in table:
-            for text in patterns:
-                if not all(needed & self._words for needed in words_of(text)):
-                    continue
-                for bound, end in self.match(compiled(text), start):
-                    if end > start:
-                        yield does, bound, end
+        for does, parts in self._that_may_be(table):
+            for bound, end in self.match(parts, start):
+                if end > start:
+                    yield does, bound, end
+
+    def _that_may_be(self, table: Table) -> list[tuple[str, tuple[Any, ...]]]:
+        """The clauses of a table whose words are all among the tokens, as parts."""
+        if id(table) not in self._may_be:
+            words = self._words
+            self._may_be[id(table)] = [
+                (does, parts)
+                for does, parts, needed, choices in laid_out(table)
+                if needed <= words and not any(map(words.isdisjoint, choices))
+            ]
+        return self._may_be[id(table)]
 
     def match(self, parts: Sequence[Any], at: int) -> Iterator[tuple[Bound, int]]:
         """The ways in which parts stand from a token on; of very many only the first."""
@@ -393,7 +406,8 @@ def with_roles(node: Node, roles: Described) -> Node:
     if isinstance(node, Many):
         return Many(tuple(with_roles(item, roles) for item in node.items))
     if isinstance(node, Named):
-        return Described("line", names=(node,), roles=roles.roles, extra=roles.extra)
+        head, kind = ("point", "new") if len(node.points) == 1 else ("line", "")
+        return Described(head, names=(node,), roles=roles.roles, kind=kind, extra=roles.extra)
     if not isinstance(node, Described):
         return node
     return replace(node, roles=(*node.roles, *roles.roles), extra=(*node.extra, *roles.extra))

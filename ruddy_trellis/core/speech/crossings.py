@@ -84,6 +84,8 @@ def _lately_straight(t: Things) -> Many:
     """The two straight things or circles that were spoken of last."""
     b = t.b
     found = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in (*STRAIGHTS, CIRCLE)]
+    new = [id for id in found if id not in b.board]
+    found = new if len(new) > 1 else found
     if len(found) < 2:
         raise Refusal("Of which two things is the crossing meant?")
     return Many(tuple(Named(b.ahead.name(id)) for id in found[-2:]))

@@ -238,7 +238,7 @@ divide << divides | dividing | split | splits
 trisect << trisecting
 inscribe << inscribed
 circumscribe << circumscribed
-prove << proof | verify | check | deduce | confirm | demonstrate
+prove << claim | proof | verify | check | deduce | confirm | demonstrate
 call << called | named | name | labelled | labeled | label | denote | denoted | denoting | labelling | calling
 delete << erase | remove | del | deleting
 colour << color | paint | colouring
@@ -273,7 +273,7 @@ clockwise << cw
 external << externally | exterior | outer | outward | outwards
 internal << internally | interior | inner | inward | inwards
 within << in-between
-closer << nearer | nearest
+closer << nearer | nearest | closest
 further << farther | furthest | farthest
 upper << top | topmost | highest
 lower << bottom | bottommost | lowest
@@ -588,6 +588,15 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)\binto (halves|thirds|quarters|fifths)\b", lambda found: f"into {PARTS[found[1].lower()]} equal parts"),
         (r"(?i)^(?:draw|show|colour|color) the part of\b", "shade the part of"),
         (r"(?i)^which (?:places|points) (?:are|lie)\b", "shade the places"),
+        (r"(?i)\bthat (?:lies|is|stands) (?=(?:above|below|outside|inside)\b)", ""),
+        (
+            r"\b(?:triangle |quadrilateral )?([A-Z]{1,4})[’'](?:s )?(incircle|circumcircle|centroid|orthocent(?:re|er)|incent(?:re|er)"
+            r"|medians|altitudes|sides|angles|diagonals|cent(?:re|er)|area|perimeter)\b",
+            r"the \2 of \1",
+        ),
+        (r"(?i)\b(?:line|segment) from ([A-Z]) to the midpoint of the opposite side", r"median from \1"),
+        (r"(?i)\bof the same (?:size|radius)\b", "with the same radius"),
+        (r"(?i)^(?:put|mark|draw|place) (\w+) equally spaced points (?:on|around|round|along) ([^.]+)", r"divide \2 into \1 equal parts"),
         (r"(?i)\band one (leg|side) (?:of )?(?=\d)", r"and \1 "),
         (r"(?i), (side|sides|radius|diameter|height|base) (?=\d)", r" with \1 "),
         (

@@ -51,6 +51,7 @@ move_point
     (move|set|drag) {n} {place}
 define
     draw {n} {y}
+    draw {n} , {y}
     let {n} (is|=) {y}
     let {n} call {y}
     let {n} , {y}
@@ -121,8 +122,8 @@ traced
     what is the (locus|path) of {x1}
     [draw] [the] locus of {x1}
 locus
-    [draw] [the] (locus|set|places|) [of] [all] [the] [point] [that|which|it] [is] equidistant from {x}
-    [draw] [the] (locus|set|places|) [of] [all] [the] [point] [that|which|it] [is] [exactly] {v} (from|away-from) {x}
+    [draw] [the] (locus|set|places|point) [of] [all] [the] [point] [that|which|it] [is] equidistant from {x}
+    [draw] [all] [the] (locus|set|places|point) [of] [all] [the] [point] [that|which|it] [is] [exactly] {v} (from|away-from) {x}
     [draw] [the] (locus|set|places) [of] [all] [the] [point] at [a] distance [of] {v} from {x}
 where_meet
     where (does|is) {x} meets [{y}] [again]
@@ -266,7 +267,7 @@ style
     trail [the] outline in {c}
     colour {x} {c} and hide {h}
 hide
-    hide [the] (names|label|labels)
+    hide [all] [the] (names|label|labels)
     hide [the] (names|label|labels) of {x}
     hide {x}
     hide {x} and {y}

@@ -33,7 +33,7 @@ _ANYWHERE = words(
     """
     line segment side chord base arm secant diameter vector ray transversal triangle quadrilateral square rectangle rhombus kite trapezium
     parallelogram polygon pentagon hexagon octagon circle point euler-line centroid circumcentre incentre orthocentre nine-point-centre
-    nine-point-circle incircle circumcircle radius
+    nine-point-circle incircle circumcircle radius distance length size angle ratio sum difference product
     """
 )
 
@@ -81,7 +81,7 @@ def check_parts(t: Things, bound: Bound, mark: Mark, do: Callable[[Bound], None]
     if made == ((), ()):
         return
     lost: Refusal | None = None
-    tried = False
+    tried, done = False, b.since(mark)
     for owner, role, part, fewer in _fewer(bound):
         tried = True
         b.back_to(mark)
@@ -94,7 +94,10 @@ def check_parts(t: Things, bound: Bound, mark: Mark, do: Callable[[Bound], None]
             lost = lost or _lost(owner, role)
     if tried:
         b.back_to(mark)
-        do(bound)
+        if done.changes:
+            do(bound)
+        else:
+            b.again(done)
     if lost is not None:
         raise lost
 

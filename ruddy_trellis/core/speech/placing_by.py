@@ -60,7 +60,7 @@ def _divide_circle(t: Things, bound: Bound) -> None:
 def fraction(t: Things, bound: Bound) -> None:
     """ "one third of the way from A to B": a point at a share of a span."""
     share = t.number(bound["v"])
-    span = t.span(bound["x"]) if "x" in bound else (t.point(bound["x1"]), t.point(bound["y1"]))
+    span = (t.point(bound["x1"]), t.point(bound["y1"])) if "y1" in bound else t.span(bound["x" if "x" in bound else "x1"])
     if not isinstance(share, float) or share == 1:
         raise Refusal("Which part of the way?")
     if "z" in bound and len(span) == 2:

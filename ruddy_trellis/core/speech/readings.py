@@ -12,7 +12,7 @@ from ..refusal import Refusal
 from .building import Stray
 from .english import DIRECTIONS, words
 from .lines_between import straight_between
-from .nodes import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import CORNERS, makes
 from .spans import centre_of, corners_of, each, sides_of, spans_of
 from .things import Things
@@ -82,6 +82,8 @@ def _of_thing(t: Things, id: str) -> str:
 def lengths(t: Things, node: Described) -> list[str]:
     """Lengths and distances: of a span, between things, from a point to a line."""
     start, stop = node.role("from", "of", "between"), node.role("to", "and", "with")
+    if stop is None and (of := node.role("of")) is not None and (away := node.role("from")) is not None:
+        start, stop = of, away  # "the distance of P from l"
     if (isinstance(start, Described) and start.head == "angle") or (node.head == "size" and isinstance(start, Described)):
         return measured(t, start) if start.head != "angle" else t.described(start)
     if node.names and start is None:
@@ -201,7 +203,10 @@ def angles(t: Things, node: Described) -> list[str]:
     if arms is not None:
         if isinstance(arms, Many) and len(arms.items) == 2:
             return [_angle_between(t, arms.items[0], arms.items[1], turn)]
-        lines = t.aside(lambda: t.all_of(arms))
+        if isinstance(arms, Ref):
+            lines = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in STRAIGHTS][-2:]
+        else:
+            lines = t.aside(lambda: t.all_of(arms))
         if len(lines) == 2:
             return [t.make("angle_between", a=(lines[0],), b=(lines[1],))]
     if not node.names and (node.plural or node.kind == "all" or node.count) and node.role("at") is None:

@@ -28,6 +28,10 @@ def circles(t: Things, node: Described) -> list[str]:
             centre = _new_centre(t)
             return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count, 6))]
         return [_any_circle(t) for _ in range(min(node.count, 6))]
+    about = node.role("about", "centre", "at")
+    if "concentric" in node.adjectives and (node.count or 1) > 1 and about is not None and len(node.roles) == 1 and not node.names:
+        centre = t.aside(lambda: t.point(about))
+        return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count or 2, 6))]
     if "concentric" in node.adjectives and isinstance(node.role("radius"), Many) and node.role("about", "centre", "at") is not None:
         node = replace(node, adjectives=tuple(word for word in node.adjectives if word != "concentric"))
     if "concentric" in node.adjectives and node.role("on", "about", "centre", "diameter") is not None:
@@ -56,7 +60,7 @@ def circles(t: Things, node: Described) -> list[str]:
         t.aside(lambda: t.point(node.role("centre", "about", "at")))  # type: ignore[arg-type]
     several = [role for role, part in node.roles if isinstance(part, Many) and role in ("diameter", "centre", "radius")]
     listed = [item for role, part in node.roles if role in several and isinstance(part, Many) for item in part.items]
-    if any(isinstance(item, Described) and item.kind == "new" for item in listed):
+    if any(isinstance(item, Described) and (item.kind == "new" or item.head == "circle") for item in listed):
         raise Stray("That is another thing, and no part of a circle.")
     if several:
         return [id for one in each(node, *several) for id in circles(t, one)]
@@ -250,7 +254,15 @@ def circles_of_triangles(t: Things, node: Described) -> list[str]:
     for one in each(node, "of", "for", "in", "on"):
         named = one.names[0] if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) == 3 else None
         said = one.role("of", "for", "in", "on") or named
-        triangle = t.aside(lambda said=said: t.triangle(said))  # type: ignore[misc]
+        try:
+            triangle = t.aside(lambda said=said: t.triangle(said))  # type: ignore[misc]
+        except Refusal:
+            if one.head != "circumcircle":
+                raise
+            # Of a shape with more corners, where they are on one circle.
+            corners = t.aside(lambda said=said: corners_of(t, said))  # type: ignore[misc]
+            made.append(_through_more(t, list(corners)))
+            continue
         if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) < 3:
             t.names.insert(0, one.names[0].text)
         if one.head == "circumcircle":

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from itertools import product
 
 from ..refusal import Refusal
@@ -74,6 +75,7 @@ class Best:
             self.far, self.worth, self.refusal = far, worth, refusal
 
 
+@lru_cache(maxsize=256)
 def plain(text: str) -> str:
     """A sentence without the courtesies around it."""
     text = " ".join(text.split()).strip()
@@ -281,8 +283,7 @@ class Sentence:
         return False
 
     def _do(self, does: str, bound: Bound) -> None:
-        draws = does in DRAWING or (does in ("measure", "shade", "condition") and False)
-        self.b.makes = draws
+        self.b.makes = does in DRAWING
         self.t.names = []
         new, acts = len(self.b.new), len(self.b.acts)
         try:

@@ -7,7 +7,7 @@ from dataclasses import replace
 from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
 from .building import Stray
-from .chords import check_is_chord, is_placed, placed_chord
+from .chords import check_is_chord, check_is_radius, is_placed, placed_chord
 from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .nodes import Amount, Described, Many, Named, Node, Ref
@@ -42,9 +42,9 @@ def straights(t: Things, node: Described) -> list[str]:
     if is_placed(node):
         return [placed_chord(t, node)]
     found = _straights(t, node)
-    if node.head == "chord":
+    if node.head in ("chord", "radius"):
         for id in found:
-            check_is_chord(t, id)
+            (check_is_chord if node.head == "chord" else check_is_radius)(t, id)
     return found
 
 
@@ -80,6 +80,8 @@ def _straights(t: Things, node: Described) -> list[str]:
         and all(role in ("of", "in") for role, _ in node.roles)
     ):
         return [_any_chord(t, node) for _ in range(min(node.count or 1, 6))]
+    if node.head == "segment" and not node.names and node.role("perpendicular", "parallel") is not None:
+        return [_perpendicular_segment(t, node)]
     key = {"line": "line", "ray": "ray", "vector": "vector", "secant": "line"}.get(node.head, "segment")
     if node.role("perpendicular", "parallel", "tangent") is not None or DIRECTIONS & set(node.adjectives):
         return directed_line(t, node, key)
@@ -147,6 +149,18 @@ def _straights(t: Things, node: Described) -> list[str]:
     point = t.aside(lambda: t.point(one))
     second = t.aside(lambda: t.b.free_point(fits=None))
     return [straight_between(t, key, (point, second))]
+
+
+def _perpendicular_segment(t: Things, node: Described) -> str:
+    """A segment from a point to a line, perpendicular to it: it ends at the foot."""
+    start, base = node.role("from", "through"), node.role("perpendicular")
+    if start is None or base is None:
+        raise Refusal("A segment has two ends: say the line, or the segment from P perpendicular to l.")
+    point, line = t.point_aside(start), t.aside(lambda: t.straight(base))
+    stop = node.role("to")
+    if stop is not None and t.aside(lambda: t.straight(needed(stop))) != line:
+        raise Refusal("A segment to one line that is perpendicular to another one is said by its ends.")
+    return straight_between(t, "segment", (point, t.b.make("foot", {"point": (point,), "base": line})))
 
 
 def _transversal(t: Things, node: Described) -> str:

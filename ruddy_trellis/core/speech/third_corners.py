@@ -40,7 +40,8 @@ def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wan
                     twin = two if key == one else one
                     if twin == frozenset(names.values()):
                         curves.append(b.make("circle", {"centre": (id,), "point": (other,)}, hidden=True))
-        if any({one, two} == {frozenset((names[a], name)), frozenset((names[c], name))} for one, two in wanted.equal):
+        both = {frozenset((names[a], name)), frozenset((names[c], name))}
+        if any({one, two} == both for one, two in wanted.equal) and not both <= set(wanted.lengths):
             curves.append(b.make("perpendicular_bisector", {"span": span}, hidden=True))
         for id in span:
             if names[id] in wanted.angles:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
@@ -14,6 +15,9 @@ from .nodes import Described, Many, Named, Node, Ref
 from .nouns import makes
 from .spans import corners_of, distance_between, facing_side, sides_of, spans_of
 from .things import Things
+
+#: Two sines are not told apart that differ by less.
+_SAME = 1e-6
 
 
 @makes("perpendicular-bisector", parts="of to on between for from")
@@ -109,8 +113,30 @@ def _of_lines(t: Things, pair: Many, node: Described, second: bool) -> list[str]
         a, b = (t.aside(lambda item=item: t.straight(item)) for item in pair.items)  # type: ignore[misc]
         if node.plural or node.kind == "all":
             return t.b.make_all("bisectors", {"a": a, "b": b})
+        of = node.role("of")
+        if isinstance(of, Described) and (kind := {"acute", "obtuse"} & set(of.adjectives)):
+            return [t.make("bisector_of_lines", a=a, b=b, which=_of_angle(t, a, b, "acute" in kind))]
         return [t.make("bisector_of_lines", a=a, b=b, which="second" if second else "first")]
     return [_bisector(t, corner, second or "external" in node.adjectives)]
+
+
+def _of_angle(t: Things, a: tuple[str, ...], b: tuple[str, ...], acute: bool) -> str:
+    """Which bisector of two lines is that of their acute angle, or of the obtuse one: it is less than 45° off them, or more."""
+    off = {}
+    for which in ("first", "second"):
+        mark = t.b.mark()
+        line = t.b.ahead.value(t.b.make("bisector_of_lines", {"a": a, "b": b, "which": which}, None, True))
+        base = t.b.ahead.value(a[0]) if len(a) == 1 else None
+        if base is None:
+            base = (0, 0, *(q - p for p, q in zip(*(t.b.ahead.value(id)[:2] for id in a))))
+        t.b.back_to(mark)
+        if line is None:
+            raise Refusal("The lines have no bisectors now.")
+        off[which] = abs(line[2] * base[3] - line[3] * base[2]) / (math.hypot(*line[2:4]) * math.hypot(*base[2:4]))
+    nearer = min(off, key=lambda which: off[which])
+    if abs(off["first"] - off["second"]) < _SAME:
+        raise Refusal("They meet at a right angle now, so none of their angles is acute.")
+    return nearer if acute else next(which for which in off if which != nearer)
 
 
 def _bisector(t: Things, corner: tuple[str, ...], outer: bool) -> str:
