@@ -254,6 +254,15 @@ class NotOtherwiseTest(unittest.TestCase):
         ("two", "Mark P between A and B, 2 cm from A", None),
         ("tri", "Mark D, the reflection of C in the midpoint of AB", ["D is the image of C under t"]),
         ("tri", "Write the equation of the line AB", ["p is the line through A and B", "equation_p is the equation of p"]),
+        ("two", "Draw a right triangle on hypotenuse AB", ["C is a point on g_1", "ABC is the polygon through A, B, C"]),
+        ("two", "Draw a right-angled triangle on AB with banana AB", None),
+        ("two", "on AB, draw a square with banana AB", None),
+        ("three", 'write "Look at C" under the banana', None),
+        ("three", 'write "Look at C" beside C', ["p is the words “Look at C” beside C"]),
+        ("tri", "Choose any point P inside ABC and drop perpendiculars to the sides", ["r is the perpendicular to CA through P"]),
+        ("tri", "drop perpendiculars to the three sides", None),
+        ("tri", "Rotate A about B by 30° and then about C by 40°", ["E is the point D turned about C by 40 degrees"]),
+        ("empty", "a triangle has three sides", None),
         ("quad", "join A and C and find its midpoint", ["AC is the segment from A to C", "E is the midpoint of AC"]),
     )  # fmt: skip
 

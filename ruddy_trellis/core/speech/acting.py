@@ -297,7 +297,25 @@ def cover(t: Things, bound: Bound) -> None:
 def write(t: Things, bound: Bound) -> None:
     quoted = bound["q"]
     text = read_words(f"“{quoted.text}”", lambda name: _reading(t, name))
-    t.make("words", text=text)
+    said = bound.get("words", ())
+    if "place" in bound:
+        t.make("words", text=text, at=tuple(float(part) for part in bound["place"]))
+    elif "x1" in bound:
+        found = t.aside(lambda: t.all_of(bound["x1"]))
+        if len(found) != 1:
+            raise Refusal("Beside which one thing?")
+        t.make("words_beside", text=text, thing=(found[0],), **_OFF.get(next((word for word in _OFF if word in said), ""), {}))
+    elif (way := next((word for word in _EDGES if word in said), None)) is not None:
+        x, y, right, top = t.b.ahead.settings.view
+        across, up = _EDGES[way]
+        t.make("words", text=text, at=(round(x + across * (right - x), 1), round(y + up * (top - y), 1)))
+    else:
+        t.make("words", text=text)
+
+
+#: How far off a thing words are by what is said, and where on the view by the edge that is said, as shares of it.
+_OFF = {"above": {"off": (0.0, 0.6)}, "below": {"off": (0.0, -0.6)}, "under": {"off": (0.0, -0.6)}}
+_EDGES = {"upper": (0.35, 0.93), "lower": (0.35, 0.07), "left": (0.05, 0.5), "right": (0.75, 0.5)}
 
 
 def _reading(t: Things, name: str) -> tuple[str, ...]:

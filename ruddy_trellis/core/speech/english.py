@@ -52,6 +52,12 @@ contacts << points of contact | touching points | points of tangency
 radical-axis << radical axis
 common-tangent << common tangent
 common-tangents << common tangents
+tangent << tangent line | tangential line
+tangents << tangent lines
+altitude << altitude line
+median << median line
+bisector << bisecting line
+diagonal << diagonal line
 quadrilateral << four sided figure | four sided shape
 such-that << so that | such that | for which | in such a way that
 and << as well as
@@ -67,6 +73,7 @@ quarter-turn << quarter turn | a quarter of a turn | quarter of a turn
 half-turn << half turn | half a turn
 full-turn << full turn
 . << full stop
+beside << next to | close to
 at-most << no more than | not more than | no further than | not further than | at most
 at-least << no less than | not less than | at least | no nearer than | no closer than
 less-than << less than | smaller than | fewer than | closer than | nearer than
@@ -476,7 +483,8 @@ COMPARED = {"shorter-than": "<", "less-than": "<", "longer-than": ">", "more-tha
 #: Openings and endings that ask for something and say nothing about it; taken off in any number.
 _OPENINGS = (
     # "ok now, please"
-    r"(?:ok(?:ay)?|right|so|now|next|then|and|also|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
+    r"(?:ok(?:ay)?|right|everyone|everybody|class|folks|children|alright|all right"
+    r"|so|now|next|then|and|also|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
     r"|hence|therefore|thus|lastly)(?=[\s,])[\s,]*",
     # "can you please"
     r"(?:can|could|would|will|shall|may|might)\s+(?:you|we|i|one)\s+(?:please\s+)?(?:also\s+)?(?:have|get(?!\s+rid)|see|now\s+)?\s*",
@@ -543,10 +551,20 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
             r"(?i)^(?:open|set)\s+(?:the|your)\s+compass(?:es)?\s+to\s+([^,]+?),?\s+and\s+draw\s+an?\s+(circle|arc)\b",
             r"draw a \2 with radius \1",
         ),
-        # What is said of a thing in a clause of its own, as it is said in a part: "whose base is 6", "that has AB as its diameter".
-        (r"\b(?:that|which) has ([A-Z]{2}) as (?:its|a|the) (diameter|radius|base|side)\b", r"with \2 \1"),
+        # The point of a line that is nearest to another one is a foot.
         (
-            r"(?i)\b(?:(and) )?whose (radius|radii|diameter|base|sides?|legs|height|altitude|angles|diagonals?) "
+            r"\b(?:the )?point (?:on|of) (?:the )?(line [A-Z]{2}|[a-z]) (?:that is )?(?:closest|nearest) to ([A-Z])\b",
+            r"the foot from \2 to \1",
+        ),
+        # What is said of a thing in a clause of its own, as it is said in a part: "whose base is 6", "that has AB as its diameter".
+        (
+            r"\b(?:(?:that|which) has|with|having) ([A-Z]{2}) as (?:its|a|an|the|one) (diameter|radius|hypotenuse|diagonal)\b",
+            r"with \2 \1",
+        ),
+        (r"\b(?:that|which) has ([A-Z]{2}) as (?:its|a|the) (base|side)\b", r"with \2 \1"),
+        (r"(?i)\bwith (?:the |a |its )?right[- ]angle (?:opposite|facing) (?:to )?(?=[A-Z]{2}\b)", "with hypotenuse "),
+        (
+            r"(?i)\b(?:(and) )?whose (radius|radii|diameter|base|sides?|legs|height|altitude|angles|diagonals?|hypotenuse) "
             r"(?:is|are|measures?|equals?)\b",
             lambda found: f"{found[1] or 'with'} {found[2]}",
         ),
@@ -616,6 +634,38 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
             r"\1",
         ),
         (r"(?i)^which point is\b", "the point"),
+        (
+            r"(?i)\btwo (circle|line|segment|perpendicular|parallel|tangent|triangle|square)s ?[,:]? one (.+?),? and "
+            r"(?:one|another|the other)(?: one)? (?=[a-z])",
+            r"a \1 \2 and a \1 ",
+        ),
+        (
+            r"(?i)\b(an?|the) (circle|line|segment|perpendicular|parallel|tangent|triangle|square) ([^,]+?),? and (?:one|another)(?: one)? "
+            r"(?=(?:around|round|about|through|with|from|at|on|to|of) )",
+            r"\1 \2 \3 and a \2 ",
+        ),
+        (r"(?i)(?<=[\"”“]) near (?=\w)", " beside "),
+        (r"(?i) of the (?:board|page|screen|sheet)(?=[ .!]*$)", ""),
+        (r"(?i)^where (?:is|are) (?=(?:the )?(?:point|centre|center|incent|circumcent|orthocent|centroid|midpoint|foot)\w*\b)", "mark "),
+        (
+            r"(?i)^(reflect|rotate|turn|translate|enlarge) (.+?),? (?:and )?then (?=(?:in|about|by|around|through|across|over|from) )",
+            r"\1 \2 and \1 the image ",
+        ),
+        (r"(?i)^compare (.+?) (?:with|to|and) ", r"measure \1 and "),
+        (
+            r"\b(?:with|that has) ([A-Z]), ?([A-Z]) and ([A-Z]) as (?:three of its|its|three) (corners|vertices)\b",
+            r"with corners \1, \2 and \3",
+        ),
+        (
+            r"(?i)^a (triangle|rectangle|square|circle|rhombus|parallelogram|trapezium|kite) has "
+            r"(?=(?:an? |the )?(?:sides?|legs|angles|radius|diameter|base|height)\b[^?]+$)",
+            r"draw a \1 with ",
+        ),
+        (
+            r"(?i)\b(two parallel lines) and a line (?:crossing|cutting|meeting|that (?:crosses|cuts|meets)) "
+            r"(?:them )?(?:both|them)(?: lines)?\b",
+            r"\1 and a transversal",
+        ),
         (r"(?i)\ball (?:three|four) (corners|vertices|sides|points)\b", r"the \1"),
         (r"(?i)\bequally (?:far|distant) from\b", "equidistant from"),
         (

@@ -299,9 +299,10 @@ cover
     cover {x}
     cover up {x}
 write
-    (write|draw|put) {q} {rest}
-    (write|draw) {q}
-    (write|draw) [the] (words|text) {q}
+    (write|draw|put) [the] [words|text] {q}
+    (write|draw|put) [the] [words|text] {q} at {place}
+    (write|draw|put) [the] [words|text] {q} (on|at|in|beside) the (upper|lower|left|right)
+    (write|draw|put) [the] [words|text] {q} (beside|at|on|above|below|under|inside) {x1}
 dial
     draw [a|an] [new] [angle] dial [call] {n} [going] [ranging] from {v} to {w} [in steps of {k}]
     draw [a|an] [new] [angle] dial [call] {n} [that|which] goes (from|between) {v} (to|and) {w} [in steps of {k}]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -14,10 +15,12 @@ from ..edits.saying import said
 from ..language.reading import read_sentence
 from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
-from .building import Building, Final, NotThere
+from .building import Building, Final
 from .english import DRAW_EQUATION
 from .in_tongue import said_in_tongue
-from .sentences import ActRefused, Sentence
+from .sentences import NotSaid, Sentence
+
+_QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
 
 @dataclass(frozen=True)
@@ -96,9 +99,11 @@ def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequen
         return Heard(tuple(said(text.strip()[led.end() :], board)))
     try:
         return heard(text, board, selected, recent)
-    except (NotThere, ActRefused, Final):
-        raise
-    except Refusal as refusal:
+    except NotSaid as refusal:
+        # Only what the grammar cannot take apart: what it understood, and refused, is not read in another way; nor what stands beside
+        # quoted words, which would be taken for more of them.
+        if _QUOTED.search(text):
+            raise
         try:
             return Heard(tuple(said(text, board)))
         except Refusal as other:

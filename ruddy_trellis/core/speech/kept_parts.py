@@ -18,6 +18,7 @@ from .claims import claim
 from .clauses import Bound
 from .english import words
 from .nodes import Amount, Described, Many, Named, Node, Where
+from .shapes_on_sides import CORNER_COUNTS
 from .things import Things
 
 #: Parts that may say to what a thing belongs: of things that are made from nothing else, and of straight things and shapes that may be
@@ -111,8 +112,11 @@ def _lost(owner: Described, role: str) -> Refusal:
 
 def _fewer(bound: Bound) -> Iterator[tuple[Described, str, Node, Bound]]:
     """Each part in what fills a clause, and each fact about a shape, with what fills the clause without it."""
+    whole = next((node for node in bound.values() if isinstance(node, Described) and node.head != "roles"), None)
     for slot, node in bound.items():
         for owner, role, part, smaller in without_parts(node):
+            if owner.head == "roles" and role == "with" and whole is not None:
+                owner = whole  # "on AB, draw a square": a part that stands by itself is one of what is drawn
             yield owner, role, part, {**bound, slot: smaller}
     facts, shape = bound.get("facts"), bound.get("x", bound.get("y"))
     if isinstance(facts, Many) and isinstance(shape, Described):
@@ -145,6 +149,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return bool(said_names := _points_in(part)) and said_names <= made_names  # they are called so anyway
     if role not in (_OF_WHICH if owner.head in _ANYWHERE else _BELONGING):
         return False
+    if role in ("with", "and") and owner.head in CORNER_COUNTS:
+        return False  # a shape belongs to nothing that it is said to have
     b = t.b
     if isinstance(part, Described) and not part.names and part.head in ("side", "corner", *_WITH_FEET.get(owner.head, ())):
         return True

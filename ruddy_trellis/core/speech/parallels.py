@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ..kinds import LINE, RAY, SEGMENT
+from ..kinds import LINE, POINT, RAY, SEGMENT
 from ..refusal import Refusal
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node
@@ -135,7 +135,12 @@ def parallels(t: Things, node: Described) -> list[str]:
         base = None if through is not None and node.head == "perpendicular" else base
     starts = t.aside(lambda: t.points(through)) if through is not None else []
     if len(starts) > 1 or (isinstance(base, (Many, Described)) and _is_several(base)):
+        starts = starts or [_point_spoken_of(t)]
         facing = base is None or (isinstance(base, Described) and base.head == "side" and ("opposite" in base.adjectives or base.plural))
+        corners = {corner for triangle in t.b.triangles() for corner in triangle}
+        if facing and base is not None and len(starts) == 1 and starts[0] not in corners:
+            # "perpendiculars from P to the sides", where P is no corner: one to each of them.
+            return [_one_of(t, node, side, starts[0]) for side in _bases(t, base)]
         if facing:
             return [_dropped(t, start, facing_side(t, start)) for start in starts]
         bases = _bases(t, base) if base is not None else []
@@ -147,6 +152,14 @@ def parallels(t: Things, node: Described) -> list[str]:
             raise Refusal("It is not clear which line goes with which point.")
         return [_one_of(t, node, one, start) for one, start in zip(bases, starts)]
     return [_one_parallel_or_perpendicular(t, replace(node, names=()))]
+
+
+def _point_spoken_of(t: Things) -> str:
+    """The point that was made last, from which perpendiculars are dropped where no other is said. Raises Refusal."""
+    last = next((id for id in reversed(t.b.recent.ids) if id in t.b.ahead), None)
+    if last is None or t.b.kind(last) != POINT or any(last in corners for corners in t.b.triangles()):
+        raise Refusal("From which point? Say: the perpendiculars from P to the sides of ABC.")
+    return last
 
 
 def _is_several(node: Node) -> bool:

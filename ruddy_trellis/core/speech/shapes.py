@@ -16,6 +16,7 @@ from .shapes_alone import alone_shape
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .spans import centre_of, spans_of
 from .things import Things
+from .third_corners import fresh_names
 from .tokens import POINT_NAME
 
 
@@ -87,6 +88,7 @@ def _shapes(t: Things, node: Described) -> list[str]:
         there = [name for name in names if t.b.has(name)]
         if len(there) == 2:
             node = replace(node, roles=(*node.roles, ("on", Named("".join(there), tuple(there)))))
+    node = _with_hypotenuse(t, node, names)
     if (formed_by := node.role("between")) is not None:
         return [t.b.polygon(_corners_formed(t, formed_by, count))]
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
@@ -97,6 +99,25 @@ def _shapes(t: Things, node: Described) -> list[str]:
         spans = _spans_to_build_on(t, on)
         return [shape_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
     return [alone_shape(t, node, names)]
+
+
+def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> Described:
+    """A right-angled triangle on the side that faces its right angle: the right angle is at the third corner."""
+    if "right-angled" not in node.adjectives:
+        return node
+    facing = next((part for role, part in node.roles if role in ("hypotenuse", "opposite") and not isinstance(part, Amount)), None)
+    if facing is None:
+        facing = next((part for _, part in node.roles if isinstance(part, Described) and part.head == "hypotenuse"), None)
+    if facing is None:
+        return node
+    span = t.aside(lambda: t.span(facing))
+    ends = [t.b.ahead.name(id) for id in (span if len(span) == 2 else t.b.ends(span[0]))]
+    others = [name for name in names if name not in ends]
+    if names and (len(others) != 1 or len(names) != 3):
+        raise Refusal(f"{''.join(ends)} is no side of that triangle.")
+    third = others[0] if others else fresh_names(t.b, 1)[0]
+    kept = tuple(pair for pair in node.roles if pair[1] is not facing)
+    return replace(node, roles=(*kept, ("on", Named("".join(ends), tuple(ends))), ("right_at", Named(third, (third,)))))
 
 
 def _corners_formed(t: Things, node: Node, count: int) -> tuple[str, ...]:

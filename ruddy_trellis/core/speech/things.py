@@ -132,6 +132,8 @@ class Things:
             self.names[:0] = letters
             node = replace(node, names=())
         found = maker(self, node)
+        if not found:
+            raise Refusal(f"It is not clear which {node.head.replace('-', ' ')} is meant.")
         self.b.recent.note(found)
         return found
 
@@ -320,7 +322,7 @@ class Things:
             if not drawn or b.kind(drawn[-1]) not in STRAIGHTS:
                 raise Refusal("No line was spoken of.")
             return (drawn[-1],)
-        if isinstance(node, Named) and len(node.points) == 2 and not b.ahead.ids_named(spelling.tidy(node.text)):
+        if isinstance(node, Named) and len(node.points) == 2 and not self._drawn(node):
             ends = b.points(node.points)
             known = b.straight_between(*ends, kinds=(LINE,))
             return (known,) if known else ends
@@ -342,6 +344,10 @@ class Things:
         if len(found) == 1 and b.kind(found[0]) in STRAIGHTS:
             return (found[0],)
         raise Refusal("A line is needed here.")
+
+    def _drawn(self, node: Named) -> list[str]:
+        """What bears a name and is no reading, which is often called like the two points between which it was taken."""
+        return [id for id in self.b.ahead.ids_named(spelling.tidy(node.text)) if self.b.kind(id) != NUMBER]
 
     def corner(self, node: Node) -> tuple[str, ...]:
         """The three points of an angle, its corner second."""

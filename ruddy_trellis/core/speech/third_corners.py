@@ -59,7 +59,7 @@ def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wan
         curves.append(b.make("perpendicular_bisector", {"span": span}, hidden=True))
     if right and not any(size == 90.0 for size in wanted.angles.values()):
         curves.append(b.make("perpendicular", {"base": span, "point": (c,)}, hidden=True))
-    if isosceles and right:
+    if isosceles and right and wanted.angles.get(name or "") != 90.0:
         curves = [
             b.make("perpendicular", {"base": span, "point": (c,)}, hidden=True),
             b.make("circle", {"centre": (c,), "point": (a,)}, hidden=True),
