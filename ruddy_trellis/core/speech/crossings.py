@@ -248,6 +248,8 @@ def contacts(t: Things, node: Described) -> list[str]:
     start, curve = node.role("from", "of"), node.role("on", "to", "of", "with")
     if isinstance(start, Described) and start.head == "tangent":
         curve, start = start.role("to"), start.role("from")
+    if isinstance(start, Described) and start.head in ("incircle", "inscribed"):
+        return _contacts_of_incircle(t, start)
     if start is None:
         made = [step for step in t.b.ahead.steps if step.does == "tangent_from"][-2:]
         if not made:
@@ -261,3 +263,16 @@ def contacts(t: Things, node: Described) -> list[str]:
     if node.plural or len(t.names) > 1:
         return [t.make("touching_point", point=(point,), curve=(circle,), which=which) for which in ("first", "second")]
     return [t.make("touching_point", point=(point,), curve=(circle,), which="first")]
+
+
+def _contacts_of_incircle(t: Things, node: Described) -> list[str]:
+    """Where an incircle touches the sides: the feet of the perpendiculars from its centre to them."""
+    (circle,) = t.aside(lambda: t.all_of(node))
+    corners = t.b.ahead.step(circle).fills.get("triangle", ())
+    if len(corners) == 1:
+        corners = t.b.ahead.step(corners[0]).fills["corners"]
+    if len(corners) != 3:
+        raise Refusal("Of which triangle? Say: where the incircle of ABC touches the sides.")
+    centre = t.b.make("incentre", {"triangle": t.b.ahead.step(circle).fills["triangle"]}, hidden=True)
+    sides = ((corners[0], corners[1]), (corners[1], corners[2]), (corners[2], corners[0]))
+    return [t.make("foot", point=(centre,), base=side) for side in sides]

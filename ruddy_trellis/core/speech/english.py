@@ -634,6 +634,33 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
             r"\1",
         ),
         (r"(?i)^which point is\b", "the point"),
+        (r"(?i)\b(segment(?: [A-Z]{2})?|line segment(?: [A-Z]{2})?) (?:that|which) is (\d\S*(?:\s*[cm]?m)?) long\b", r"\1 of length \2"),
+        (r"(?i)\bpick (?=(?:an?|one|two|three|four|five|six|any|some) )", "mark "),
+        (r"(?i)\b(at|is) the origin\b", r"\1 (0, 0)"),
+        (r"(?i)^put (?:the )?(?:point )?([A-Z]) at (\([^)]*\)) and ([A-Z]) at (\([^)]*\))", r"put \1 at \2 and put \3 at \4"),
+        (
+            r"(?i)^put (?:(?:an?|one|two|three|four|five) )(?:(?:more|other) )?(?=points?\b)",
+            lambda found: found[0].lower().replace("put", "mark"),
+        ),
+        (r"(?i)\bmark ((?:one|two|three|four|five|six)) (?:more|other) (?=points?\b)", r"mark \1 "),
+        (
+            r"(?i)^(?:draw |show )?(?:the |all )?(?:three )?(?:midlines|midsegments|mid-segments)(?: of (?:the )?triangle)?(?=[ .!]*$)",
+            "join the midpoints of the sides",
+        ),
+        (
+            r"(?i)\b(inscribed circle|incircle)((?: of \w+)?),? and mark (?:the points )?where it (?:touches|meets) the sides\b",
+            r"\1\2 and mark the contacts of the incircle",
+        ),
+        (
+            r"(?i)^(draw (?:an?|the) line through [A-Z]) (?:which|that) (?:meets|makes|cuts|crosses) (\S+) at (?:an angle of )?(?=\d)",
+            r"\1 to \2 at ",
+        ),
+        (r"(?i)\b(?:and )?(?:see|check|test|find out|verify|investigate) (?:whether|if) (\S+) is (?=on\b|in\b|the\b|an?\b)", r"and is \1 "),
+        (r"(?i)\b((?:one|two|three|four|\d) (?:thirds?|quarters?|fifths?)) along (?=[A-Z]{2}\b)", r"\1 of the way along "),
+        (r"(?i)\brandom (?=triangle|quadrilateral|polygon|point|line|circle)", ""),
+        (r"(?i)^two (lines|circles|segments) (\w+ and \w+) (?:meet|intersect|cross) ", r"\1 \2 meet "),
+        (r"(?i)\bone angle of (?=\d)", "an angle of "),
+        (r"\b(rectangle|triangle|parallelogram) with (?:side|base) ([A-Z]{2}) and (?=height\b)", r"\1 on \2 with "),
         (
             r"(?i)\btwo (circle|line|segment|perpendicular|parallel|tangent|triangle|square)s ?[,:]? one (.+?),? and "
             r"(?:one|another|the other)(?: one)? (?=[a-z])",

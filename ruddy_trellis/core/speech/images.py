@@ -154,7 +154,7 @@ def _turn(t: Things, how: Described) -> tuple[str, Any]:
         amount = Amount(how.amounts[0])
     if centre is None or amount is None:
         raise Refusal("About which point, and by how much? Say: turn B about A by 60 degrees.")
-    angle = t.number(amount)
+    angle = t.angle(amount)
     if "clockwise" in how.extra or "clockwise" in how.adjectives:
         if not isinstance(angle, float):
             angle = (t.b.make("calculation", {"formula": Formula("-{0}", (angle,))}),)
@@ -192,7 +192,7 @@ def mapped(t: Things, kind: str, how: Described) -> str:
         centre_node = centre_node.names[0] if centre_node.names else None
     if centre_node is None or factor is None:
         raise Refusal("From which centre, and by which factor? Say: enlarge ABC from A by the factor 2.")
-    return t.make("enlargement", centre=(t.aside(lambda: t.point(centre_node)),), factor=t.aside(lambda: t.number(factor)))
+    return t.make("enlargement", centre=(t.aside(lambda: t.point(centre_node)),), factor=t.aside(lambda: t.plain_number(factor)))
 
 
 def _translation(t: Things, how: Described) -> str:

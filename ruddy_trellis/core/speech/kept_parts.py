@@ -137,6 +137,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
     if role == "count":
         shown = [step for step in t.b.ahead.steps[mark.steps :] if not step.look.hidden]
         return len(shown) >= (owner.count or 1) or not shown
+    if role == "angles" and owner.head == "triangle" and isinstance(part, Amount):
+        return True  # the third of three, which are seen to add up to 180°
     if role == "off":
         return True  # no new point is upon anything
     if role in _WHERE and not isinstance(part, Amount):

@@ -200,8 +200,11 @@ def _one_parallel_or_perpendicular(t: Things, node: Described) -> str:
     if base is None and through is None:
         raise Refusal(f"To which line, and through which point? Say: the {node.head} to AB through C.")
     if through is None:
-        raise Refusal(f"Through which point? Say: the {node.head} to AB through C.")
-    point = t.aside(lambda: t.point(through))
+        # "choose a point on l and drop a perpendicular to m"
+        last = t.b.recent.ids[-1:] if t.b.new else []
+        if not last or last[0] in t.b.board or t.b.kind(last[0]) != POINT or node.head != "perpendicular":
+            raise Refusal(f"Through which point? Say: the {node.head} to AB through C.")
+    point = t.aside(lambda: t.point(through)) if through is not None else last[0]
     if base is None:
         line = _line_of_point(t, point) if node.head == "perpendicular" else None
         if line is None:

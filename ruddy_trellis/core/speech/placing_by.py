@@ -31,7 +31,7 @@ def divide(t: Things, bound: Bound) -> None:
             second = -second if isinstance(second, float) else second
         t.make("dividing", span=span, first=first, second=second)
         return
-    parts = t.number(bound["v"]) if "v" in bound else 3.0
+    parts = t.plain_number(bound["v"]) if "v" in bound else 3.0
     if not isinstance(parts, float) or parts != int(parts):
         raise Refusal("Into how many parts? Say: divide AB into 5 equal parts.")
     divided(t, span, int(parts))
@@ -45,7 +45,7 @@ def _is_circle(t: Things, node: Node) -> bool:
 
 def _divide_circle(t: Things, bound: Bound) -> None:
     """The points that divide a circle into equal parts, the first where there is one on it."""
-    parts = t.number(bound["v"]) if "v" in bound else 3.0
+    parts = t.plain_number(bound["v"]) if "v" in bound else 3.0
     if not isinstance(parts, float) or not 2 <= parts <= 36:
         raise Refusal("A circle is divided into 2 to 36 parts.")
     circle = t.round(bound["x"])
@@ -59,7 +59,7 @@ def _divide_circle(t: Things, bound: Bound) -> None:
 @verb
 def fraction(t: Things, bound: Bound) -> None:
     """ "one third of the way from A to B": a point at a share of a span."""
-    share = t.number(bound["v"])
+    share = t.plain_number(bound["v"])
     span = (t.point(bound["x1"]), t.point(bound["y1"])) if "y1" in bound else t.span(bound["x" if "x" in bound else "x1"])
     if not isinstance(share, float) or share == 1:
         raise Refusal("Which part of the way?")

@@ -275,7 +275,7 @@ def _angle_between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> s
 def _drawn(t: Things, node: Described, size: Node) -> list[str]:
     """An angle of a size, drawn: a ray from its corner, turned off another one."""
     b = t.b
-    degrees = t.aside(lambda: t.number(size))
+    degrees = t.aside(lambda: t.angle(size))
     names = node.names[0].points if node.names and isinstance(node.names[0], Named) else ()
     at, on = node.role("at"), node.role("from", "on", "to", "with")
     if not names and at is not None and (arms := _arms(at, on)):

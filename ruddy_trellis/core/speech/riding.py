@@ -12,7 +12,7 @@ from ..regions.conditions import inside_polygon
 from ..seen import Place
 from .building import Stray
 from .crossings import where_they_meet
-from .nodes import Amount, Described, Named, Node, Where
+from .nodes import Amount, Described, Named, Node, Ref, Where
 from .nouns import makes
 from .spans import distance_between, enclosing
 from .things import Things
@@ -97,6 +97,11 @@ def points(t: Things, node: Described) -> list[str]:
         and path_node.role("radius", "diameter", "through") is None
     ):
         return _on_new_path(t, node, path_node, count)
+    if count > 1 and isinstance(path_node, Ref) and len(node.roles) == 1:
+        found = t.aside(lambda: t.all_of(path_node))
+        if len(found) != 1:
+            raise Refusal("On which one thing are they?")
+        return [t.make("point_on", path=(found[0],), place=free_place_on(t, (found[0],))) for _ in range(count)]
     return [point for _ in range(count) for point in _one_point(t, node)]
 
 

@@ -204,6 +204,8 @@ class Sentence:
             meant = text
             for word, other in zip(unknown, chosen):
                 meant = re.sub(rf"\b{re.escape(word)}\b", other, meant, count=1)
+            if {token.text for token in tokens(plain(meant), self.b.ahead)} & set(unknown):
+                continue  # it stands there in another form, which would be put right without end
             try:
                 Sentence(self.b, self.t.selected).carry_out(meant)
             except NotSaid:

@@ -45,7 +45,7 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
         if not isinstance(item, Described) or item.head != "fact":
             continue
         kind = item.extra[0]
-        one, other = item.names[0], item.names[1] if len(item.names) > 1 else None
+        one, other = (_as_side(t, part, names) for part in (item.names[0], item.names[1] if len(item.names) > 1 else None))
         if kind == "parallel" and isinstance(one, Named) and isinstance(other, Named):
             found.parallel.append((frozenset(one.points), frozenset(other.points)))
         elif kind == "perpendicular" and len(common := set(getattr(one, "points", ())) & set(getattr(other, "points", ()))) == 1:
@@ -58,7 +58,7 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             name = one.names[0] if one.names else one.role("at", "of")
             if isinstance(name, Named):
                 corner = name.points[1] if len(name.points) == 3 else name.points[0] if name.points else name.text.upper()
-                found.angles[corner] = t.aside(lambda other=other: t.number(other))  # type: ignore[misc]
+                found.angles[corner] = t.aside(lambda other=other: t.angle(other))  # type: ignore[misc]
         elif kind == "right" and isinstance(one, Named):
             corner = one.points[1] if len(one.points) == 3 else one.points[0] if one.points else one.text.upper()
             found.angles[corner] = 90.0
@@ -66,6 +66,17 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             continue  # supposed, after the shape is there
         else:
             raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
+
+
+def _as_side(t: Things, node: Node | None, names: tuple[str, ...]) -> Node | None:
+    """A small letter as the side that faces the corner of that letter, as sides of triangles are called."""
+    if not isinstance(node, Named) or node.points or len(names) != 3 or t.b.ahead.ids_named(node.text):
+        return node
+    corner = node.text.upper()
+    if node.text == corner or corner not in names:
+        return node
+    ends = tuple(name for name in names if name != corner)
+    return Named("".join(ends), ends)
 
 
 def equal_to_first(wanted: Wanted, first: tuple[str, str], order: tuple[str, str, str]) -> None:

@@ -255,7 +255,7 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
         if frozenset(order[:2]) not in (one, two):
             order = (*names[1:], names[0])
     sizes = _sizes(t, node)
-    angles = [t.aside(lambda size=size: t.number(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    angles = [t.aside(lambda size=size: t.angle(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     if (sizes or angles) and (node.head != "parallelogram" or len(sizes) > 2 or len(angles) > 1):
         raise Refusal(f"Such sizes do not make a {node.head} here. Say its corners, or make a parallelogram by two sides and an angle.")
     if sizes and not wanted.lengths:
@@ -327,7 +327,7 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
         size = t.aside(lambda base=base: t.length(base)) if isinstance(base, Amount) else None  # type: ignore[misc]
         ends = first_side(t, names or fresh_names(b, 3), size)
         return shape_on_span(t, node, ends, names)
-    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.number(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.angle(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     fresh = not names
     names = names or fresh_names(b, 3)
     a, c, third = names

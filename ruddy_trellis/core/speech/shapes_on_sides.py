@@ -152,5 +152,5 @@ def _sizes_of_triangle(t: Things, node: Described, names: tuple[str, ...], third
         found.lengths[frozenset((name, third))] = t.aside(lambda size=size: t.length(size))  # type: ignore[misc]
     angles = amounts_in(node.role("angles"))
     for name, size in zip(names, angles):
-        found.angles[name] = t.aside(lambda size=size: t.number(size))  # type: ignore[misc]
+        found.angles[name] = t.aside(lambda size=size: t.angle(size))  # type: ignore[misc]
     return found

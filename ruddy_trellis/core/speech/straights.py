@@ -257,7 +257,7 @@ def _of_length(t: Things, node: Described, start: Node | None, length: Node) -> 
     angle = node.role("at", "by")
     base = node.role("to")
     if angle is not None and base is not None:
-        turned = t.aside(lambda: t.number(angle))
+        turned = t.aside(lambda: t.angle(angle))
         line = t.b.make("at_angle", {"point": (begin,), "angle": turned, "base": t.aside(lambda: t.straight(base))}, hidden=True)
         circle = t.b.make("circle_radius", {"centre": (begin,), "radius": size}, hidden=True)
         end = t.b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"})
@@ -279,7 +279,7 @@ def _at_angle(t: Things, node: Described, by: Node) -> str:
         base = next((part for role, part in node.roles if role in ("to", "with") and part is not by), None)
     if base is None or through is None:
         raise Refusal("Through which point, and to which line? Say: the line through A at 30 degrees to BC.")
-    angle = t.aside(lambda: t.number(by))
+    angle = t.aside(lambda: t.angle(by))
     point = t.aside(lambda: t.point(through))
     if node.head == "ray":
         line = t.b.make("at_angle", {"point": (point,), "angle": angle, "base": t.aside(lambda: t.straight(base))}, hidden=True)

@@ -11,6 +11,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..catalogue import CATALOGUE
+from ..edits.models import Move
 from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, SEGMENT, SPANS, STRAIGHTS, VECTOR, with_article, word
 from ..language import names as spelling
 from ..language.amounts import amount
@@ -20,6 +21,8 @@ from ..refusal import Refusal
 from .building import Building
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
+
+_LENGTH_UNIT = re.compile(r"(?<=[\d ½¼¾])(mm|cm|km|m|units)$")
 
 
 class Things:
@@ -208,12 +211,12 @@ class Things:
     def named_thing(self, node: Named) -> str:
         """The thing of a name: what is there, or the straight thing or shape that points spell."""
         b = self.b
+        if node.at is not None:
+            return self.point(node)
         ids = b.ahead.ids_named(spelling.tidy(node.text))
         if ids:
             b.recent.note(ids[:1])
             return ids[0]
-        if node.at is not None:
-            return self.point(node)
         if len(node.points) == 1:
             return b.point(node.points[0])
         if len(node.points) == 2:
@@ -236,6 +239,15 @@ class Things:
             raise Refusal(f"One point is needed here, not {len(found)}.")
         return found[0]
 
+    def _put(self, point: str, at: tuple[float, float]) -> str:
+        """A point that is there and of which a place is said: it is moved there. Raises Refusal where it cannot be."""
+        b = self.b
+        if b.ahead.value(point) != at:
+            if b.ahead.step(point).moves != "free" or not b.makes or point not in b.board:
+                raise Refusal(f"{b.ahead.name(point)} is there already, and is elsewhere.")
+            b.act(Move(numbers={point: list(at)}))
+        return point
+
     def points(self, node: Node) -> list[str]:
         """The points that a phrase stands for."""
         b = self.b
@@ -246,7 +258,7 @@ class Things:
                 x, y = (number for number in map(_plain, node.at))
                 name = b.free_name(node.text, POINT)
                 if b.has(name):
-                    raise Refusal(f"{name} is there already.")
+                    return [self._put(b.point(name), (x, y))]
                 return [b.make("free_point", {"at": (x, y)}, name)]
             if node.points:
                 return list(b.points(node.points))
@@ -530,6 +542,18 @@ class Things:
                 return (found[0],)
         raise Refusal(f"{_shown(node)} is no number.")
 
+    def angle(self, node: Node) -> Any:
+        """What fills a gap for an angle: as a number, in degrees. Raises Refusal for a length."""
+        if isinstance(node, Amount) and _LENGTH_UNIT.search(node.text):
+            raise Refusal(f"{node.text} is a length, and no size of an angle.")
+        return self.number(node)
+
+    def plain_number(self, node: Node) -> Any:
+        """What fills a gap for a factor or a count. Raises Refusal for a length or an angle."""
+        if isinstance(node, Amount) and node.text.endswith("degrees"):
+            raise Refusal(f"{node.text} is the size of an angle, and no number by itself.")
+        return self.angle(node)
+
     def _formula(self, text: str) -> str:
         plain = re.sub(r"\s*(mm|cm|km|m|degrees|units)$", "", text)
         known = [id for id in self.b.ahead.ids_named(spelling.tidy(plain)) if self.b.kind(id) == NUMBER]
@@ -542,6 +566,8 @@ class Things:
         """What fills a gap for a length: a number, a reading, a segment, two points."""
         b = self.b
         if isinstance(node, Amount):
+            if node.text.endswith("degrees"):
+                raise Refusal(f"{node.text} is the size of an angle, and no length.")
             return self.number(node)
         if isinstance(node, Named) and len(node.points) == 2 and not b.ahead.ids_named(spelling.tidy(node.text)):
             return b.points(node.points)
