@@ -184,6 +184,8 @@ def bisect(t: Things, bound: Bound) -> None:
             if names:
                 raise Refusal("An angle is bisected by a line, which has no one point.")
             t.described(Described("bisector", roles=(("of", item),), kind="new"))
+        elif isinstance(item, Ref) and (corner := _corner_spoken_of(t)):
+            t.make("angle_bisector", corner=corner)
         else:
             span = t.span(item)
             if names:
@@ -191,6 +193,12 @@ def bisect(t: Things, bound: Bound) -> None:
                 t.make("midpoint", span=span)
             else:
                 t.make("perpendicular_bisector", span=span)
+
+
+def _corner_spoken_of(t: Things) -> tuple[str, ...]:
+    """The corner of the angle that was spoken of last; none where something else was."""
+    last = next((id for id in reversed(t.b.recent.ids) if id in t.b.ahead), None)
+    return tuple(t.b.ahead.step(last).fills["corner"]) if last is not None and t.b.ahead.step(last).does == "angle" else ()
 
 
 @verb

@@ -571,7 +571,7 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         # Points in general position are never in line.
         (
             r"(?i)\s*,?\s*\b(?:(?:that|which) (?:do|are) )?not (?:(?:all )?(?:lie|lying) )?(?:(?:on|in) (?:a|one|the same) "
-            r"(?:straight )?line|collinear|in line)(?=[ .!]*$)",
+            r"(?:straight )?line|collinear|in line)(?=[ .!]*$| and\b)",
             "",
         ),
         (r"(?i)\bnon-?\s?collinear\s+(?=points)", ""),
@@ -657,6 +657,11 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         ),
         (r"(?i)\b(?:and )?(?:see|check|test|find out|verify|investigate) (?:whether|if) (\S+) is (?=on\b|in\b|the\b|an?\b)", r"and is \1 "),
         (r"(?i)\b((?:one|two|three|four|\d) (?:thirds?|quarters?|fifths?)) along (?=[A-Z]{2}\b)", r"\1 of the way along "),
+        (
+            r"(?i)^from ([A-Z]) draw (?:the )?two tangents(?: to (?:the circle|[a-z]))?,? (?:touching|which touch|that touch) "
+            r"(?:the circle|it|[a-z]) (?:at|in) ([A-Z]) and ([A-Z])\b",
+            r"from \1 draw the two tangents \1\2 and \1\3",
+        ),
         (r"(?i)\brandom (?=triangle|quadrilateral|polygon|point|line|circle)", ""),
         (r"(?i)^two (lines|circles|segments) (\w+ and \w+) (?:meet|intersect|cross) ", r"\1 \2 meet "),
         (r"(?i)\bone angle of (?=\d)", "an angle of "),
@@ -667,7 +672,8 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
             r"a \1 \2 and a \1 ",
         ),
         (
-            r"(?i)\b(an?|the) (circle|line|segment|perpendicular|parallel|tangent|triangle|square) ([^,]+?),? and (?:one|another)(?: one)? "
+            r"(?i)\b(an?|the) (circle|line|segment|perpendicular|parallel|tangent|triangle|square) ([^,]+?),? "
+            r"(?:and|then) (?:one|another)(?: one)? "
             r"(?=(?:around|round|about|through|with|from|at|on|to|of) )",
             r"\1 \2 \3 and a \2 ",
         ),

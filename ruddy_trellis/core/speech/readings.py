@@ -21,7 +21,7 @@ from .things import Things
 def measured(t: Things, node: Node) -> list[str]:
     """The readings of what is to be measured. Raises Refusal where it is not said what of it."""
     b = t.b
-    if isinstance(node, Many) and not _is_one_angle(node):
+    if isinstance(node, Many):
         return [id for item in node.items for id in measured(t, item)]
     if isinstance(node, Named):
         ids = b.ahead.ids_named(spelling.tidy(node.text))
@@ -55,10 +55,6 @@ READS = words(
 )
 
 
-def _is_one_angle(node: Many) -> bool:
-    return False
-
-
 def _of_thing(t: Things, id: str) -> str:
     """The reading that is meant by measuring a thing of its kind."""
     kind = t.b.kind(id)
@@ -69,7 +65,8 @@ def _of_thing(t: Things, id: str) -> str:
     if kind == NUMBER:
         return id
     if kind == POINT:
-        return t.make("coordinates", point=(id,))
+        # A point that was not there is found by being made: "find the orthocentre".
+        return t.make("coordinates", point=(id,)) if id in t.b.board else id
     if kind in (CIRCLE, POLYGON, REGION, "sector"):
         raise Refusal(
             f"What of {t.b.ahead.name(id)} is to be measured: "

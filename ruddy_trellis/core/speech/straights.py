@@ -116,6 +116,9 @@ def _straights(t: Things, node: Described) -> list[str]:
         if length is not None:
             return [_of_length(t, node, None, length)]
         waiting = len(t.names)
+        points = t.b.of_kind(POINT)
+        if node.head == "segment" and node.kind == "old" and not waiting and node.count is None and len(points) == 2:
+            return [straight_between(t, "segment", tuple(points))]
         if waiting and all(len(name) == 1 for name in t.names) and node.head in ("line", "ray", "segment", "vector"):
             return [any_line(t, key) for _ in range(node.count or waiting)]
         return [any_line(t, key) for _ in range(min(node.count or 1, 6))]
