@@ -31,6 +31,20 @@ def spoken(chance: random.Random, names: Sequence[str]) -> str:
     )
 
 
+def mangled(chance: random.Random, texts: Sequence[str]) -> str:
+    """What somebody says, cut short, run into something else, or with its words in another order."""
+    words, others = (chance.choice(texts).split() for _ in range(2))
+    way = chance.random()
+    if way < 0.3:
+        return " ".join(words[: chance.randint(1, len(words))])
+    if way < 0.6:
+        return " ".join((*words[: chance.randint(1, len(words))], *others[chance.randrange(len(others)) :]))
+    for _ in range(chance.choice((1, 1, 2))):
+        one, other = (chance.randrange(len(words)) for _ in range(2))
+        words[one], words[other] = words[other], words[one]
+    return " ".join(words)
+
+
 def _clause(chance: random.Random, names: Sequence[str]) -> str:
     if chance.random() < 0.12:
         return " ".join(chance.choice((*_HEADS, *_ROLES, *names, *_ODD)) for _ in range(chance.choice((1, 3, 6, 12))))

@@ -1,5 +1,6 @@
 """Sentences as teachers say them: the bank, each stage by itself, and that nothing is read otherwise than it was said."""
 
+import contextlib
 import itertools
 import math
 import random
@@ -28,7 +29,7 @@ from ruddy_trellis.core.speech.tokens import UNKNOWN, tokens
 from ruddy_trellis.core.speech.tongues import other_tongue
 
 from ..bank.boards import BOARDS
-from ..bank.heaps import spoken
+from ..bank.heaps import mangled, spoken
 from ..bank.judge import MEANT, OTHERWISE
 from ..bank.run import paragraphs, tried, utterances
 
@@ -561,12 +562,12 @@ class HelpTest(unittest.TestCase):
 
 class AnythingTest(unittest.TestCase):
     def test_nothing_but_a_refusal_whatever_is_said(self):
-        chance = random.Random(22)
+        chance, said = random.Random(22), [line.text for line in utterances()]
         for name, make in BOARDS.items():
             board = make().board
             before, names = list(board.steps), [board.name(step.id) for step in board.steps]
-            for _ in range(90):
-                text = spoken(chance, names or ["A"])
+            for number in range(120):
+                text = spoken(chance, names or ["A"]) if number % 3 else mangled(chance, said)
                 start = time.process_time()
                 try:
                     edit = understood(text, board).edit
@@ -576,6 +577,16 @@ class AnythingTest(unittest.TestCase):
                     self.assertTrue(refusal.sentence.strip(), text)
                 self.assertLess(time.process_time() - start, 1.5, f"{name}: {text}")
                 self.assertEqual(board.steps, before, text)
+
+    def test_a_sentence_that_breaks_off_anywhere_is_read_or_refused(self):
+        """Every place at which a sentence of the bank can break off, on its board, also after a word that something has to follow."""
+        boards = {name: make().board for name, make in BOARDS.items()}
+        for number, line in enumerate(utterances()):
+            words = line.text.split()
+            for end in range(1 + number % 4, len(words) + 1, 4):
+                for tail in (" by", " 3"):
+                    with contextlib.suppress(Refusal):
+                        understood(" ".join(words[:end]) + tail, boards[line.board])
 
     def test_long_nonsense_is_refused_at_once(self):
         board = BOARDS["tri"]().board

@@ -206,6 +206,8 @@ class Phrases:
         text = ""
         if self.word(end) in ("-", "√"):
             text, end = self.said[end].text, end + 1
+        if end >= len(self.said):
+            return
         token = self.said[end]
         if token.kind == NUMBER:
             text += token.text
