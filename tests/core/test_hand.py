@@ -156,6 +156,22 @@ class HandTest(unittest.TestCase):
             words = " ".join(answer.get("words", "") for answer in alone.do(t="say", text=text))
             self.assertIn(told, words)
 
+    def test_what_is_wrong_with_a_sentence_of_the_catalogue_is_told(self):
+        """Not that it is no sentence of a teacher's own words, which is tried after it."""
+        alone = Alone(figure("A = (0, 0)\nB = (3, 0)\nAB is the length of AB").board)
+        for text, part in (
+            ("v = 1/0", "divides by zero"),
+            ("v = __import__('os')", "A formula cannot hold"),
+            ("v = AB + AB * AB", "A length cannot be added to an area"),
+            ("v = 2 * Q", "There is no reading called Q"),
+            ("C is a free point at (1e400, 0)", "too large"),
+            ("C is a free point at (2; x)", "not a place"),
+            ("A is a free point at (1, 1)", "A is the name of a point already"),
+            ("hello", "“hello” is no word that is understood here"),
+        ):
+            (told,) = alone.do(t="say", text=text)
+            self.assertIn(part, told["words"])
+
     def test_whoever_asks_whether_someone_is_there_is_answered(self):
         for kind in (Hand, StudentHand):
             self.assertEqual(Alone(Board(), kind).do(t="here", number=7), [{"t": "here", "number": 7}])

@@ -17,6 +17,7 @@ from ruddy_trellis.core.language.patterns import ways_to_say
 from ruddy_trellis.core.language.printing import phrase
 from ruddy_trellis.core.limits import COORDINATE
 from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.core.speech.hearing import understood as heard_at_the_bar
 
 from .figures import figure
 
@@ -115,6 +116,21 @@ class ExamplesTest(unittest.TestCase):
                     self.assertEqual({name: fills.get(name) for name in needed}, {name: read.fills.get(name) for name in needed})
         self.assertGreater(count, 350)
         self.assertLess(len(asked), 0.05 * count, asked)
+
+    def test_no_way_in_the_definitions_is_lost_at_the_bar(self):
+        """The grammar of teachers' own words is asked first, and what it refuses is read all the same."""
+        lost = []
+        for construction in CATALOGUE:
+            if ways := ways_shown(construction.key):
+                board, _ = example_of(construction)
+                for text in ways:
+                    with contextlib.suppress(Refusal):
+                        said(text, board)
+                        try:
+                            heard_at_the_bar(text, board)
+                        except Refusal as refusal:
+                            lost.append(f"{text}: {refusal.sentence}")
+        self.assertLess(len(lost), 4, lost)
 
 
 class AnythingTest(unittest.TestCase):

@@ -240,8 +240,10 @@ def _heard_in_english(hand, text: str) -> Heard | Doing:
         return heard(text, hand.board, hand.selected)
     except NotThere as refusal:
         raise Refusal(refusal.sentence, ways=_made_first(hand, text, refusal.names)) from None
-    except (ActRefused, Final):
+    except Final:
         raise
+    except ActRefused:
+        return understood(text, hand.board, hand.selected)
     except Refusal as refusal:
         unordered: Refusal | None = None
         try:
@@ -260,7 +262,9 @@ def _heard_in_english(hand, text: str) -> Heard | Doing:
             # A place in the text is pointed at by what has read the most of it.
             unknown = [word for word in getattr(refusal, "unknown", ()) if word.lower() not in words_of_sentences(CATALOGUE)]
             better = other.place is not None or "=" in text or begins_one(text, CATALOGUE) or (isinstance(refusal, NotSaid) and not unknown)
-            tells = other if better else refusal
+            # What the catalogue's own reader says of it is what ``understood`` was refused for.
+            written = other.__cause__ if isinstance(other.__cause__, Refusal) else other
+            tells = written if better else refusal
             raise Refusal(tells.sentence, tells.place, other.ways) from None
 
 

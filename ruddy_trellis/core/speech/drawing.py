@@ -46,6 +46,14 @@ def join(t: Things, bound: Bound) -> None:
             for corner in corners_of(t, one.role("of")):
                 t.described(Described("median", roles=(("from", Named(t.b.ahead.name(corner), (t.b.ahead.name(corner),))),)))
             return
+        if isinstance(one, Described) and one.head == "point" and one.plural and not one.names and not one.roles:
+            made = [id for id in _lately_points(t, one.count) if id not in t.b.board]
+            if len(made) > 1:
+                # "divide BC into three equal parts and join the points to A": those that were made
+                end = t.point(other)
+                for id in made:
+                    straight_between(t, "segment", (id, end))
+                return
         straights_from_to(t, "segment", one, other)
         return
     if isinstance(one, Many) and len(one.items) > 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in one.items):

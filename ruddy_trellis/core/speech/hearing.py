@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import dataclass
 from typing import Any
 
@@ -15,10 +16,10 @@ from ..edits.saying import said
 from ..language.reading import read_sentence
 from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
-from .building import Building, Final
+from .building import Building, Final, NotThere
 from .english import DRAW_EQUATION
 from .in_tongue import said_in_tongue
-from .sentences import NotSaid, Sentence
+from .sentences import ActRefused, Sentence
 
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
@@ -99,12 +100,18 @@ def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequen
         return Heard(tuple(said(text.strip()[led.end() :], board)))
     try:
         return heard(text, board, selected, recent)
-    except NotSaid as refusal:
-        # Only what the grammar cannot take apart: what it understood, and refused, is not read in another way; nor what stands beside
-        # quoted words, which would be taken for more of them.
+    except (NotThere, ActRefused, Final) as refusal:
+        if isinstance(refusal, ActRefused) and text.lower().split()[:1] == ["move"]:
+            # A motion or an image may be meant, which are no acts: "move C in 3 seconds", "move ABC by t".
+            with suppress(Refusal):
+                return Heard(tuple(said(text, board)))
+        raise
+    except Refusal as refusal:
+        try:
+            patterned = said(text, board)
+        except Refusal as other:
+            raise Refusal(refusal.sentence, other.place, other.ways) from other
+        # What stands beside quoted words would be taken for more of them.
         if _QUOTED.search(text):
             raise
-        try:
-            return Heard(tuple(said(text, board)))
-        except Refusal as other:
-            raise Refusal(refusal.sentence, other.place, other.ways) from refusal
+        return Heard(tuple(patterned))

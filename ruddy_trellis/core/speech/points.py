@@ -4,17 +4,19 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ..kinds import CIRCLE, CONIC
+from ..kinds import CIRCLE, CONIC, POINT
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
-from .spans import centre_of, circle_of, corners_of, distance_between, each, facing_side, points_lying_on, spans_of
+from .spans import centre_of, circle_of, corners_of, distance_between, each, facing_side, points_lying_on, spans_of, with_corners_as_one
 from .things import Things
 
 
 @makes("midpoint", parts="of between on from and to")
 def midpoints(t: Things, node: Described) -> list[str]:
     of = node.role("of", "between", "on")
+    if of is None and not node.roles and not node.plural and len(ends := t.b.of_kind(POINT)) == 2:
+        return [t.make("midpoint", span=tuple(ends))]
     if of is None:
         raise Refusal("Of what is the midpoint meant? Say: the midpoint of AB.")
     if (arc := _arc_named(of)) is not None:
@@ -135,7 +137,7 @@ def _foot_of_made(t: Things, id: str) -> str:
 def centres(t: Things, node: Described) -> list[str]:
     key = {"nine-point-centre": "nine_point_centre"}.get(node.head, node.head)
     found = []
-    for one in each(node, "of", "in", "for"):
+    for one in each(with_corners_as_one(node), "of", "in", "for"):
         triangle = t.aside(lambda one=one: t.triangle(one.role("of", "in", "for")))  # type: ignore[misc]
         if key == "excentre":
             triangle = turned_to(t, triangle, one.role("opposite"))

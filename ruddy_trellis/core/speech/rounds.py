@@ -9,11 +9,11 @@ from ..kinds import CIRCLE, POINT, join
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .building import Stray
-from .nodes import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
 from .points import turned_to
 from .riding import side_test
-from .spans import centre_of, corners_of, distance_between, each, points_lying_on, spans_of
+from .spans import centre_of, corners_of, distance_between, each, points_lying_on, spans_of, with_corners_as_one
 from .things import Things
 
 
@@ -180,6 +180,7 @@ def _is_several_points(node: Node) -> bool:
     return (
         isinstance(node, Many)
         or (isinstance(node, Named) and len(node.points) > 1)
+        or (isinstance(node, Ref) and node.word == "them")
         or (isinstance(node, Described) and (node.plural or len(node.names) > 1 or node.head == "corner"))
     )
 
@@ -251,7 +252,7 @@ def circles_of_triangles(t: Things, node: Described) -> list[str]:
     made = []
     if node.head != "excircle" and node.role("tangent", "at", "from", "opposite") is not None:
         raise Refusal(f"Where the {node.head} touches is said so: the {node.head} touches BC at D.")
-    for one in each(node, "of", "for", "in", "on"):
+    for one in each(with_corners_as_one(node), "of", "for", "in", "on"):
         named = one.names[0] if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) == 3 else None
         said = one.role("of", "for", "in", "on") or named
         try:

@@ -34,6 +34,8 @@ from .building import Building, Final, NotThere, Stray
 from .clauses import Bound, Clauses
 from .images import KIND_OF
 from .kept_parts import check_parts
+from .nodes import Described
+from .readings import READS
 from .reckoning import reckon, state
 from .spelling import put_right
 from .things import Things
@@ -285,7 +287,10 @@ class Sentence:
         return False
 
     def _do(self, does: str, bound: Bound) -> None:
-        self.b.makes = does in DRAWING
+        what = bound.get("x", bound.get("y"))
+        # A reading makes no points; an angle that is drawn ("an angle ABC of 50 degrees") does.
+        reads = isinstance(what, Described) and what.head in READS and not (what.head == "angle" and what.kind == "new")
+        self.b.makes = does in DRAWING and not reads
         self.t.names = []
         new, acts = len(self.b.new), len(self.b.acts)
         try:

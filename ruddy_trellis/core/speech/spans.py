@@ -26,6 +26,21 @@ def each(node: Described, *roles: str) -> Iterator[Described]:
         yield replace(node, roles=parts, plural=False)
 
 
+def with_corners_as_one(node: Described) -> Described:
+    """A description in which points that are told one by one are the corners of one shape: "the centroid of A, B and C"."""
+    roles = []
+    for role, part in node.roles:
+        if isinstance(part, Described) and part.head in ("point", "corner") and not part.roles and not part.adjectives:
+            items = part.names
+        else:
+            items = part.items if isinstance(part, Many) else ()
+        if len(items) > 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in items):
+            corners = tuple(item.points[0] for item in items if isinstance(item, Named))
+            part = Named("".join(corners), corners)
+        roles.append((role, part))
+    return replace(node, roles=tuple(roles))
+
+
 def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]:
     """The pairs of points, or segments, that a phrase stands for: AB, AB and BC, the sides of ABC, the diagonals."""
     if isinstance(node, Described) and node.head == "side" and {"opposite"} & set(node.adjectives):

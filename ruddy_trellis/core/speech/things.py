@@ -18,7 +18,7 @@ from ..language.amounts import amount
 from ..language.expression import read_formula
 from ..language.filling import operand
 from ..refusal import Refusal
-from .building import Building
+from .building import Building, Final
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
 
@@ -545,13 +545,13 @@ class Things:
     def angle(self, node: Node) -> Any:
         """What fills a gap for an angle: as a number, in degrees. Raises Refusal for a length."""
         if isinstance(node, Amount) and _LENGTH_UNIT.search(node.text):
-            raise Refusal(f"{node.text} is a length, and no size of an angle.")
+            raise Final(f"{node.text} is a length, and no size of an angle.")
         return self.number(node)
 
     def plain_number(self, node: Node) -> Any:
         """What fills a gap for a factor or a count. Raises Refusal for a length or an angle."""
         if isinstance(node, Amount) and node.text.endswith("degrees"):
-            raise Refusal(f"{node.text} is the size of an angle, and no number by itself.")
+            raise Final(f"{node.text} is the size of an angle, and no number by itself.")
         return self.angle(node)
 
     def _formula(self, text: str) -> str:
