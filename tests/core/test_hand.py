@@ -172,6 +172,13 @@ class HandTest(unittest.TestCase):
             (told,) = alone.do(t="say", text=text)
             self.assertIn(part, told["words"])
 
+    def test_what_is_told_to_run_runs(self):
+        for text in ("run P", "animate P", "please start P"):
+            alone = Alone(figure("A = (0, 0)\nB = (3, 0)\nk is the circle with centre A through B\nP is a point on k").board)
+            told = alone.do(t="say", text=text)
+            self.assertIn("Alone at a board nothing runs", " ".join(str(one.get("words")) for one in told), text)
+            self.assertEqual(alone.board.steps[-1].does, "motion")
+
     def test_whoever_asks_whether_someone_is_there_is_answered(self):
         for kind in (Hand, StudentHand):
             self.assertEqual(Alone(Board(), kind).do(t="here", number=7), [{"t": "here", "number": 7}])

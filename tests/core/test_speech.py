@@ -16,7 +16,7 @@ from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.printing import sentence
 from ruddy_trellis.core.refusal import Refusal
-from ruddy_trellis.core.speech import english
+from ruddy_trellis.core.speech import english, english_idioms
 from ruddy_trellis.core.speech.hearing import heard, understood
 from ruddy_trellis.core.speech.nodes import Described, Many, Named, Where
 from ruddy_trellis.core.speech.nouns import TAKES
@@ -294,7 +294,7 @@ class NotOtherwiseTest(unittest.TestCase):
     def test_ways_of_writing_are_put_in_words_that_are_understood(self):
         """Else a word that nobody said would be put right, and told to the person."""
         board = BOARDS["empty"]().board
-        for form, read in english.WRITTEN:
+        for form, read in english_idioms.WRITTEN:
             if isinstance(read, str):
                 words = re.sub(r"\\\d|[^A-Za-z '-]", " ", read)
                 unknown = [token.text for token in tokens(words, board) if token.kind == UNKNOWN]
@@ -302,8 +302,8 @@ class NotOtherwiseTest(unittest.TestCase):
 
     def test_a_word_that_comes_back_is_not_put_right_without_end(self):
         # The form in which a word is read may hold a word that is put right to the first again.
-        form = (re.compile("slowly"), "in 12 seconds"), *english.WRITTEN
-        with mock.patch("ruddy_trellis.core.speech.english.WRITTEN", form):
+        form = (re.compile("slowly"), "in 12 seconds"), *english_idioms.WRITTEN
+        with mock.patch("ruddy_trellis.core.speech.english_idioms.WRITTEN", form):
             plain.cache_clear()
             for text in ("animate r slowly", "move the second point slowly"):
                 with self.assertRaises(Refusal):

@@ -1,6 +1,8 @@
 """The sentence bar: a tool taken, gaps filled by clicking and typing, whole sentences said."""
 
+import re
 from collections.abc import Sequence
+from contextlib import suppress
 from typing import Any
 
 from ..catalogue import CATALOGUE
@@ -233,9 +235,17 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
             raise Refusal(refusal.sentence, ways=other.ways) from None
 
 
+_RUNS = re.compile(r"(?:please\s+)?(?:run|play|start|animate)\b", re.IGNORECASE)
+
+
 def _heard_in_english(hand, text: str) -> Heard | Doing:
     if is_canonical(text, hand.board):
         return understood(text, hand.board)
+    if _RUNS.match(text):
+        # Said to the board that is there: it runs. The grammar would add a motion and leave it at rest.
+        with suppress(Refusal):
+            if (doing := ordered(hand, text)) is not None:
+                return doing
     try:
         return heard(text, hand.board, hand.selected)
     except NotThere as refusal:

@@ -14,6 +14,7 @@ from . import (
     crossings,
     drawing,
     english,
+    english_idioms,
     images,
     meeting,
     moving,
@@ -81,7 +82,7 @@ class Best:
 def plain(text: str) -> str:
     """A sentence without the courtesies around it."""
     text = " ".join(text.split()).strip()
-    for form, written in english.WRITTEN:
+    for form, written in english_idioms.WRITTEN:
         text = form.sub(written, text)
     text = text.rstrip(" .!?;:,…")
     while True:
