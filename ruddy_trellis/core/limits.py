@@ -21,6 +21,8 @@ MESSAGE_BYTES = 500_000
 BOARDS = 40
 EDIT_THINGS = 2_000
 CAPTION_LENGTH = 120
+#: How many tools a kit names at most, and how many steps of their own a student has on a board.
+KIT_TOOLS, OWN_STEPS = 400, 600
 LOG_READINGS = 12
 LOG_ROWS = 1_000
 WORDS_LENGTH = 400

@@ -202,6 +202,10 @@ class Board(Structure):
         other._take_over(self)
         return other
 
+    def is_given(self, id: str) -> bool:
+        """Whether a step is a teacher's, on a student's copy; on any other board nothing is given."""
+        return self.settings.own_from > 0 and not self.step(id).is_own(self.settings.own_from)
+
     def show_view(self, view: tuple[float, float, float, float]) -> None:
         """Open at another part of the plane next time. Nothing that is drawn depends on it."""
         self.settings = self.settings.with_(view=view)

@@ -27,6 +27,8 @@ def step_to_json(step: Step) -> dict[str, Any]:
         data["name"] = step.name
     if look := look_to_json(step.look):
         data["look"] = look
+    if step.by is not None:
+        data["by"] = step.by
     return data
 
 
@@ -38,7 +40,7 @@ def step_from_json(data: Any) -> Step:
     if look.get("label_offset") is not None:
         look["label_offset"] = tuple(look["label_offset"])
     fills = {name: fill_from_json(fill) for name, fill in data["with"].items()}
-    return Step(data["id"], data["does"], fills, data.get("name"), Look(**look))
+    return Step(data["id"], data["does"], fills, data.get("name"), Look(**look), data.get("by"))
 
 
 def settings_to_json(settings: Settings) -> dict[str, Any]:
@@ -50,7 +52,7 @@ def settings_to_json(settings: Settings) -> dict[str, Any]:
 
 def settings_from_json(data: Any) -> Settings:
     """The reverse of :func:`settings_to_json`, for data that was checked."""
-    tuples = {name: tuple(data[name]) for name in ("view", "nice", "log") if data.get(name) is not None}
+    tuples = {name: tuple(data[name]) for name in ("view", "nice", "log", "kit_tools") if data.get(name) is not None}
     rows = {"rows": tuple(map(tuple, data["rows"]))} if "rows" in data else {}
     picture = data.get("photograph")
     under = {"photograph": Photograph(**{**picture, "at": tuple(picture["at"])})} if picture else {}

@@ -9,7 +9,8 @@ Unit = Literal["", "mm", "cm", "m", "km"]
 Ground = Literal["blank", "grid", "triangles", "axes"]
 Paper = Literal["light", "dark"]
 Language = Literal["en", "de"]
-UNITS, GROUNDS, PAPERS, LANGUAGES = get_args(Unit), get_args(Ground), get_args(Paper), get_args(Language)
+Kit = Literal["everything", "compass", "closing", "straightedge", "look", "chosen"]
+UNITS, GROUNDS, PAPERS, LANGUAGES, KITS = map(get_args, (Unit, Ground, Paper, Language, Kit))
 
 
 @dataclass(frozen=True)
@@ -46,6 +47,9 @@ class Settings:
         log: the readings that are recorded; ``rows`` what was; ``logging`` whether a drag records as well.
         photograph: the picture under the figure.
         language: in which sentences are said, read and refused, by its code; what has no words in it is English.
+        kit: what students build with on their copies (see ``kits.kit``); ``kit_tools`` the tools of a kit that is chosen.
+        own_from: in a student's copy the number above which the ids of the student's own steps begin; all others are given. 0 on
+            every other board, where nothing is.
     """
 
     title: str = "Board 1"
@@ -65,6 +69,9 @@ class Settings:
     logging: bool = False
     photograph: Photograph | None = None
     language: str = "en"
+    kit: str = "look"
+    kit_tools: tuple[str, ...] = ()
+    own_from: int = 0
 
     def with_(self, **changes) -> Settings:
         return replace(self, **changes)

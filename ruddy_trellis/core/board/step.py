@@ -51,6 +51,7 @@ class Step:
         does: the key of its construction in the catalogue.
         fills: what each gap is filled with; ids are always in a tuple of strings, coordinates in a tuple of floats.
         name: the name a person gave, or the automatic letter; None where the name is spelt from what it is made of.
+        by: in a student's copy the key of the sentence that made it among several steps; None for a step that was said itself.
     """
 
     id: str
@@ -58,6 +59,7 @@ class Step:
     fills: dict = field(default_factory=dict)
     name: str | None = None
     look: Look = PLAIN
+    by: str | None = None
 
     @cached_property
     def construction(self) -> Construction:
@@ -83,6 +85,11 @@ class Step:
         for gap in self.construction.gaps:
             found.update(dict.fromkeys(ids_in(self.fills.get(gap.name))))
         return tuple(found)
+
+    def is_own(self, own_from: int) -> bool:
+        """Whether it is a student's own, on a copy on which the ids of such begin above a number."""
+        number = self.id[1:]
+        return self.id.startswith("s") and number.isdecimal() and int(number) > own_from
 
     def with_(self, **changes) -> "Step":
         return replace(self, **changes)

@@ -62,17 +62,20 @@ def _with_german(construction: Construction) -> Construction:
     return replace(construction, in_tongues={"de": said})
 
 
-class Said:
-    """The constructions of a catalogue that have words in a language, as they are said in it."""
+class Some:
+    """Some of the constructions of a catalogue, to complete sentences from."""
 
-    def __init__(self, code: str, catalogue: "Catalogue") -> None:
-        self._said = {one.key: said for one in catalogue if (said := one.said_in(code)) is not None}
+    def __init__(self, constructions) -> None:
+        self._by_key = {one.key: one for one in constructions}
 
     def __iter__(self):
-        return iter(self._said.values())
+        return iter(self._by_key.values())
+
+    def __contains__(self, key):
+        return key in self._by_key
 
     def __getitem__(self, key) -> Construction:
-        return self._said[key]
+        return self._by_key[key]
 
 
 class Catalogue:
@@ -121,9 +124,9 @@ class Catalogue:
         except KeyError:
             return self._own.get(_NONE)[key]
 
-    def in_tongue(self, code: str) -> "Catalogue | Said":
+    def in_tongue(self, code: str) -> "Catalogue | Some":
         """The constructions that have words in a language, as they are said in it."""
-        return self if code == "en" else Said(code, self)
+        return self if code == "en" else Some(said for one in self if (said := one.said_in(code)) is not None)
 
     def group(self, name: str):
         """The constructions of one shelf row, in order."""

@@ -74,8 +74,8 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
         lifted: the ids of things whose covers are lifted; what lies under the others is not in the list.
 
     Returns:
-        For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, and what
-        :func:`refreshed` gives.
+        For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, ``given`` where a
+        student's copy has it from the teacher, and what :func:`refreshed` gives.
     """
     shapes = Shapes(board, extent, settles=ids is None or len(board) <= _SETTLED_AHEAD)
     if ids is None:
@@ -92,6 +92,8 @@ def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, 
             "style": style_of(step, board.settings.looks),
             **shapes.of(step.id),
         }
+        if board.is_given(step.id):
+            item["given"] = True
         if step.id in parts:
             item["style"]["fill"] = 0.0  # the region is what is seen: its conditions step back to their edges
         items.append(veiled(item, step.makes) if step.look.cover and step.id not in lifted else item)

@@ -85,7 +85,8 @@ def new_steps(board: Board, new: Any, new_ids: Sequence[str]) -> Iterator[Step]:
             check_fills(part_construction, part_fills, board)
             step = step_of(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like)
             made.append(step.id)
-            yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover, **part.look))
+            by = construction.key if board.settings.own_from else None
+            yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover, **part.look), by=by)
     else:
         step = step_of(board, construction, with_defaults(construction, fills, board), new.name)
         yield step.with_(look=replace(step.look, hidden=True)) if new.hidden else step
@@ -117,6 +118,7 @@ def step_of(board: Board, construction: Construction, fills: Any, name: str | No
         like: the id of what it looks like at first.
     """
     last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal()), default=0)
+    last = max(last, board.settings.own_from)
     step = Step(f"s{last + 1}", construction.key, fills, look=_first_look(board, construction, fills, like))
     names = board.names
     if name is not None:

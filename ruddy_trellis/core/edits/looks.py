@@ -40,7 +40,8 @@ def restyled(board: Board, edit: Any) -> Patch:
 
 
 def tidied(board: Board, edit: Any) -> Patch:
-    ids = [step.id for step in board.steps if step.makes in (LINE, RAY, CIRCLE) and not step.look.hidden and board.dependants([step.id])]
+    own = [step for step in board.steps if step.makes in (LINE, RAY, CIRCLE) and not step.look.hidden and not board.is_given(step.id)]
+    ids = [step.id for step in own if board.dependants([step.id])]
     if not ids:
         raise Refusal("There are no helpers to hide: helpers are lines, rays and circles that something else is made from.")
     return replace(restyled(board, Restyle(ids=ids, look=LookChanges(hidden=True))), words=f"Hid {listed(board, ids)}")

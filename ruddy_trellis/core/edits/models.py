@@ -5,7 +5,7 @@ from typing import Annotated, Any, Literal, get_args
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 from .. import limits
-from ..board.settings import Ground, Language, Paper, Unit
+from ..board.settings import Ground, Kit, Language, Paper, Unit
 from ..refusal import Refusal
 
 Pen = Literal["ink", "ruddy", "leaf", "straw", "sky", "plum", "slate"]
@@ -173,6 +173,8 @@ class Arrange(_Edit):
     logging: bool | None = None
     photograph: PhotographData | None = None
     language: Language | None = None
+    kit: Kit | None = None
+    kit_tools: list[Annotated[str, Field(max_length=40)]] | None = Field(default=None, max_length=limits.KIT_TOOLS)
 
 
 class StrokeData(_Edit):

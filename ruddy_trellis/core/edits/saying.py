@@ -1,13 +1,13 @@
 """From what a person types to the steps that it adds."""
 
 import re
-from collections.abc import Sequence
+from collections.abc import Callable, Iterable, Sequence
 from contextlib import suppress
-from typing import Any
+from typing import Any, TypeAlias
 
 from ..board.board import Board
 from ..board.step import Step
-from ..catalogue import CATALOGUE
+from ..catalogue import CATALOGUE, Construction, Some
 from ..kinds import CLAIM, POLYGON
 from ..language import completion
 from ..language import names as spelling
@@ -258,16 +258,25 @@ def _is_taken(sentence: str, text: str, board: Board) -> bool:
     return True
 
 
-def completions(text: str, board: Board) -> list[completion.Completion]:
+#: Which of some constructions may be said.
+Among: TypeAlias = Callable[[Iterable[Construction]], Iterable[Construction]]
+
+
+def completions(text: str, board: Board, among: Among = list) -> list[completion.Completion]:
     """The ways to go on from a typed text, in the sentences of the catalogue; see ``language.completion``. Where it goes on in
-    none of them: the sentence as which it would be read, or those that are near."""
-    found = completion.complete(text, board, CATALOGUE)
+    none of them: the sentence as which it would be read, or those that are near.
+
+    Args:
+        among: which constructions are completed.
+    """
+    some = Some(among(CATALOGUE))
+    found = completion.complete(text, board, some)
     if not found and (code := board.settings.language) != "en":
-        return completion.complete(text, board, CATALOGUE.in_tongue(code), TONGUES[code])
+        return completion.complete(text, board, Some(among(CATALOGUE.in_tongue(code))), TONGUES[code])
     if found or "=" in text or not _LEAST <= len(text.strip()) <= _LONGEST // 4:
         return found
     reader = _reader(text, board)
-    readings = reader.readings()
+    readings = [one for one in reader.readings() if all(read.construction.key in some for read in one.steps)]
     sentences = [_sentence(one, board) for one in readings[:3] if one.score > readings[0].score - _CLOSE and len(one.steps) == 1]
-    near = sentences or ([] if readings else suggestions(reader.text, board, CATALOGUE, check_fills))
+    near = sentences or ([] if readings else suggestions(reader.text, board, some, check_fills))
     return [completion.Completion(sentence, sentence, "") for sentence in near if _is_read(sentence, board)]

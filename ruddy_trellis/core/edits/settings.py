@@ -41,6 +41,8 @@ def arranged(board: Board, edit: Any) -> Patch:
         changes["looks"] = {kind: look.model_dump(exclude_unset=True) for kind, look in edit.looks.items()}
     if edit.photograph is not None:
         changes["photograph"] = Photograph(**edit.photograph.model_dump())
+    if "kit_tools" in changes:
+        changes["kit_tools"] = tuple(dict.fromkeys(changes["kit_tools"]))
     if "title" in changes and not changes["title"].strip():
         raise Refusal("A board needs a title of at least one character.")
     if "view" in changes:

@@ -77,7 +77,7 @@ def _remade(board, old, construction, fills, helper_ids):
         if board.value(old.id) is None or old.makes != POINT or not path or any(board.value(id) is None for id in path):
             raise Refusal("The nearest place on a path is known only of a point that is there, on a path that is there.")
         read["place"] = nearest_place(board, path, board.value(old.id))
-    return old.with_(does=construction.key, fills=with_defaults(construction, read, board))
+    return old.with_(does=construction.key, fills=with_defaults(construction, read, board), by=None)
 
 
 def _renamed(board, id):
@@ -134,4 +134,4 @@ def chosen(board: Board, edit: Any) -> Patch:
     # What is left open is what it would be if it were made so, as it is when it is read from a file.
     fills = with_defaults(step.construction, fills, board)
     check_fills(step.construction, fills, board)
-    return replacing(board, f"Changed {noun(board, edit.id)}", [step.with_(fills=fills)])
+    return replacing(board, f"Changed {noun(board, edit.id)}", [step.with_(fills=fills, by=None)])

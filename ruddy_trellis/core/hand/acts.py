@@ -70,6 +70,14 @@ class StartAgain:
 
 
 @dataclass(frozen=True)
+class TakeRenewed:
+    """Take the teacher's change of the board into a student's copy, or only look what that would do. Gives the words for it, "" where
+    there is none."""
+
+    take: bool
+
+
+@dataclass(frozen=True)
 class ShowView:
     """This part of the plane is what the person sees from now on.
 
@@ -143,6 +151,7 @@ Act: TypeAlias = (
     | LookBack
     | BringBack
     | StartAgain
+    | TakeRenewed
     | ShowView
     | TellAll
     | ShowFrames

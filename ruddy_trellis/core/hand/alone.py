@@ -6,6 +6,7 @@ from ..board import Board
 from ..display import Extent, display
 from ..edits import Patch, prepare
 from ..edits.history import brought_back, state_before
+from ..kits import check_students_patch
 from ..refusal import Refusal
 from ..truth.verdicts import Verdict, first_verdict
 from . import acts
@@ -101,7 +102,7 @@ class Alone:
                 return work()
             case acts.Prove():
                 pass  # a verdict is found anew whenever it is asked for
-            case acts.StartAgain() | acts.Run() | acts.Stop():
+            case acts.StartAgain() | acts.TakeRenewed(_) | acts.Run() | acts.Stop():
                 raise Refusal("Alone at a board nothing runs, and there is no teacher’s board.")
         return None
 
@@ -116,6 +117,7 @@ class Alone:
         return True
 
     def _applied(self, patch: Patch) -> Patch:
+        check_students_patch(self.board, patch)
         patch.apply(self.board)
         self._done.append(patch)
         self._undone.clear()
@@ -126,6 +128,7 @@ class Alone:
         if not taken:
             raise Refusal(nothing)
         patch = taken[-1]
+        check_students_patch(self.board, way(patch))
         way(patch).apply(self.board)
         put.append(taken.pop())
         return patch.words

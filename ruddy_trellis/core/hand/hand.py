@@ -5,6 +5,7 @@ from typing import Any, Protocol
 
 from ..board import Board
 from ..display import Extent, display
+from ..kits import KITS, Kit
 from ..pointing.dragging import Drag
 from ..pointing.offers import Offer
 from ..pointing.prompt import Prompt
@@ -79,6 +80,11 @@ class Hand:
     @property
     def board(self) -> Board:
         return self.table.board
+
+    @property
+    def kit(self) -> Kit:
+        """What this person can build with."""
+        return KITS["everything"]
 
     def as_seen(self, message: Answer) -> Answer:
         """A message that is told to everyone as this person sees it: with what lies under the covers that they have lifted."""

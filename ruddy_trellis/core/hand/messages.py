@@ -257,6 +257,19 @@ class Reset(_Message):
     t: Literal["reset"]
 
 
+class Working(_Message):
+    """Tell the working of a student's copy, a sentence a line."""
+
+    t: Literal["working"]
+
+
+class Renew(_Message):
+    """Take the teacher's change of the board into a student's copy; without ``take`` it is told what that would do."""
+
+    t: Literal["renew"]
+    take: bool = False
+
+
 class Here(_Message):
     """Are you there? Answered with the same number, after everything that was sent before."""
 
@@ -303,6 +316,8 @@ Message = Annotated[
     | Lift
     | Undo
     | Redo
+    | Working
+    | Renew
     | Reset,
     Field(discriminator="t"),
 ]

@@ -10,6 +10,7 @@ from ..display import display
 from ..edits.prepare import perform
 from ..edits.saying import completions
 from ..kinds import join
+from ..kits import check_tools
 from ..language.completion import MOST
 from ..language.patterns import words_of_sentences
 from ..language.printing import sentence
@@ -66,6 +67,8 @@ def _typed(prompt, board) -> str:
 def take_tool(hand, message: messages.Tool) -> Doing:
     if message.retie is not None and message.retie not in hand.board:
         raise Refusal("That thing is no longer on the board.")
+    if message.key:
+        hand.kit.check_tool(message.key)
     hand.prompt = Prompt.of(message.key, message.retie) if message.key else None
     hand.pinned = message.pinned
     yield prompt_answer(hand)
@@ -279,7 +282,7 @@ def _heard_in_english(hand, text: str) -> Heard | Doing:
 
 
 def complete(hand, message: messages.Complete) -> Doing:
-    found = completions(message.text, hand.board) if len(message.text) <= COMPLETION_LENGTH else []
+    found = completions(message.text, hand.board, hand.kit.tools) if len(message.text) <= COMPLETION_LENGTH else []
     ways = [{"text": way.text, "shown": way.shown} for way in found]
     typed = message.text.strip().lower()
     if not ways and len(typed) >= _LEAST_READ and not hand.prompt:
@@ -299,6 +302,7 @@ def _would_make(hand, text: str) -> list[dict[str, str]]:
     """What a text that is no beginning of a sentence of the catalogue would make, in one line: nothing is made before it is taken."""
     try:
         found = heard(text, hand.board, hand.selected)
+        check_tools(found.edit, hand.kit)
         ahead = hand.board.copy()
         patch = perform(ahead, found.edit)
     except Refusal:

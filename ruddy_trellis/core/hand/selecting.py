@@ -9,6 +9,7 @@ from ..edits import Add
 from ..edits.adding import with_defaults
 from ..edits.deleting import what_goes
 from ..kinds import CLAIM, join
+from ..kits import check_tools
 from ..language.fills import fill_from_json, is_ids
 from ..language.printing import noun, sentence
 from ..pointing.gathering import gather
@@ -45,13 +46,22 @@ def point_out(hand, id: str) -> Doing:
 def select(hand, message: messages.Select) -> Doing:
     board = hand.board
     hand.selected = [id for id in dict.fromkeys(message.ids) if id in board]
-    hand.offers = offers(board, hand.selected) if 0 < len(hand.selected) <= _MOST_OFFERED else []
+    found = offers(board, hand.selected) if 0 < len(hand.selected) <= _MOST_OFFERED else []
+    hand.offers = [offer for offer in found if _in_kit(offer, hand.kit)]
     yield {
         "t": "offers",
         "words": _words(board, hand.selected, hand.lifted),
         "warning": what_goes(board, hand.selected),
         "offers": [{"does": offer.does, "sentence": offer.sentence} for offer in hand.offers],
     }
+
+
+def _in_kit(offer, kit) -> bool:
+    try:
+        check_tools(offer.edit, kit)
+    except Refusal:
+        return False
+    return offer.edit is not None or kit.keys is None
 
 
 def _words(board, ids: list[str], lifted: set[str]) -> str:

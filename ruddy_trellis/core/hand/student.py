@@ -1,12 +1,19 @@
-"""A student's hand at their copy: what it may ask for is to move, to look, to run motions and to start again."""
+"""A student's hand at their copy: to move, to look and to run motions; and where the board has a kit, to build with it."""
 
+from typing import Any
+
+from ..board.step import Step
+from ..display.covers import cover_words
+from ..edits.saying import said
+from ..kits import Kit, check_tools, kit_of
+from ..language.printing import sentence
 from ..refusal import Refusal
 from . import messages
-from .acts import Doing, StartAgain
+from .acts import Change, Doing, StartAgain, TakeRenewed
 from .changing import done
 from .hand import Hand
 
-_ALLOWED = (
+_LOOKING = (
     messages.Here,
     messages.Grab,
     messages.Drag,
@@ -20,19 +27,94 @@ _ALLOWED = (
     messages.Play,
     messages.Pause,
     messages.Reset,
+    messages.Renew,
+    messages.Working,
     messages.Quiz,
     messages.Ask,
+)
+_BUILDING = (
+    messages.Hover,
+    messages.Click,
+    messages.Tool,
+    messages.Back,
+    messages.Gap,
+    messages.Finish,
+    messages.Say,
+    messages.Put,
+    messages.Complete,
+    messages.Consider,
+    messages.Offer,
+    messages.DoEdit,
+    messages.Gather,
+    messages.Loosen,
+    messages.Ahead,
+    messages.LookBack,
+    messages.BringBack,
+    messages.Shake,
 )
 
 
 class StudentHand(Hand):
-    """The same hand with a shorter list of messages."""
+    """The same hand with a shorter list of messages, and with what its board's kit has."""
+
+    @property
+    def kit(self) -> Kit:
+        """What the board gives its students to build with."""
+        return kit_of(self.board.settings)
 
     def take(self, message: messages.Message) -> Doing:
-        if not isinstance(message, _ALLOWED):
-            raise Refusal("Here you can drag, turn dials, press buttons and start again; the construction is your teacher’s.")
-        return self._start_again() if isinstance(message, messages.Reset) else super().take(message)
+        if not isinstance(message, _LOOKING) and not (self.kit.builds and isinstance(message, _BUILDING)):
+            raise self.kit.refusal("") if not self.kit.builds else Refusal("How this board is set up is your teacher’s.")
+        match message:
+            case messages.Reset():
+                return self._start_again()
+            case messages.Working():
+                return self._working()
+            case messages.Renew():
+                return self._renew(message)
+        return self._with_the_kit(super().take(message))
+
+    def _with_the_kit(self, doing: Doing) -> Doing:
+        """What another hand would do, but that every edit asks for sentences of the kit, and that only such are offered instead."""
+        given, refused = None, None
+        while True:
+            try:
+                act = doing.throw(refused) if refused else doing.send(given)
+            except StopIteration:
+                return
+            except Refusal as refusal:
+                raise Refusal(refusal.sentence, refusal.place, tuple(filter(self._is_in_kit, refusal.ways))) from None
+            given, refused = None, None
+            try:
+                if isinstance(act, Change):
+                    check_tools(act.edit, self.kit)
+                given = yield act
+            except Refusal as refusal:
+                refused = refusal
+
+    def _is_in_kit(self, way: str) -> bool:
+        """Whether a sentence of the catalogue can be said with the kit."""
+        try:
+            return all(self.kit.has_tool(new.does) for new in said(way, self.board))
+        except Refusal:
+            return False
 
     def _start_again(self) -> Doing:
         words, is_edit = yield StartAgain()
+        self.prompt = None
         yield done(f"{words}.", undo=is_edit)
+
+    def _working(self) -> Doing:
+        yield {"t": "working", "lines": [self._line(step) for step in self.board.steps if not (step.look.hidden and self._is_given(step))]}
+
+    def _is_given(self, step: Step) -> bool:
+        return self.board.is_given(step.id)
+
+    def _line(self, step: Step) -> dict[str, Any]:
+        covered = step.look.cover and step.id not in self.lifted
+        words = cover_words(step.makes) if covered else sentence(self.board, step.id)
+        return {"id": step.id, "words": words, "given": self._is_given(step), "hidden": step.look.hidden}
+
+    def _renew(self, message: messages.Renew) -> Doing:
+        words = yield TakeRenewed(message.take)
+        yield {"t": "renewal", "words": words, "taken": message.take}

@@ -15,7 +15,7 @@ from ..board.board import Board
 from ..board.chalk import stroke_to_json
 from ..board.codec import settings_to_json, step_from_json, step_to_json
 from ..board.naming import check_names
-from ..board.settings import Language
+from ..board.settings import Kit, Language
 from ..catalogue import CATALOGUE
 from ..edits.adding import with_defaults
 from ..edits.chalking import stroke_of
@@ -38,13 +38,15 @@ class _Part(BaseModel):
 
 
 class StepData(_Part):
-    """A step: its id, the construction it does, what it is made with, its own name, its look."""
+    """A step: its id, the construction it does, what it is made with, its own name, its look; and in a student's copy the sentence that
+    made it among others."""
 
     id: str = Field(pattern=r"^[A-Za-z0-9_]{1,20}$")
     does: str = Field(max_length=40)
     with_: dict[Annotated[str, Field(max_length=40)], object] = Field(alias="with", max_length=12)
     name: str | None = Field(default=None, max_length=limits.NAME_LENGTH)
     look: LookChanges = Field(default_factory=LookChanges)
+    by: str | None = Field(default=None, max_length=40)
 
 
 class KeptStroke(StrokeData):
@@ -54,8 +56,8 @@ class KeptStroke(StrokeData):
 
 
 class BoardData(_Part):
-    """A board: its settings, its steps in order, the chalk on it. Where ``claims`` is 1, or left out, what was claimed of a segment or a
-    ray was claimed of its whole line."""
+    """A board: its settings, its steps in order, the chalk on it. ``own_from`` stands in students' copies alone. Where
+    ``claims`` is 1, or left out, what was claimed of a segment or a ray was claimed of its whole line."""
 
     title: str = Field(max_length=limits.TITLE_LENGTH)
     unit: str = Field(default="", max_length=4)
@@ -74,6 +76,9 @@ class BoardData(_Part):
     logging: bool = False
     photograph: PhotographData | None = None
     language: Language = "en"
+    kit: Kit = "look"
+    kit_tools: list[Annotated[str, Field(max_length=40)]] = Field(default_factory=list, max_length=limits.KIT_TOOLS)
+    own_from: int = Field(default=0, ge=0, le=10**15)
     steps: list[StepData] = Field(max_length=limits.STEPS)
     claims: Literal[1, 2] = 1
     chalk: list[KeptStroke] = Field(default_factory=list, max_length=limits.STROKES)
@@ -141,16 +146,26 @@ def lesson_from_json(data: Any) -> tuple[str, list[Board]]:
         first = error.errors()[0]
         where = ", ".join(f"{part + 1}" if isinstance(part, int) else str(part) for part in first["loc"])
         raise Refusal(f"The lesson cannot be read at {where}: {first['msg'].lower()}.") from None
-    return lesson.title, [board_from_data(board) for board in lesson.boards]
+    return lesson.title, [_a_teachers(board_from_data(board)) for board in lesson.boards]
+
+
+def _a_teachers(board):
+    """A board of a lesson: whoever has it may change all of it, also what was a student's copy once."""
+    if not board.settings.own_from:
+        return board
+    own = Board(board.settings.with_(own_from=0), [step.with_(by=None) for step in board.steps])
+    own.chalk = board.chalk
+    return own
 
 
 def board_from_data(data: Any) -> Board:
     """Read one board, every step checked as if it were drawn. Raises Refusal naming the step."""
     board = Board()
-    arrange = data.model_dump(exclude={"steps", "chalk", "claims"}, exclude_unset=True)
+    arrange = data.model_dump(exclude={"steps", "chalk", "claims", "own_from"}, exclude_unset=True)
     about_steps = {name: arrange.pop(name) for name in ("log", "rows", "logging", "nice") if name in arrange}
     try:
         prepare(board, Arrange(**arrange)).apply(board)
+        board.settings = board.settings.with_(own_from=data.own_from)
         named_later = Arrange(**about_steps)
     except ValidationError as error:
         first = error.errors()[0]
@@ -231,6 +246,8 @@ def board_from_store(text: str) -> Board:
     with suppress(Refusal, ValidationError):
         settings = {name: part for name, part in data.items() if name in ("title", "unit", "ground", "decimals", "view", "paper", "size")}
         prepare(board, Arrange(**settings)).apply(board)
+    if isinstance(data.get("own_from"), int):
+        board.settings = board.settings.with_(own_from=data["own_from"])
     with suppress(Refusal, ValidationError):
         board.chalk = tuple(stroke_of(one, one.id) for one in map(KeptStroke.model_validate, data.get("chalk", ())))
     return board

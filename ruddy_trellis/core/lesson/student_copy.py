@@ -1,19 +1,28 @@
-"""What a student gets of a board: the same figure, with only that to move what the teacher left to be moved."""
+"""What a student gets of a board: the same figure, given; and how a teacher's later change comes into it."""
 
-from dataclasses import replace
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
 
 from ..board.board import Board
+from ..board.naming import automatic_name, check_names
 from ..board.step import Step
-from ..kinds import TOLD
+from ..edits.checking import check_fills
+from ..kinds import TOLD, join
+from ..language.printing import noun
+from ..refusal import Refusal
+
+#: Above which number the ids of a student's own steps begin.
+OWN_FROM = 1_000_000
 
 
 def student_copy(board: Board) -> Board:
-    """A board for a student, as the teacher's is now.
+    """A board for a student, as the teacher's is now: all of it is given.
 
     What only the teacher may move is locked in it and so are words and the buttons of reveals; all that is locked is
     marked as the teacher's, so that a drag is refused in words that suit a student.
     """
-    copy = Board(board.settings, [_for_student(step) for step in board.steps])
+    numbers = (int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal())
+    copy = Board(board.settings.with_(own_from=max((OWN_FROM, *numbers))), [_for_student(step) for step in board.steps])
     copy.chalk = board.chalk
     return copy
 
@@ -28,3 +37,87 @@ def left_to_students(board: Board) -> list[tuple[Step, bool]]:
     """The steps that a person can move, each with whether students may: what a teacher chooses among."""
     pegs = [step for step in board.steps if step.construction.moves and step.makes not in TOLD]
     return [(step, not (step.look.locked or step.look.teacher_only)) for step in pegs]
+
+
+@dataclass(frozen=True)
+class Renewed:
+    """A student's copy with the teacher's change in it, and what became of the student's own things, in words."""
+
+    board: Board
+    words: str
+
+
+def is_behind(copy: Board, board: Board) -> bool:
+    """Whether the teacher has changed what is given in a copy, besides where pegs are.
+
+    Args:
+        board: the teacher's board as it is now.
+    """
+    given = [_unmoved(step) for step in copy.steps if copy.is_given(step.id)]
+    now = [_unmoved(_for_student(step)) for step in board.steps]
+    return given != now or _setting(copy) != _setting(board) or copy.chalk != board.chalk
+
+
+def _unmoved(step):
+    moved = {step.construction.moved_gap, "near"}
+    return step.with_(fills={gap: fill for gap, fill in step.fills.items() if gap not in moved})
+
+
+def _setting(board):
+    return board.settings.with_(view=(), rows=(), own_from=0)
+
+
+def renewed(copy: Board, fresh: Board) -> Renewed:
+    """A copy into which the teacher's change is taken: the given steps are the teacher's as they are now, of the student's own those stay
+    whose inputs are still there; where names meet, the student's thing gets another.
+
+    Args:
+        fresh: a copy of the teacher's board as it is now.
+    """
+    board = Board(fresh.settings.with_(view=copy.settings.view), fresh.steps)
+    board.chalk = fresh.chalk
+    lost, other_names = [], []
+    for step in copy.steps:
+        if copy.is_given(step.id):
+            continue
+        if not _fits(step, board):
+            lost.append(noun(copy, step.id))
+            continue
+        named = _named(step, board, copy)
+        board.append(named)
+        if board.name(step.id) != copy.name(step.id):
+            other_names.append(f"{copy.name(step.id)} is {board.name(step.id)} now")
+    words = "What your teacher gave is as it is now"
+    if lost:
+        words += f"; gone, since what it was made from is: {_few(lost)}"
+    if other_names:
+        words += f"; {_few(other_names)}"
+    return Renewed(board, f"{words}.")
+
+
+def _few(words: Iterable[str]) -> str:
+    words = list(words)
+    return join(words) if len(words) <= 6 else f"{', '.join(words[:5])} and {len(words) - 5} more"
+
+
+def _fits(step, board):
+    if any(id not in board for id in step.inputs):
+        return False
+    try:
+        check_fills(step.construction, step.fills, board)
+    except Refusal:
+        return False
+    return True
+
+
+def _named(step, board, copy):
+    """A student's step under a name that nothing given has, and nothing else of the copy."""
+    try:
+        check_names([*board.steps, step])
+    except Refusal:
+        names = board.names
+        taken = {
+            name for one in (board, copy) for other in one.steps if (name := one.name(other.id)) and other.is_reading == step.is_reading
+        }
+        return step.with_(name=automatic_name(step.with_(name=None), names, taken))
+    return step

@@ -98,6 +98,8 @@ class Connection:
                 return await live.bring_back(number)
             case acts.StartAgain():
                 return await live.reset()
+            case acts.TakeRenewed(take):
+                return await live.renew(take)
             case acts.ShowView(view, meant, keep):
                 self.view = view
                 await live.keep_view(meant, keep)

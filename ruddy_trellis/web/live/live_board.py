@@ -45,6 +45,8 @@ class LiveBoard:
         self._moved = set()
         self._verdicts = Verdicts(self, lessons.verdicts)
         self._view, self._view_kept = self.board.settings.view, None
+        #: What is called after every edit.
+        self.on_change = None
 
     # What is seen -------------------------------------------------------------------------------------------
 
@@ -138,17 +140,21 @@ class LiveBoard:
                 return await self._keep(lambda board: Patch.from_json(orjson.loads(stored)), len(stored) // 100)
             return await self._keep(lambda board: prepare(board, edit))
 
-    async def _keep(self, make, more=0):
+    def _check(self, board, patch):
+        """Raise Refusal where whoever is at this board may not make a change, by whatever way it came."""
+
+    async def _keep(self, make, more=0, check=None):
         """Make a patch, save it with the state that it gives as the next edit, then make that state the board's.
 
         Args:
             make: a function from the board to the patch. Raises Refusal; then nothing has changed.
             more: about how many steps come to the board by it, where there are many.
+            check: a function of the board and the patch in the place of ``_check``.
 
         Returns:
             The patch.
         """
-        ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent)
+        ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent, check or self._check)
         await self._save(ahead)
         self._put_in_place(ahead)
         return ahead.patch
@@ -182,6 +188,8 @@ class LiveBoard:
         self.board = ahead.board
         self.tell(self._changes(None if held or ahead.extent != self.extent else ahead.items))
         self._verdicts.look()
+        if self.on_change is not None:
+            self.on_change()
 
     async def undo(self):
         """Take the last edit back. Returns its words. Raises Refusal where there is none."""
@@ -199,7 +207,7 @@ class LiveBoard:
             if stored is None:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
             size = len(self.board) + len(stored) // 100
-            ahead = await apart(size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, False)
+            ahead = await apart(size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, self._check, False)
             await self._save_step(step, ahead.text)
             self._put_in_place(ahead)
             return ahead.patch.words
@@ -223,9 +231,9 @@ class LiveBoard:
             await self._drop_all()
             return await self._become(await self.earlier(number), f"Brought back the state after {number} edit{'s' * (number != 1)}")
 
-    async def _become(self, other, words):
+    async def _become(self, other, words, check=None):
         """Make the board what another one is, as a new edit. Returns its words. Raises Refusal where it is that already."""
-        return (await self._keep(lambda board: brought_back(board, other, words), len(other))).words
+        return (await self._keep(lambda board: brought_back(board, other, words), len(other), check)).words
 
     async def keep_view(self, view, keep=True):
         """Keep the part of the board that is shown when it is opened next, if it shall be; no edit, so not undone."""
@@ -273,7 +281,7 @@ class LiveBoard:
         if patch is None:
             return False
         try:
-            ahead = await apart(len(board), _ahead, board, lambda _: patch, self.extent)
+            ahead = await apart(len(board), _ahead, board, lambda _: patch, self.extent, self._check)
             await self._save(ahead)
         except BaseException:
             # What everyone sees has moved already.
@@ -302,15 +310,17 @@ class _Ahead:
     items: list
 
 
-def _ahead(board, make, extent, is_new=True):
+def _ahead(board, make, extent, check, is_new=True):
     """What a patch gives. Raises Refusal where that could not be kept and read again.
 
     Args:
         board: a copy, which is changed.
         make: a function from the board to the patch.
+        check: a function of the board and the patch that raises Refusal where it may not be.
         is_new: whether the patch is a new one, which is looked at closely and stored.
     """
     patch = make(board)
+    check(board, patch)
     patch.apply(board)
     if is_new:
         check_kept(board, [step.id for _, step in patch.after])

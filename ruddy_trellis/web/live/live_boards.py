@@ -1,5 +1,6 @@
 """The boards that are open now: teachers' own, and students' copies of them."""
 
+import asyncio
 import threading
 
 from .live_board import LiveBoard
@@ -7,6 +8,8 @@ from .student_board import StudentBoard
 
 #: How many boards stay open though nobody looks at them.
 _IDLE = 50
+#: How long after a change of a teacher's the copies are told of it, seconds.
+_PAUSE = 0.3
 
 
 class LiveBoards:
@@ -16,6 +19,7 @@ class LiveBoards:
         self._lessons = lessons
         self._open = {}
         self._gates = {}
+        self._telling = {}
         self._lock = threading.Lock()
 
     def get(self, board_id):
@@ -26,7 +30,26 @@ class LiveBoards:
         row = self._lessons.board(board_id)
         if row is None or row.copy_of is not None:
             return None
-        return LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
+        live = LiveBoard(row, self._lessons.edit_count(board_id), self._lessons)
+        live.on_change = lambda: self._tell_copies(live)
+        return live
+
+    def open_one(self, board_id):
+        """The live board of that id if it is open now, or None."""
+        return self._open.get(board_id)
+
+    def _tell_copies(self, source):
+        """A teacher's board has changed: the copies that are looked at follow it, or are told, once for several changes in a row."""
+        if source.id not in self._telling:
+            self._telling[source.id] = asyncio.create_task(self._catch_up(source))
+
+    async def _catch_up(self, source):
+        await asyncio.sleep(_PAUSE)
+        del self._telling[source.id]
+        with self._lock:
+            copies = [live for live in self._open.values() if getattr(live, "source_id", None) == source.id and live.connections]
+        for copy in copies:
+            await copy.catch_up(source)
 
     def get_copy(self, board_id, holder):
         """The live copy of a board that a student holds; one that is as the teacher's board is now where they have none.

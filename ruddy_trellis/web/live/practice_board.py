@@ -25,6 +25,10 @@ class PracticeBoard(LiveBoard):
     async def _save_step(self, step, text):
         self.edits_done += step
 
+    async def renew(self, take):
+        """There is nothing that it would be behind. Returns no words."""
+        return ""
+
     async def reset(self):
         """Make it again what it was at first. Returns the words for it, and that it is no edit."""
         async with self._lock:

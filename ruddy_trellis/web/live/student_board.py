@@ -2,17 +2,20 @@
 
 from starlette.concurrency import run_in_threadpool
 
+from ...core.display import display
+from ...core.kits import check_students_patch
 from ...core.lesson.file import board_to_text
-from ...core.lesson.student_copy import student_copy
+from ...core.lesson.student_copy import OWN_FROM, is_behind, renewed, student_copy
 from ...core.refusal import Refusal
 from ...store.tables import BoardRow
+from .apart import apart
 from .live_board import LiveBoard
 from .saving import saved
 
 
 class StudentBoard(LiveBoard):
     """A copy of a teacher's board that one student holds. It is kept from the student's first change on: until then it
-    is what the teacher's board is when it is opened."""
+    is what the teacher's board is."""
 
     def __init__(self, boards, source, holder, row, edit_count, lessons):
         """
@@ -26,19 +29,48 @@ class StudentBoard(LiveBoard):
             super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0, document=""), 0, lessons, board=student_copy(source.board))
         else:
             super().__init__(row, edit_count, lessons)
-        self._boards, self._source_id, self._holder = boards, source.id, holder
+            if not self.board.settings.own_from:  # kept before students could build: all of it is given
+                self.board.settings = self.board.settings.with_(own_from=OWN_FROM)
+        self._boards, self.source_id, self._holder = boards, source.id, holder
+        #: The teacher's board of which was last looked whether this copy is behind it, and whether it is.
+        self._compared, self._behind = None, False
+
+    def _check(self, board, patch):
+        check_students_patch(board, patch)
 
     def follow(self, source):
         """As long as nothing of it is kept, it is what the teacher's board is now."""
         if self.id is None:
             self.board, self._told = student_copy(source.board), None
 
+    async def catch_up(self, source):
+        """The teacher's board has changed while this copy is looked at: where nothing of it is kept it is what that is now; otherwise
+        whoever looks is told that there is a change to be taken."""
+        async with self._lock:
+            if self.id is not None:
+                self.tell({"t": "behind", "behind": self._is_behind(source)})
+            elif not self._drags.owners:  # otherwise there is work in it in a moment
+                before, self.board = self.board.settings, await apart(len(source.board), student_copy, source.board.copy())
+                settings = self.board.settings
+                if (before.kit, before.kit_tools) != (settings.kit, settings.kit_tools):
+                    self.tell({"t": "kit"})
+                self.tell(self._changes(await apart(len(self.board), display, self.board.copy(), self.extent)))
+
+    def _is_behind(self, source):
+        if self._compared != (self.board, source.board):
+            self._compared, self._behind = (self.board, source.board), is_behind(self.board, source.board)
+        return self._behind
+
+    def state(self):
+        source = self._boards.open_one(self.source_id)
+        return {**super().state(), "behind": self.id is not None and source is not None and self._is_behind(source)}
+
     async def _save(self, ahead):
         if self.id is not None and not await saved(self._lessons.board, self.id):
             # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
             self.id, self.edits_done, self.edit_count = None, 0, 0
         if self.id is None:
-            row = await saved(self._lessons.make_copy, self._source_id, self._holder, board_to_text(self.board))
+            row = await saved(self._lessons.make_copy, self.source_id, self._holder, board_to_text(self.board))
             if row is None:
                 raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
             self.id = row.id
@@ -48,13 +80,28 @@ class StudentBoard(LiveBoard):
         """Make the copy again what the teacher's board is now. Returns the words for it, and whether it is an edit."""
         async with self._lock:
             await self._drop_all()
-            source = await run_in_threadpool(self._boards.get, self._source_id)
+            source = await run_in_threadpool(self._boards.get, self.source_id)
             if self.id is not None:
                 try:
-                    return await self._become(student_copy(source.board), "Started again from the beginning"), True
+                    return await self._become(student_copy(source.board), "Started again from the beginning", self._unchecked), True
                 except Refusal:
                     pass  # it is like that already
             else:
                 self.follow(source)
                 self.tell(self.whole())
             return "This is the beginning", False
+
+    async def renew(self, take):
+        """Take the teacher's change into the copy, or look what that would do. Returns the words for it, "" where there is none."""
+        async with self._lock:
+            await self._drop_all()
+            source = await run_in_threadpool(self._boards.get, self.source_id)
+            if self.id is None or not self._is_behind(source):
+                return ""
+            found = renewed(self.board, student_copy(source.board))
+            if take:
+                await self._become(found.board, "Took your teacher’s change", self._unchecked)
+            return found.words
+
+    def _unchecked(self, board, patch):
+        """What comes from the teacher changes what is given."""
