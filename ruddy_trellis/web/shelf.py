@@ -11,11 +11,20 @@ from ..core.kinds import CIRCLE, INVERSION, MAPS, MOTION, POINT, REVEAL, WORDS_O
 from ..drawings.svg import svg
 
 _WIDTH, _HEIGHT = 44, 32
+#: So many tools stand in one row.
+_ONE_ROW = 14
 
 
 def shelf():
     """The rows of the shelf: pairs of a group's name and its constructions."""
     return [(group, CATALOGUE.group(group)) for group in GROUPS]
+
+
+def kit_shelf(kit):
+    """The rows of the shelf for whoever builds with a kit: one row where all of it goes into one."""
+    rows = [(group, tools) for group, all_tools in shelf() if (tools := kit.tools(all_tools))]
+    tools = [tool for _, row in rows for tool in row]
+    return [("Kit", tools)] if len(tools) <= _ONE_ROW else rows
 
 
 def icon(key):

@@ -48,7 +48,7 @@ class Renewed:
 
 
 def is_behind(copy: Board, board: Board) -> bool:
-    """Whether the teacher has changed what is given in a copy, besides where pegs are.
+    """Whether the teacher has changed what is given in a copy, besides where pegs are. The kit is another matter: it holds at once.
 
     Args:
         board: the teacher's board as it is now.
@@ -64,7 +64,7 @@ def _unmoved(step):
 
 
 def _setting(board):
-    return board.settings.with_(view=(), rows=(), own_from=0)
+    return board.settings.with_(view=(), rows=(), own_from=0, kit="look", kit_tools=())
 
 
 def renewed(copy: Board, fresh: Board) -> Renewed:

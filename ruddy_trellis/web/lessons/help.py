@@ -13,6 +13,7 @@ from ...core.display import Extent, display
 from ...core.edits.examples import ways_shown
 from ...core.hand import StudentHand
 from ...core.hand.orders import ORDERS
+from ...core.kits import kit_of
 from ...core.language.printing import sentence
 from ...core.lesson.file import lesson_from_json
 from ...demo import demo_lessons
@@ -127,7 +128,7 @@ def figure_page(request: Request, key: str):
     live = SimpleNamespace(id=0)
     return page(
         request, "student.html", lesson=lesson, live=live, board=board, titles=[], way="embed", by="", look=drawing_look(),
-        fresh="practice", link="", line=f"/help/{key}/live", own=False,
+        fresh="practice", link="", line=f"/help/{key}/live", own=False, kit=kit_of(board.settings), address="",
     )  # fmt: skip
 
 

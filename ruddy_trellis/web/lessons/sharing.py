@@ -7,9 +7,11 @@ import segno
 from fastapi import APIRouter, Form, HTTPException, Request
 from fastapi.responses import RedirectResponse, Response
 
+from ...core.kits import KITS
 from ...core.lesson.student_copy import left_to_students
 from ..people.who import own_board, own_lesson, signed_in
 from ..rendering import page
+from ..shelf import shelf
 from .pages import PageNumber, copied_lesson, page_of
 from .students import embed_code, link_of, shared_lesson
 
@@ -34,7 +36,7 @@ def _panel(request, lesson, board_id):
     pegs = left_to_students(live.board) if live is not None and live.lesson_id == lesson.id else []
     return page(
         request, "panels/share.html", lesson=lesson, link=link_of(request, lesson), code=embed_code(request, lesson), pegs=pegs,
-        board=live.board if live else None, board_id=board_id,
+        board=live.board if live else None, board_id=board_id, kits=KITS.values(), shelf=shelf(),
     )  # fmt: skip
 
 

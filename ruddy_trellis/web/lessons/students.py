@@ -8,13 +8,16 @@ from fastapi import APIRouter, HTTPException, Request, WebSocket
 from fastapi.responses import JSONResponse
 from starlette.concurrency import run_in_threadpool
 
+from ...core.catalogue import CATALOGUE
 from ...core.hand import StudentHand
+from ...core.kits import kit_of
 from ...store.teachers import hashed
 from ..live.lines import carry
 from ..people.who import is_theirs
 from ..photographs import photograph_answer
 from ..rendering import drawing_look, page, picture_of
 from ..security import same_origin
+from ..shelf import kit_shelf
 from .pages import board_titles
 
 router = APIRouter()
@@ -60,12 +63,33 @@ def _student_page(request, share_key, board_id, way):
     lesson = shared_lesson(request, share_key)
     titles = board_titles(request.app.state.lessons.boards(lesson.id))
     live = _board_of(request, lesson, titles[0][0] if board_id is None else board_id)
+    return copy_page(request, lesson, live, titles, way, f"/{way}/{share_key}", f"/open/{share_key}/{live.id}/live")
+
+
+def copy_page(request, lesson, live, titles, way, address, line):
+    """The page on which a student has a copy of a board.
+
+    Args:
+        live: the teacher's live board.
+        titles: pairs of the id and the title of each board of the lesson.
+        way: "open", "embed", or "trial" for a teacher who tries it.
+        address: of the page, to which the number of another board is added.
+        line: the address of the line to the copy.
+    """
     teacher = request.app.state.teachers.get(lesson.teacher_id)
+    CATALOGUE.use_own(recipes_of_kit(request, lesson.teacher_id, live.board.settings))
+    kit = kit_of(live.board.settings)
     return page(
         request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way, by=teacher.name if teacher else "",
-        look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson),
-        line=f"/open/{share_key}/{live.id}/live", own=is_theirs(request, lesson.teacher_id),
+        look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), kit=kit, address=address,
+        shelf=kit_shelf(kit), student=True, line=line, own=is_theirs(request, lesson.teacher_id),
     )  # fmt: skip
+
+
+def recipes_of_kit(connection, teacher_id, settings):
+    """Those of a teacher's recipes that are in a kit, by their keys: whoever builds with it knows them, and no others."""
+    own = connection.app.state.recipe_shelves.of(teacher_id)
+    return {key: own[key] for key in settings.kit_tools if key in own}
 
 
 @router.get("/open/{share_key}/{board_id}/picture.svg")
@@ -85,20 +109,21 @@ async def student_line(socket: WebSocket, share_key: str, board_id: int):
     """The line of a student's browser to their own copy. The secret that the browser keeps for it comes as the name of a
     subprotocol: an address would stand in logs."""
     asked = next((name for name in socket.scope["subprotocols"] if name.startswith(_COPY)), "")
-    live, words = await run_in_threadpool(_copy, socket, share_key, board_id, asked.removeprefix(_COPY))
+    live, words, own = await run_in_threadpool(_copy, socket, share_key, board_id, asked.removeprefix(_COPY))
+    CATALOGUE.use_own(own)
     await carry(socket, live if same_origin(socket.headers) else None, StudentHand, words, asked)
 
 
 def _copy(socket, share_key, board_id, token):
-    """The student's copy, or None, and what pairs of angles are called in that lesson."""
+    """The student's copy, or None; what pairs of angles are called in that lesson; the recipes of its kit."""
     try:
         lesson = shared_lesson(socket, share_key)
-        _board_of(socket, lesson, board_id)
+        source = _board_of(socket, lesson, board_id)
     except HTTPException:
-        return None, 0
+        return None, 0, {}
     teacher = socket.app.state.teachers.get(lesson.teacher_id)
     copy = socket.app.state.live.get_copy(board_id, hashed(token)) if _TOKEN.fullmatch(token) else None
-    return copy, teacher.angle_words if teacher else 0
+    return copy, teacher.angle_words if teacher else 0, recipes_of_kit(socket, lesson.teacher_id, source.board.settings)
 
 
 # Frames in other pages --------------------------------------------------------------------------------------

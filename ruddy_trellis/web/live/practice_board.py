@@ -1,6 +1,7 @@
 """A board to try things on: one browser's, kept nowhere, gone when it is left."""
 
 from ...core.board import Board
+from ...core.kits import check_students_patch
 from ...store.tables import BoardRow
 from .live_board import LiveBoard
 
@@ -12,6 +13,9 @@ class PracticeBoard(LiveBoard):
         super().__init__(BoardRow(lesson_id=0, edits_done=0, document=""), 0, lessons, board=board)
         self._begun = board.copy()
         self._edits: list[str] = []
+
+    def _check(self, board, patch):
+        check_students_patch(board, patch)
 
     async def _save(self, ahead):
         del self._edits[self.edits_done :]

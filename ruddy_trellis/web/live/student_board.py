@@ -31,9 +31,21 @@ class StudentBoard(LiveBoard):
             super().__init__(row, edit_count, lessons)
             if not self.board.settings.own_from:  # kept before students could build: all of it is given
                 self.board.settings = self.board.settings.with_(own_from=OWN_FROM)
+            self._take_kit(source)
         self._boards, self.source_id, self._holder = boards, source.id, holder
         #: The teacher's board of which was last looked whether this copy is behind it, and whether it is.
         self._compared, self._behind = None, False
+
+    def _take_kit(self, source):
+        """The kit is the teacher's as it is now, whatever it was when the copy was made. Returns whether it is another."""
+        now, kit = self.board.settings, source.board.settings
+        self.board.settings = now.with_(kit=kit.kit, kit_tools=kit.kit_tools)
+        return self.board.settings != now
+
+    def _put_in_place(self, ahead):
+        settings = self.board.settings  # of an edit that is taken back the settings may be from a time when the kit was another
+        ahead.board.settings = ahead.board.settings.with_(kit=settings.kit, kit_tools=settings.kit_tools)
+        super()._put_in_place(ahead)
 
     def _check(self, board, patch):
         check_students_patch(board, patch)
@@ -47,13 +59,14 @@ class StudentBoard(LiveBoard):
         """The teacher's board has changed while this copy is looked at: where nothing of it is kept it is what that is now; otherwise
         whoever looks is told that there is a change to be taken."""
         async with self._lock:
+            if self._drags.owners and self.id is None:
+                return  # there is work in it in a moment
+            if self._take_kit(source):
+                self.tell({"t": "kit"})
             if self.id is not None:
                 self.tell({"t": "behind", "behind": self._is_behind(source)})
-            elif not self._drags.owners:  # otherwise there is work in it in a moment
-                before, self.board = self.board.settings, await apart(len(source.board), student_copy, source.board.copy())
-                settings = self.board.settings
-                if (before.kit, before.kit_tools) != (settings.kit, settings.kit_tools):
-                    self.tell({"t": "kit"})
+            else:
+                self.board = await apart(len(source.board), student_copy, source.board.copy())
                 self.tell(self._changes(await apart(len(self.board), display, self.board.copy(), self.extent)))
 
     def _is_behind(self, source):

@@ -39,7 +39,7 @@ const MARKS = { "[": -1, "]": 1, PageUp: -1, PageDown: 1 };
 const AT_REST = "Say it, or pick a tool";
 
 export class SentenceBar {
-  /** @param {object} acts say, complete, consider, offer, stop, hide, another, remove, warn, finish, ask, toBoard */
+  /** @param {object} acts say, complete, consider, offer, stop, hide, another, remove, warn, finish, ask, toBoard; atRest, the words at rest */
   constructor(acts) {
     this.acts = acts;
     this.say = document.getElementById("say");
@@ -112,7 +112,7 @@ export class SentenceBar {
   /** Nothing is going on. */
   rest() {
     this.offered = 0;
-    this.show([], [word("Drag a peg, click things to select them, or say what shall be there.", "soft long")]);
+    this.show([], [word(this.acts.atRest ?? "Drag a peg, click things to select them, or say what shall be there.", "soft long")]);
   }
 
   /** Something else was done: what was near to a refused sentence is offered no longer. */

@@ -1,56 +1,25 @@
-// A student's page: their own copy of a board, to drag, turn, reveal and start again.
-import { BoardView, isPeg } from "../board/board_view.js";
+// A student's page on which nothing is built: their own copy of a board, to drag, turn, reveal and start again.
+import { isPeg } from "../board/board_view.js";
 import { Gestures } from "../board/gestures.js";
+import { openCopy } from "./copy.js";
 import { hear } from "./hear.js";
-import { kept } from "./kept.js";
 import { isKey, showKeys } from "./keys.js";
-import { Strip } from "./strip.js";
 import { hideToast } from "./toast.js";
 
-const page = document.getElementById("board");
 const sentence = document.getElementById("sentence");
-const back = /** @type {HTMLButtonElement} */ (document.getElementById("story-back"));
-const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
 const HINT_AT_REST = "Click a thing to read what it is.";
 let hint = "Drag a peg (◆) and watch what stays true.";
-
-const token = kept.read("copy") ?? page.dataset.fresh;
-kept.write("copy", token);
-const story = `story ${page.dataset.live}`;
-
 let selected = [];
-let strip = null;
 
-const view = new BoardView(page.dataset.live, {
-  protocol: `copy.${token}`,
+const view = openCopy({
   board() {
     const things = [...drawing.things.values()];
     if (!things.some((item) => drawing.visible(item) && (isPeg(item) || item.shape.dial))) hint = HINT_AT_REST;
     select(selected.filter((id) => drawing.things.has(id)));
   },
   changed: ({ gone }) => select(selected.filter((id) => !gone.includes(id))),
-  revealed() {
-    tellStory();
-    strip?.show();
-  },
-  tick: () => strip?.show(),
-  hidden: () => strip?.words() ?? [],
-  figure: () => strip?.figure(),
-  fits: true,
 });
 const { canvas, port, drawing, line, drags, reveals, player } = view;
-reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
-strip = new Strip(view);
-strip.turn();
-
-/** The buttons of the story, and what of it is seen: that is kept for the next visit. */
-function tellStory() {
-  const { some, more, less } = reveals.progress();
-  back.hidden = next.hidden = !some;
-  next.disabled = !more;
-  back.disabled = !less;
-  kept.write(story, JSON.stringify(reveals.seen()));
-}
 
 function say(words) {
   sentence.textContent = words || hint;
@@ -106,15 +75,6 @@ const gestures = new Gestures(
     viewChanged: () => view.viewChanged(),
   },
 );
-
-back.addEventListener("click", () => reveals.step(-1));
-next.addEventListener("click", () => reveals.step(1));
-document.getElementById("reset").addEventListener("click", () => {
-  reveals.startAgain();
-  drawing.coverAll();
-  drawing.clearTrails();
-  line.send("reset");
-});
 
 document.addEventListener("keydown", (event) => {
   const command = event.ctrlKey || event.metaKey;

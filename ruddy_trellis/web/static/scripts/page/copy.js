@@ -1,0 +1,85 @@
+// A student's own copy of a board: what its page has whether or not it is built on.
+import { BoardView } from "../board/board_view.js";
+import { hear } from "./hear.js";
+import { kept } from "./kept.js";
+import { Strip } from "./strip.js";
+import { toast } from "./toast.js";
+
+const back = /** @type {HTMLButtonElement} */ (document.getElementById("story-back"));
+const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
+const behind = document.getElementById("behind");
+
+/**
+ * Open the copy that this browser holds.
+ * @param {object} hooks of the view, as ``BoardView`` has them
+ */
+export function openCopy(hooks) {
+  const page = document.getElementById("board");
+  const token = kept.read("copy") ?? page.dataset.fresh;
+  kept.write("copy", token);
+  const story = `story ${page.dataset.live}`;
+  let strip = null;
+  const view = new BoardView(page.dataset.live, {
+    ...hooks,
+    protocol: `copy.${token}`,
+    state(state) {
+      tellBehind(state.behind);
+      hooks.state?.(state);
+    },
+    revealed() {
+      const { some, more, less } = view.reveals.progress();
+      back.hidden = next.hidden = !some;
+      next.disabled = !more;
+      back.disabled = !less;
+      kept.write(story, JSON.stringify(view.reveals.seen())); // what of the story is seen is kept for the next visit
+      strip?.show();
+    },
+    tick(items) {
+      strip?.show();
+      hooks.tick?.(items);
+    },
+    hidden: () => strip?.words() ?? [],
+    figure: () => strip?.figure(),
+    fits: true,
+  });
+  const { line, reveals, drawing } = view;
+  reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
+  strip = new Strip(view);
+  strip.turn();
+  line.on("kit", () => location.reload());
+  line.on("behind", (message) => tellBehind(message.behind));
+  line.on("renewal", ({ words, taken }) => {
+    if (!words) return tellBehind(false);
+    if (taken) return toast(words, { undo: null });
+    behind.querySelector("p").textContent = `If you take it: ${words[0].toLowerCase()}${words.slice(1)}`;
+    hear(behind.textContent);
+  });
+  document.getElementById("behind-take").addEventListener("click", () => line.send("renew", { take: true }));
+  document.getElementById("behind-later").addEventListener("click", () => {
+    later = true;
+    behind.hidden = true;
+  });
+  back.addEventListener("click", () => reveals.step(-1));
+  next.addEventListener("click", () => reveals.step(1));
+  document.getElementById("reset").addEventListener("click", () => {
+    reveals.startAgain();
+    drawing.coverAll();
+    drawing.clearTrails();
+    line.send("reset");
+  });
+
+  let told = false;
+  let later = false; // whether the student has said so
+  /** The teacher has changed the board: it is told once, with what taking that would do. */
+  function tellBehind(is) {
+    if (is && !told) {
+      behind.querySelector("p").textContent = "Your teacher has changed this board.";
+      line.send("renew");
+    }
+    told = is;
+    if (!is) later = false;
+    behind.hidden = !is || later;
+  }
+
+  return view;
+}

@@ -1,0 +1,77 @@
+// A student's page on which something is built, with the kit that the teacher gives.
+import { Building } from "./building.js";
+import { openCopy } from "./copy.js";
+
+const view = openCopy({
+  connected: () => hand.connected(),
+  board() {
+    hand.shown();
+    tellWorking();
+  },
+  changed(message) {
+    hand.changed(message);
+    tellWorking();
+  },
+  state: () => hand.tellEmpty(),
+  help: (words) => hand.help(words),
+  refused: (ways) => hand.bar.refused(ways),
+});
+const { line, drawing, reveals } = view;
+const hand = new Building(view, {
+  atRest: document.querySelector("footer").dataset.kit,
+  changed: markLines,
+  press(id) {
+    if (drawing.things.get(id)?.kind !== "reveal") return false;
+    reveals.press(id);
+    return true;
+  },
+});
+
+// The working: each thing as a sentence, what is given first ------------------------------------------------------
+
+const drawer = document.getElementById("drawer");
+const fold = document.getElementById("fold");
+const lines = document.getElementById("lines");
+let waiting = null;
+
+fold.addEventListener("click", () => {
+  const folded = drawer.classList.toggle("folded");
+  fold.textContent = folded ? "«" : "»";
+  fold.setAttribute("aria-expanded", String(!folded));
+  tellWorking();
+});
+
+/** Ask for the working when it is looked at, once for several changes in a row. */
+function tellWorking() {
+  clearTimeout(waiting);
+  if (!drawer.classList.contains("folded")) waiting = setTimeout(() => line.send("working"), 60);
+}
+
+line.on("working", ({ lines: told }) => {
+  lines.replaceChildren(...told.map(row));
+  markLines();
+});
+
+function row({ id, words, given, hidden }) {
+  const item = document.createElement("li");
+  const thing = document.createElement("button");
+  thing.className = `row-thing whole${hidden ? " is-hidden" : ""}`;
+  thing.dataset.id = id;
+  thing.textContent = words;
+  thing.addEventListener("click", (event) => hand.choose(id, event.shiftKey));
+  for (const here of ["pointerenter", "focus"]) thing.addEventListener(here, () => drawing.markOnly("lit", [id]));
+  for (const gone of ["pointerleave", "blur"]) thing.addEventListener(gone, () => drawing.markOnly("lit", []));
+  item.append(thing);
+  if (given) item.append(Object.assign(document.createElement("i"), { className: "given", textContent: "given" }));
+  if (hidden) {
+    const show = Object.assign(document.createElement("button"), { className: "unhide", textContent: "show" });
+    show.addEventListener("click", () => hand.edit({ kind: "restyle", ids: [id], look: { hidden: false } }));
+    item.append(show);
+  }
+  return item;
+}
+
+function markLines() {
+  for (const thing of lines?.querySelectorAll(".row-thing") ?? [])
+    thing.classList.toggle("chosen", hand.selected.includes(thing.dataset.id));
+}
