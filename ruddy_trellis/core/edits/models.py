@@ -111,6 +111,15 @@ class Paste(_Edit):
     text: str = Field(max_length=limits.PASTE_LENGTH)
 
 
+class ByHand(_Edit):
+    """Draw things by hand, with straightedge and compasses, that were made in one step; no ids: all that can be drawn so. ``closes`` is
+    for compasses that close when they are lifted."""
+
+    kind: Literal["by_hand"] = "by_hand"
+    ids: Annotated[list[Id], Field(max_length=limits.EDIT_THINGS)] = Field(default_factory=list)
+    closes: bool = False
+
+
 class Record(_Edit):
     """Write the present values of the log's readings into the log."""
 
@@ -204,7 +213,7 @@ class Together(_Edit):
 
 
 Edit = Annotated[
-    Add | Move | Rename | Restyle | Choose | Retie | Paste | Record | Delete | Tidy | Arrange | Chalk | FitPhotograph | Together,
+    Add | Move | Rename | Restyle | Choose | Retie | Paste | ByHand | Record | Delete | Tidy | Arrange | Chalk | FitPhotograph | Together,
     Field(discriminator="kind"),
 ]
 _EDIT = TypeAdapter(Edit)

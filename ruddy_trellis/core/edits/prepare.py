@@ -5,8 +5,8 @@ from dataclasses import replace
 from typing import Any
 
 from ..board import Board
-from . import adding, chalking, deleting, log, looks, moving, pasting, settings, tying
-from .models import Add, Arrange, Chalk, Choose, Delete, FitPhotograph, Move, Paste, Record, Rename, Restyle, Retie, Tidy, Together
+from . import adding, by_hand, chalking, deleting, log, looks, moving, pasting, settings, tying
+from .models import Add, Arrange, ByHand, Chalk, Choose, Delete, FitPhotograph, Move, Paste, Record, Rename, Restyle, Retie, Tidy, Together
 from .patch import Patch
 
 #: What makes the patch of each kind of edit.
@@ -18,6 +18,7 @@ _PREPARERS: dict[type, Callable[[Board, Any], Patch]] = {
     Choose: tying.chosen,
     Retie: tying.retied,
     Paste: pasting.pasted,
+    ByHand: by_hand.drawn_by_hand,
     Record: log.recorded,
     Delete: deleting.deleted,
     Tidy: looks.tidied,

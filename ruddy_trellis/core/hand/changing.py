@@ -4,7 +4,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..display.palette import look_of
-from ..edits import Arrange, Delete, Paste, Record, Retie, read_edit
+from ..edits import Arrange, ByHand, Delete, Paste, Record, Retie, read_edit
 from ..edits.models import LookChanges
 from ..edits.tying import loosened
 from ..kinds import word
@@ -27,7 +27,7 @@ def heard(words: str) -> Answer:
 def edit(hand, message: messages.DoEdit) -> Doing:
     asked = read_edit(message.edit)
     patch = yield Change(asked)
-    if isinstance(asked, (Delete, Paste, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
+    if isinstance(asked, (ByHand, Delete, Paste, Record, Retie)) or patch.words.startswith(("Hid", "Showed")):
         yield done(patch.words)
     else:
         yield heard(patch.words)

@@ -7,7 +7,8 @@ from typing import Any, TypeAlias
 
 from ..catalogue import CATALOGUE
 from ..display.palette import PENS
-from ..edits import Add, Arrange, Delete, LookChanges, Move, Rename, Restyle, Tidy
+from ..edits import Add, Arrange, ByHand, Delete, LookChanges, Move, Rename, Restyle, Tidy
+from ..edits.by_hand import told_moves
 from ..edits.models import NewStep
 from ..edits.saying import described
 from ..kinds import CLAIM, CONDITION, MOTION, NUMBER, POINT, REVEAL, join
@@ -177,6 +178,19 @@ def _stop(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     return _only(Stop())
 
 
+def _by_hand(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    board = hand.board
+    if len(ids) == 1 and board.kind_of(ids[0]) == CONDITION:
+        return _changed(Add(steps=[NewStep(does="compass_work", fills={"condition": ids})]))
+    return _changed(ByHand(ids=ids))
+
+
+def _moves(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
+    board = hand.board
+    ids = ids or [step.id for step in board.steps]
+    return _told(f"{told_moves(board, ids).capitalize()}: each straight line and each circle that is drawn counts as one.")
+
+
 def _on_page(what: str) -> Does:
     """An act of the page: fit, present, the next reveal."""
     return lambda hand, ids, found: _only({"t": "do", "what": what})
@@ -198,6 +212,7 @@ def _order(does: Does, shown: str, about: str, *forms: str) -> Order:
 
 
 _MOTIONS = r"(?: (?:it|all|the motions?|the animation))?"
+_BY_HAND = r"(?:by hand|with (?:straightedge|ruler) and compass(?:es)?|with compass(?:es)? and (?:straightedge|ruler))"
 ORDERS = (
     _order(_look(hidden=True), "hide p and q", "hide things", r"hide (?P<things>.+)"),
     _order(_tidy, "hide helpers", "hide what is only made from", r"(?:hide|tidy)(?: the)? helpers", r"tidy(?: up)?"),
@@ -242,6 +257,20 @@ ORDERS = (
     _order(
         _holds, "does j hold at A?", "whether a condition holds at a point",
         r"(?:does )?(?P<things>.+) holds? (?:at|for|in) (?P<at>.+?)\??",
+    ),
+    _order(
+        _by_hand, "compass work of M", "draw by hand what was made in one step",
+        r"(?:(?:show|draw) (?:me )?)?(?:the )?compass work (?:of|for) (?P<things>.+)",
+        rf"(?:draw|construct|make|show) (?P<things>.+?) {_BY_HAND}",
+        rf"how (?:is|are|do (?:you|I|we) (?:draw|construct|make)) (?P<things>.+?) (?:(?:drawn|constructed|made) )?{_BY_HAND}\??",
+    ),
+    _order(
+        _by_hand, "as compass work", "draw the whole board by hand",
+        r"(?:show |draw )?(?:(?:everything|all|the (?:whole )?board) )?as compass work",
+    ),
+    _order(
+        _moves, "how many moves for M?", "how many lines and circles are drawn",
+        r"how many moves(?: (?:for|has|does|in|is) (?P<things>.+?)(?: (?:take|need|have))?)?\??",
     ),
     _order(_stop, "stop", "stop the motions", r"(?:stop|pause|halt)" + _MOTIONS),
     _order(_reveal, "reveal", "the next reveal", r"(?:reveal|next|show the next)(?: (?:it|reveal|step))?"),

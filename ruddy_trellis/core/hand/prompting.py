@@ -238,14 +238,17 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
             raise Refusal(refusal.sentence, ways=other.ways) from None
 
 
-_RUNS = re.compile(r"(?:please\s+)?(?:run|play|start|animate)\b", re.IGNORECASE)
+#: What the board does and the grammar would read otherwise: motions run, what is there is drawn by hand.
+_DONE_AT_ONCE = re.compile(
+    r"(?:please\s+)?(?:(?:run|play|start|animate|how many moves)\b|.*\b(?:compass work|by hand|(?:straightedge|ruler) and compass))",
+    re.IGNORECASE,
+)
 
 
 def _heard_in_english(hand, text: str) -> Heard | Doing:
     if is_canonical(text, hand.board):
         return understood(text, hand.board)
-    if _RUNS.match(text):
-        # Said to the board that is there: it runs. The grammar would add a motion and leave it at rest.
+    if _DONE_AT_ONCE.match(text):
         with suppress(Refusal):
             if (doing := ordered(hand, text)) is not None:
                 return doing

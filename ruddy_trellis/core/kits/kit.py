@@ -7,6 +7,7 @@ from ..board.board import Board
 from ..board.settings import Settings
 from ..board.step import Step
 from ..catalogue import CATALOGUE
+from ..catalogue.by_hand.ways import SEVERAL, WAYS
 from ..catalogue.construction import Construction
 from ..kinds import NUMBER, join
 from ..language.fills import is_ids
@@ -77,7 +78,12 @@ class Kit:
         """Why something cannot be made with it, and what can."""
         if not self.builds:
             return Refusal("Here you can drag, turn dials, press buttons and start again; the construction is your teacher’s.")
-        return Refusal(f"“{tool}” is not in the kit of this board. {self.told}")
+        by_hand = " It can be made by hand with these." if self.code in ("compass", "closing") and _has_compass_work(tool) else ""
+        return Refusal(f"“{tool}” is not in the kit of this board. {self.told}{by_hand}")
+
+
+def _has_compass_work(tool):
+    return any(construction.tool == tool and (construction.key in WAYS or construction.key in SEVERAL) for construction in CATALOGUE)
 
 
 def _is_carried(radius, board):

@@ -7,6 +7,7 @@ from ..board.board import Board
 from ..board.plan import kinds_of_fills
 from ..catalogue import CATALOGUE
 from ..catalogue.crossings import crossing_choices
+from ..edits.by_hand import has_compass_work
 from ..edits.checking import check_fills
 from ..edits.models import Add, Edit, NewStep
 from ..kinds import CLAIM, MAPS, POINT, THINGS, join
@@ -16,6 +17,9 @@ from ..language.printing import listed, phrase
 from ..refusal import Refusal
 from .asked import asked
 from .offers_for_many import MOST_FILLED, many_offers, moving_offers
+
+#: The place of compass work among the offers for one thing: after what is made of it.
+_BY_HAND = 95
 
 
 @dataclass(frozen=True)
@@ -62,6 +66,9 @@ def offers(board: Board, ids: Sequence[str]) -> list[Offer]:
     found += known
     found.sort(key=lambda pair: pair[0])
     # Where there are transformations, their images are what is wanted next; then what is asked most of such things.
+    if len(ids) == 1 and has_compass_work(board, ids[0]):
+        words = f"compass work of {board.name(ids[0])}"
+        found.append((_BY_HAND, Offer("order", words, None, words)))
     unique = {offer.sentence: offer for offer in (*(offer for _, offer in known), *_asked_most(board, ids))}
     there = {str(offer.edit) for offer in unique.values()}
     for _, offer in found:

@@ -9,10 +9,12 @@ from markupsafe import Markup
 from ...core import limits
 from ...core.board import GROUNDS, PAPERS, UNITS
 from ...core.catalogue import GAP_KINDS
+from ...core.catalogue.by_hand import WAYS
 from ...core.catalogue.places import free_corner
 from ...core.display.palette import PENS, look_of, style_of
 from ...core.display.text import shown_name, unit_text
 from ...core.edits import PATTERNS, Retie
+from ...core.edits.by_hand import counted, has_compass_work, told_moves
 from ...core.edits.checking import PLAIN_DIMENSIONS
 from ...core.kinds import (
     CIRCLE,
@@ -77,7 +79,9 @@ def working_rows(board):
             if step.makes == SUPPOSITION:
                 words = sentence(board, step.id)
             rows.append({"free": step.does == "free_point", "steps": [step], "words": words, "tongue": tongue})
-    return {"rows": rows, "hidden": [step.id for step in board.steps if step.look.hidden]}
+    hidden = [step.id for step in board.steps if step.look.hidden]
+    moves = told_moves(board, [step.id for step in board.steps]) if sum(counted(board, [step.id for step in board.steps])) else ""
+    return {"rows": rows, "hidden": hidden, "moves": moves, "can_by_hand": any(step.does in WAYS for step in board.steps)}
 
 
 @router.get("/boards/{board_id}/panels/working")
@@ -259,6 +263,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     common["locked"] = bool(pegs) and all(step.look.locked for step in pegs)
     common["teacher_only"] = bool(pegs) and all(step.look.teacher_only for step in pegs)
     one = steps[0] if len(steps) == 1 else None
+    by_hand = one is not None and has_compass_work(board, one.id)
     place = None
     if one and one.construction.moves == "free":
         place = ", ".join(rounded_text(part, 3).rstrip("0").rstrip(".") for part in one.fills["at"])
@@ -282,6 +287,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
         steps=steps,
         common=common,
         one=one,
+        by_hand=by_hand,
         equated=one is not None and one.inputs and one.makes in (POINT, *EQUATED),
         place=place,
         pegs=pegs,

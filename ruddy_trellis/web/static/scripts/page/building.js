@@ -1,5 +1,4 @@
 // What a page has on which something is built: the running sentence, the shelf, the selection, and the keys for them.
-import { hideChoices, showChoices } from "../bar/choices.js";
 import { ARROWS } from "../board/board_view.js";
 import { Gestures } from "../board/gestures.js";
 import { labelOffset } from "../drawing/labels.js";
@@ -12,6 +11,7 @@ import { hideToast, toast } from "./toast.js";
 
 const pin = /** @type {HTMLInputElement} */ (document.getElementById("pin"));
 const pointerWords = document.getElementById("pointer-words");
+const choices = () => import("../bar/choices.js"); // fetched when they are first shown
 
 export class Building {
   /**
@@ -85,7 +85,8 @@ export class Building {
       drawing.preview(fits && items.length ? items : this.pendingItems);
       speak(words, fits);
     });
-    line.on("which", ({ at, reach, ways }) => {
+    line.on("which", async ({ at, reach, ways }) => {
+      const { showChoices } = await choices();
       const place = { x: port.px(at[0]), y: port.py(at[1]) };
       const acts = ways.map(({ id, words }) => ({ words, light: id, act: () => line.send("click", { at, reach, id }) }));
       showChoices(place, "Which one?", acts, (id) => drawing.markOnly("lit", id ? [id] : []));
@@ -212,7 +213,7 @@ export class Building {
   }
 
   /** What can be done with one thing, beside the pointer. */
-  menu(id, place, fingerIsDown) {
+  async menu(id, place, fingerIsDown) {
     if (!this.selected.includes(id)) this.select([id]);
     const { style, says, kind } = this.view.drawing.things.get(id);
     const ids = [...this.selected]; // the menu stays about what its title says, whatever is selected meanwhile
@@ -224,7 +225,9 @@ export class Building {
     if (kind !== "number")
       ways.unshift({ words: style.label ? "Take its label away" : "Show its label", act: () => restyle({ label: !style.label }) });
     ways.unshift(...(this.host.ways?.(ids) ?? []));
-    showChoices(place, ids.length > 1 ? `${ids.length} things` : says, ways, undefined, fingerIsDown);
+    const { showChoices } = await choices();
+    const isDown = fingerIsDown && this.gestures.pointers.size > 0; // it may have been lifted meanwhile
+    showChoices(place, ids.length > 1 ? `${ids.length} things` : says, ways, undefined, isDown);
   }
 
   /** Select the next or the one before of the things that are seen; with a tool in the hand, mark it for the running sentence. */
@@ -262,7 +265,7 @@ export class Building {
   }
 
   stop() {
-    if (hideChoices()) return;
+    if (!document.getElementById("choices").hidden) return choices().then(({ hideChoices }) => hideChoices());
     this.gestures.stop();
     hideToast();
     if (this.view.player.on && !this.tool) return this.view.line.send("pause");

@@ -1,0 +1,92 @@
+"""Which constructions have compass work, and which have none, with why: one table."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from typing import Any
+
+from . import mapped, rounds, straight, triangle, turning
+from .work import Made, Work
+
+#: What is drawn by hand as it is: straight lines and circles through points, and where they meet.
+PRIMITIVE = (
+    "free_point", "point_on", "intersection", "crossings", "other_intersection", "segment", "ray", "line", "circle", "arc", "polygon",
+)  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Way:
+    """The compass work of a construction.
+
+    Attributes:
+        draw: draws the helpers with a :class:`Work` and says how the thing itself is made in the end. Raises NotByHand.
+        where: what has to be so for the figure by hand to be there, besides what the sentence itself needs, in words; "" for nothing.
+    """
+
+    draw: Callable[[Work, Any], Made]
+    where: str = ""
+
+
+_OFF_LINE = "the point is not on the line"
+_IMAGES = ("point", "segment", "vector", "ray", "line", "polygon", "circle", "arc", "sector", "chord_region")
+
+WAYS: Mapping[str, Way] = {
+    "midpoint": Way(straight.midpoint),
+    "foot": Way(straight.foot, _OFF_LINE),
+    "mirrored": Way(straight.mirrored, _OFF_LINE),
+    "centre": Way(straight.centre),
+    "dividing": Way(straight.dividing, "both numbers are whole and above zero"),
+    "fourth_corner": Way(straight.fourth_corner, "the second corner is not half-way between the others"),
+    "turned": Way(turning.turned),
+    "point_towards": Way(straight.point_towards),
+    "perpendicular": Way(straight.perpendicular),
+    "parallel": Way(straight.parallel, _OFF_LINE),
+    "perpendicular_bisector": Way(straight.perpendicular_bisector),
+    "angle_bisector": Way(straight.angle_bisector, "the angle is not a straight one"),
+    "bisector_of_lines": Way(straight.bisector_of_lines),
+    "at_angle": Way(turning.at_angle),
+    "euler_line": Way(triangle.euler_line),
+    "circle_radius": Way(rounds.circle_radius),
+    "circle_on_diameter": Way(rounds.circle_on_diameter),
+    "circumcircle": Way(rounds.circumcircle),
+    "semicircle": Way(rounds.semicircle),
+    "tangent_at": Way(rounds.tangent_at),
+    "tangent_from": Way(rounds.tangent_from),
+    "touching_point": Way(rounds.touching_point),
+    "common_tangent": Way(rounds.common_tangent, "of the outer ones: the larger circle stays the larger one"),
+    "radical_axis": Way(rounds.radical_axis),
+    "incircle": Way(triangle.incircle),
+    "excircle": Way(triangle.excircle),
+    "nine_point_circle": Way(triangle.nine_point_circle),
+    "median": Way(straight.median),
+    "altitude": Way(straight.altitude, "the corner is not on the side"),
+    "centroid": Way(triangle.centroid),
+    "circumcentre": Way(triangle.circumcentre),
+    "incentre": Way(triangle.incentre),
+    "orthocentre": Way(triangle.orthocentre, "no angle is a right one"),
+    "nine_point_centre": Way(triangle.nine_point_centre),
+    "excentre": Way(triangle.excentre),
+    **{f"image_{kind}": Way(mapped.image) for kind in _IMAGES},
+}
+
+#: Sentences that make several steps, each of which has compass work or needs none.
+SEVERAL = (
+    "square", "equilateral", "rectangle", "rhombus", "kite", "parallelogram", "trapezium", "isosceles_trapezium", "three_sides",
+    "bisectors", "tangents", "touching_points", "common_tangents", "excircles", "images",
+)  # fmt: skip
+
+#: Why there is none, for what a person might ask it of.
+NONE: Mapping[str, str] = {
+    "point_at": "a place by coordinates is measured, not drawn",
+    "horizontal": "what is level is no part of the figure",
+    "vertical": "what is upright is no part of the figure",
+    "segment_of_length": "a typed length is measured, not drawn",
+    "line_from_equation": "an equation is not drawn with compasses",
+    "circle_from_equation": "an equation is not drawn with compasses",
+    "arc_through": "its circle is drawn by hand as that through three points; which way round the arc goes changes with them",
+    "drawn_arc": "typed degrees are measured with a protractor, not drawn",
+}
+
+
+def way_of(key: str) -> Way | None:
+    """The compass work of a construction, or None where it has none of its own."""
+    return WAYS.get(key)
