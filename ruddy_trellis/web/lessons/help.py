@@ -15,6 +15,7 @@ from ...core.hand import StudentHand
 from ...core.hand.orders import ORDERS
 from ...core.kits import kit_of
 from ...core.language.printing import sentence
+from ...core.lesson.by_hand_table import by_hand_table, row_of
 from ...core.lesson.file import lesson_from_json
 from ...demo import demo_lessons
 from ...drawings.boards import USUAL_WIDTH, whole
@@ -68,7 +69,8 @@ def topic_page(request: Request, name: str):
         raise HTTPException(404)
     title, text = topic(name)
     due = request.app.state.calendar.due().words() if name == "for-the-technician" and visitor(request) else ""
-    return page(request, "help_topic.html", title=title, text=text, name=name, find="", shelf=shelf(), due=due)
+    return page(request, "help_topic.html", title=title, text=text, name=name, find="", shelf=shelf(), due=due,
+                rows=by_hand_table() if name == "by-hand" else ())  # fmt: skip
 
 
 @router.get("/help/{key}")
@@ -79,6 +81,7 @@ def construction_page(request: Request, key: str):
     construction = CATALOGUE[key]
     return page(
         request, "help_construction.html", tool=construction, ways=ways_shown(key), working=construction.example.splitlines(),
+        by_hand=row_of(key),
         uses=_uses().get(key, [])[:_USES], near=_beside(construction), find="",
     )  # fmt: skip
 

@@ -120,7 +120,7 @@ const presenting = {
 
 const drawer = new Drawer(boardId, {
   edit,
-  choose: (id) => hand.choose(id),
+  choose: (...what) => hand.choose(...what),
   remove: () => hand.remove(),
   selected: () => hand.selected,
   light: (ids) => drawing.markOnly("lit", ids),
