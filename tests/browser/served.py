@@ -115,9 +115,10 @@ class BrowserTest(unittest.TestCase):
     def setUp(self):
         self.page = self.open_page()
 
-    def open_page(self, sign_in="maud.alder"):
-        """A page in a browser context of its own, signed in as a demo teacher or, with None, as nobody."""
-        context = self.browser.new_context(**self.screen)
+    def open_page(self, sign_in="maud.alder", **screen):
+        """A page in a browser context of its own, signed in as a demo teacher or, with None, as nobody; on another screen, if one is
+        given."""
+        context = self.browser.new_context(**(screen or self.screen))
         self.addCleanup(context.close)
         if sign_in:
             come_in(context, self.server, sign_in)

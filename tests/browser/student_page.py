@@ -25,7 +25,7 @@ class StudentPage(BoardPage):
 
     def _ready(self, inside=None):
         inside = inside or self.page
-        inside.locator("#saved:text-is('Saved')").wait_for()
+        inside.locator("#saved:text-is('Saved')").wait_for(state="attached")
         self.page.wait_for_timeout(450)
         self.frame = inside.locator("#drawing").bounding_box()
         self.source = int(inside.locator("#board").get_attribute("data-live").split("/")[-2])

@@ -185,7 +185,13 @@ class TeachersChangeTest(unittest.TestCase):
         before = alone.board.copy()
         prepare(board, read_edit({"kind": "delete", "ids": ["s5"]})).apply(board)
         after = renewed(before, student_copy(board)).board
-        back = Patch("", tuple(enumerate(after.steps)), tuple(enumerate(before.steps)), after.settings, before.settings)
+        back = Patch(
+            "Added what is not there any more",
+            tuple(enumerate(after.steps)),
+            tuple(enumerate(before.steps)),
+            after.settings,
+            before.settings,
+        )
         with self.assertRaises(Refusal):
             check_students_patch(after, back)
 

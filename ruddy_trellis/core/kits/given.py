@@ -10,6 +10,8 @@ from ..edits.patch import Patch
 from ..refusal import Refusal
 from .kit import Kit, kit_of
 
+#: The words of the edit by which a teacher's change comes into a copy.
+RENEWED = "Took your teacher’s change"
 #: What a student changes of the settings: what is recorded.
 _RECORDED = ("rows",)
 
@@ -25,6 +27,8 @@ def check_students_patch(board: Board, patch: Patch) -> None:
     settings = board.settings
     if not settings.own_from:
         return
+    if patch.words == RENEWED:
+        raise _later()
     _check_rest(patch)
     given = lambda step: not step.is_own(settings.own_from)
     before, after = ({step.id: step for _, step in steps} for steps in (patch.before, patch.after))

@@ -3,7 +3,7 @@
 from starlette.concurrency import run_in_threadpool
 
 from ...core.display import display
-from ...core.kits import check_students_patch
+from ...core.kits import RENEWED, check_students_patch
 from ...core.lesson.file import board_to_text
 from ...core.lesson.student_copy import OWN_FROM, is_behind, renewed, student_copy
 from ...core.refusal import Refusal
@@ -113,7 +113,7 @@ class StudentBoard(LiveBoard):
                 return ""
             found = renewed(self.board, student_copy(source.board))
             if take:
-                await self._become(found.board, "Took your teacher’s change", self._unchecked)
+                await self._become(found.board, RENEWED, self._unchecked)
             return found.words
 
     def _unchecked(self, board, patch):

@@ -1,0 +1,140 @@
+"""Students build with a kit: real mouse, touch and keys, on their page of a shared lesson."""
+
+from playwright.sync_api import expect
+
+from .board_page import BoardPage
+from .served import BrowserTest
+from .student_page import StudentPage
+
+
+class BuildingTest(BrowserTest):
+    expected = ("status of 404",)
+
+    def share(self, *lines, kit="Compass and straightedge"):
+        """A teacher's lesson with a kit, and its link."""
+        teacher = BoardPage(self.open_page(), self.server.address).start("By hand")
+        teacher.say(*lines)
+        page = teacher.page
+        page.click("#share")
+        page.click(f".kits >> text={kit}")
+        page.click("label:has-text('By link')")
+        page.click(".share-now")
+        link = page.locator("#share-link").input_value()
+        page.keyboard.press("Escape")
+        teacher.settle()
+        return teacher, link
+
+    def student(self, link, **screen):
+        return StudentPage(self.open_page(sign_in=None, **screen), self.server).visit(link)
+
+    def test_the_middle_is_found_with_the_compasses(self):
+        _, link = self.share("A = (-3, 0)", "B = (3, 0)", "the segment AB")
+        s = self.student(link)
+        page = s.page
+        expect(page.locator("[data-tool=midpoint]")).to_have_count(0)
+        s.tool("cp")
+        s.click_point("A")
+        s.click_point("B")
+        s.tool("cp")
+        s.click_point("B")
+        s.click_point("A")
+        s.tool("ll")
+        s.click(0, 3 * 3**0.5)
+        s.click(0, -3 * 3**0.5)
+        s.tool("px")
+        s.click(0, 0)
+        made = [step for step in s.board.steps if not s.board.is_given(step.id)]
+        self.assertEqual([step.does for step in made], ["circle", "circle", "intersection", "intersection", "line", "intersection"])
+        self.assertEqual(s.board.value(made[-1].id), (0, 0))
+        s.drag_point("B", (5, 2))
+        for now, then in zip(s.board.value(made[-1].id), (1, 1)):
+            self.assertAlmostEqual(now, then)
+        # What is not in the kit is refused, by words and by keys.
+        s.say("the midpoint of AB")
+        expect(page.locator("#toast")).to_contain_text("not in the kit of this board")
+        page.locator("#typed").fill("")
+        s.escape()
+        count = len(s.board)
+        s.tool("pm")
+        self.assertEqual(page.locator("#sentence").inner_text(), "")
+        # What is given stays: neither Delete nor the words take it away.
+        s.click_point("A")
+        page.keyboard.press("Delete")
+        s.settle()
+        expect(page.locator("#toast")).to_contain_text("given")
+        self.assertEqual(len(s.board), count)
+        # Its own things go, and come back.
+        s.escape()
+        for _ in range(3):
+            page.click("#undo")
+            s.settle()
+        page.click("#redo")
+        s.settle()
+        page.click("#fold")
+        expect(page.locator("#lines .given")).to_have_count(3)
+        page.click("#reset")
+        s.settle()
+        self.assertEqual(len(s.board), 3)
+
+    def test_the_teachers_change_follows_and_is_offered(self):
+        teacher, link = self.share("A = (-3, 0)", "B = (3, 0)", "k is the circle with centre A through B", kit="Everything")
+        untouched, working = self.student(link), self.student(link)
+        working.say("P is a point on k at 60", "M is the midpoint of AB")
+        teacher.say("C = (0, 4)")
+        expect(untouched.page.locator("#seen")).to_contain_text("C is a free point")
+        behind = working.page.locator("#behind")
+        expect(behind).to_contain_text("If you take it")
+        working.page.click("#behind-later")
+        expect(behind).to_be_hidden()
+        teacher.say("delete k")
+        working.page.reload()
+        working._ready()
+        expect(behind).to_contain_text("gone, since what it was made from is: point P")
+        working.page.click("#behind-take")
+        expect(behind).to_be_hidden()
+        working.settle()
+        self.assertEqual([working.board.name(step.id) for step in working.board.steps], ["A", "B", "C", "M"])
+        working.page.click("#undo")
+        expect(working.page.locator("#toast")).to_contain_text("nothing goes back behind it")
+        # Another kit holds at once, for both.
+        page = teacher.page
+        page.click("#share")
+        page.click(".kits >> text=Look and drag")
+        expect(untouched.page.locator("#typed")).to_have_count(0)
+        expect(working.page.locator("#typed")).to_have_count(0)
+
+    def test_the_teacher_tries_it(self):
+        teacher, _ = self.share("A = (-3, 0)", "B = (3, 0)", kit="Straightedge only")
+        page = teacher.page
+        page.click("#share")
+        with page.context.expect_page() as opened:
+            page.click("text=Try it as a student")
+        trial = opened.value
+        trial.locator("#saved:text-is('Saved')").wait_for()
+        trial.fill("#typed", "the line through A and B")
+        trial.keyboard.press("Enter")
+        expect(trial.locator("#seen")).to_contain_text("the line through A and B")
+        trial.fill("#typed", "the circle with centre A through B")
+        trial.keyboard.press("Enter")
+        expect(trial.locator("#toast")).to_contain_text("Straightedge only")
+        self.assertEqual(len(teacher.board), 2)
+
+    def test_on_a_phone_with_a_finger(self):
+        _, link = self.share("A = (-3, 0)", "B = (3, 0)")
+        s = self.student(link, viewport={"width": 390, "height": 844}, has_touch=True)
+        page = s.page
+        page.tap("[data-group=Kit]")
+        page.tap("[data-tool=circle]")
+        for name in "AB":
+            page.touchscreen.tap(*s.pixel(*s.value(name)))
+            s.settle()
+        self.assertEqual([step.does for step in s.board.steps][2:], ["circle"])
+        page.tap("#reset")
+        s.settle()
+        self.assertEqual(len(s.board), 2)
+
+
+if __name__ == "__main__":
+    import unittest
+
+    unittest.main()
