@@ -18,6 +18,7 @@ if (!window.line) {
   const send = WebSocket.prototype.send;
   WebSocket.prototype.send = function (text) {
     if (!text.startsWith('{"t":"here"')) line.last = performance.now();
+    if (text.startsWith('{"t":"view"')) line.view = JSON.parse(text).view;
     line.socket = this;
     return send.call(this, text);
   };

@@ -31,6 +31,15 @@ class StudentPage(BoardPage):
         self.source = int(inside.locator("#board").get_attribute("data-live").split("/")[-2])
         return self
 
+    def pixel(self, x, y):
+        """Where a board position is on the screen: by what the page says that it shows, where it shows another part on small screens."""
+        view = self.page.evaluate("window.line?.view")
+        if view is None:
+            return super().pixel(x, y)
+        left, low, right, high = view
+        frame = self.frame
+        return frame["x"] + (x - left) / (right - left) * frame["width"], frame["y"] + (high - y) / (high - low) * frame["height"]
+
     @property
     def board(self):
         """The copy as it is kept, or the teacher's board where none is kept yet."""
