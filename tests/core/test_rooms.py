@@ -13,7 +13,7 @@ ROOMS = (
     "early",
     "core/refusal", "core/limits", "core/kinds", "core/seen", "core/late",
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
-    "core/catalogue", "core/board", "core/edits", "core/kits", "core/speech", "core/pointing", "core/truth", "core/hand",
+    "core/catalogue", "core/board", "core/edits", "core/kits", "core/speech", "core/pointing", "core/truth", "core/challenge", "core/hand",
     "core/lesson", "core/figure", "core",
     "drawings", "incoming", "store", "class_site", "demo", "web/access_log", "web/security", "web/options",
     "web/worker", "web/shelf", "web/rendering", "web/photographs", "web/people", "web/live", "web/lessons",

@@ -1,0 +1,124 @@
+"""Is it right? A bank of answers judged as their geometry deserves; what cannot be a challenge; how long judging takes."""
+
+import time
+import unittest
+
+from ruddy_trellis.core import Figure
+from ruddy_trellis.core.challenge import Challenge, Sought, check_challenge, judged, started
+from ruddy_trellis.core.challenge.branches import branches
+from ruddy_trellis.core.challenge.judging import meets_already
+from ruddy_trellis.core.lesson.file import board_to_text
+from ruddy_trellis.core.lesson.student_copy import student_copy
+from ruddy_trellis.core.refusal import Refusal
+
+from .challenges import BANK
+
+
+def board_of(text):
+    figure = Figure()
+    figure.say(text)
+    return figure.board
+
+
+def made(row):
+    """The challenge of a row of the bank, its solution and its start."""
+    given = row["given"]
+    solution = board_of(given + "\n" + row.get("solution", ""))
+    start = started(solution, [step.id for step in board_of(given).steps]) if "solution" in row else solution
+    answers = [solution.find(name) for name in row.get("answers", "").split()]
+    ways = branches(solution, answers, {step.id for step in start.steps}) if answers else []
+    challenge = Challenge(
+        task=row["name"],
+        by="same" if answers else "claims",
+        answers=answers,
+        branches=ways if row.get("either") else ways[:1],
+        sought=[Sought(name=name, kind=kind, corners=corners) for name, kind, corners in row.get("sought", ())],
+        claims=row.get("claims", []),
+        solution=board_to_text(solution),
+    )
+    return challenge, solution, start
+
+
+def answered(start, text):
+    figure = Figure()
+    figure.board = student_copy(start)
+    figure.say(text)
+    return figure.board
+
+
+class BankTest(unittest.TestCase):
+    def test_every_answer_is_judged_as_it_deserves(self):
+        for row in BANK:
+            challenge, solution, start = made(row)
+            check_challenge(challenge, solution, start)
+            self.assertFalse(meets_already(start, challenge, solution), row["name"])
+            for text, verdict, why in row["tried"]:
+                with self.subTest(row["name"], why=why):
+                    copy = answered(start, text)
+                    before = list(copy.steps)
+                    found = judged(copy, challenge, solution)
+                    self.assertEqual(found.verdict, verdict, found.words)
+                    self.assertEqual(copy.steps, before)
+                    self.assertTrue(set(found.taken) <= {step.id for step in copy.steps})
+                    if found.is_met:
+                        self.assertTrue(all(met for _, met in found.conditions))
+                    # No word of the solution is in what is told.
+                    for id in challenge.answers:
+                        self.assertNotIn(str(solution.value(id)), found.words)
+
+    def test_what_looks_right_is_told_apart(self):
+        challenge, solution, start = made(BANK[0])
+        found = judged(answered(start, "M = (0, 0.5)"), challenge, solution)
+        self.assertIn("not tied", found.words)
+        self.assertTrue(found.position)
+        near = judged(answered(start, "M = (0.01, 0.5)"), challenge, solution, reach=0.05)
+        self.assertIn("not tied", near.words)
+        self.assertNotIn("not tied", judged(answered(start, "M = (1, 0.5)"), challenge, solution, reach=0.05).words)
+
+    def test_what_can_be_no_challenge(self):
+        solution = board_of("A = (0, 0)\nB = (4, 0)\nM is the midpoint of AB\nk is the circle with centre A through B")
+        a, b, m, k = (step.id for step in solution.steps)
+        text = board_to_text(solution)
+        with self.assertRaises(Refusal):
+            started(solution, [a, b, m, k])
+        start = started(solution, [a, b])
+        for challenge in (
+            Challenge(task="t", solution=text),
+            Challenge(task="t", answers=[a], solution=text),
+            Challenge(task="t", answers=["s99"], solution=text),
+            Challenge(task="t", by="claims", claims=["AX = BX"], solution=text),
+        ):
+            with self.assertRaises(Refusal):
+                check_challenge(challenge, solution, start)
+        locked = board_of("v is a dial from 0 to 3 in steps of 1\nA is the point with x = 1 and y = 2\nB is the point with x = 4 and y = 2")
+        with self.assertRaises(Refusal):
+            check_challenge(Challenge(task="t", answers=["s9"], held=True, solution=text), locked, locked)
+        # What is there already is nothing to find.
+        there = board_of("A = (0, 0)\nB = (4, 0)\np is the perpendicular bisector of AB\nX is where p meets the line through A and B")
+        found = Challenge(task="t", by="claims", sought=[Sought(name="Y", kind="point")], claims=["AY = BY"], solution=text)
+        self.assertTrue(meets_already(there, found, there))
+
+    def test_the_other_answers_are_listed(self):
+        text = "A = (-2, 0)\nB = (2, 0)\nk is the circle with centre A through B\nl is the circle with centre B through A\n"
+        solution = board_of(text + "C is where k meets l, first crossing\nD is where k meets the line through A and C, second crossing")
+        ways = branches(solution, [solution.find("D")], {"s1", "s2"})
+        self.assertEqual(ways[0], {})
+        self.assertGreaterEqual(len(ways), 2)
+
+    def test_it_is_judged_within_a_tenth_of_a_second(self):
+        lines = "\n".join(f"M_{n} is the midpoint of A and {'B' if n == 1 else f'M_{n - 1}'}" for n in range(1, 46))
+        given = "A = (-3, 0)\nB = (3, 1)"
+        solution = board_of(f"{given}\n{lines}")
+        start = started(solution, ["s1", "s2"])
+        challenge = Challenge(task="t", answers=[solution.steps[5].id], solution=board_to_text(solution))
+        copy = answered(start, lines)
+        times = []
+        for _ in range(3):
+            begun = time.perf_counter()
+            self.assertEqual(judged(copy, challenge, solution).verdict, "right")
+            times.append(time.perf_counter() - begun)
+        self.assertLess(min(times), 0.1)
+
+
+if __name__ == "__main__":
+    unittest.main()
