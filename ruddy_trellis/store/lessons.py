@@ -6,6 +6,7 @@ from collections import Counter
 from sqlalchemy import delete, false, func, true
 from sqlmodel import select
 
+from .challenges import Challenges
 from .database import Database, NotKept
 from .photographs import Photographs
 from .tables import TITLE_LENGTH, BoardRow, CalendarRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
@@ -51,6 +52,7 @@ class Lessons:
         #: What was found out about the claims on boards.
         self.verdicts = KnownVerdicts(database)
         self.photographs = Photographs(database)
+        self.challenges = Challenges(database)
 
     def of_teacher(self, teacher_id, put_away=False, find="", start=0, most=None):
         """The lessons of a teacher (or those put away) with the id of their first board, the last changed first.

@@ -124,6 +124,16 @@ class EditRow(SQLModel, table=True):
     made_at: datetime = Field(default_factory=_now)
 
 
+class ChallengeRow(SQLModel, table=True):
+    """The challenge of a board: its task, and its solution, which no page but its teacher's is told."""
+
+    __tablename__ = "challenge"
+
+    board_id: int = Field(foreign_key="board.id", primary_key=True)
+    document: str
+    made_at: datetime = Field(default_factory=_now)
+
+
 class VerdictRow(SQLModel, table=True):
     """What was found out about a claim. ``mark`` is the SHA-256 of what it hangs on and of the program that tried it."""
 

@@ -18,7 +18,7 @@ from ..demo import SCHOOL, demo_lessons
 from ..store import Calendar, Database, Lessons, Teachers
 from ..store.database import NotKept
 from .access_log import AccessLog
-from .lessons import angles, bringing_in, first_lesson, handout, help, out, pages, panels, recipes, sharing, students, trying
+from .lessons import angles, bringing_in, challenges, first_lesson, handout, help, out, pages, panels, recipes, sharing, students, trying
 from .live import lines as live
 from .live.live_boards import LiveBoards
 from .live.verdicts import WORKERS
@@ -83,7 +83,23 @@ def create_application(data_path, options=Options()):
         load_demo(state.lessons, state.teachers)
     else:
         shut_demo(state.teachers)
-    for part in (accounts, angles, bringing_in, first_lesson, handout, help, out, pages, panels, recipes, live, sharing, students, trying):
+    for part in (
+        accounts,
+        angles,
+        bringing_in,
+        challenges,
+        first_lesson,
+        handout,
+        help,
+        out,
+        pages,
+        panels,
+        recipes,
+        live,
+        sharing,
+        students,
+        trying,
+    ):
         application.include_router(part.router)
     application.mount("/static", _Kept(directory=Path(__file__).parent / "static"), name="static")
     # The level is a low one: a page of 2,000 steps is packed on the loop that answers everyone.

@@ -125,12 +125,12 @@ def counted(board: Board, ids: Iterable[str]) -> tuple[int, int]:
     """How many straight lines and how many circles are drawn for some things, free points and what else is there already left out: the
     straight lines and circles among them and what they are made from."""
     ids = list(ids)
-    every = [board.step(id) for id in {*ids, *board.ancestors(ids)}]
+    every = [board.step(id) for id in {*ids, *board.ancestors(ids)} if not board.is_given(id)]
     return sum(step.does in LINES for step in every), sum(step.does in CIRCLES for step in every)
 
 
 def told_moves(board: Board, ids: Iterable[str]) -> str:
-    """The moves in words: "3 circles and 2 lines, 5 moves"."""
+    """The moves in words: "3 circles and 2 lines, 5 moves". What is given in a student's copy is no move of theirs."""
     straight, rounds = counted(board, ids)
     parts = [f"{count} {word}{'s' * (count != 1)}" for count, word in ((rounds, "circle"), (straight, "line")) if count]
     count = straight + rounds

@@ -78,6 +78,24 @@ class TakeRenewed:
 
 
 @dataclass(frozen=True)
+class Judge:
+    """Whether the answer of the board's challenge is there. Gives what is ``Judged``.
+
+    Attributes:
+        reach: how near to the answer something is that looks right, board units.
+    """
+
+    reach: float
+
+
+@dataclass(frozen=True)
+class TellHint:
+    """A hint of the board's challenge. Gives its words, and how many are left."""
+
+    number: int
+
+
+@dataclass(frozen=True)
 class ShowView:
     """This part of the plane is what the person sees from now on.
 
@@ -152,6 +170,8 @@ Act: TypeAlias = (
     | BringBack
     | StartAgain
     | TakeRenewed
+    | Judge
+    | TellHint
     | ShowView
     | TellAll
     | ShowFrames

@@ -270,6 +270,26 @@ class Renew(_Message):
     take: bool = False
 
 
+class IsRight(_Message):
+    """Is it right? Asked of what was made for a challenge."""
+
+    t: Literal["is_right"]
+    reach: Reach
+
+
+class Hint(_Message):
+    """Tell a hint of the board's challenge, from 0."""
+
+    t: Literal["hint"]
+    number: Annotated[int, Field(ge=0, le=100)]
+
+
+class ShowWhere(_Message):
+    """Show the position in which what was made last is not what is asked for, and put everything back."""
+
+    t: Literal["show_where"]
+
+
 class Here(_Message):
     """Are you there? Answered with the same number, after everything that was sent before."""
 
@@ -318,6 +338,9 @@ Message = Annotated[
     | Redo
     | Working
     | Renew
+    | IsRight
+    | ShowWhere
+    | Hint
     | Reset,
     Field(discriminator="t"),
 ]

@@ -17,7 +17,7 @@ from .acts import BringBack, Doing, Items, LookBack, Prove, Reckon, Run, ShowFra
 from .changing import done
 
 #: How many pictures show a shake from one stop to the next, how many stops there are, and for how long each picture is seen.
-_SHAKE_FRAMES, _SHAKE_STOPS, _SHAKE_PAUSE = 14, 4, 1 / 30
+_SHAKE_FRAMES, _SHAKE_STOPS, SHAKE_PAUSE = 14, 4, 1 / 30
 #: For how many pictures a position is shown in which a claim fails.
 _COUNTER_STAY = 84
 #: How far a shaken peg goes, as a share of the figure's reach.
@@ -66,7 +66,7 @@ def bring_back(hand, message: messages.BringBack) -> Doing:
 def shake(hand, message: messages.Shake) -> Doing:
     """The figure shaken a few times and back again, for this person only; the board itself stays as it is."""
     board, extent = hand.board, hand.table.extent
-    yield ShowFrames(shake_frames(board.copy(), extent), _SHAKE_PAUSE)
+    yield ShowFrames(shake_frames(board.copy(), extent), SHAKE_PAUSE)
 
 
 def shake_frames(copy: Board, extent) -> Iterator[Items]:
@@ -101,7 +101,7 @@ def counter(hand, message: messages.Counter) -> Doing:
     if known is None or not known.positions:
         raise Refusal("No position is known in which that fails.")
     pegs = {id: tuple(numbers) for id, numbers in known.positions.items() if id in board}
-    yield ShowFrames(counter_frames(board.copy(), extent, pegs), _SHAKE_PAUSE)
+    yield ShowFrames(counter_frames(board.copy(), extent, pegs), SHAKE_PAUSE)
 
 
 def counter_frames(copy: Board, extent, there: dict[str, tuple[float, ...]]) -> Iterator[Items]:

@@ -4,14 +4,16 @@ from typing import Any
 
 from ..board.step import Step
 from ..display.covers import cover_words
+from ..edits.by_hand import told_moves
 from ..edits.saying import said
 from ..kits import Kit, check_tools, kit_of
 from ..language.printing import sentence
 from ..refusal import Refusal
 from . import messages
-from .acts import Change, Doing, StartAgain, TakeRenewed
+from .acts import Change, Doing, Judge, ShowFrames, StartAgain, TakeRenewed, TellHint
 from .changing import done
-from .hand import Hand
+from .hand import Hand, Table
+from .showing import SHAKE_PAUSE, counter_frames
 
 _LOOKING = (
     messages.Here,
@@ -29,6 +31,9 @@ _LOOKING = (
     messages.Reset,
     messages.Renew,
     messages.Working,
+    messages.IsRight,
+    messages.ShowWhere,
+    messages.Hint,
     messages.Quiz,
     messages.Ask,
 )
@@ -55,7 +60,15 @@ _BUILDING = (
 
 
 class StudentHand(Hand):
-    """The same hand with a shorter list of messages, and with what its board's kit has."""
+    """The same hand with a shorter list of messages, and with what its board's kit has.
+
+    Attributes:
+        broken: the numbers of the pegs where what was judged last was not what is asked for; None for none.
+    """
+
+    def __init__(self, table: Table) -> None:
+        super().__init__(table)
+        self.broken: dict[str, tuple[float, ...]] | None = None
 
     @property
     def kit(self) -> Kit:
@@ -72,6 +85,12 @@ class StudentHand(Hand):
                 return self._working()
             case messages.Renew():
                 return self._renew(message)
+            case messages.IsRight():
+                return self._is_right(message)
+            case messages.Hint():
+                return self._hint(message)
+            case messages.ShowWhere():
+                return self._show_where()
         return self._with_the_kit(super().take(message))
 
     def _with_the_kit(self, doing: Doing) -> Doing:
@@ -114,6 +133,30 @@ class StudentHand(Hand):
         covered = step.look.cover and step.id not in self.lifted
         words = cover_words(step.makes) if covered else sentence(self.board, step.id)
         return {"id": step.id, "words": words, "given": self._is_given(step), "hidden": step.look.hidden}
+
+    def _is_right(self, message: messages.IsRight) -> Doing:
+        found = yield Judge(message.reach)
+        self.broken = found.position
+        yield {
+            "t": "judged",
+            "verdict": found.verdict,
+            "words": found.words,
+            "conditions": [{"words": words, "met": met} for words, met in found.conditions],
+            "taken": list(found.taken),
+            "moves": told_moves(self.board, found.taken) if found.is_met else "",
+            "where": found.position is not None,
+        }
+
+    def _hint(self, message: messages.Hint) -> Doing:
+        words, left = yield TellHint(message.number)
+        yield {"t": "hint", "words": words, "left": left}
+
+    def _show_where(self) -> Doing:
+        board, extent = self.board, self.table.extent
+        pegs = {id: numbers for id, numbers in (self.broken or {}).items() if id in board}
+        if not pegs:
+            raise Refusal("No position is known in which it is not so.")
+        yield ShowFrames(counter_frames(board.copy(), extent, pegs), SHAKE_PAUSE)
 
     def _renew(self, message: messages.Renew) -> Doing:
         words = yield TakeRenewed(message.take)

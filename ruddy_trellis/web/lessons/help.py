@@ -131,7 +131,7 @@ def figure_page(request: Request, key: str):
     live = SimpleNamespace(id=0)
     return page(
         request, "student.html", lesson=lesson, live=live, board=board, titles=[], way="embed", by="", look=drawing_look(),
-        fresh="practice", link="", line=f"/help/{key}/live", own=False, kit=kit_of(board.settings), address="",
+        fresh="practice", link="", line=f"/help/{key}/live", own=False, kit=kit_of(board.settings), address="", challenge=None,
     )  # fmt: skip
 
 

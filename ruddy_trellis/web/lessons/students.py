@@ -78,10 +78,11 @@ def copy_page(request, lesson, live, titles, way, address, line):
     """
     teacher = request.app.state.teachers.get(lesson.teacher_id)
     CATALOGUE.use_own(recipes_of_kit(request, lesson.teacher_id, live.board.settings))
-    kit = kit_of(live.board.settings)
+    kit, challenge = kit_of(live.board.settings), live.challenge
     return page(
         request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way, by=teacher.name if teacher else "",
         look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), kit=kit, address=address,
+        challenge=challenge if kit.builds else None,
         shelf=kit_shelf(kit), student=True, line=line, own=is_theirs(request, lesson.teacher_id),
     )  # fmt: skip
 

@@ -42,7 +42,7 @@ async def trial_line(socket: WebSocket, board_id: int):
     source = await run_in_threadpool(own_board, socket, board_id) if same_origin(socket.headers) else None
     live, teacher = None, visitor(socket)
     if source is not None:
-        live = PracticeBoard(await run_in_threadpool(student_copy, source.board.copy()), socket.app.state.lessons)
+        live = PracticeBoard(await run_in_threadpool(student_copy, source.board.copy()), socket.app.state.lessons, source)
         CATALOGUE.use_own(recipes_of_kit(socket, teacher.id, source.board.settings))
     asked = next(iter(socket.scope["subprotocols"]), None)
     await carry(socket, live, StudentHand, teacher.angle_words if teacher else 0, asked)

@@ -98,6 +98,10 @@ class Connection:
                 return await live.bring_back(number)
             case acts.StartAgain():
                 return await live.reset()
+            case acts.Judge(reach):
+                return await live.judge(reach)
+            case acts.TellHint(number):
+                return await live.hint(number)
             case acts.TakeRenewed(take):
                 return await live.renew(take)
             case acts.ShowView(view, meant, keep):

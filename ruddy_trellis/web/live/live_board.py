@@ -2,10 +2,12 @@
 
 import asyncio
 from dataclasses import asdict, dataclass
+from functools import cached_property
 
 import orjson
 
 from ...core.board import Board
+from ...core.challenge import challenge_from_text
 from ...core.display import Extent, display
 from ...core.edits import Paste, Patch, prepare
 from ...core.edits.history import brought_back, state_before
@@ -253,6 +255,41 @@ class LiveBoard:
                 return  # of an untouched copy nothing is kept: the next edit brings it
             text = await apart(len(self.board), board_to_text, self._at_rest())
             await saved(self._lessons.save_step, self.id, self.edits_done, text)
+
+    # A challenge --------------------------------------------------------------------------------------------
+
+    @cached_property
+    def challenge(self):
+        """The challenge that stands beside the board, or None."""
+        text = self._lessons.challenges.of(self.id) if self.id is not None else None
+        return challenge_from_text(text) if text else None
+
+    @cached_property
+    def solution(self):
+        """The board of the solution of its challenge; only where there is one."""
+        return board_from_store(self.challenge.solution)
+
+    async def begin(self, board, challenge):
+        """From here on the board is another one, without a history, and this challenge, or None, stands beside it."""
+        async with self._lock:
+            await self._drop_all()
+            text = await apart(len(board), board_to_text, board)
+            await saved(self._lessons.challenges.begin, self.id, text, challenge.model_dump_json() if challenge else None)
+            self.edits_done = self.edit_count = 0
+            self._know(challenge)
+            items = await apart(len(board), display, board.copy(), self.extent)
+            self._put_in_place(_Ahead(board, Patch(""), "", text, self.extent, items))
+
+    async def change_challenge(self, challenge):
+        """Keep another challenge beside the board; its solution may be another one, the start stays."""
+        await saved(self._lessons.challenges.keep, self.id, challenge.model_dump_json())
+        self._know(challenge)
+        if self.on_change is not None:
+            self.on_change()
+
+    def _know(self, challenge):
+        self.__dict__.pop("solution", None)
+        self.__dict__["challenge"] = challenge
 
     # Dragging -----------------------------------------------------------------------------------------------
 

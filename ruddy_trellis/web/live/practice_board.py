@@ -3,15 +3,21 @@
 from ...core.board import Board
 from ...core.kits import check_students_patch
 from ...store.tables import BoardRow
+from .judging import hint_beside, judged_beside
 from .live_board import LiveBoard
 
 
 class PracticeBoard(LiveBoard):
     """A live board whose edits are kept in memory only; it starts again as it began."""
 
-    def __init__(self, board: Board, lessons):
+    def __init__(self, board: Board, lessons, source=None):
+        """
+        Args:
+            board: what it begins as.
+            source: the teacher's live board that is tried, or None.
+        """
         super().__init__(BoardRow(lesson_id=0, edits_done=0, document=""), 0, lessons, board=board)
-        self._begun = board.copy()
+        self._begun, self._source = board.copy(), source
         self._edits: list[str] = []
 
     def _check(self, board, patch):
@@ -28,6 +34,14 @@ class PracticeBoard(LiveBoard):
 
     async def _save_step(self, step, text):
         self.edits_done += step
+
+    async def judge(self, reach):
+        """Whether the answer of the challenge is there, where the board that is tried has one. Raises Refusal."""
+        return await judged_beside(self._source, self._at_rest(), reach)
+
+    async def hint(self, number):
+        """A hint of the challenge, and how many are left. Raises Refusal."""
+        return await hint_beside(self._source, number)
 
     async def renew(self, take):
         """There is nothing that it would be behind. Returns no words."""

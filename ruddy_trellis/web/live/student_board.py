@@ -9,6 +9,7 @@ from ...core.lesson.student_copy import OWN_FROM, is_behind, renewed, student_co
 from ...core.refusal import Refusal
 from ...store.tables import BoardRow
 from .apart import apart
+from .judging import hint_beside, judged_beside
 from .live_board import LiveBoard
 from .saving import saved
 
@@ -115,6 +116,15 @@ class StudentBoard(LiveBoard):
             if take:
                 await self._become(found.board, RENEWED, self._unchecked)
             return found.words
+
+    async def judge(self, reach):
+        """Whether what the student made is the answer of the board's challenge, as ``core.challenge`` judges. Raises Refusal."""
+        source = await run_in_threadpool(self._boards.get, self.source_id)
+        return await judged_beside(source, self._at_rest(), reach)
+
+    async def hint(self, number):
+        """A hint of the board's challenge, and how many are left. Raises Refusal."""
+        return await hint_beside(await run_in_threadpool(self._boards.get, self.source_id), number)
 
     def _unchecked(self, board, patch):
         """What comes from the teacher changes what is given."""

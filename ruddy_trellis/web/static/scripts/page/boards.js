@@ -17,12 +17,14 @@ function send(path, fields) {
 /**
  * Ask what is to be done with this board.
  * @param {(title: string) => void} rename
+ * @param {string[]} selected what is selected on the board
  */
-export function boardActs(rename) {
+export function boardActs(rename, selected) {
   const { left } = document.getElementById("board-acts").getBoundingClientRect();
   const tab = document.getElementById("this-board");
   const ways = [
     { words: "Rename this board", act: () => startRenaming(tab, rename) },
+    { words: "A challenge for students…", act: async () => (await import("./challenge.js")).openChallenge(board, selected) },
     { words: "Duplicate this board", act: () => send("", { copy_of: board }) },
     { words: "Add a blank board", act: () => send("", { after: board }) },
   ];

@@ -75,3 +75,7 @@ function markLines() {
   for (const thing of lines?.querySelectorAll(".row-thing") ?? [])
     thing.classList.toggle("chosen", hand.selected.includes(thing.dataset.id));
 }
+
+// The task of a challenge -----------------------------------------------------------------------------------------
+
+if (document.getElementById("task")) import("./task.js").then(({ openTask }) => openTask(view)); // only such a board has one

@@ -179,7 +179,7 @@ document.getElementById("files").addEventListener("click", async () => {
   const { openOut } = await underWay("files", import("./out.js"));
   await underWay("files", openOut(view, edit));
 });
-const boards = (act) => import("./boards.js").then((found) => found[act]((title) => edit({ kind: "arrange", title })));
+const boards = (act) => import("./boards.js").then((found) => found[act]((title) => edit({ kind: "arrange", title }), hand.selected));
 document.getElementById("board-acts").addEventListener("click", () => boards("boardActs"));
 if (document.getElementById("board-form").dataset.gone) boards("tellGone");
 document.getElementById("ghosts").addEventListener("change", (event) => {
