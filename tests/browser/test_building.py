@@ -133,6 +133,45 @@ class BuildingTest(BrowserTest):
         s.settle()
         self.assertEqual(len(s.board), 2)
 
+    def test_a_challenge_is_made_failed_by_eye_and_met(self):
+        teacher, link = self.share("A = (-2, 0)", "B = (2, 0)", "the segment AB", "k is the circle with centre A through B")
+        teacher.say("l is the circle with centre B through A", "Peak is where k meets l, first crossing")
+        page = teacher.page
+        teacher.click_point("Peak")
+        page.click("#board-acts")
+        page.click("text=A challenge for students")
+        expect(page.locator("[name=answers]:checked")).to_have_count(1)
+        page.fill("[name=task]", "Find a point as far from A as from B, and as far as these are apart.")
+        page.fill("[name=hints]", "Where are all points as far from A as B is?")
+        page.click("text=second one")
+        page.click("text=Make the challenge")
+        expect(page.locator("#challenge-panel")).to_contain_text("The challenge stands")
+        page.click("#challenging .close-sharing")
+        self.assertEqual(len(teacher.board), 3)
+        s = self.student(link)
+        page = s.page
+        self.assertNotIn("Peak", page.content())
+        expect(page.locator("#task")).to_contain_text("Find a point as far from A as from B")
+        s.say("P = (0, 3.46)")
+        page.click("#is-right")
+        expect(page.locator("#judged")).to_contain_text("looks right and is not tied")
+        page.click("#next-hint")
+        expect(page.locator("#hint")).to_contain_text("Where are all points")
+        expect(page.locator("#next-hint")).to_be_disabled()
+        page.click("#undo")
+        s.settle()
+        for first, second in ("AB", "BA"):
+            s.tool("cp")
+            s.click_point(first)
+            s.click_point(second)
+        s.tool("px")
+        s.click(0, -2 * 3**0.5)  # the other side was ticked as well
+        page.click("#is-right")
+        expect(page.locator("#judged")).to_contain_text("Right: point")
+        s.drag_point("B", (3, 1))
+        page.click("#is-right")
+        expect(page.locator("#judged")).to_contain_text("Right: point")
+
 
 if __name__ == "__main__":
     import unittest
