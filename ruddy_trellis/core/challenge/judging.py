@@ -6,6 +6,7 @@ from math import hypot
 from typing import Any
 
 from ..board.board import Board
+from ..board.pegs import numbers_of
 from ..board.step import Step
 from ..edits.adding import put_on
 from ..edits.models import Add
@@ -79,6 +80,9 @@ def _same(copy, own, challenge, solution, reach):
     if challenge.every:
         wanted = [(id, [way]) for id in challenge.answers for way in ways]
     boards = [branched(solution, way) for way in ways]
+    now = {step.id: numbers_of(step) for step in copy.steps if copy.is_given(step.id) and step.construction.moves}
+    for board in boards:
+        board.move({id: at for id, at in now.items() if id in board})
     numbers = {str(way): number for number, way in enumerate(ways)}
     size = size_of(copy)
     kinds = [solution.kind_of(id) for id, _ in wanted]
