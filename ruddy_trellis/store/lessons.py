@@ -8,6 +8,7 @@ from sqlmodel import select
 
 from .challenges import Challenges
 from .database import Database, NotKept
+from .hand_ins import HandIns
 from .photographs import Photographs
 from .tables import TITLE_LENGTH, BoardRow, CalendarRow, EditRow, Lesson, RecipeRow, Teacher, _now, new_share_key
 from .verdicts import KnownVerdicts
@@ -53,6 +54,7 @@ class Lessons:
         self.verdicts = KnownVerdicts(database)
         self.photographs = Photographs(database)
         self.challenges = Challenges(database)
+        self.hand_ins = HandIns(database)
 
     def of_teacher(self, teacher_id, put_away=False, find="", start=0, most=None):
         """The lessons of a teacher (or those put away) with the id of their first board, the last changed first.
@@ -120,6 +122,11 @@ class Lessons:
         """The lesson of that slug, or None."""
         with self._database.session() as session:
             return session.exec(select(Lesson).where(Lesson.slug == slug)).first()
+
+    def lesson(self, lesson_id):
+        """The lesson of that id, or None."""
+        with self._database.session() as session:
+            return session.get(Lesson, lesson_id)
 
     def teacher_of(self, board_id):
         """The id of the teacher whose board this is; None where there is none, or it is a student's copy."""

@@ -74,7 +74,8 @@ class Lesson(SQLModel, table=True):
     """What a teacher makes, names and shares.
 
     ``slug`` is its unguessable name in the addresses of its teacher, ``share_key`` that in the links for others.
-    ``shared`` is "private", "link" (open to whoever has the link) or "gallery" (listed as well).
+    ``shared`` is "private", "link" (open to whoever has the link) or "gallery" (listed as well). Until ``taking_until`` it takes what
+    students hand in.
     """
 
     id: int | None = Field(default=None, primary_key=True)
@@ -86,6 +87,7 @@ class Lesson(SQLModel, table=True):
     put_away: bool = False
     made_at: datetime = Field(default_factory=_now)
     changed_at: datetime = Field(default_factory=_now)
+    taking_until: datetime | None = None
 
 
 class BoardRow(SQLModel, table=True):
@@ -132,6 +134,29 @@ class ChallengeRow(SQLModel, table=True):
     board_id: int = Field(foreign_key="board.id", primary_key=True)
     document: str
     made_at: datetime = Field(default_factory=_now)
+
+
+class HandInRow(SQLModel, table=True):
+    """What a student handed in of a copy of a board, under a nickname: the ``document`` as it was then, what was told of it (``told``, as
+    JSON), how many hints were asked for, in how many minutes something was done, and the ``word`` that the teacher wrote back. It was
+    handed in on a ``day`` of the calendar."""
+
+    __tablename__ = "hand_in"
+
+    id: int | None = Field(default=None, primary_key=True)
+    lesson_id: int = Field(foreign_key="lesson.id", index=True)
+    board_id: int = Field(foreign_key="board.id", index=True)
+    holder: str = Field(max_length=64)
+    name: str = Field(max_length=20)
+    document: str
+    verdict: str = Field(default="", max_length=30)
+    told: str = "{}"
+    hints: int = 0
+    minutes: int = 0
+    version: int = 0
+    word: str = Field(default="", max_length=400)
+    made_at: datetime = Field(default_factory=_now)
+    day: int = 0
 
 
 class VerdictRow(SQLModel, table=True):

@@ -10,7 +10,7 @@ from sqlalchemy.exc import IntegrityError
 from sqlmodel import select
 
 from .database import Database, NotKept
-from .tables import BoardRow, ChallengeRow, EditRow, KnownBrowserRow, Lesson, PhotographRow, RecipeRow, SessionRow, Teacher, _now
+from .tables import BoardRow, ChallengeRow, EditRow, HandInRow, KnownBrowserRow, Lesson, PhotographRow, RecipeRow, SessionRow, Teacher, _now
 
 #: How long a browser stays signed in: so many days however much it is used, so many hours without being used.
 SESSION_DAYS, IDLE_HOURS = 30, 12
@@ -180,6 +180,7 @@ class Teachers:
             boards = select(BoardRow.id).where(BoardRow.lesson_id.in_(lessons))
             session.exec(delete(EditRow).where(EditRow.board_id.in_(boards)))
             session.exec(delete(ChallengeRow).where(ChallengeRow.board_id.in_(boards)))
+            session.exec(delete(HandInRow).where(HandInRow.lesson_id.in_(lessons)))
             session.exec(delete(BoardRow).where(BoardRow.lesson_id.in_(lessons), BoardRow.copy_of.is_not(None)))
             session.exec(delete(BoardRow).where(BoardRow.lesson_id.in_(lessons)))
             session.exec(delete(PhotographRow).where(PhotographRow.lesson_id.in_(lessons)))

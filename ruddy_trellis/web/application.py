@@ -18,7 +18,22 @@ from ..demo import SCHOOL, demo_lessons
 from ..store import Calendar, Database, Lessons, Teachers
 from ..store.database import NotKept
 from .access_log import AccessLog
-from .lessons import angles, bringing_in, challenges, first_lesson, handout, help, out, pages, panels, recipes, sharing, students, trying
+from .lessons import (
+    angles,
+    bringing_in,
+    challenges,
+    first_lesson,
+    handed_in,
+    handout,
+    help,
+    out,
+    pages,
+    panels,
+    recipes,
+    sharing,
+    students,
+    trying,
+)
 from .live import lines as live
 from .live.live_boards import LiveBoards
 from .live.verdicts import WORKERS
@@ -89,6 +104,7 @@ def create_application(data_path, options=Options()):
         bringing_in,
         challenges,
         first_lesson,
+        handed_in,
         handout,
         help,
         out,

@@ -46,6 +46,8 @@ def look_at_days(state, today=date.today):
     """Count the day, delete the copies that are over, and note what will be."""
     state.calendar.count(today())
     gone = state.calendar.forget()
+    if handed := state.lessons.hand_ins.forget():
+        _LOG.warning("%d hand-ins were deleted: their days are over.", handed)
     due = state.calendar.due()
     if gone:
         _LOG.warning("%d students’ copies were deleted: nobody had changed them for a year and more.", gone)

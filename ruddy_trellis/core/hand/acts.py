@@ -96,6 +96,25 @@ class TellHint:
 
 
 @dataclass(frozen=True)
+class GiveIn:
+    """Hand in a student's copy as it is now.
+
+    Attributes:
+        name: the nickname. hints: how many hints were told.
+    """
+
+    name: str
+    hints: int
+
+
+@dataclass(frozen=True)
+class TellHandedIn:
+    """What of this copy was handed in, as a part of an answer; or, to take it back, nothing more."""
+
+    take_back: bool
+
+
+@dataclass(frozen=True)
 class ShowView:
     """This part of the plane is what the person sees from now on.
 
@@ -172,6 +191,8 @@ Act: TypeAlias = (
     | TakeRenewed
     | Judge
     | TellHint
+    | GiveIn
+    | TellHandedIn
     | ShowView
     | TellAll
     | ShowFrames

@@ -102,7 +102,16 @@ class Alone:
                 return work()
             case acts.Prove():
                 pass  # a verdict is found anew whenever it is asked for
-            case acts.StartAgain() | acts.TakeRenewed(_) | acts.Judge(_) | acts.TellHint(_) | acts.Run() | acts.Stop():
+            case (
+                acts.StartAgain()
+                | acts.TakeRenewed(_)
+                | acts.Judge(_)
+                | acts.TellHint(_)
+                | acts.GiveIn(_, _)
+                | acts.TellHandedIn(_)
+                | acts.Run()
+                | acts.Stop()
+            ):
                 raise Refusal("Alone at a board nothing runs, and there is no teacher’s board.")
         return None
 

@@ -284,6 +284,20 @@ class Hint(_Message):
     number: Annotated[int, Field(ge=0, le=100)]
 
 
+class HandIn(_Message):
+    """Hand in the copy as it is now, under a nickname."""
+
+    t: Literal["hand_in"]
+    name: Annotated[str, Field(max_length=60)]
+
+
+class HandedIn(_Message):
+    """What of this copy was handed in, and whether it can be; with ``take_back`` all of it goes."""
+
+    t: Literal["handed_in"]
+    take_back: bool = False
+
+
 class ShowWhere(_Message):
     """Show the position in which what was made last is not what is asked for, and put everything back."""
 
@@ -341,6 +355,8 @@ Message = Annotated[
     | IsRight
     | ShowWhere
     | Hint
+    | HandIn
+    | HandedIn
     | Reset,
     Field(discriminator="t"),
 ]

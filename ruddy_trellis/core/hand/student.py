@@ -10,7 +10,7 @@ from ..kits import Kit, check_tools, kit_of
 from ..language.printing import sentence
 from ..refusal import Refusal
 from . import messages
-from .acts import Change, Doing, Judge, ShowFrames, StartAgain, TakeRenewed, TellHint
+from .acts import Change, Doing, GiveIn, Judge, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
 from .changing import done
 from .hand import Hand, Table
 from .showing import SHAKE_PAUSE, counter_frames
@@ -34,6 +34,8 @@ _LOOKING = (
     messages.IsRight,
     messages.ShowWhere,
     messages.Hint,
+    messages.HandIn,
+    messages.HandedIn,
     messages.Quiz,
     messages.Ask,
 )
@@ -59,16 +61,30 @@ _BUILDING = (
 )
 
 
+#: How long a nickname is at most.
+_NAME = 20
+
+
+def nickname(text: str) -> str:
+    """A nickname as it is kept. Raises Refusal for none, for one that is too long, and for what cannot be seen."""
+    name = " ".join(text.split())
+    if not name or len(name) > _NAME or not all(letter.isprintable() for letter in name):
+        raise Refusal(f"A nickname has from 1 to {_NAME} letters that can be seen. Take one that is not your full name.")
+    return name
+
+
 class StudentHand(Hand):
     """The same hand with a shorter list of messages, and with what its board's kit has.
 
     Attributes:
         broken: the numbers of the pegs where what was judged last was not what is asked for; None for none.
+        hints: how many hints were told.
     """
 
     def __init__(self, table: Table) -> None:
         super().__init__(table)
         self.broken: dict[str, tuple[float, ...]] | None = None
+        self.hints = 0
 
     @property
     def kit(self) -> Kit:
@@ -89,6 +105,10 @@ class StudentHand(Hand):
                 return self._is_right(message)
             case messages.Hint():
                 return self._hint(message)
+            case messages.HandIn():
+                return self._hand_in(message)
+            case messages.HandedIn():
+                return self._handed_in(message)
             case messages.ShowWhere():
                 return self._show_where()
         return self._with_the_kit(super().take(message))
@@ -149,7 +169,18 @@ class StudentHand(Hand):
 
     def _hint(self, message: messages.Hint) -> Doing:
         words, left = yield TellHint(message.number)
+        self.hints = max(self.hints, message.number + 1)
         yield {"t": "hint", "words": words, "left": left}
+
+    def _hand_in(self, message: messages.HandIn) -> Doing:
+        yield GiveIn(nickname(message.name), self.hints)
+        yield done("Handed in: your board as it is now. What you do from here on changes nothing of it.", undo=False)
+        found = yield TellHandedIn(False)
+        yield {"t": "handed_in", **found}
+
+    def _handed_in(self, message: messages.HandedIn) -> Doing:
+        found = yield TellHandedIn(message.take_back)
+        yield {"t": "handed_in", **found}
 
     def _show_where(self) -> Doing:
         board, extent = self.board, self.table.extent

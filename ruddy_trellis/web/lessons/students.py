@@ -66,7 +66,7 @@ def _student_page(request, share_key, board_id, way):
     return copy_page(request, lesson, live, titles, way, f"/{way}/{share_key}", f"/open/{share_key}/{live.id}/live")
 
 
-def copy_page(request, lesson, live, titles, way, address, line):
+def copy_page(request, lesson, live, titles, way, address, line, by=None):
     """The page on which a student has a copy of a board.
 
     Args:
@@ -75,12 +75,14 @@ def copy_page(request, lesson, live, titles, way, address, line):
         way: "open", "embed", or "trial" for a teacher who tries it.
         address: of the page, to which the number of another board is added.
         line: the address of the line to the copy.
+        by: what stands beside the title; where left out, whose lesson it is.
     """
     teacher = request.app.state.teachers.get(lesson.teacher_id)
     CATALOGUE.use_own(recipes_of_kit(request, lesson.teacher_id, live.board.settings))
     kit, challenge = kit_of(live.board.settings), live.challenge
     return page(
-        request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way, by=teacher.name if teacher else "",
+        request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way,
+        by=by or (f"by {teacher.name}" if teacher else ""),
         look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), kit=kit, address=address,
         challenge=challenge if kit.builds else None,
         shelf=kit_shelf(kit), student=True, line=line, own=is_theirs(request, lesson.teacher_id),

@@ -102,6 +102,10 @@ class Connection:
                 return await live.judge(reach)
             case acts.TellHint(number):
                 return await live.hint(number)
+            case acts.GiveIn(name, hints):
+                return await live.hand_in(name, hints)
+            case acts.TellHandedIn(take_back):
+                return await live.handed_in(take_back)
             case acts.TakeRenewed(take):
                 return await live.renew(take)
             case acts.ShowView(view, meant, keep):

@@ -97,6 +97,14 @@ class LiveBoards:
             del self._open[other]
         return live
 
+    def tell_copies(self, lesson_id, message):
+        """Send a message to whoever looks at a copy of a board of a lesson. May be called from any thread."""
+        with self._lock:
+            copies = [live for live in self._open.values() if isinstance(live, StudentBoard) and live.lesson_id == lesson_id]
+            lines = [line for live in copies for line in list(live.connections)]
+        for line in lines:
+            line.outgoing.send_soon(message)
+
     def in_use(self):
         """The sessions that have lines open, and the ids of the lessons whose boards are looked at."""
         with self._lock:

@@ -42,6 +42,10 @@ class Outgoing:
             self.items[item["id"]] = item
         self._ready.set()
 
+    def send_soon(self, message):
+        """Queue a message, from any thread."""
+        self._loop.call_soon_threadsafe(self.send, message)
+
     def close(self, code=4404):
         """Let the browser go: what it looks at is no longer open to it. May be called from any thread."""
         self._loop.call_soon_threadsafe(self._close, code)

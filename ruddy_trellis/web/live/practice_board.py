@@ -2,6 +2,7 @@
 
 from ...core.board import Board
 from ...core.kits import check_students_patch
+from ...core.refusal import Refusal
 from ...store.tables import BoardRow
 from .judging import hint_beside, judged_beside
 from .live_board import LiveBoard
@@ -42,6 +43,13 @@ class PracticeBoard(LiveBoard):
     async def hint(self, number):
         """A hint of the challenge, and how many are left. Raises Refusal."""
         return await hint_beside(self._source, number)
+
+    async def hand_in(self, name, hints):
+        raise Refusal("Nothing is handed in from here: this is a copy to try.")
+
+    async def handed_in(self, take_back):
+        """Nothing was handed in, and nothing can be."""
+        return {"open": False, "name": "", "verdict": "", "word": "", "minutes": 0}
 
     async def renew(self, take):
         """There is nothing that it would be behind. Returns no words."""

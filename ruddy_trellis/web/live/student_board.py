@@ -1,5 +1,6 @@
 """A student's own copy of a board, live."""
 
+import orjson
 from starlette.concurrency import run_in_threadpool
 
 from ...core.display import display
@@ -7,7 +8,9 @@ from ...core.kits import RENEWED, check_students_patch
 from ...core.lesson.file import board_to_text
 from ...core.lesson.student_copy import OWN_FROM, is_behind, renewed, student_copy
 from ...core.refusal import Refusal
-from ...store.tables import BoardRow
+from ...store.hand_ins import TooMany
+from ...store.lessons import COPY_EDITS
+from ...store.tables import BoardRow, HandInRow
 from .apart import apart
 from .judging import hint_beside, judged_beside
 from .live_board import LiveBoard
@@ -125,6 +128,40 @@ class StudentBoard(LiveBoard):
     async def hint(self, number):
         """A hint of the board's challenge, and how many are left. Raises Refusal."""
         return await hint_beside(await run_in_threadpool(self._boards.get, self.source_id), number)
+
+    async def hand_in(self, name, hints):
+        """Keep the copy as it is now as what was handed in. Raises Refusal where the lesson takes nothing, or too many new names have
+        come."""
+        if not await saved(self._lessons.hand_ins.is_open, self.lesson_id):
+            raise Refusal("Nothing is taken in now: your teacher opens it.")
+        async with self._lock:
+            await self._drop_all()
+            board = self._at_rest()
+        source = await run_in_threadpool(self._boards.get, self.source_id)
+        found, version = None, 0
+        if source is not None and await run_in_threadpool(lambda: source.challenge) is not None:
+            found, version = await judged_beside(source, board.copy(), 0.0), source.challenge.version
+        told = {"words": found.words, "conditions": found.conditions, "taken": found.taken} if found else {}
+        minutes = len({row.made_at.replace(second=0, microsecond=0) for row in await self._own_edits()})
+        row = HandInRow(
+            lesson_id=self.lesson_id, board_id=self.source_id, holder=self._holder, name=name, document=board_to_text(board),
+            verdict=found.verdict if found else "", told=orjson.dumps(told).decode(), hints=hints, minutes=minutes, version=version,
+        )  # fmt: skip
+        try:
+            await saved(self._lessons.hand_ins.keep, row)
+        except TooMany:
+            raise Refusal("So many new names have come that no other is taken now. Try again in some minutes.") from None
+
+    async def _own_edits(self):
+        return await saved(self._lessons.edits, self.id, COPY_EDITS) if self.id is not None else []
+
+    async def handed_in(self, take_back):
+        """What was handed in last, and whether something can be: to be told to whoever holds the copy."""
+        if take_back:
+            await saved(self._lessons.hand_ins.take_back, self.source_id, self._holder)
+        row = await saved(self._lessons.hand_ins.of_holder, self.source_id, self._holder)
+        told = {name: getattr(row, name) if row else "" for name in ("name", "verdict", "word")}
+        return {"open": await saved(self._lessons.hand_ins.is_open, self.lesson_id), **told, "minutes": row.minutes if row else 0}
 
     def _unchecked(self, board, patch):
         """What comes from the teacher changes what is given."""

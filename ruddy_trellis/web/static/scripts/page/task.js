@@ -42,4 +42,37 @@ export function openTask({ line, drawing, port }) {
     line.send("show_where");
   });
   more?.addEventListener("click", () => line.send("hint", { number: hints }));
+  openHanding(line);
+}
+
+/** Handing in, where the teacher has opened it. */
+function openHanding(line) {
+  const give = document.getElementById("hand-in");
+  const form = /** @type {HTMLFormElement} */ (document.getElementById("handing"));
+  const name = /** @type {HTMLInputElement} */ (document.getElementById("nickname"));
+  const handed = document.getElementById("handed");
+  const back = document.getElementById("take-back");
+  const show = (on) => {
+    form.hidden = !on;
+    if (on) name.focus();
+  };
+  give.addEventListener("click", () => show(form.hidden));
+  document.getElementById("handing-not").addEventListener("click", () => show(false));
+  form.addEventListener("submit", (event) => {
+    event.preventDefault();
+    show(false);
+    line.send("hand_in", { name: name.value });
+  });
+  back.addEventListener("click", () => line.send("handed_in", { take_back: true }));
+  line.on("ask_handed_in", () => line.send("handed_in"));
+  line.on("handed_in", (found) => {
+    give.hidden = !found.open;
+    if (!found.open) form.hidden = true;
+    back.hidden = handed.hidden = !found.name;
+    if (!found.name) return;
+    name.value = found.name;
+    const verdict = found.verdict ? `, ${found.verdict}` : "";
+    handed.textContent = `Handed in as ${found.name}${verdict}.${found.word ? ` Your teacher writes: “${found.word}”` : ""}`;
+  });
+  line.send("handed_in");
 }

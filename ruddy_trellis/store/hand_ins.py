@@ -1,0 +1,128 @@
+"""What students handed in: frozen boards under nicknames, for some days."""
+
+from datetime import UTC, timedelta
+
+from sqlalchemy import delete, func, update
+from sqlmodel import select
+
+from .database import Database
+from .tables import CalendarRow, HandInRow, Lesson, _now
+
+#: How long a lesson takes what is handed in, hours; for how many days it is kept; how many of one copy are kept.
+HOURS, DAYS, OF_ONE = 8, 30, 20
+#: How many new names come into a lesson in some minutes, and in all.
+MINUTES, NAMES_AT_ONCE, NAMES = 10, 60, 400
+
+
+class TooMany(Exception):
+    """So many names have come that no new one is taken now."""
+
+
+class HandIns:
+    """Reads and keeps what was handed in.
+
+    Args:
+        database: where it is kept.
+    """
+
+    def __init__(self, database: Database):
+        self._database = database
+
+    def open(self, lesson_id, is_open):
+        """Open a lesson for handing in, for some hours, or close it."""
+        with self._database.session() as session:
+            lesson = session.get(Lesson, lesson_id)
+            lesson.taking_until = _now() + timedelta(hours=HOURS) if is_open else None
+            session.add(lesson)
+            session.commit()
+
+    def is_open(self, lesson_id):
+        """Whether a lesson takes what is handed in now."""
+        with self._database.session() as session:
+            until = session.exec(select(Lesson.taking_until).where(Lesson.id == lesson_id)).first()
+            return until is not None and until.replace(tzinfo=UTC) > _now()
+
+    def keep(self, row: HandInRow):
+        """Keep what was handed in. Raises TooMany where too many new names have come."""
+        with self._database.session() as session:
+            here = HandInRow.lesson_id == row.lesson_id
+            known = session.exec(
+                select(HandInRow.id).where(here, HandInRow.holder == row.holder, HandInRow.name == row.name).limit(1)
+            ).first()
+            if known is None:
+                names = select(func.count(func.distinct(HandInRow.name))).where(here)
+                lately = names.where(HandInRow.made_at > _now() - timedelta(minutes=MINUTES))
+                if session.exec(lately).one() >= NAMES_AT_ONCE or session.exec(names).one() >= NAMES:
+                    raise TooMany
+            row.day = session.get(CalendarRow, 1).days
+            session.add(row)
+            session.flush()
+            mine = select(HandInRow.id).where(HandInRow.board_id == row.board_id, HandInRow.holder == row.holder)
+            old = session.exec(mine.order_by(HandInRow.id.desc()).offset(OF_ONE)).all()
+            session.exec(delete(HandInRow).where(HandInRow.id.in_(old)))
+            session.commit()
+
+    def of_board(self, board_id, start=0, most=40):
+        """The last of each holder's on a board, the newest first."""
+        with self._database.session() as session:
+            last = select(func.max(HandInRow.id)).where(HandInRow.board_id == board_id).group_by(HandInRow.holder)
+            rows = select(HandInRow).where(HandInRow.id.in_(last)).order_by(HandInRow.id.desc())
+            return list(session.exec(rows.offset(start).limit(most)))
+
+    def every(self, lesson_id):
+        """All that was handed in to a lesson, the oldest first."""
+        with self._database.session() as session:
+            return list(session.exec(select(HandInRow).where(HandInRow.lesson_id == lesson_id).order_by(HandInRow.id)))
+
+    def counts(self, lesson_id):
+        """How many have handed in on each board, by its id."""
+        with self._database.session() as session:
+            rows = select(HandInRow.board_id, func.count(func.distinct(HandInRow.holder))).where(HandInRow.lesson_id == lesson_id)
+            return dict(session.exec(rows.group_by(HandInRow.board_id)).all())
+
+    def find(self, id):
+        """One that was handed in, or None."""
+        with self._database.session() as session:
+            return session.get(HandInRow, id)
+
+    def earlier(self, row):
+        """What the same holder handed in before on the same board, the newest first."""
+        with self._database.session() as session:
+            mine = (HandInRow.board_id == row.board_id, HandInRow.holder == row.holder, HandInRow.id < row.id)
+            return list(session.exec(select(HandInRow).where(*mine).order_by(HandInRow.id.desc())))
+
+    def of_holder(self, board_id, holder):
+        """The last that a holder handed in on a board, or None."""
+        with self._database.session() as session:
+            mine = (HandInRow.board_id == board_id, HandInRow.holder == holder)
+            return session.exec(select(HandInRow).where(*mine).order_by(HandInRow.id.desc()).limit(1)).first()
+
+    def write(self, id, word):
+        """Write a word back."""
+        self._run(update(HandInRow).where(HandInRow.id == id).values(word=word))
+
+    def rename(self, lesson_id, name, new):
+        """Another name in the place of one, wherever it stands in a lesson."""
+        self._run(update(HandInRow).where(HandInRow.lesson_id == lesson_id, HandInRow.name == name).values(name=new))
+
+    def remove(self, lesson_id, name):
+        """All that was handed in to a lesson under a name goes."""
+        self._run(delete(HandInRow).where(HandInRow.lesson_id == lesson_id, HandInRow.name == name))
+
+    def take_back(self, board_id, holder):
+        """All that a holder handed in on a board goes."""
+        self._run(delete(HandInRow).where(HandInRow.board_id == board_id, HandInRow.holder == holder))
+
+    def forget(self):
+        """What was handed in longer ago than the days for which it is kept goes. Returns how many that were."""
+        with self._database.session() as session:
+            days = session.get(CalendarRow, 1).days
+            old = session.exec(select(HandInRow.id).where(HandInRow.day < days - DAYS)).all()
+            session.exec(delete(HandInRow).where(HandInRow.id.in_(old)))
+            session.commit()
+            return len(old)
+
+    def _run(self, statement):
+        with self._database.session() as session:
+            session.exec(statement)
+            session.commit()
