@@ -184,6 +184,12 @@ class Lessons:
             session.commit()
         return lesson
 
+    def keep_challenges(self, lesson_id, documents):
+        """Keep challenges of a lesson's boards, by the numbers of the boards from 0."""
+        rows = self.boards(lesson_id)
+        for number, document in documents.items():
+            self.challenges.keep(rows[number].id, document)
+
     def rename(self, slug, title):
         """Give a lesson another title. Returns whether there is such a lesson."""
         with self._database.session() as session:

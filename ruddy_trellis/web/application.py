@@ -12,7 +12,7 @@ from fastapi.middleware.gzip import GZipMiddleware
 from fastapi.responses import JSONResponse, PlainTextResponse
 from fastapi.staticfiles import StaticFiles
 
-from ..core.lesson.file import board_to_text, lesson_from_json
+from ..core.lesson.file import board_to_text, challenges_from_json, lesson_from_json
 from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
 from ..store import Calendar, Database, Lessons, Teachers
@@ -201,7 +201,8 @@ def load_demo(lessons, teachers):
     for data in reversed(demo_lessons()):
         title, boards = lesson_from_json(data)
         shared = "gallery" if title in SCHOOL["gallery"] else "private"
-        lessons.create(owner.id, title, [board_to_text(board) for board in boards], shared)
+        lesson = lessons.create(owner.id, title, [board_to_text(board) for board in boards], shared)
+        lessons.keep_challenges(lesson.id, {number: one.model_dump_json() for number, one in challenges_from_json(data).items()})
 
 
 def shut_demo(teachers):

@@ -7,11 +7,12 @@ from ruddy_trellis.core import Figure
 from ruddy_trellis.core.challenge import Challenge, Sought, check_challenge, judged, started
 from ruddy_trellis.core.challenge.branches import branches
 from ruddy_trellis.core.challenge.judging import meets_already
-from ruddy_trellis.core.lesson.file import board_to_text
+from ruddy_trellis.core.lesson.file import board_from_store, board_to_text, challenges_from_json, lesson_from_json, lesson_to_json
 from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.demo import demo_lessons
 
-from .challenges import BANK
+from .challenges import BANK, DEMO
 
 
 def board_of(text):
@@ -70,6 +71,23 @@ class BankTest(unittest.TestCase):
                     # No word of the solution is in what is told.
                     for id in challenge.answers:
                         self.assertNotIn(str(solution.value(id)), found.words)
+
+    def test_the_challenges_of_the_demo_lessons(self):
+        found = {}
+        for data in demo_lessons():
+            _, boards = lesson_from_json(data)
+            for number, challenge in challenges_from_json(data).items():
+                start, solution = boards[number], board_from_store(challenge.solution)
+                self.assertFalse(meets_already(start, challenge, solution))
+                found[start.settings.title] = challenge, start, solution
+        self.assertEqual(set(found), set(DEMO))
+        for title, (challenge, start, solution) in found.items():
+            with self.subTest(title):
+                self.assertEqual(judged(student_copy(start), challenge, solution).verdict, "not yet")
+                if DEMO[title] is not None:
+                    self.assertEqual(judged(answered(start, DEMO[title]), challenge, solution).verdict, "right")
+                again = challenges_from_json(lesson_to_json("Again", [start], {}, {0: challenge}))
+                self.assertEqual(again[0].model_dump(exclude={"solution"}), challenge.model_dump(exclude={"solution"}))
 
     def test_what_looks_right_is_told_apart(self):
         challenge, solution, start = made(BANK[0])

@@ -10,7 +10,7 @@ from ..catalogue import CATALOGUE
 from ..edits.models import Paste
 from ..edits.pasting import pasted
 from ..refusal import Refusal
-from .file import board_from_store, board_to_text, lesson_from_json
+from .file import board_from_store, board_to_text, challenges_from_json, lesson_from_json
 from .recipes import recipe_from_json
 
 
@@ -26,6 +26,12 @@ def arrived_lesson(content: bytes) -> tuple[str, list[str]]:
     """The title of a lesson in a file, and the text that is kept of each of its boards. Raises Refusal."""
     title, boards = lesson_from_json(parsed(content))
     return title, [board_to_text(board) for board in boards]
+
+
+def arrived_challenges(content: bytes) -> dict[int, str]:
+    """The challenges in the file of a lesson that was read, as they are kept, by the numbers of their boards from 0. Raises Refusal."""
+    data = parsed(content)
+    return {number: one.model_dump_json() for number, one in challenges_from_json(data).items()} if data.get("challenges") else {}
 
 
 def photographs_in(content: bytes) -> dict[str, bytes]:

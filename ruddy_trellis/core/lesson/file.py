@@ -17,6 +17,7 @@ from ..board.codec import settings_to_json, step_from_json, step_to_json
 from ..board.naming import check_names
 from ..board.settings import Kit, Language
 from ..catalogue import CATALOGUE
+from ..challenge import Challenge, check_challenge
 from ..edits.adding import with_defaults
 from ..edits.chalking import stroke_of
 from ..edits.checking import check_fills
@@ -84,8 +85,16 @@ class BoardData(_Part):
     chalk: list[KeptStroke] = Field(default_factory=list, max_length=limits.STROKES)
 
 
+class ChallengeData(Challenge):
+    """The challenge of a board, by the number of that from 0, with its solution as a board."""
+
+    board: int = Field(ge=0, lt=limits.BOARDS)
+    solution: BoardData  # type: ignore[assignment]
+
+
 class LessonData(_Part):
-    """A lesson: its title, its boards, and the pictures under them as base64, by their marks."""
+    """A lesson: its title, its boards, the pictures under them as base64, by their marks; and the challenges of boards, where whoever
+    wrote the file gives them with their solutions."""
 
     format: Literal["ruddy-trellis lesson"]
     version: Literal[1]
@@ -94,6 +103,7 @@ class LessonData(_Part):
     photographs: dict[Annotated[str, Field(pattern=r"^[0-9a-f]{64}$")], Annotated[str, Field(max_length=limits.FILE_BYTES)]] = Field(
         default_factory=dict, max_length=limits.BOARDS
     )
+    challenges: list[ChallengeData] = Field(default_factory=list, max_length=limits.BOARDS)
 
 
 def board_to_text(board: Board) -> str:
@@ -109,13 +119,22 @@ def board_to_json(board: Board) -> dict[str, Any]:
     return {**data, "chalk": [stroke_to_json(stroke) for stroke in board.chalk]} if board.chalk else data
 
 
-def lesson_to_json(title: str, boards: Iterable[Board], photographs: Mapping[str, bytes] = MappingProxyType({})) -> dict[str, Any]:
+def lesson_to_json(
+    title: str,
+    boards: Iterable[Board],
+    photographs: Mapping[str, bytes] = MappingProxyType({}),
+    challenges: Mapping[int, Challenge] = MappingProxyType({}),
+) -> dict[str, Any]:
     """A lesson as JSON.
 
     Args:
         photographs: the files of the pictures under its boards, by their marks.
+        challenges: those of its boards that are given with their solutions, by the numbers of the boards from 0.
     """
-    data = {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
+    data: dict[str, Any] = {"format": FORMAT, "version": VERSION, "title": title, "boards": [board_to_json(board) for board in boards]}
+    if challenges:
+        told = {number: one.model_dump(exclude_defaults=True) for number, one in challenges.items()}
+        data["challenges"] = [{"board": number, **one, "solution": orjson.loads(one["solution"])} for number, one in told.items()]
     return {**data, "photographs": {mark: b64encode(one).decode() for mark, one in photographs.items()}} if photographs else data
 
 
@@ -147,6 +166,22 @@ def lesson_from_json(data: Any) -> tuple[str, list[Board]]:
         where = ", ".join(f"{part + 1}" if isinstance(part, int) else str(part) for part in first["loc"])
         raise Refusal(f"The lesson cannot be read at {where}: {first['msg'].lower()}.") from None
     return lesson.title, [_a_teachers(board_from_data(board)) for board in lesson.boards]
+
+
+def challenges_from_json(data: Any) -> dict[int, Challenge]:
+    """The challenges in the file of a lesson that was read, by the numbers of their boards from 0. Raises Refusal where one could not be
+    made."""
+    lesson = LessonData.model_validate(data)
+    found = {}
+    for one in lesson.challenges:
+        if one.board >= len(lesson.boards):
+            raise Refusal(f"There is a challenge of board {one.board + 1}, and no such board.")
+        solution = board_from_data(one.solution)
+        fields = one.model_dump(exclude={"board", "solution"})
+        challenge = Challenge(**fields, solution=board_to_text(solution))
+        check_challenge(challenge, solution, board_from_data(lesson.boards[one.board]))
+        found[one.board] = challenge
+    return found
 
 
 def _a_teachers(board):

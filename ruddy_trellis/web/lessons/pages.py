@@ -13,6 +13,7 @@ from ...core.board.settings import Language
 from ...core.catalogue import CATALOGUE
 from ...core.display.palette import PENS
 from ...core.edits import Arrange
+from ...core.lesson.arriving import arrived_challenges
 from ...core.lesson.file import board_to_text, lesson_schema, lesson_to_json
 from ...core.lesson.recipes import steps_of
 from ...core.refusal import Refusal
@@ -100,8 +101,10 @@ async def read_lesson(request: Request, file: UploadFile):
         arriving = WORKER.do if len(content) > _SMALL_FILE else run_in_threadpool
         kind = "lesson" if (file.filename or "").lower().endswith(".json") else kind_of(file.filename or "", content)
         photographs: dict[str, bytes] = {}
+        challenges: dict[int, str] = {}
         if kind == "lesson":
             title, documents, photographs = await arriving(arrived_with_photographs, content)
+            challenges = await arriving(arrived_challenges, content)
         elif kind == "picture":
             raise Refusal("A picture goes on a board: open a lesson, then drop it there.")
         else:
@@ -112,6 +115,8 @@ async def read_lesson(request: Request, file: UploadFile):
     lesson = await run_in_threadpool(request.app.state.lessons.create, teacher.id, title, documents)
     if photographs:
         await run_in_threadpool(request.app.state.lessons.photographs.keep, lesson.id, photographs)
+    if challenges:
+        await run_in_threadpool(request.app.state.lessons.keep_challenges, lesson.id, challenges)
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
@@ -147,11 +152,15 @@ def rename_lesson(request: Request, slug: str, title: Annotated[str, Form()] = "
 
 
 @router.get("/lessons/{slug}/lesson.json")
-def lesson_file(request: Request, slug: str):
-    """The lesson in the open format."""
+def lesson_file(request: Request, slug: str, solutions: bool = False):
+    """The lesson in the open format; with the solutions of its challenges only where its teacher says so."""
     lesson = own_lesson(request, slug)
-    boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
-    content = orjson.dumps(lesson_to_json(lesson.title, boards, photographs_of(request, lesson.id, boards)), option=orjson.OPT_INDENT_2)
+    lives = [request.app.state.live.get(row.id) for row in request.app.state.lessons.boards(lesson.id)]
+    boards = [live.board for live in lives]
+    challenges = {number: live.challenge for number, live in enumerate(lives) if live.challenge} if solutions else {}
+    content = orjson.dumps(
+        lesson_to_json(lesson.title, boards, photographs_of(request, lesson.id, boards), challenges), option=orjson.OPT_INDENT_2
+    )
     return Response(
         content, media_type="application/json", headers={"content-disposition": f'attachment; filename="{file_name(lesson.title)}.json"'}
     )

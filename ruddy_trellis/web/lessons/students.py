@@ -84,6 +84,7 @@ def copy_page(request, lesson, live, titles, way, address, line, by=None):
         request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way,
         by=by or (f"by {teacher.name}" if teacher else ""),
         look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), kit=kit, address=address,
+        back=address.removesuffix("/as-student"),
         challenge=challenge if kit.builds else None,
         shelf=kit_shelf(kit), student=True, line=line, own=is_theirs(request, lesson.teacher_id),
     )  # fmt: skip

@@ -38,7 +38,7 @@ export function openCopy(hooks) {
       strip?.show();
       hooks.tick?.(items);
     },
-    hidden: () => strip?.words() ?? [],
+    hidden: () => [...(strip?.words() ?? []), ...(hooks.hidden?.() ?? [])],
     figure: () => strip?.figure(),
     fits: true,
   });

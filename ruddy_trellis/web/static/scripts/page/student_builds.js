@@ -2,6 +2,7 @@
 import { Building } from "./building.js";
 import { openCopy } from "./copy.js";
 
+let replay = null; // fetched when it is first asked for
 const view = openCopy({
   connected: () => hand.connected(),
   board() {
@@ -15,6 +16,7 @@ const view = openCopy({
   state: () => hand.tellEmpty(),
   help: (words) => hand.help(words),
   refused: (ways) => hand.bar.refused(ways),
+  hidden: () => replay?.hidden() ?? [],
 });
 const { line, drawing, reveals } = view;
 const hand = new Building(view, {
@@ -75,6 +77,27 @@ function markLines() {
   for (const thing of lines?.querySelectorAll(".row-thing") ?? [])
     thing.classList.toggle("chosen", hand.selected.includes(thing.dataset.id));
 }
+
+const seen = document.getElementById("steps-seen");
+const stepping = {
+  order: () => [...drawing.things.keys()],
+  kind: (id) => {
+    const item = drawing.things.get(id);
+    return item?.shape && !item.style.hidden && !reveals.hidden().includes(id) ? item.kind : "";
+  },
+  changed(now, count) {
+    view.closeThings();
+    seen.textContent = now === count ? "all steps" : `${now} of ${count}`;
+  },
+  draw: (id, progress) => drawing.drawnBy(id, progress),
+};
+const goThrough = async (way) => {
+  replay ??= new (await import("./replay.js")).Replay(stepping);
+  way();
+};
+document.getElementById("replay").addEventListener("click", () => goThrough(() => (replay.playing ? replay.stop() : replay.play())));
+for (const button of document.querySelectorAll("[data-steps]"))
+  button.addEventListener("click", () => goThrough(() => replay.step(Number(button.dataset.steps))));
 
 // The task of a challenge -----------------------------------------------------------------------------------------
 
