@@ -10,8 +10,11 @@ from sympy import geometry
 
 from ruddy_trellis.core import Figure
 from ruddy_trellis.core.arithmetic import ARRAYS
+from ruddy_trellis.core.challenge import Challenge, judged, started
 from ruddy_trellis.core.display import Extent, display, refreshed
 from ruddy_trellis.core.edits.saying import said
+from ruddy_trellis.core.lesson.file import board_to_text
+from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.truth.verdicts import first_verdict
 from tests.core.claims import whole_bank as claims_bank
@@ -121,6 +124,21 @@ def rows():
     yield from reading_rows()
     yield from truth_rows()
     yield from region_rows()
+    yield from challenge_rows()
+
+
+def challenge_rows():
+    """Is it right? of a student's copy of a hundred steps."""
+    lines = "\n".join(f"M_{number} is the midpoint of A and {'B' if number == 1 else f'M_{number - 1}'}" for number in range(1, 98))
+    solution = Figure()
+    solution.say(f"A = (-3, 0)\nB = (3, 1)\n{lines}")
+    start = started(solution.board, ["s1", "s2"])
+    challenge = Challenge(task="Which?", answers=[solution.board.steps[40].id], solution=board_to_text(solution.board))
+    copy = Figure()
+    copy.board = student_copy(start)
+    copy.say(lines)
+    median, slow = timed(lambda: judged(copy.board, challenge, solution.board), 40)
+    yield "Is it right? of a copy of 100 steps", "≤ 100 ms", f"{median:.0f} ms median, {slow:.0f} ms p95"
 
 
 def region_rows():

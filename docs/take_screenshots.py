@@ -62,11 +62,20 @@ def main():
             b.open_drawer("claims")
             page.wait_for_selector(".verdict-proved >> nth=2")
             take("claims")
-            b.open("Sliding")
-            page.click(".tabs a >> nth=1")
-            b._ready()
-            b.open_drawer("log")
-            take("log")
+            b.open("Build it by hand")
+            page.goto(f"{server.address}/lessons/{b.slug}/as-student")
+            page.wait_for_selector("#saved:text-is('Saved')", state="attached")
+            for text in (
+                "the circle with centre Gate through Barn", "the circle with centre Barn through Gate", "all crossings of k and c",
+                "the line through A and B", "where p meets l",
+            ):  # fmt: skip
+                page.fill("#typed", text)
+                page.press("#typed", "Enter")
+                page.wait_for_timeout(400)
+            page.click("#is-right")
+            page.click("#fold")
+            page.wait_for_selector(".judged.met")
+            take("by-hand")
             b.open("rosette")
             take("rosette")
             b.open("string")
