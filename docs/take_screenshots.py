@@ -67,7 +67,7 @@ def main():
             page.wait_for_selector("#saved:text-is('Saved')", state="attached")
             for text in (
                 "the circle with centre Gate through Barn", "the circle with centre Barn through Gate", "all crossings of k and c",
-                "the line through A and B", "where p meets l",
+                "the line through A and B", "where q meets p",
             ):  # fmt: skip
                 page.fill("#typed", text)
                 page.press("#typed", "Enter")
