@@ -190,6 +190,262 @@ BANK = [
              "by a bisector"),
         ],
     ),
+    dict(
+        name="the incentre",
+        given="A = (-4, -2)\nB = (5, -2)\nC = (0, 4)",
+        solution="I is the incentre of ABC",
+        answers="I",
+        tried=[
+            ("p is the bisector of angle BAC\nq is the bisector of angle ABC\nX is where p meets q", R, "two bisectors"),
+            ("p is the bisector of angle BAC\nq is the bisector of angle ACB\nX is where q meets p", R, "two others"),
+            ("G is the centroid of ABC", N, "another centre"),
+            ("O is the circumcentre of ABC", N, "and another"),
+            ("I = (0.36, 0.15)", N, "by eye"),
+            ("p is the bisector of angle BAC\nX is a point on p at 0.5", N, "on one bisector only"),
+            ("k is the incircle of ABC\nX is the centre of k", R, "the centre of the circle"),
+            ("p is the bisector of angle BAC", N, "not finished"),
+        ],
+    ),
+    dict(
+        name="the orthocentre, for obtuse triangles too",
+        given="A = (-4, -2)\nB = (5, -2)\nC = (0, 4)",
+        solution="H is the orthocentre of ABC",
+        answers="H",
+        tried=[
+            ("u is the perpendicular to the line through B and C through A\nv is the perpendicular to the line through A and C through B\n"
+             "X is where u meets v", R, "two lines"),
+            ("D is the foot of the perpendicular from A to the line through B and C\nE is the foot of the perpendicular from B to the line "
+             "through A and C\nu is the segment from A to D\nv is the segment from B to E\nX is where u meets v", W,
+             "segments meet in acute triangles only"),
+            ("O is the circumcentre of ABC\nG is the centroid of ABC\nX is the point that divides OG in the ratio 3 : -2", R,
+             "on Euler's line"),
+            ("X is the centroid of ABC", N, "another centre"),
+            ("X = (0, 1.33)", N, "by eye"),
+            ("p is the perpendicular to the line through B and C through A\nX is a point on p at 0.4", N, "slid along one altitude"),
+            ("M is the midpoint of A and B\nX is the mirror image of C in the line through A and B", N, "something else"),
+            ("p is the perpendicular to the line through A and B through C", N, "not finished"),
+        ],
+    ),
+    dict(
+        name="the parallel through P",
+        given="A = (-4, -2)\nB = (5, -1)\ng is the line through A and B\nP = (0, 3)",
+        solution="h is the parallel to g through P",
+        answers="h",
+        tried=[
+            ("D is the fourth corner of the parallelogram PAB\nq is the line through P and D", R, "by a parallelogram"),
+            ("p is the perpendicular to g through P\nq is the perpendicular to p through P", R, "square twice"),
+            ("M is the midpoint of P and B\nt is the reflection in the point M\nD is the image of A under t\n"
+             "q is the line through D and P", R,
+             "by a half turn"),
+            ("Q = (9, 4)\nq is the line through P and Q", N, "by places that fit"),
+            ("Q is a point on g at 0.5\nM is the midpoint of P and Q\nt is the reflection in the point M\nX is the image of A under t\n"
+             "q is the line through P and X", R, "a half turn about a helper that slides"),
+            ("q is the perpendicular to g through P", N, "square to it"),
+            ("q is the parallel to g through A", N, "through another point"),
+            ("q is the ray from P through A", N, "a ray, not a line"),
+        ],
+    ),
+    dict(
+        name="the mirror image of P",
+        given="A = (-3, -3)\nB = (2, 4)\ng is the line through A and B\nP = (4, -1)",
+        solution="Q is the mirror image of P in g",
+        answers="Q",
+        tried=[
+            ("k is the circle with centre A through P\nl is the circle with centre B through P\n"
+             "X is where k meets l again, other than P", R,
+             "two circles"),
+            ("F is the foot of the perpendicular from P to g\nt is the reflection in the point F\nX is the image of P under t", R,
+             "by the foot"),
+            ("t is the reflection in g\nX is the image of P under t", R, "by a reflection"),
+            ("k is the circle with centre A through P\nX is a point on k at 130", N, "slid on one circle"),
+            ("X = (-4, 4.7)", N, "by eye"),
+            ("M is the midpoint of A and B\nt is the reflection in the point M\nX is the image of P under t", N, "a half turn"),
+            ("X is the foot of the perpendicular from P to g", N, "half-way only"),
+            ("k is the circle with centre A through P\nl is the circle with centre B through P\nall crossings of k and l", N,
+             "both crossings: which of them it is changes with the side of P, so that neither is it everywhere"),
+        ],
+    ),
+    dict(
+        name="a third of AB",
+        given="A = (-4, -1)\nB = (5, 2)\ns is the segment from A to B",
+        solution="T is the point that divides AB in the ratio 1 : 2",
+        answers="T",
+        tried=[
+            ("C = (-2, 4)\np is the ray from A through C\nk is the circle with centre C through A\nD is where p meets k, second crossing\n"
+             "l is the circle with centre D through C\nE is where p meets l, second crossing\nh is the line through E and B\n"
+             "q is the parallel to h through C\nX is where q meets s", R, "by a ray with three equal parts"),
+            ("t is the enlargement from A by the factor 1/3\nX is the image of B under t", R, "by an enlargement"),
+            ("C = (0, 5)\nG is the centroid of ABC\np is the parallel to the line through A and C through G\nX is where p meets s", R,
+             "from the centroid of a helper triangle"),
+            ("C = (0, 5)\nG is the centroid of ABC\np is the parallel to the line through B and C through G\nX is where p meets s", N,
+             "from the centroid, but the other third"),
+            ("X = (-1, 0)", N, "put there"),
+            ("X is a point on s at 0.33333333", N, "slid there"),
+            ("X is the point that divides AB in the ratio 2 : 1", N, "the other third"),
+            ("M is the midpoint of A and B\nX is the midpoint of A and M", N, "a quarter"),
+        ],
+    ),
+    dict(
+        name="the length of the diagonal",
+        given="A = (0, 0)\nB = (4, 0)\nC = (4, 3)\nD = (0, 3)\nABCD is the polygon through A, B, C, D",
+        solution="d is the distance from A to C",
+        answers="d",
+        tried=[
+            ("e is the distance from C to A", R, "from the other end"),
+            ("AC is the segment from A to C\ne is the length of AC", R, "of a segment"),
+            ("e is the distance from B to D", N, "the other diagonal"),
+            ("e is the value of 5", N, "the number that it is now"),
+            ("e is the distance from A to B\nf is the distance from B to C\ng is the value of sqrt(e^2 + f^2)", N,
+             "right for rectangles only"),
+            ("e is the value of AC", R, "as a formula"),
+            ("e is the value of 2 * AC / 2", R, "in a roundabout way"),
+            ("X = (1, 1)", N, "something else"),
+        ],
+    ),
+    dict(
+        name="the circle about M that touches g",
+        given="A = (-5, -2)\nB = (5, 0)\ng is the line through A and B\nM = (1, 3)",
+        sought=[("k", "circle", [])],
+        claims=["k is tangent to g", "M is the centre of k"],
+        tried=[],
+    ),
+    dict(
+        name="a circle that touches g",
+        given="A = (-5, -2)\nB = (5, 0)\ng is the line through A and B\nM = (1, 3)",
+        sought=[("k", "circle", [])],
+        claims=["k is tangent to g"],
+        tried=[
+            ("F is the foot of the perpendicular from M to g\nc is the circle with centre M through F", R, "about M"),
+            ("q is the perpendicular to g through A\nN is a point on q at 0.4\nc is the circle with centre N through A", R,
+             "touching in A"),
+            ("c is the circle with centre M and radius 4", N, "a number"),
+            ("c is the circle with centre M through A", N, "cuts it"),
+            ("Q is a point on g at 0.55\nc is the circle with centre M through Q", N, "slid until it touches"),
+            ("D is the mirror image of M in g\nE is the midpoint of D and M\nc is the circle with centre D through E", R,
+             "from the other side"),
+            ("F is the foot of the perpendicular from M to g\nc is the circle on the diameter from M to F", R,
+             "smaller, and it touches too"),
+            ("F is the foot of the perpendicular from M to g", N, "not finished"),
+        ],
+    ),
+    dict(
+        name="a right-angled triangle on AB",
+        given="A = (-4, 0)\nB = (4, 1)",
+        sought=[("C", "point", [])],
+        claims=["angle ACB = 90"],
+        tried=[
+            ("k is the circle on the diameter from A to B\nX is a point on k at 70", R, "anywhere on the circle of Thales"),
+            ("M is the midpoint of A and B\nk is the circle with centre M through A\nX is a point on k at -60", R, "and below"),
+            ("X is the point B turned about A by 90 degrees", N, "a right angle in another corner"),
+            ("P = (0, 5)\np is the line through A and P\nX is the foot of the perpendicular from B to p", R,
+             "by a foot on a line through A"),
+            ("X = (0, 4.5)", N, "by eye"),
+            ("M is the midpoint of A and B", N, "on AB"),
+            ("p is the perpendicular bisector of A and B\nM is the midpoint of A and B\nk is the circle with centre M through B\n"
+             "X is where p meets k, first crossing", R, "with equal sides"),
+            ("k is the circle with centre A through B\nX is a point on k at 80", N, "on another circle"),
+        ],
+    ),
+    dict(
+        name="a square with the diagonal AC",
+        given="A = (-3, -1)\nC = (3, 2)",
+        sought=[("S", "polygon", ["A", "C"])],
+        claims=["S is a square"],
+        tried=[
+            ("M is the midpoint of A and C\nB is the point A turned about M by 90 degrees\nD is the point C turned about M by 90 degrees\n"
+             "ABCD is the polygon through A, B, C, D", R, "turned about the middle"),
+            ("the square on the side from A to C", R, "A and C are corners of that one as well"),
+            ("the rhombus on the side from A to C", N, "only a rhombus"),
+            ("the rectangle on the side from A to C", N, "only a rectangle"),
+            ("p is the perpendicular bisector of A and C\nM is the midpoint of A and C\nk is the circle with centre M through A\n"
+             "all crossings of p and k\nABCD is the polygon through A, B, C, D", R, "by the bisector and a circle"),
+            ("B = (-1.5, 3.5)\nD = (1.5, -2.5)\nABCD is the polygon through A, B, C, D", N, "by its places"),
+            ("k is the circle with centre A through C\nl is the circle with centre C through A\nall crossings of k and l\n"
+             "ABCD is the polygon through A, B, C, D", N, "a rhombus of 60°"),
+            ("M is the midpoint of A and C\nB is the point A turned about M by 90 degrees", N, "not finished"),
+        ],
+    ),
+    dict(
+        name="half of the angle",
+        given="A = (5, -2)\nB = (-4, -2)\nC = (1, 4)",
+        solution="w is the bisector of angle ABC",
+        answers="w",
+        tried=[
+            ("k is the circle with centre B through A\np is the ray from B through C\nD is where p meets k, second crossing\n"
+             "l is the circle with centre A through B\nm is the circle with centre D through B\nE is where l meets m again, other than B\n"
+             "q is the line through B and E", R, "by compasses"),
+            ("I is the incentre of ABC\nq is the line through B and I", R, "through the incentre"),
+            ("M is the midpoint of A and C\nq is the line through B and M", N, "the median"),
+            ("X = (3, 1.6)\nq is the line through B and X", N, "by eye"),
+            ("q is the bisector of angle CBA", R, "the arms in the other order"),
+            ("q is the bisector of angle BAC", N, "of another corner"),
+            ("I is the incentre of ABC\nq is the segment from B to I", N, "a segment"),
+            ("k is the circle with centre B through A\nX is a point on k at 21\nq is the line through B and X", N,
+             "slid until it looks like it"),
+        ],
+    ),
+    dict(
+        name="the hexagon in the circle",
+        given="M = (0, 0)\nA = (4, 1)\nk is the circle with centre M through A",
+        sought=[("H", "polygon", ["A"])],
+        claims=["H is regular"],
+        tried=[
+            ("the regular polygon with 6 corners about M through A", R, "in one step"),
+            ("the regular polygon with 5 corners about M through A", R, "five corners are regular too"),
+            ("the square on the side from A to M", R, "and so is a square on MA"),
+            ("B is a point on k at 74\nthe triangle MAB", N, "slid along the circle"),
+            ("l is the circle with centre A through M\nall crossings of l and k\nQ is the polygon through M, A, B", R,
+             "a triangle of equal sides"),
+            ("B = (0, 4)\nC = (-4, -1)\nQ is the polygon through A, B, C", N, "three corners by eye"),
+            ("the rhombus on the side from M to A", N, "only a rhombus"),
+            ("X = (1, 1)", N, "something else"),
+        ],
+    ),
+    dict(
+        name="where the dial says",
+        given="A = (-4, 0)\nB = (4, 0)\nr is a dial from 1 to 5 in steps of 0.5 at 3\nk is the circle with centre A and radius r",
+        solution="t is the tangent from B to k, first one",
+        answers="t",
+        either=True,
+        tried=[
+            ("M is the midpoint of A and B\nc is the circle with centre M through A\nall crossings of c and k\n"
+             "q is the line through B and C", R,
+             "by Thales, for every turn of the dial"),
+            ("c is the circle with centre A and radius 3\nM is the midpoint of A and B\nl is the circle with centre M through A\n"
+             "all crossings of l and c\nq is the line through B and C", N, "for the number that the dial shows now"),
+            ("t is the tangent from B to k, second one", R, "the other one"),
+            ("C is a point on k at 67.97\nq is the line through B and C", N, "slid there"),
+            ("q is the line through A and B", N, "the line of centres"),
+            ("D is the touching point from B on k, second one\nq is the line through B and D", R, "by the touching point"),
+            ("C = (-2.875, 2.78)\nq is the line through B and C", N, "by its places"),
+            ("D is the touching point from B on k, first one", N, "not finished"),
+        ],
+    ),
+    dict(
+        name="the fourth corner, all three of them",
+        given="A = (-3, -2)\nB = (4, -1)\nC = (1, 4)",
+        solution="D is the fourth corner of the parallelogram ABC\nE is the fourth corner of the parallelogram BCA\n"
+        "F is the fourth corner of the parallelogram CAB",
+        answers="D E F",
+        tried=[
+            ("X is the fourth corner of the parallelogram CBA\nY is the fourth corner of the parallelogram ACB\n"
+             "Z is the fourth corner of the parallelogram BAC", R, "all three, the corners in other orders"),
+            ("X is the fourth corner of the parallelogram ABC\nY is the fourth corner of the parallelogram BCA", N, "two of three"),
+            ("u is the parallel to the line through A and B through C\nv is the parallel to the line through B and C through A\n"
+             "w is the parallel to the line through A and C through B\nX is where u meets v\nY is where v meets w\nZ is where w meets u", R,
+             "by three parallels"),
+            ("X is the fourth corner of the parallelogram ABC\nY is the fourth corner of the parallelogram BCA\nZ = (8, 5)", N,
+             "one put there"),
+            ("M is the midpoint of A and B\nN is the midpoint of B and C\nL is the midpoint of C and A", N, "midpoints"),
+            ("t is the translation from A to B\nX is the image of C under t\nu is the translation from B to A\n"
+             "Y is the image of C under u\n"
+             ""
+             "v is the translation from C to A\nZ is the image of B under v", R, "by translations"),
+            ("X is the fourth corner of the parallelogram ABC\nY is the fourth corner of the parallelogram ABC", N, "the same twice"),
+            ("G is the centroid of ABC\nt is the enlargement from G by the factor -2\nthe images of A, B and C under t", R,
+             "by an enlargement"),
+        ],
+    ),
 ]  # fmt: skip
 
 #: For each challenge of the demo lessons an answer that is right, by the titles of their boards; None where there can be none.

@@ -121,6 +121,13 @@ class TidyTest(unittest.TestCase):
         self.assertFalse(any(step.look.hidden for step in board.steps))
 
 
+class NamesTest(unittest.TestCase):
+    def test_what_is_made_on_the_way_takes_no_name_that_is_given(self):
+        f = Figure()
+        f.say("A = (0, 0)\nB = (4, 0)\nC = (1, 3)\np is the perpendicular to the line through B and C through A")
+        self.assertEqual(f.board.step(f.board.find("p")).does, "perpendicular")
+
+
 class RecomputeTest(unittest.TestCase):
     def test_a_drag_recomputes_the_descendants_and_nothing_else(self):
         board = figure(SENTENCES + "\nZ is a free point at (9, 9)\nM is the midpoint of Z and B").board

@@ -127,8 +127,8 @@ def _at_least(gap, count):
 def _check_corners(fills, board):
     corners, _ = formulas.PROPERTIES[fills["word"]]
     value = board.value(fills["polygon"][0])
-    if value is not None and (len(value) != corners if corners else len(value) < 4):
-        wanted = {3: "a triangle", 4: "a polygon of four corners", 0: "a polygon of four corners or more"}[corners]
+    if value is not None and not formulas.may_have(corners, len(value)):
+        wanted = {3: "a triangle", 4: "a polygon of four corners", 0: "a polygon of four corners or more", -3: "a polygon"}[corners]
         raise Refusal(f"Of {board.name(fills['polygon'][0])} that cannot be said: only {wanted} may be {fills['word']}.")
 
 

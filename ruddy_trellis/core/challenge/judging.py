@@ -1,5 +1,6 @@
 """Is it right? What a student made is looked at where it is, then with the givens moved and all that the student can move."""
 
+from collections import Counter
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from math import hypot
@@ -25,6 +26,8 @@ ENOUGH, SOME, MOST = 24, 6, 300
 _HOLDS, _LEAST = 1e-6, 0.01
 #: A number above those of all ids: with it everything on a board is given.
 _ALL = 10**9
+#: Up to this share of the positions an answer may be missing where the teacher's is there: helpers do not meet everywhere.
+_SELDOM = 0.25
 #: How many ways to choose what is meant are tried.
 _CHOICES = 2_000
 
@@ -103,6 +106,7 @@ def _same(copy, own, challenge, solution, reach):
         alive.append(same)
         near += close
     first = [set(some) for some in alive]
+    missed: Counter[str] = Counter()
     broken: dict[str, Numbers] = {}
     moved = copy.copy()
     for there, mine in _tried(copy, challenge):
@@ -118,13 +122,14 @@ def _same(copy, own, challenge, solution, reach):
             for mine_id in list(some):
                 value = moved.value(mine_id)
                 if value is None or not right:
+                    missed[mine_id] += bool(right)
                     continue
                 if any(equal(kind, value, one, far) for one in right):
                     some[mine_id] += 1
                 else:
                     del some[mine_id]
                     broken.setdefault(mine_id, {**there, **mine})
-    return _told(copy, wanted, kinds, alive, first, broken, near)
+    return _told(copy, kinds, alive, first, broken, near, missed)
 
 
 def _tried(copy, challenge) -> Iterator[tuple[Numbers, Numbers]]:
@@ -136,7 +141,7 @@ def _enough(some):
     return any(count >= ENOUGH for count in some.values())
 
 
-def _told(copy, wanted, kinds, alive, first, broken, near):
+def _told(copy, kinds, alive, first, broken, near, missed):
     taken = _matched([sorted(some, key=lambda id: -some[id]) for some in alive])
     asked = _asked_words(kinds)
     if taken is not None:
@@ -144,7 +149,8 @@ def _told(copy, wanted, kinds, alive, first, broken, near):
         names = join(noun(copy, id) for id in taken)
         verb = "is" if len(taken) == 1 else "are"
         met = ((asked, True),)
-        if least >= ENOUGH:
+        is_everywhere = all(missed[id] <= _SELDOM * some[id] for some, id in zip(alive, taken))
+        if least >= ENOUGH and is_everywhere:
             return Judged(RIGHT, f"Right: {names} {verb} what is asked for, wherever the givens are.", met, tuple(taken))
         if least >= SOME:
             return Judged(WHERE_THERE, f"Right where it is there: {names} {verb} what is asked for.", met, tuple(taken))

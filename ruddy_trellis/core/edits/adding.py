@@ -1,6 +1,6 @@
 """Adding steps: what a given step, or a sentence that makes several, becomes on a board."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Collection, Iterator, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -52,20 +52,22 @@ def put_on(board: Board, edit: Any) -> list[Step]:
 
 def _put_on(board, edit):
     before = len(board)
+    kept = {new.name for new in edit.steps if new.name is not None}  # what is made on the way takes no name that is given
     for new in edit.steps:
         # "new:0" means the first step of the list as it was given, so an expanding sentence comes last.
-        for step in new_steps(board, new, [step.id for step in board.steps[before:]]):
+        for step in new_steps(board, new, [step.id for step in board.steps[before:]], kept):
             board.append(step)
     return board.steps[before:]
 
 
-def new_steps(board: Board, new: Any, new_ids: Sequence[str]) -> Iterator[Step]:
+def new_steps(board: Board, new: Any, new_ids: Sequence[str], kept: Collection[str] = ()) -> Iterator[Step]:
     """The steps that one given step stands for: itself, or what its sentence expands to. Each is to be put on the board before the
     next is asked for. Raises Refusal.
 
     Args:
         new: a ``NewStep``.
         new_ids: the ids of the steps that were made before it in the same edit.
+        kept: names that are given to others in it.
     """
     if new.does not in CATALOGUE:
         raise Refusal(f"There is no construction called “{new.does[:40]}”.")
@@ -83,12 +85,12 @@ def new_steps(board: Board, new: Any, new_ids: Sequence[str]) -> Iterator[Step]:
             part_fills = {name: new_step_ids(fill, made, "made:") for name, fill in part.fills.items()}
             part_construction = CATALOGUE[part.key]
             check_fills(part_construction, part_fills, board)
-            step = step_of(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like)
+            step = step_of(board, part_construction, with_defaults(part_construction, part_fills, board), None, part.like, kept)
             made.append(step.id)
             by = construction.key if board.settings.own_from else None
             yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover, **part.look), by=by)
     else:
-        step = step_of(board, construction, with_defaults(construction, fills, board), new.name)
+        step = step_of(board, construction, with_defaults(construction, fills, board), new.name, None, kept)
         yield step.with_(look=replace(step.look, hidden=True)) if new.hidden else step
 
 
@@ -111,11 +113,14 @@ def _first_look(board, construction, fills, like):
     return PLAIN if like is None else Look(**{part: getattr(board.step(like).look, part) for part in _TAKEN_OVER})
 
 
-def step_of(board: Board, construction: Construction, fills: Any, name: str | None, like: str | None = None) -> Step:
+def step_of(
+    board: Board, construction: Construction, fills: Any, name: str | None, like: str | None = None, kept: Collection[str] = ()
+) -> Step:
     """A new step for a board, with the id and the name that it gets; it is not put on yet. Raises Refusal for a wrong name.
 
     Args:
         like: the id of what it looks like at first.
+        kept: names that it does not take by itself.
     """
     last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal()), default=0)
     last = max(last, board.settings.own_from)
@@ -123,7 +128,7 @@ def step_of(board: Board, construction: Construction, fills: Any, name: str | No
     names = board.names
     if name is not None:
         return step if spelt(step, names) == spelling.tidy(name) else step.with_(name=spelling.check_new_name(name))
-    taken = {names[other.id] for other in board.steps if other.is_reading == step.is_reading}
+    taken = {*kept, *(names[other.id] for other in board.steps if other.is_reading == step.is_reading)}
     return step.with_(name=automatic_name(step, names, taken))
 
 

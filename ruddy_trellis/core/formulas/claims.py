@@ -303,7 +303,7 @@ def _regular(m, polygon):
     return [*_equilateral(m, polygon), *(_same_length(m, u, v) for u, v in pairwise(over)), *ways]
 
 
-#: For each word that may be said of a polygon: how many corners it must have (0: any number, from 4), and its rule.
+#: For each word that may be said of a polygon: how many corners it must have (0: any number, from 4; -3: from 3), and its rule.
 PROPERTIES: dict[str, tuple[int, Callable[..., Defects]]] = {
     "a kite": (4, _kite),
     "a rhombus": (4, _rhombus),
@@ -315,16 +315,21 @@ PROPERTIES: dict[str, tuple[int, Callable[..., Defects]]] = {
     "equilateral": (3, _equilateral),
     "right-angled": (3, _right_angled),
     "cyclic": (0, lambda m, polygon: on_one_circle(m, *polygon)),
-    "regular": (0, _regular),
+    "regular": (-3, _regular),
 }
 
 
 def has_property(m: Arithmetic, polygon: Polygon, word: str) -> Defects:
     """A polygon of a kind. Raises Undefined where its corners are too few or too many for that."""
     corners, rule = PROPERTIES[word]
-    if len(polygon) != corners if corners else len(polygon) < 4:
+    if not may_have(corners, len(polygon)):
         raise Undefined("it has another number of corners")
     return rule(m, polygon)
+
+
+def may_have(corners: int, count: int) -> bool:
+    """Whether a polygon of a count of corners is one of which a word with that entry in ``PROPERTIES`` may be said."""
+    return count == corners if corners > 0 else count >= (-corners or 4)
 
 
 def congruent(m: Arithmetic, a: Polygon, b: Polygon) -> Defects:
