@@ -439,7 +439,6 @@ BANK = [
             ("M is the midpoint of A and B\nN is the midpoint of B and C\nL is the midpoint of C and A", N, "midpoints"),
             ("t is the translation from A to B\nX is the image of C under t\nu is the translation from B to A\n"
              "Y is the image of C under u\n"
-             ""
              "v is the translation from C to A\nZ is the image of B under v", R, "by translations"),
             ("X is the fourth corner of the parallelogram ABC\nY is the fourth corner of the parallelogram ABC", N, "the same twice"),
             ("G is the centroid of ABC\nt is the enlargement from G by the factor -2\nthe images of A, B and C under t", R,

@@ -6,7 +6,7 @@ import unittest
 
 from jsonschema import Draft202012Validator
 
-from ruddy_trellis.core import Board, Refusal
+from ruddy_trellis.core import Board, Figure, Refusal
 from ruddy_trellis.core.display import Extent, display, refreshed
 from ruddy_trellis.core.edits import Patch, perform, prepare, read_edit
 from ruddy_trellis.core.edits.deleting import what_goes
