@@ -15,6 +15,7 @@ from pathlib import Path
 
 from websockets.asyncio.client import connect
 
+from ruddy_trellis.core import Figure
 from ruddy_trellis.core.lesson.file import lesson_to_json
 from tests.browser.served import Server
 
@@ -33,7 +34,11 @@ class Teacher:
         self.post("/sign-in/demo", sign_in=sign_in)
 
     def post(self, path, **fields):
-        return self.browser.open(self.address + path, urllib.parse.urlencode(fields).encode())
+        return self.browser.open(self.address + path, urllib.parse.urlencode(fields, doseq=True).encode())
+
+    def get(self, path):
+        """What the server answers, as text."""
+        return self.browser.open(self.address + path).read().decode()
 
     def upload(self, title, figure):
         """Put a figure into the server as a lesson, through its door for files. Returns its address."""
@@ -125,6 +130,55 @@ async def class_of(server, line_address, seconds):
     return opening, [trip for trips, _ in results for trip in trips], sum(lost for _, lost in results), held
 
 
+async def hands_in(number, line_address, everyone):
+    """One student builds the middle, and hands in when everyone has. Returns how long that took, in milliseconds."""
+    async with connect(line_address, subprotocols=[f"copy.student-who-hands-in-{number:05}"], max_size=None, open_timeout=60) as line:
+
+        async def until(kind):
+            while (message := json.loads(await asyncio.wait_for(line.recv(), 60)))["t"] != kind:
+                if message.get("kind") == "refusal":
+                    raise AssertionError(message["words"])
+
+        await line.send(json.dumps({"t": "say", "text": "the midpoint of AB"}))
+        await until("changed")
+        await everyone.wait()
+        start = time.perf_counter()
+        await line.send(json.dumps({"t": "hand_in", "name": f"wren {number}"}))
+        await until("handed_in")
+        return (time.perf_counter() - start) * 1000
+
+
+async def all_hand_in(line_address):
+    """Forty hand in at once. Returns how long each took, in milliseconds, and how long a drag of another one took meanwhile."""
+    everyone = asyncio.Barrier(STUDENTS + 1)
+    handing = asyncio.gather(*(hands_in(number, line_address, everyone) for number in range(STUDENTS)))
+    dragging = asyncio.create_task(student(STUDENTS, line_address, 3, everyone))
+    spent = await handing
+    trips, _ = await dragging
+    return spent, trips
+
+
+def handing_in(teacher):
+    """The rows about handing in: a challenge of the middle, in a lesson that takes it."""
+    figure = Figure()
+    figure.say("A = (-3, 0)\nB = (3, 1)\nM is the midpoint of AB")
+    address = teacher.upload("The middle", figure)
+    link, slug = teacher.share(address), address.rsplit("/", 1)[1]
+    board = teacher.get(f"/lessons/{slug}").split('data-board="')[1].split('"')[0]
+    task = {"task": "The middle.", "given": ["s1", "s2"], "answers": "s3", "kit": "everything"}
+    teacher.post(f"/boards/{board}/challenge", **task)
+    teacher.post(f"/lessons/{slug}/handed-in/open", is_open="true")
+    spent, trips = asyncio.run(all_hand_in(f"{link.replace('http', 'ws')}/{board}/live"))
+    yield f"{STUDENTS} hand in at once", "≤ 1 s each", f"{statistics.median(spent):.0f} ms median, {max(spent):.0f} ms at most"
+    yield "dragging while 40 hand in", "p95 ≤ 80 ms", f"{statistics.median(trips):.1f} ms median, {p95(trips):.1f} ms p95"
+    grid = times(lambda: teacher.get(f"/lessons/{slug}/handed-in/grid"))
+    yield (
+        f"the grid with {STUDENTS} hand-ins, server time",
+        "p95 ≤ 60 ms",
+        f"{statistics.median(grid):.1f} ms median, {p95(grid):.1f} ms p95",
+    )
+
+
 def rows():
     """The rows of the table that a class answers. ``--minutes 10`` lets it drag for that long; it is half a minute else."""
     seconds = 60 * float(sys.argv[sys.argv.index("--minutes") + 1]) if "--minutes" in sys.argv else 30
@@ -132,6 +186,7 @@ def rows():
         server = Server(Path(folder) / "class.sqlite")
         try:
             teacher = Teacher(server)
+            yield from handing_in(teacher)
             for what, figure in (("5 steps of 200 hang on the peg", orchard()), ("all 200 hang on the peg", wreath())):
                 link = teacher.share(teacher.upload(what, figure))
                 spent = times(lambda link=link: urllib.request.urlopen(link).read())
