@@ -172,6 +172,41 @@ class BuildingTest(BrowserTest):
         page.click("#is-right")
         expect(page.locator("#judged")).to_contain_text("Right: point")
 
+    def test_what_is_handed_in_is_seen_replayed_and_answered(self):
+        teacher, link = self.share("A = (-3, 0)", "B = (3, 0)", "the segment AB", "M is the midpoint of AB")
+        page = teacher.page
+        teacher.click_point("M")
+        page.click("#board-acts")
+        page.click("text=A challenge for students")
+        page.click("text=Make the challenge")
+        expect(page.locator("#challenge-panel")).to_contain_text("The challenge stands")
+        s = self.student(link)
+        expect(s.page.locator("#hand-in")).to_be_hidden()
+        page.goto(f"{self.server.address}/lessons/{teacher.slug}/handed-in")
+        page.click("text=Open it for 8 hours")
+        s.say("the circle with centre A through B", "the circle with centre B through A", "all crossings of k and c")
+        s.say("the line through C and D", "where AB meets p")
+        s.page.click("#hand-in")
+        s.page.fill("#nickname", "fox")
+        s.page.click("text=Hand it in")
+        expect(s.page.locator("#handed")).to_contain_text("Handed in as fox, right")
+        card = page.locator(".handed-grid > li", has_text="fox")
+        expect(card).to_contain_text("right")
+        card.locator("[name=word]").fill("Well found.")
+        card.locator("text=Write").click()
+        expect(s.page.locator("#handed")).to_contain_text("Well found.")
+        # Opened, it is replayed: the working begins anew, and stands whole in the end.
+        page.locator(".handed-grid > li", has_text="fox").locator("a").first.click()
+        page.locator("#saved:text-is('Saved')").wait_for()
+        page.click("#fold")
+        expect(page.locator("#lines li")).to_have_count(9)
+        page.click("[data-steps='-1']")
+        expect(page.locator("#steps-seen")).to_have_text("8 of 9")
+        page.click("#replay")
+        expect(page.locator("#steps-seen")).not_to_have_text("8 of 9")
+        s.page.click("#take-back")
+        expect(s.page.locator("#handed")).to_be_hidden()
+
 
 if __name__ == "__main__":
     import unittest
