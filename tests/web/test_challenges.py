@@ -83,6 +83,19 @@ class ChallengeTest(WebTest):
         line.send("is_right", reach=0.05)
         self.assertIn("asks for nothing", line.until("says")["words"])
 
+    def test_it_is_changed_and_the_board_goes_on(self):
+        self.make()
+        # What the teacher puts on the start later gets an id that the solution has for something else.
+        self.say(self.teacher_line, "Z = (2, -3)")
+        self.assertIn("stands", self.make(task="Find another corner.", answers=["s4"], moves="7", kit="closing").text)
+        self.assertIn("Find another corner.", self.client.get(f"/open/{self.key}").text)
+        self.assertIn("Z is a free point", self.client.get(f"/boards/{self.board}/working.txt").text)
+        line = self.student()
+        self.say(line, "D = (-1.001, 4)")
+        line.send("is_right", reach=0.05)
+        self.assertIn("not tied", line.until("judged")["words"])
+        self.assertIn('value="s4" checked', self.client.get(f"/boards/{self.board}/challenge").text)
+
     def test_what_is_wrong_with_it_is_said_and_nothing_changes(self):
         before = self.client.get(f"/boards/{self.board}/working.txt").text
         for more, words in (

@@ -92,7 +92,7 @@ def check_challenge(challenge: Challenge, solution: Board, start: Board) -> None
                 raise Refusal("An answer is no longer on the board.")
             if solution.kind_of(id) not in (*THINGS, "number"):
                 raise Refusal(f"{solution.name(id)} cannot be an answer: a point, a line, a circle, a shape or a reading can.")
-            if id in start:
+            if id in start and start.step(id).does == solution.step(id).does:
                 raise Refusal(f"{solution.name(id)} is given, so it cannot be the answer.")
     else:
         if not challenge.sought or not challenge.claims:

@@ -83,9 +83,11 @@ def _same(copy, own, challenge, solution, reach):
     if challenge.every:
         wanted = [(id, [way]) for id in challenge.answers for way in ways]
     boards = [branched(solution, way) for way in ways]
-    now = {step.id: numbers_of(step) for step in copy.steps if copy.is_given(step.id) and step.construction.moves}
+    pegs = [step for step in copy.steps if copy.is_given(step.id) and step.construction.moves]
+    # What the teacher has put on the start later is no peg of the solution, whatever its id is.
+    shared = {step.id for step in pegs if step.id in solution and solution.step(step.id).does == step.does}
     for board in boards:
-        board.move({id: at for id, at in now.items() if id in board})
+        board.move({step.id: numbers_of(step) for step in pegs if step.id in shared})
     numbers = {str(way): number for number, way in enumerate(ways)}
     size = size_of(copy)
     kinds = [solution.kind_of(id) for id, _ in wanted]
@@ -114,7 +116,7 @@ def _same(copy, own, challenge, solution, reach):
             break
         moved.move({**there, **mine})
         for board in boards:
-            board.move({id: at for id, at in there.items() if id in board})
+            board.move({id: at for id, at in there.items() if id in shared})
         far = size_of(moved)
         for (id, those), kind, some in zip(wanted, kinds, alive):
             right = [boards[numbers[str(way)]].value(id) for way in those]

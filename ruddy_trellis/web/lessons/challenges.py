@@ -49,7 +49,7 @@ def _is_shown(step):
 
 
 def _fields_of(live, challenge):
-    given = [step.id for step in live.board.steps]
+    given = _given_of(live.board, live.solution)
     return {
         "given": given,
         "answers": challenge.answers,
@@ -64,6 +64,11 @@ def _fields_of(live, challenge):
         "ticked": [_key(way) for way in challenge.branches],
         "kit": live.board.settings.kit,
     }
+
+
+def _given_of(start, solution):
+    """The ids of what of a solution stands on the start; what the teacher has put there later is none of it, whatever its id is."""
+    return [step.id for step in start.steps if step.id in solution and solution.step(step.id).does == step.does]
 
 
 def _proposed_fields(board, selected):
@@ -135,26 +140,32 @@ async def make_challenge(
             fields["task"] = task_for(solution, [id for id in fields["answers"] if id in solution], fields["given"])
         return await run_in_threadpool(_panel, request, board_id, (), "", fields)
     try:
-        challenge, start = await apart(100 * len(solution), _made, solution, fields, live.challenge)
-        await live.begin(start, challenge)
+        stands = live.board.copy() if live.challenge else None
+        challenge, start = await apart(100 * len(solution), _made, solution, fields, live.challenge, stands)
+        if stands is None:
+            await live.begin(start, challenge)
+        else:
+            await live.change_challenge(challenge)
+            if fields["kit"] != live.board.settings.kit:
+                await live.change(Arrange(kit=fields["kit"]))
     except Refusal as refusal:
         return await run_in_threadpool(_panel, request, board_id, (), refusal.sentence, fields)
     return page(request, "panels/challenge_made.html", board_id=board_id, challenge=challenge, count=len(solution) - len(start))
 
 
-def _made(solution, fields, before):
-    """The challenge and its start. Raises Refusal."""
+def _made(solution, fields, before, stands):
+    """The challenge and its start: the one that stands, where there is a challenge already. Raises Refusal."""
     if not fields["task"].strip():
         raise Refusal("Say in words what is to be done.")
     given = [id for id in fields["given"] if id not in fields["answers"]]
-    start = started(solution, given)
+    start = started(solution, given) if stands is None else stands
     chosen = fields["kit"] == "chosen" and kit_of(start.settings.with_(kit="chosen")).builds
     if not chosen and (fields["kit"] not in KITS or not KITS[fields["kit"]].builds):
         raise Refusal("With this kit nothing can be built: choose another one.")
     prepare(start, Arrange(kit=fields["kit"])).apply(start)
     same = fields["by"] == "same"
     answers = [id for id in fields["answers"] if id in solution] if same else []
-    possible = {_key(way): way for way in branches(solution, answers, {step.id for step in start.steps})} if answers else {}
+    possible = {_key(way): way for way in branches(solution, answers, set(_given_of(start, solution)))} if answers else {}
     if fields["moves"] and not fields["moves"].isdecimal():
         raise Refusal("In how many moves is a whole number, or nothing.")
     challenge = Challenge(
