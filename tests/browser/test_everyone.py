@@ -20,6 +20,7 @@ class EveryoneTest(BrowserTest):
 
     def press(self, selector):
         """Press a button wherever it is: on a small screen some lie in sheets that are shut."""
+        self.page.wait_for_selector(selector, state="attached")
         self.page.evaluate("selector => document.querySelector(selector).click()", selector)
         self.page.wait_for_timeout(250)
 
@@ -54,7 +55,12 @@ class EveryoneTest(BrowserTest):
         for address in (*small, "/account", "/gallery", "/help/about/for-the-technician", "/help?find=circle") if whole else small:
             self.page.goto(self.server.address + address)
             yield address
-        BoardPage(self.page, self.server.address).open("nine posts")
+        b = BoardPage(self.page, self.server.address).open("Build it by hand")
+        for address in ("as-student", "handed-in"):
+            self.page.goto(f"{self.server.address}/lessons/{b.slug}/{address}")
+            self.page.wait_for_timeout(500)
+            yield address
+        b.open("nine posts")
         yield "board"
         for panel in PANELS[:-2] if whole and WHOLE else ("look", "claims") if whole else ("look",):
             self.press(f"[data-panel={panel}]")
