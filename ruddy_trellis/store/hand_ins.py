@@ -2,7 +2,7 @@
 
 from datetime import UTC, timedelta
 
-from sqlalchemy import delete, func, update
+from sqlalchemy import case, delete, func, update
 from sqlmodel import select
 
 from .database import Database
@@ -50,9 +50,10 @@ class HandIns:
                 select(HandInRow.id).where(here, HandInRow.holder == row.holder, HandInRow.name == row.name).limit(1)
             ).first()
             if known is None:
-                names = select(func.count(func.distinct(HandInRow.name))).where(here)
-                lately = names.where(HandInRow.made_at > _now() - timedelta(minutes=MINUTES))
-                if session.exec(lately).one() >= NAMES_AT_ONCE or session.exec(names).one() >= NAMES:
+                came = select(func.min(HandInRow.made_at).label("at")).where(here).group_by(HandInRow.name).subquery()
+                lately = func.sum(case((came.c.at > _now() - timedelta(minutes=MINUTES), 1), else_=0))
+                names, new = session.exec(select(func.count(), lately).select_from(came)).one()
+                if (new or 0) >= NAMES_AT_ONCE or names >= NAMES:
                     raise TooMany
             row.day = session.get(CalendarRow, 1).days
             session.add(row)

@@ -97,7 +97,7 @@ class TellHint:
 
 @dataclass(frozen=True)
 class GiveIn:
-    """Hand in a student's copy as it is now.
+    """Hand in a student's copy as it is now. Gives what is told of it, as a part of an answer.
 
     Attributes:
         name: the nickname. hints: how many hints were told.

@@ -173,9 +173,8 @@ class StudentHand(Hand):
         yield {"t": "hint", "words": words, "left": left}
 
     def _hand_in(self, message: messages.HandIn) -> Doing:
-        yield GiveIn(nickname(message.name), self.hints)
+        found = yield GiveIn(nickname(message.name), self.hints)
         yield done("Handed in: your board as it is now. What you do from here on changes nothing of it.", undo=False)
-        found = yield TellHandedIn(False)
         yield {"t": "handed_in", **found}
 
     def _handed_in(self, message: messages.HandedIn) -> Doing:

@@ -130,8 +130,8 @@ class StudentBoard(LiveBoard):
         return await hint_beside(await run_in_threadpool(self._boards.get, self.source_id), number)
 
     async def hand_in(self, name, hints):
-        """Keep the copy as it is now as what was handed in. Raises Refusal where the lesson takes nothing, or too many new names have
-        come."""
+        """Keep the copy as it is now as what was handed in. Returns what is told of it. Raises Refusal where the lesson takes nothing, or
+        too many new names have come."""
         if not await saved(self._lessons.hand_ins.is_open, self.lesson_id):
             raise Refusal("Nothing is taken in now: your teacher opens it.")
         async with self._lock:
@@ -151,6 +151,7 @@ class StudentBoard(LiveBoard):
             await saved(self._lessons.hand_ins.keep, row)
         except TooMany:
             raise Refusal("So many new names have come that no other is taken now. Try again in some minutes.") from None
+        return {"open": True, "name": name, "verdict": found.verdict if found else "", "word": "", "minutes": minutes}
 
     async def _own_edits(self):
         return await saved(self._lessons.edits, self.id, COPY_EDITS) if self.id is not None else []
