@@ -196,6 +196,18 @@ class ByHandTest(unittest.TestCase):
             sum(counted(board, [step.id for step in board.steps])), sum(counted(alone, [step.id for step in alone.steps])) + 2
         )
 
+    def test_what_slides_on_it_stays_where_it_is(self):
+        slides = (
+            "p is the perpendicular bisector of AB\nP is a point on p at 0.4\nk is the circle through A, B and C\nQ is a point on k at 70"
+        )
+        board = board_of(_FOUR + slides)
+        before = [board.value(board.find(name)) for name in "PQ"]
+        perform(board, ByHand())
+        for name, (x, y) in zip("PQ", before):
+            now = board.value(board.find(name))
+            self.assertAlmostEqual(now[0], x, places=6)
+            self.assertAlmostEqual(now[1], y, places=6)
+
     def test_it_is_one_edit_and_goes_back(self):
         alone = Alone(board_of(_FOUR + "M is the midpoint of AB\nN is the midpoint of M and C"))
         before = list(alone.board.steps)

@@ -7,6 +7,7 @@ from typing import Any
 from .. import limits
 from ..board.board import Board
 from ..board.naming import automatic_name, check_names, spelt
+from ..board.nearest import nearest_place
 from ..board.step import Step
 from ..catalogue import CATALOGUE
 from ..catalogue.by_hand import WAYS, Made, Work
@@ -58,8 +59,18 @@ def _drawn(board: Board, wanted: Iterable[str], closes: bool) -> tuple[Board, di
     ahead.chalk = board.chalk
     namer = _Namer(board, ahead)
     for step in board.steps:
-        ahead.append(_by_hand(ahead, step, namer, closes, problems, board) if step.id in wanted else step)
+        ahead.append(_by_hand(ahead, step, namer, closes, problems, board) if step.id in wanted else _where_it_was(ahead, step, board))
     return ahead, problems
+
+
+def _where_it_was(ahead: Board, step: Step, board: Board) -> Step:
+    """A step that is left as it is; a point on a line that is drawn by hand now has another number for the same place."""
+    path = step.fills.get("path")
+    if step.does != "point_on" or not path or board.value(step.id) is None:
+        return step
+    if all(one in board and ahead.step(one) == board.step(one) for one in path) or any(ahead.value(one) is None for one in path):
+        return step
+    return step.with_(fills={**step.fills, "place": nearest_place(ahead, path, board.value(step.id))})
 
 
 def _by_hand(ahead, step, namer, closes, problems, board):
