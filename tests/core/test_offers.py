@@ -50,6 +50,22 @@ class AskedTest(unittest.TestCase):
                 else:
                     perform(board.copy(), row.edit)
 
+    def test_every_offer_is_taken_by_the_hand_that_was_offered_it(self):
+        """As it is done at a board: selected, offered, taken by its number; what has come of images is selected then."""
+        for lines, selection, _ in ASKED:
+            board, rows = offered(lines, selection)
+            for number, row in enumerate(rows):
+                if row.edit is None:
+                    continue
+                alone = Alone(board.copy())
+                alone.do(t="select", ids=[board.ids_named(name)[0] for name in selection.split()])
+                if alone.hand.offers[number].sentence != row.sentence:
+                    continue
+                told = alone.do(t="offer", number=number)
+                self.assertNotIn("refusal", [answer.get("kind") for answer in told], row.sentence)
+                if row.does == "images":
+                    self.assertTrue(told[-1]["ids"], row.sentence)
+
     def test_nothing_foolish_is_offered(self):
         points = ("A = (-3, 0)", "B = (3, 0)", "C = (0, 4)")
         for lines, selection, foolish in (

@@ -6,7 +6,7 @@ from ..catalogue import CATALOGUE
 from ..display.covers import cover_words
 from ..display.text import value_text, verdict_mark
 from ..edits import Add
-from ..edits.adding import with_defaults
+from ..edits.adding import new_step_ids, with_defaults
 from ..edits.deleting import what_goes
 from ..kinds import CLAIM, join
 from ..kits import check_tools
@@ -94,13 +94,15 @@ def take_offer(hand, message: messages.Offer) -> Doing:
     yield outcome(hand, patch)
     if offer.does == "images":
         # The image is selected, so that the same key goes on with it.
-        yield {"t": "gathered", "ids": _images_of(hand.board, offer.edit)}
+        yield {"t": "gathered", "ids": _images_of(hand.board, offer.edit, patch)}
 
 
-def _images_of(board, edit) -> list[str]:
-    """What the images of an offer are on a board, corners and ends left out where what stands on them is there."""
-    fills = edit.steps[0].fills
-    by = tuple(fills["by"])
+def _images_of(board, edit, patch) -> list[str]:
+    """What the images of an offer are on a board, corners and ends left out where what stands on them is there. The transformation may
+    have been made by the same edit."""
+    fills = edit.steps[-1].fills
+    made = [step.id for _, step in patch.after]
+    by = new_step_ids(tuple(fills["by"]), made)
     image_of = {step.fills["of"][0]: step.id for step in board.steps if step.fills.get("by") == by and "of" in step.fills}
     found = []
     for id in fills["of"]:
