@@ -62,6 +62,8 @@ class StudentBoard(LiveBoard):
     async def catch_up(self, source):
         """The teacher's board has changed while this copy is looked at: where nothing of it is kept it is what that is now; otherwise
         whoever looks is told that there is a change to be taken."""
+        if self.id is None and self._is_as(source.board):
+            return
         async with self._lock:
             if self._drags.owners and self.id is None:
                 return  # there is work in it in a moment
@@ -71,7 +73,15 @@ class StudentBoard(LiveBoard):
                 self.tell({"t": "behind", "behind": self._is_behind(source)})
             else:
                 self.board = await apart(len(source.board), student_copy, source.board.copy())
-                self.tell(self._changes(await apart(len(self.board), display, self.board.copy(), self.extent)))
+                changes = self._changes(await apart(len(self.board), display, self.board.copy(), self.extent))
+                if changes["items"] or changes["gone"]:
+                    self.tell(changes)
+
+    def _is_as(self, board):
+        """Whether the copy is what a teacher's board is now, pegs and kit included."""
+        kits = [(one.settings.kit, one.settings.kit_tools) for one in (self.board, board)]
+        fills = [[step.fills for step in one.steps] for one in (self.board, board)]
+        return kits[0] == kits[1] and fills[0] == fills[1] and not is_behind(self.board, board)
 
     def _is_behind(self, source):
         if self._compared != (self.board, source.board):
