@@ -114,6 +114,25 @@ class ChallengeTest(WebTest):
                 self.assertLess(answer.status_code, 500)
                 self.assertEqual(self.client.get(f"/boards/{self.board}/working.txt").text, before)
 
+    def test_what_has_not_the_shape_of_a_challenge_is_refused(self):
+        claimed = {"by": "claims", "sought": "X is a point", "claims": "AX = BX"}
+        for more in (
+            {"moves": "999"},
+            {"moves": "0"},
+            {"hints": "one\n" * 9},
+            {"task": "Find it. " * 80},
+            {"answers": ["s4"] * 7},
+            {**claimed, "sought": f"{'X' * 25} is a point"},
+            {**claimed, "sought": "X is a point\n" * 7},
+            {**claimed, "claims": "AX = BX\n" * 9},
+            {**claimed, "claims": "A" * 301},
+        ):
+            answer = self.make(**more)
+            self.assertEqual(answer.status_code, 200, more)
+            self.assertIn("is not kept like this, at ", answer.text, more)
+            self.assertNotIn("The challenge stands", answer.text)
+        self.assertEqual(self.student().first["state"]["steps"], 5)
+
     def test_claims_are_asked_for(self):
         self.assertIn("stands", self.make(by="claims", sought="X is a point", claims="AX is perpendicular to AB\nAX = AB").text)
         line = self.student()

@@ -1,7 +1,9 @@
 """A challenge as it is kept beside its board: the task, and what the answer must be. The board holds the start; the solution is here, and
 is told to its teacher alone."""
 
-from typing import Annotated, Literal
+from collections.abc import Iterator
+from contextlib import contextmanager
+from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
@@ -60,11 +62,30 @@ class Challenge(_Part):
 
 def challenge_from_text(text: str) -> Challenge:
     """A challenge as it is kept. Raises Refusal where it has not the shape of one."""
-    try:
+    with _shape_asked("That challenge cannot be read"):
         return Challenge.model_validate_json(text)
+
+
+def challenge_of(**fields: Any) -> Challenge:
+    """A challenge of what a teacher has filled in. Raises Refusal where it has not the shape of one."""
+    with _shape_asked("The challenge is not kept like this"):
+        return Challenge(**fields)
+
+
+def sought_of(name: str, kind: str, corners: list[str]) -> Sought:
+    """What is sought, as a teacher has said it. Raises Refusal where it has not the shape of it."""
+    with _shape_asked("What is sought is not kept like this"):
+        return Sought(name=name, kind=kind, corners=corners)
+
+
+@contextmanager
+def _shape_asked(problem: str) -> Iterator[None]:
+    try:
+        yield
     except ValidationError as error:
         first = error.errors()[0]
-        raise Refusal(f"That challenge cannot be read at {'.'.join(map(str, first['loc']))}: {first['msg'].lower()}.") from None
+        where = ", ".join(str(part + 1) if isinstance(part, int) else part for part in first["loc"])
+        raise Refusal(f"{problem}, at {where or 'its beginning'}: {first['msg'].lower()}.") from None
 
 
 def started(solution: Board, given: list[str]) -> Board:

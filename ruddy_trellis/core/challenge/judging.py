@@ -3,6 +3,7 @@
 from collections import Counter
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from itertools import islice
 from math import hypot
 from typing import Any
 
@@ -79,23 +80,23 @@ def judged(copy: Board, challenge: Challenge, solution: Board, reach: float = 0.
 def _same(copy, own, challenge, solution, reach):
     """Whether things of the student's are the answer things, in every position one of those that count as right."""
     ways = challenge.branches or [{}]
-    wanted = [(id, ways) for id in challenge.answers]
-    if challenge.every:
-        wanted = [(id, [way]) for id in challenge.answers for way in ways]
     boards = [branched(solution, way) for way in ways]
+    # Each that is asked for, with the boards on which it is right.
+    wanted = [(id, boards) for id in challenge.answers]
+    if challenge.every:
+        wanted = [(id, [board]) for id in challenge.answers for board in boards]
     pegs = [step for step in copy.steps if copy.is_given(step.id) and step.construction.moves]
     # What the teacher has put on the start later is no peg of the solution, whatever its id is.
     shared = {step.id for step in pegs if step.id in solution and solution.step(step.id).does == step.does}
     for board in boards:
         board.move({step.id: numbers_of(step) for step in pegs if step.id in shared})
-    numbers = {str(way): number for number, way in enumerate(ways)}
     size = size_of(copy)
     kinds = [solution.kind_of(id) for id, _ in wanted]
     #: For each thing that is asked for, those of the student's that are it so far, with in how many positions.
     alive: list[dict[str, int]] = []
     near: list[str] = []
     for (id, those), kind in zip(wanted, kinds):
-        here = [boards[numbers[str(way)]].value(id) for way in those]
+        here = [board.value(id) for board in those]
         same, close = {}, []
         for step in own:
             value = copy.value(step.id)
@@ -119,7 +120,7 @@ def _same(copy, own, challenge, solution, reach):
             board.move({id: at for id, at in there.items() if id in shared})
         far = size_of(moved)
         for (id, those), kind, some in zip(wanted, kinds, alive):
-            right = [boards[numbers[str(way)]].value(id) for way in those]
+            right = [board.value(id) for board in those]
             right = [value for value in right if value is not None]
             for mine_id in list(some):
                 value = moved.value(mine_id)
@@ -166,8 +167,9 @@ def _told(copy, kinds, alive, first, broken, near, missed):
         return Judged(NOT_YET, words, unmet, (lost,), broken[lost])
     if near:
         return Judged(NOT_YET, f"Your {noun(copy, near[0])} looks right and is not tied: nothing makes it be there.", unmet, (near[0],))
-    if sum(bool(some) for some in alive) and len(alive) > 1:
-        return Judged(NOT_YET, f"{sum(bool(some) for some in alive)} of {len(alive)} are there.", unmet)
+    there = sum(bool(some) for some in alive)
+    if there and len(alive) > 1:
+        return Judged(NOT_YET, f"{there} of {len(alive)} are there.", unmet)
     return Judged(NOT_YET, f"Nothing of yours is what is asked for yet: {asked}.", unmet)
 
 
@@ -242,7 +244,6 @@ def _claims_of(copy: Board, choice: tuple[str, ...], challenge: Challenge) -> Ju
         claims = [_put_on(board, claim) for claim in challenge.claims]
     except Refusal as refusal:  # these things are none of which that can be claimed
         return Judged(NOT_YET, refusal.sentence, tuple((claim, False) for claim in challenge.claims))
-    held = [0] * len(claims)
     failed: list[Numbers | None] = [None] * len(claims)
     now = [_holds(board, id) for id in claims]
     if not all(_is_whole(board, id) for id in choice):
@@ -255,7 +256,6 @@ def _claims_of(copy: Board, choice: tuple[str, ...], challenge: Challenge) -> Ju
             continue
         there += 1
         for number, state in enumerate(states):
-            held[number] += bool(state)
             if not state and failed[number] is None:
                 failed[number] = {**given, **mine}
         if any(failed) or there >= ENOUGH:
@@ -333,7 +333,7 @@ def meets_already(start: Board, challenge: Challenge, solution: Board) -> bool:
         fitting = [
             [step.id for step in start.steps if step.makes == one.kind and _has_corners(start, step, one)] for one in challenge.sought
         ]
-        return any(_claims_of(given, choice, challenge).is_met for choice in _different(fitting))
+        return any(_claims_of(given, choice, challenge).is_met for choice in islice(_different(fitting), _CHOICES))
     size = size_of(start)
     return any(
         step.makes == solution.kind_of(id) and start.value(step.id) is not None and equal(step.makes, start.value(step.id), right, size)

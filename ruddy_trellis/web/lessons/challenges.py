@@ -5,8 +5,9 @@ from typing import Annotated, Any
 from fastapi import APIRouter, Form, Request
 from starlette.concurrency import run_in_threadpool
 
-from ...core.challenge import Challenge, Sought, check_challenge, started
+from ...core.challenge import check_challenge, started
 from ...core.challenge.branches import branched, branches
+from ...core.challenge.challenge import challenge_of, sought_of
 from ...core.challenge.judging import meets_already
 from ...core.challenge.proposing import proposed, task_for
 from ...core.display.text import thing_value_text
@@ -107,7 +108,7 @@ def _read_sought(line):
     kind = kinds.get(kind, kind)
     if not is_ or kind not in THINGS:
         raise Refusal(f"“{line[:60]}” does not say what is to be made. Say it so: “X is a point”, “Q is a polygon with corners A, C”.")
-    return Sought(name=name.strip(), kind=kind, corners=[one.strip() for one in corners.replace(" and ", ",").split(",") if one.strip()])
+    return sought_of(name.strip(), kind, [one.strip() for one in corners.replace(" and ", ",").split(",") if one.strip()])
 
 
 @router.post("/boards/{board_id}/challenge")
@@ -168,9 +169,9 @@ def _made(solution, fields, before, stands):
     possible = {_key(way): way for way in branches(solution, answers, set(_given_of(start, solution)))} if answers else {}
     if fields["moves"] and not fields["moves"].isdecimal():
         raise Refusal("In how many moves is a whole number, or nothing.")
-    challenge = Challenge(
-        task=fields["task"].strip()[:600],
-        hints=[line.strip()[:600] for line in fields["hints"].splitlines() if line.strip()][:8],
+    challenge = challenge_of(
+        task=fields["task"].strip(),
+        hints=[line.strip() for line in fields["hints"].splitlines() if line.strip()],
         by="same" if same else "claims",
         answers=answers,
         branches=[way for key, way in possible.items() if key in fields["ticked"]] or [{}],
