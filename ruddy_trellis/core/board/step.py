@@ -86,6 +86,12 @@ class Step:
             found.update(dict.fromkeys(ids_in(self.fills.get(gap.name))))
         return tuple(found)
 
+    @cached_property
+    def made_of(self) -> dict:
+        """The fills without those that only say where it is: what a drag changes, and near what it was pointed at."""
+        placed = {self.construction.moved_gap, "near"}
+        return {gap: fill for gap, fill in self.fills.items() if gap not in placed}
+
     def is_own(self, own_from: int) -> bool:
         """Whether it is a student's own, on a copy on which the ids of such begin above a number."""
         number = self.id[1:]

@@ -70,11 +70,9 @@ def _check_given(was: Step, now: Step | None, board: Board) -> None:
     name = board.name(was.id) if was.id in board else was.name
     if now is None:
         raise Refusal(f"{name} is given: your teacher put it there, and it stays.")
-    moved = {was.construction.moved_gap, "near"}
-    places = lambda step: {gap: fill for gap, fill in step.fills.items() if gap not in moved}
     if now.does != was.does:
         raise _later()
-    if now.with_(fills=was.fills) != was or places(now) != places(was):
+    if now.with_(fills=was.fills) != was or now.made_of != was.made_of:
         raise Refusal(f"{name} is given: it can be used, and stays as your teacher made it.")
     if was.look.locked and now.fills.get(was.construction.moved_gap or "") != was.fills.get(was.construction.moved_gap or ""):
         raise Refusal(f"{name} is given, and your teacher holds it where it is.")
@@ -82,10 +80,7 @@ def _check_given(was: Step, now: Step | None, board: Board) -> None:
 
 def _is_made(was: Step | None, now: Step) -> bool:
     """Whether a step is new, or made in another way than before: where it is, how it looks and what it is called is another matter."""
-    if was is None or was.does != now.does:
-        return True
-    moved = {now.construction.moved_gap, "near"}
-    return any(was.fills.get(gap) != now.fills.get(gap) for gap in {*was.fills, *now.fills} - moved)
+    return was is None or was.does != now.does or was.made_of != now.made_of
 
 
 def _check_made(board: Board, patch: Patch, made: list[Step], kit: Kit) -> None:

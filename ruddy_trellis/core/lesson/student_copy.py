@@ -59,8 +59,7 @@ def is_behind(copy: Board, board: Board) -> bool:
 
 
 def _unmoved(step):
-    moved = {step.construction.moved_gap, "near"}
-    return step.with_(fills={gap: fill for gap, fill in step.fills.items() if gap not in moved})
+    return step.with_(fills=step.made_of)
 
 
 def _setting(board):
