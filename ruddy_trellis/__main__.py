@@ -13,7 +13,7 @@ from sqlalchemy.exc import OperationalError
 
 from . import early as _early  # noqa: F401  # isort: split
 from .class_site import create_class_site
-from .commands import bring_back, look_through, make_copy, see_to_copies, see_to_people
+from .commands import bring_back, forget_hand_ins, look_through, make_copy, see_to_copies, see_to_people
 from .core.limits import MESSAGE_BYTES
 from .demo import SCHOOL
 from .store.database import NewerData, NotKept
@@ -39,6 +39,8 @@ def main() -> int:
     parser.add_argument("--closed", action="store_true", help="nobody can make an account; “people add” does")
     parser.add_argument("--invitation", default="", metavar="WORD", help="whoever makes an account must know this word")
     parser.add_argument("--quota", type=int, default=Options.quota, metavar="MB", help="how much one teacher’s lessons may take")
+    parser.add_argument("--hours", type=_count, default=Options.hours, help="how long a lesson that is opened takes what is handed in")
+    parser.add_argument("--days", type=_count, default=Options.days, help="for how many days what was handed in is kept")
     parser.add_argument("--log", metavar="FOLDER", help="keep access.log and error.log there")
     parser.add_argument(
         "--behind", default="", metavar="ADDRESSES", help="believe the X-Forwarded headers of a web server at these addresses, with commas"
@@ -50,6 +52,7 @@ def main() -> int:
     asks.add_parser(
         "copies", help="tell which students’ copies go in the coming days; “let-go”: they may, although they are many"
     ).add_argument("do", nargs="?", choices=("list", "let-go"), default="list")
+    asks.add_parser("handed-in", help="delete what was handed in longer ago than --days, and the copies that it was of")
     asks.add_parser("check", help="check the data, and open every board in it")
     people = asks.add_parser("people", help="list, add, give a new password, remove")
     people.add_argument("do", choices=("list", "add", "password", "remove"))
@@ -66,6 +69,8 @@ def main() -> int:
             return 0 if well else 1
         elif arguments.ask == "copies":
             print(see_to_copies(arguments.data, arguments.do == "let-go"))
+        elif arguments.ask == "handed-in":
+            print(forget_hand_ins(arguments.data, arguments.days))
         elif arguments.ask == "people":
             print(see_to_people(arguments.data, arguments.do, arguments.who))
         else:
@@ -74,6 +79,13 @@ def main() -> int:
         print(f"\n  {problem}\n", file=sys.stderr)
         return 2
     return 0
+
+
+def _count(text):
+    """A whole number from 1 on, of an argument."""
+    if not text.isdecimal() or not 1 <= int(text) <= 10_000:
+        raise argparse.ArgumentTypeError(f"“{text}” is not a whole number from 1 to 10000")
+    return int(text)
 
 
 def run(arguments):
@@ -124,7 +136,8 @@ def opened(arguments):
         check_whole(arguments.data, quick=True)
     try:
         return create_application(
-            arguments.data, Options(not arguments.no_demo, not arguments.closed, arguments.invitation, arguments.quota)
+            arguments.data,
+            Options(not arguments.no_demo, not arguments.closed, arguments.invitation, arguments.quota, arguments.hours, arguments.days),
         )
     except NewerData as newer:
         raise DataProblem(str(newer)) from None

@@ -10,7 +10,7 @@ from sqlite3 import DatabaseError
 from .core.lesson.file import BoardData, board_from_data
 from .core.limits import TITLE_LENGTH
 from .core.refusal import Refusal
-from .store import Calendar, Database, Teachers
+from .store import Calendar, Database, HandIns, Teachers
 from .store.checksums import checksum
 from .store.upkeep import DataProblem, backup, check_whole, readable, restore
 from .web.people.accounts import made_account
@@ -73,6 +73,16 @@ def see_to_copies(data: str, let_go: bool) -> str:
     try:
         calendar = Calendar(database)
         return f"{calendar.allow()} copies may go: they do within the hour, or at the next start." if let_go else calendar.due().words()
+    finally:
+        database.close()
+
+
+def forget_hand_ins(data: str, days: int) -> str:
+    """Delete what was handed in longer ago than so many days, and the copies that it was of. Returns what to tell."""
+    check_whole(data)
+    database = Database(data)
+    try:
+        return f"{HandIns(database, days=days).forget()} hand-ins were deleted."
     finally:
         database.close()
 

@@ -3,7 +3,8 @@
 from . import checksums  # kept with every row that is written
 from .calendar import Calendar
 from .database import Database
+from .hand_ins import HandIns
 from .lessons import Lessons
 from .teachers import Teachers
 
-__all__ = ["Calendar", "Database", "Lessons", "Teachers", "checksums"]
+__all__ = ["Calendar", "Database", "HandIns", "Lessons", "Teachers", "checksums"]

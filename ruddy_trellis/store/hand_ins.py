@@ -2,16 +2,21 @@
 
 from datetime import UTC, timedelta
 
-from sqlalchemy import case, delete, func, update
+from limits import parse
+from limits.storage import MemoryStorage
+from limits.strategies import MovingWindowRateLimiter
+from sqlalchemy import delete, func, update
 from sqlmodel import select
 
 from .database import Database
-from .tables import CalendarRow, HandInRow, Lesson, _now
+from .tables import BoardRow, CalendarRow, EditRow, HandInRow, Lesson, _now
 
-#: How long a lesson takes what is handed in, hours; for how many days it is kept; how many of one copy are kept.
-HOURS, DAYS, OF_ONE = 8, 30, 20
-#: How many new names come into a lesson in some minutes, and in all.
-MINUTES, NAMES_AT_ONCE, NAMES = 10, 60, 400
+#: Where the school says nothing else: how long a lesson takes what is handed in, hours; for how many days it is kept.
+HOURS, DAYS = 8, 30
+#: How many hand-ins of one copy are kept.
+OF_ONE = 20
+#: How many new names come from one address into a lesson in some minutes, and while it is open; and from everywhere, among those kept.
+MINUTES, AT_ONCE, FROM_ONE, NAMES = 10, 60, 400, 2_000
 
 
 class TooMany(Exception):
@@ -23,16 +28,20 @@ class HandIns:
 
     Args:
         database: where it is kept.
+        hours: how long a lesson that is opened takes what is handed in.
+        days: for how many days that is kept.
     """
 
-    def __init__(self, database: Database):
-        self._database = database
+    def __init__(self, database: Database, hours: int = HOURS, days: int = DAYS):
+        self._database, self.hours, self.days = database, hours, days
+        self._came = MovingWindowRateLimiter(MemoryStorage())
+        self._at_once, self._in_all = parse(f"{AT_ONCE} per {MINUTES} minutes"), parse(f"{FROM_ONE} per {hours} hours")
 
     def open(self, lesson_id, is_open):
         """Open a lesson for handing in, for some hours, or close it."""
         with self._database.session() as session:
             lesson = session.get(Lesson, lesson_id)
-            lesson.taking_until = _now() + timedelta(hours=HOURS) if is_open else None
+            lesson.taking_until = _now() + timedelta(hours=self.hours) if is_open else None
             session.add(lesson)
             session.commit()
 
@@ -42,18 +51,17 @@ class HandIns:
             until = session.exec(select(Lesson.taking_until).where(Lesson.id == lesson_id)).first()
             return until is not None and until.replace(tzinfo=UTC) > _now()
 
-    def keep(self, row: HandInRow):
-        """Keep what was handed in. Raises TooMany where too many new names have come."""
+    def keep(self, row: HandInRow, address: str = "") -> int | None:
+        """Keep what was handed in, from an address that is not kept. Returns its id. Raises TooMany where too many new names have come."""
         with self._database.session() as session:
             here = HandInRow.lesson_id == row.lesson_id
             known = session.exec(
                 select(HandInRow.id).where(here, HandInRow.holder == row.holder, HandInRow.name == row.name).limit(1)
             ).first()
             if known is None:
-                came = select(func.min(HandInRow.made_at).label("at")).where(here).group_by(HandInRow.name).subquery()
-                lately = func.sum(case((came.c.at > _now() - timedelta(minutes=MINUTES), 1), else_=0))
-                names, new = session.exec(select(func.count(), lately).select_from(came)).one()
-                if (new or 0) >= NAMES_AT_ONCE or names >= NAMES:
+                names = session.exec(select(func.count(func.distinct(HandInRow.name))).where(here)).one()
+                where = (str(row.lesson_id), address)
+                if names >= NAMES or not all(self._came.hit(limit, *where) for limit in (self._at_once, self._in_all)):
                     raise TooMany
             row.day = session.get(CalendarRow, 1).days
             session.add(row)
@@ -62,6 +70,11 @@ class HandIns:
             old = session.exec(mine.order_by(HandInRow.id.desc()).offset(OF_ONE)).all()
             session.exec(delete(HandInRow).where(HandInRow.id.in_(old)))
             session.commit()
+            return row.id
+
+    def judge(self, id, fields):
+        """What was handed in is judged anew: its verdict, what is told of it, and by which version of the challenge."""
+        self._run(update(HandInRow).where(HandInRow.id == id).values(**fields))
 
     def of_board(self, board_id, start=0, most=40):
         """The last of each holder's on a board, the newest first."""
@@ -115,11 +128,18 @@ class HandIns:
         self._run(delete(HandInRow).where(HandInRow.board_id == board_id, HandInRow.holder == holder))
 
     def forget(self):
-        """What was handed in longer ago than the days for which it is kept goes. Returns how many that were."""
+        """What was handed in longer ago than the days for which it is kept goes, and with the last of a copy that copy, unless it was
+        changed since. Returns how many hand-ins that were."""
         with self._database.session() as session:
-            days = session.get(CalendarRow, 1).days
-            old = session.exec(select(HandInRow.id).where(HandInRow.day < days - DAYS)).all()
-            session.exec(delete(HandInRow).where(HandInRow.id.in_(old)))
+            last = session.get(CalendarRow, 1).days - self.days
+            old = session.exec(select(HandInRow).where(HandInRow.day < last)).all()
+            session.exec(delete(HandInRow).where(HandInRow.id.in_([row.id for row in old])))
+            for board_id, holder in {(row.board_id, row.holder) for row in old}:
+                left = select(HandInRow.id).where(HandInRow.board_id == board_id, HandInRow.holder == holder).limit(1)
+                if session.exec(left).first() is None:
+                    copy = (BoardRow.copy_of == board_id, BoardRow.holder == holder, BoardRow.changed_day < last)
+                    session.exec(delete(EditRow).where(EditRow.board_id.in_(select(BoardRow.id).where(*copy))))
+                    session.exec(delete(BoardRow).where(*copy))
             session.commit()
             return len(old)
 

@@ -3,7 +3,7 @@
 import secrets
 from collections import Counter
 
-from sqlalchemy import delete, false, func, true
+from sqlalchemy import delete, false, func, true, update
 from sqlmodel import select
 
 from .challenges import Challenges
@@ -44,9 +44,10 @@ class Lessons:
 
     Args:
         quota: how many megabytes the boards and recipes of one teacher may take.
+        hand_ins: what students handed in.
     """
 
-    def __init__(self, database: Database, quota=None):
+    def __init__(self, database: Database, quota=None, hand_ins=None):
         self._database, self._quota = database, quota
         #: How much each teacher has added to boards since it was last looked how much they have.
         self._added = Counter()
@@ -54,7 +55,7 @@ class Lessons:
         self.verdicts = KnownVerdicts(database)
         self.photographs = Photographs(database)
         self.challenges = Challenges(database)
-        self.hand_ins = HandIns(database)
+        self.hand_ins = hand_ins or HandIns(database)
 
     def of_teacher(self, teacher_id, put_away=False, find="", start=0, most=None):
         """The lessons of a teacher (or those put away) with the id of their first board, the last changed first.
@@ -189,6 +190,12 @@ class Lessons:
         rows = self.boards(lesson_id)
         for number, document in documents.items():
             self.challenges.keep(rows[number].id, document)
+
+    def copy_challenges(self, ids):
+        """Keep the challenges of some boards for other ones as well, by the ids of these."""
+        for board_id, other in ids.items():
+            if (document := self.challenges.of(board_id)) is not None:
+                self.challenges.keep(other, document)
 
     def rename(self, slug, title):
         """Give a lesson another title. Returns whether there is such a lesson."""
@@ -332,12 +339,13 @@ class Lessons:
         with self._database.session() as session:
             return session.exec(select(BoardRow).where(BoardRow.copy_of == copy_of, BoardRow.holder == holder)).first()
 
-    def make_copy(self, copy_of, holder, document):
+    def make_copy(self, copy_of, holder, document, hints=0):
         """Keep a student's copy of a board. Where there are very many, one with next to no work in it goes, of those the one
         that was longest left alone. Returns the row of the new one; None where there is work in all of them."""
         with self._database.session() as session:
             board = session.get(BoardRow, copy_of)
-            row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, changed_at=_now())
+            row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, hints=hints)
+            row.changed_at = _now()
             row.changed_day = session.get(CalendarRow, 1).days
             session.add(row)
             session.flush()
@@ -351,6 +359,12 @@ class Lessons:
                 self._delete_copies(session, [first])
             session.commit()
             return row
+
+    def note_hints(self, board_id, hints):
+        """Keep how many hints a student's copy was told."""
+        with self._database.session() as session:
+            session.exec(update(BoardRow).where(BoardRow.id == board_id).values(hints=hints))
+            session.commit()
 
     @staticmethod
     def _delete_copies(session, ids):

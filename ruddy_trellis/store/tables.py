@@ -96,7 +96,8 @@ class BoardRow(SQLModel, table=True):
     ``document`` is its present state in the open format; ``edits_done`` counts the edits that are in it, so that
     those of a higher number can be redone. One that is ``put_away`` is out of its lesson and can be brought back.
     A student's copy names the board it is a ``copy_of`` and, as a SHA-256, its ``holder``; no list of boards shows it.
-    It was last changed on the ``changed_day`` of the calendar. ``checksum`` is kept by ``checksums``.
+    It was last changed on the ``changed_day`` of the calendar. ``hints`` is how many it was told of the board's challenge. ``checksum`` is
+    kept by ``checksums``.
     """
 
     __tablename__ = "board"
@@ -111,6 +112,7 @@ class BoardRow(SQLModel, table=True):
     holder: str | None = Field(default=None, max_length=64)
     changed_at: datetime | None = None
     changed_day: int = 0
+    hints: int = 0
     checksum: str = Field(default="", max_length=32)
 
 
@@ -138,8 +140,8 @@ class ChallengeRow(SQLModel, table=True):
 
 class HandInRow(SQLModel, table=True):
     """What a student handed in of a copy of a board, under a nickname: the ``document`` as it was then, what was told of it (``told``, as
-    JSON), how many hints were asked for, in how many minutes something was done, and the ``word`` that the teacher wrote back. It was
-    handed in on a ``day`` of the calendar."""
+    JSON; ``always`` where that is proved), how many hints were asked for, in how many minutes something was done, and the ``word`` that
+    the teacher wrote back. It was handed in on a ``day`` of the calendar."""
 
     __tablename__ = "hand_in"
 
@@ -150,6 +152,7 @@ class HandInRow(SQLModel, table=True):
     name: str = Field(max_length=20)
     document: str
     verdict: str = Field(default="", max_length=30)
+    always: bool = False
     told: str = "{}"
     hints: int = 0
     minutes: int = 0

@@ -15,7 +15,7 @@ from fastapi.staticfiles import StaticFiles
 from ..core.lesson.file import board_to_text, challenges_from_json, lesson_from_json
 from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
-from ..store import Calendar, Database, Lessons, Teachers
+from ..store import Calendar, Database, HandIns, Lessons, Teachers
 from ..store.database import NotKept
 from .access_log import AccessLog
 from .lessons import (
@@ -87,7 +87,8 @@ def create_application(data_path, options=Options()):
     )
     database = Database(data_path)
     state = application.state
-    state.database, state.lessons, state.teachers = database, Lessons(database, options.quota), Teachers(database)
+    state.database, state.teachers = database, Teachers(database)
+    state.lessons = Lessons(database, options.quota, HandIns(database, options.hours, options.days))
     state.live = LiveBoards(state.lessons)
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
     state.attempts, state.hashing, state.options = Attempts(), Hashing(), options

@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from ..store.hand_ins import DAYS, HOURS
+
 
 @dataclass(frozen=True)
 class Options:
@@ -12,9 +14,12 @@ class Options:
         registration: whether anyone who comes may make an account; where not, an account needs the invitation.
         invitation: the word that whoever makes an account must know; none is asked for where it is empty.
         quota: how much the boards and recipes of one teacher may take, in megabytes.
+        hours, days: how long a lesson that is opened takes what is handed in, and for how many days that is kept.
     """
 
     demo: bool = True
     registration: bool = True
     invitation: str = ""
     quota: int = 200
+    hours: int = HOURS
+    days: int = DAYS

@@ -70,8 +70,8 @@ def _icon(key, example):
 
 _CENTRED = (
     "dial", "angle_dial", "length_dial", "motion", "words", "words_beside", "new_reveal", "reveal_with", "prediction", "in_line",
-    "one_point", "one_circle", "lies_on", "are_parallel", "are_perpendicular", "are_tangent", "same_point", "equal_values", "is_constant",
-    "is_shape", "is_in_or_out", "is_sides", "is_over", "is_between", "is_compared", "is_orderly",
+    "one_point", "one_circle", "lies_on", "are_parallel", "are_perpendicular", "are_tangent", "same_point", "same_thing", "equal_values",
+    "is_constant", "is_shape", "is_in_or_out", "is_sides", "is_over", "is_between", "is_compared", "is_orderly",
     "are_congruent", "are_similar",
 )  # fmt: skip
 
@@ -115,6 +115,7 @@ _MARKS = {
     "are_perpendicular": "⊥ ?",
     "are_tangent": "| ○ ?",
     "same_point": "· · ?",
+    "same_thing": "= = ?",
     "equal_values": "= ?",
     "is_constant": "= const.",
     "is_shape": "◇ ?",

@@ -5,6 +5,7 @@ import unittest
 
 from ruddy_trellis.core import Figure
 from ruddy_trellis.core.challenge import Challenge, Sought, check_challenge, judged, started
+from ruddy_trellis.core.challenge.always import always
 from ruddy_trellis.core.challenge.branches import branches
 from ruddy_trellis.core.challenge.judging import meets_already
 from ruddy_trellis.core.lesson.file import board_from_store, board_to_text, challenges_from_json, lesson_from_json, lesson_to_json
@@ -13,6 +14,7 @@ from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.demo import demo_lessons
 
 from .challenges import BANK, DEMO
+from .challenges_further import FURTHER
 
 
 def board_of(text):
@@ -33,6 +35,7 @@ def made(row):
         by="same" if answers else "claims",
         answers=answers,
         branches=ways if row.get("either") else ways[:1],
+        every=row.get("every", False),
         sought=[Sought(name=name, kind=kind, corners=corners) for name, kind, corners in row.get("sought", ())],
         claims=row.get("claims", []),
         solution=board_to_text(solution),
@@ -49,10 +52,11 @@ def answered(start, text):
 
 class BankTest(unittest.TestCase):
     def test_every_answer_is_judged_as_it_deserves(self):
-        for row in BANK:
+        for row in BANK + FURTHER:
             challenge, solution, start = made(row)
             check_challenge(challenge, solution, start)
             self.assertFalse(meets_already(start, challenge, solution), row["name"])
+            answer = next(iter(challenge.answers), None)
             for text, verdict, why in row["tried"]:
                 with self.subTest(row["name"], why=why):
                     copy = answered(start, text)
@@ -68,6 +72,10 @@ class BankTest(unittest.TestCase):
                         pegs = [step for step in copy.steps if copy.is_given(step.id) and step.moves == "free"]
                         copy.move({step.id: (x * 1.1 + 0.3 * y, y - 0.2 * x + 0.1) for step in pegs for x, y in [step.fills["at"]]})
                         self.assertEqual(judged(copy, challenge, solution).verdict, verdict)
+                        self.assertTrue(always(copy, challenge, solution, found.taken), "not proved")
+                    elif len(challenge.answers) == 1 and verdict == "not yet" and not challenge.every:
+                        alike = [step.id for step in copy.steps if not copy.is_given(step.id) and step.makes == solution.kind_of(answer)]
+                        self.assertFalse([id for id in alike if always(copy, challenge, solution, (id,))])
                     # No word of the solution is in what is told.
                     for id in challenge.answers:
                         self.assertNotIn(str(solution.value(id)), found.words)

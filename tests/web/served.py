@@ -2,6 +2,7 @@
 
 import json
 import tempfile
+import time
 import unittest
 from functools import cache
 from pathlib import Path
@@ -48,6 +49,15 @@ class Line:
     def say(self, text):
         self.send("say", text=text)
         return self.until("changed")
+
+
+def wait_until(is_so, seconds=10.0):
+    """Wait until something is so. Fails where it does not come to be so in time."""
+    end = time.monotonic() + seconds
+    while not is_so():
+        if time.monotonic() > end:
+            raise AssertionError("it did not come to be so in time")
+        time.sleep(0.05)
 
 
 class WebTest(unittest.TestCase):

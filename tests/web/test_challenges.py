@@ -60,10 +60,11 @@ class ChallengeTest(WebTest):
         self.assertIn("not tied", found["words"])
         line.send("show_where")
         self.assertTrue(any(line.until("moved")["items"] for _ in range(20)))
-        for number, words in enumerate(("Look at A.", "What is square?")):
-            line.send("hint", number=number)
-            self.assertEqual(line.until("hint"), {"t": "hint", "words": words, "left": 1 - number})
-        line.send("hint", number=2)
+        for number, words in enumerate(("Look at A.", "What is square?"), 1):
+            for again in (False, True):
+                line.send("hint", again=again)
+                self.assertEqual(line.until("hint"), {"t": "hint", "words": words, "number": number, "left": 2 - number})
+        line.send("hint")
         self.assertEqual(line.until("says")["kind"], "refusal")
         for text in ("E is where the line through A and B meets the circle with centre A through B, first crossing",):
             self.say(line, text)
@@ -161,7 +162,7 @@ class ChallengeTest(WebTest):
         point = {"at": [-2, 3], "reach": 0.3}
         for kind, content, answer in (
             ("say", {"text": "D = (-1.5, 4.2)"}, "changed"), ("is_right", {"reach": 0.001}, "judged"), ("is_right", {"reach": 5}, "judged"),
-            ("show_where", {}, "says"), ("hint", {"number": 0}, "hint"), ("working", {}, "working"), ("renew", {}, "renewal"),
+            ("show_where", {}, "says"), ("hint", {}, "hint"), ("working", {}, "working"), ("renew", {}, "renewal"),
             ("complete", {"text": "the line thr"}, "completions"), ("complete", {"text": "Ze"}, "completions"),
             ("tool", {"key": "line"}, "prompt"), ("hover", point, "under"), ("click", point, "prompt"), ("tool", {"key": None}, "prompt"),
             ("say", {"text": "how far is it"}, "says"), ("look_back", {"number": 0}, "board"), ("look_back", {"number": None}, "board"),

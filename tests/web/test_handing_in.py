@@ -2,10 +2,11 @@
 
 from datetime import date, timedelta
 
-from ruddy_trellis.store.hand_ins import NAMES_AT_ONCE, OF_ONE, TooMany
+from ruddy_trellis.store.hand_ins import AT_ONCE, OF_ONE, TooMany
 from ruddy_trellis.store.tables import HandInRow
+from ruddy_trellis.store.teachers import hashed
 
-from .served import Line, WebTest
+from .served import Line, WebTest, wait_until
 
 TOKEN = "a-secret-of-one-browser-{}"
 
@@ -48,8 +49,8 @@ class HandingInTest(WebTest):
         self.open()
         self.assertTrue(line.until("ask_handed_in"))
         line.say("the midpoint of AB")
-        line.send("hint", number=0)
-        line.until("hint")
+        line.send("hint")
+        self.assertEqual(line.until("hint")["number"], 1)
         _, found = self.hand_in(line)
         self.assertEqual((found["name"], found["verdict"], found["word"]), ("fox", "right", ""))
         line.send("undo")
@@ -117,10 +118,11 @@ class HandingInTest(WebTest):
         self.assertEqual(len(hand_ins.every(self.lesson.id)), OF_ONE)
         self.assertEqual(len(hand_ins.of_board(self.board)), 1)
         self.assertEqual(len(hand_ins.earlier(hand_ins.of_board(self.board)[0])), OF_ONE - 1)
-        for number in range(1, NAMES_AT_ONCE):
+        for number in range(1, AT_ONCE):
             hand_ins.keep(row(f"n{number}", f"h{number}"))
         with self.assertRaises(TooMany):
             hand_ins.keep(row("one more", "other"))
+        hand_ins.keep(row("one more", "other"), "from elsewhere")
         hand_ins.keep(row("fox"))
         self.assertEqual(hand_ins.forget(), 0)
         calendar = self.application.state.calendar
@@ -129,3 +131,82 @@ class HandingInTest(WebTest):
             calendar.count(day + timedelta(days=ahead))
         self.assertGreater(hand_ins.forget(), 0)
         self.assertEqual(hand_ins.every(self.lesson.id), [])
+
+    def test_copies_go_with_what_was_handed_in(self):
+        self.open()
+        lines = [self.student(number) for number in range(2)]
+        for line in lines:
+            line.say("the midpoint of AB")
+        self.hand_in(lines[0])
+        calendar, day = self.application.state.calendar, date.today()
+        for ahead in range(1, 29):
+            calendar.count(day + timedelta(days=ahead))
+        self.assertEqual(self.lessons.hand_ins.forget(), 0)
+        for ahead in range(29, 34):
+            calendar.count(day + timedelta(days=ahead))
+        self.assertEqual(self.lessons.hand_ins.forget(), 1)
+        self.assertIsNone(self.lessons.copy(self.board, hashed(TOKEN.format(0))))
+        self.assertIsNotNone(self.lessons.copy(self.board, hashed(TOKEN.format(1))), "nothing was handed in of it")
+
+    def test_hints_are_counted_by_the_copy(self):
+        line = self.student()
+        line.say("the midpoint of AB")
+        line.send("hint")
+        first = line.until("hint")
+        line = self.student()
+        line.send("hint", again=True)
+        self.assertEqual(line.until("hint"), first)
+        line.send("hint")
+        self.assertEqual(line.until("says")["kind"], "refusal")
+        self.open()
+        self.hand_in(line)
+        self.assertEqual([row.hints for row in self.lessons.hand_ins.every(self.lesson.id)], [1])
+
+    def test_it_is_proved_and_judged_anew(self):
+        self.open()
+        line = self.student()
+        line.say("the midpoint of AB")
+        line.send("is_right", reach=0.01)
+        taken = line.until("judged")["taken"]
+        self.assertEqual(line.until("always")["taken"], taken)
+        self.hand_in(line)
+        hand_ins = self.lessons.hand_ins
+        wait_until(lambda: hand_ins.every(self.lesson.id)[0].always)
+        self.assertIn("always: it is proved", self.client.get(self.here).text)
+        # The task is another one now: what was handed in keeps its verdict until the teacher says otherwise.
+        self.client.post(
+            f"/boards/{self.board}/challenge",
+            data={"task": "A point.", "by": "claims", "sought": "X is a point", "claims": "AX = 2 BX", "kit": "everything"},
+        )
+        self.assertEqual(hand_ins.every(self.lesson.id)[0].verdict, "right")
+        self.assertIn("before you changed it", self.client.get(self.here).text)
+        self.assertEqual(self.new_client().post(f"{self.here}/judge", data={"board": self.board}).status_code, 404)
+        self.assertEqual(hand_ins.every(self.lesson.id)[0].verdict, "right", "a stranger judges nothing")
+        self.client.post(f"{self.here}/judge", data={"board": self.board})
+        self.assertEqual([(row.verdict, row.always) for row in hand_ins.every(self.lesson.id)], [("not yet", False)])
+        self.assertNotIn("before you changed it", self.client.get(self.here).text)
+
+    def test_one_is_put_up_for_all(self):
+        self.open()
+        line = self.student()
+        for text in ("Tommy is the midpoint of AB", "P is the midpoint of A and Tommy", "write “by Tommy” on the board"):
+            line.say(text)
+        self.hand_in(line, "fox")
+        (row,) = self.lessons.hand_ins.every(self.lesson.id)
+        self.client.post(f"/hand-ins/{row.id}/board")
+        board_id = self.lessons.boards(self.lesson.id)[-1].id
+        board = self.application.state.live.get(board_id).board
+        self.assertEqual([board.name(step.id) for step in board.steps[:4]], ["A", "B", "C", "P"])
+        self.assertTrue(board.steps[4].look.hidden)
+        self.assertEqual(board.settings.own_from, 0)
+        self.assertNotIn("fox", self.lessons.board(board_id).document)
+        self.assertEqual(self.new_client().post(f"/hand-ins/{row.id}/board").status_code, 404)
+
+    def test_a_copy_of_the_board_has_its_challenge(self):
+        self.client.post(f"/lessons/{self.lesson.slug}/boards", data={"copy_of": self.board})
+        copy = self.lessons.boards(self.lesson.id)[-1].id
+        self.assertEqual(self.application.state.live.get(copy).challenge, self.application.state.live.get(self.board).challenge)
+        answer = self.client.post(f"/lessons/{self.lesson.slug}/copy")
+        lesson = self.lessons.find(str(answer.url).rsplit("/", 1)[1])
+        ids = [row.id for row in self.lessons.boards(lesson.id)]
+        self.assertEqual([self.application.state.live.get(id).challenge.task for id in ids], ["The middle."] * 2)

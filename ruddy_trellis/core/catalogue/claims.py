@@ -6,7 +6,7 @@ from typing import Any
 from ..arithmetic import ARRAYS, FLOATS, Arithmetic
 from ..arithmetic.late import np
 from ..formulas import claims as formulas
-from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, ROUNDS, STRAIGHTS
+from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, ROUNDS, SEGMENT, STRAIGHTS
 from ..refusal import Refusal
 from .construction import Construction
 from .places import in_the_corner
@@ -100,6 +100,11 @@ def _touching(kinds, words):
         return rules[pair]
     swapped: Any = rules.get(pair[::-1])
     return swapped and (lambda m, a, b: swapped(m, b, a))
+
+
+def _same_thing(kinds, words):
+    rules = {LINE: formulas.same_line, SEGMENT: formulas.same_segment, CIRCLE: formulas.same_circle}
+    return rules.get(kinds["a"]) if kinds["a"] == kinds["b"] else None
 
 
 def _line_touches(kinds, words):
@@ -270,6 +275,21 @@ CLAIMS = (
         ),
         formulas.same_place,
         likely=67,
+    ),
+    claim_of(
+        "same_thing",
+        "{a:firm_path} and {b:firm_path} are one and the same",
+        "one and the same?",
+        "qq",
+        _BED + "p is the perpendicular bisector of A and B\nM is the midpoint of A and B\nd is the line through A and B\n"
+        "q is the perpendicular to d through M\nthe claim that p and q are one and the same at (0, 3)",
+        (
+            "{a} and {b} [are|is] (one|same) [and] [same] [line|segment|circle]",
+            "{a} [is] same [line|segment|circle] as {b}",
+            "{a} and {b} (coincide|agree|fall together)",
+        ),
+        choose=_same_thing,
+        likely=72,
     ),
     claim_of(
         "equal_values",

@@ -77,62 +77,89 @@ def judged(copy: Board, challenge: Challenge, solution: Board, reach: float = 0.
 # The same as the teacher's ----------------------------------------------------------------------------------
 
 
+def wanted_of(challenge: Challenge) -> list[tuple[str, list[dict[str, str]]]]:
+    """What is asked for, where it is things of the solution: for each its id, and the ways in which the solution may branch."""
+    ways = challenge.branches or [{}]
+    if challenge.every:
+        return [(id, [way]) for id in challenge.answers for way in ways]
+    return [(id, ways) for id in challenge.answers]
+
+
+class _Wanted:
+    """One thing that is asked for, on the boards on which it is right, and what of the student's may be it.
+
+    Attributes:
+        alive: the ids of what is it so far, with in how many positions; ``first`` those that were where nothing was moved.
+        near: the ids of what only looks as if it were.
+    """
+
+    def __init__(self, id: str, kind: str, boards: list[Board]) -> None:
+        self.id, self.kind, self._boards = id, kind, boards
+        self.alive: dict[str, int] = {}
+        self.first: set[str] = set()
+        self.near: list[str] = []
+
+    @property
+    def is_enough(self) -> bool:
+        return any(count >= ENOUGH for count in self.alive.values())
+
+    def here(self) -> list[Any]:
+        """The values that are right where the givens are now."""
+        return [value for value in (board.value(self.id) for board in self._boards) if value is not None]
+
+    def look_at(self, copy: Board, own: list[Step], size: float, reach: float) -> None:
+        """See what of the student's is it where nothing is moved."""
+        right = self.here()
+        for step in own:
+            value = copy.value(step.id)
+            if step.makes != self.kind or value is None:
+                continue
+            if any(equal(self.kind, value, one, size) for one in right):
+                self.alive[step.id] = 0
+            elif reach and any(apart(self.kind, value, one) <= reach for one in right):
+                self.near.append(step.id)
+        self.first = set(self.alive)
+
+    def follow(self, moved: Board, size: float, missed: Counter[str]) -> list[str]:
+        """See what is it still where the givens are moved. Gives the ids of what no longer is."""
+        right, lost = self.here(), []
+        for id in list(self.alive):
+            value = moved.value(id)
+            if value is None or not right:
+                missed[id] += bool(right)
+            elif any(equal(self.kind, value, one, size) for one in right):
+                self.alive[id] += 1
+            else:
+                del self.alive[id]
+                lost.append(id)
+        return lost
+
+
 def _same(copy, own, challenge, solution, reach):
     """Whether things of the student's are the answer things, in every position one of those that count as right."""
-    ways = challenge.branches or [{}]
-    boards = [branched(solution, way) for way in ways]
-    # Each that is asked for, with the boards on which it is right.
-    wanted = [(id, boards) for id in challenge.answers]
-    if challenge.every:
-        wanted = [(id, [board]) for id in challenge.answers for board in boards]
+    boards = [(way, branched(solution, way)) for way in challenge.branches or [{}]]
+    wanted = [_Wanted(id, solution.kind_of(id), [board for way, board in boards if way in ways]) for id, ways in wanted_of(challenge)]
     pegs = [step for step in copy.steps if copy.is_given(step.id) and step.construction.moves]
     # What the teacher has put on the start later is no peg of the solution, whatever its id is.
     shared = {step.id for step in pegs if step.id in solution and solution.step(step.id).does == step.does}
-    for board in boards:
+    for _, board in boards:
         board.move({step.id: numbers_of(step) for step in pegs if step.id in shared})
-    size = size_of(copy)
-    kinds = [solution.kind_of(id) for id, _ in wanted]
-    #: For each thing that is asked for, those of the student's that are it so far, with in how many positions.
-    alive: list[dict[str, int]] = []
-    near: list[str] = []
-    for (id, those), kind in zip(wanted, kinds):
-        here = [board.value(id) for board in those]
-        same, close = {}, []
-        for step in own:
-            value = copy.value(step.id)
-            if step.makes != kind or value is None:
-                continue
-            if any(right is not None and equal(kind, value, right, size) for right in here):
-                same[step.id] = 0
-            elif reach and any(right is not None and apart(kind, value, right) <= reach for right in here):
-                close.append(step.id)
-        alive.append(same)
-        near += close
-    first = [set(some) for some in alive]
+    for one in wanted:
+        one.look_at(copy, own, size_of(copy), reach)
     missed: Counter[str] = Counter()
     broken: dict[str, Numbers] = {}
     moved = copy.copy()
     for there, mine in _tried(copy, challenge):
-        if not any(alive) or all(_enough(some) for some in alive):
+        if not any(one.alive for one in wanted) or all(one.is_enough for one in wanted):
             break
         moved.move({**there, **mine})
-        for board in boards:
+        for _, board in boards:
             board.move({id: at for id, at in there.items() if id in shared})
-        far = size_of(moved)
-        for (id, those), kind, some in zip(wanted, kinds, alive):
-            right = [board.value(id) for board in those]
-            right = [value for value in right if value is not None]
-            for mine_id in list(some):
-                value = moved.value(mine_id)
-                if value is None or not right:
-                    missed[mine_id] += bool(right)
-                    continue
-                if any(equal(kind, value, one, far) for one in right):
-                    some[mine_id] += 1
-                else:
-                    del some[mine_id]
-                    broken.setdefault(mine_id, {**there, **mine})
-    return _told(copy, kinds, alive, first, broken, near, missed)
+        size = size_of(moved)
+        for one in wanted:
+            for id in one.follow(moved, size, missed):
+                broken.setdefault(id, {**there, **mine})
+    return _told(copy, wanted, broken, missed)
 
 
 def _tried(copy, challenge) -> Iterator[tuple[Numbers, Numbers]]:
@@ -140,13 +167,10 @@ def _tried(copy, challenge) -> Iterator[tuple[Numbers, Numbers]]:
         yield position
 
 
-def _enough(some):
-    return any(count >= ENOUGH for count in some.values())
-
-
-def _told(copy, kinds, alive, first, broken, near, missed):
+def _told(copy, wanted, broken, missed):
+    alive = [one.alive for one in wanted]
     taken = _matched([sorted(some, key=lambda id: -some[id]) for some in alive])
-    asked = _asked_words(kinds)
+    asked = _asked_words([one.kind for one in wanted])
     if taken is not None:
         least = min(some[id] for some, id in zip(alive, taken))
         names = join(noun(copy, id) for id in taken)
@@ -159,14 +183,15 @@ def _told(copy, kinds, alive, first, broken, near, missed):
             return Judged(WHERE_THERE, f"Right where it is there: {names} {verb} what is asked for.", met, tuple(taken))
         return Judged(CANNOT, f"It cannot be told of {names}: it is there in too few positions.", ((asked, False),), tuple(taken))
     unmet = ((asked, False),)
-    lost = next((id for some in first for id in some if id in broken), None)
+    lost = next((id for one in wanted for id in sorted(one.first, key=copy.place) if id in broken), None)
     if lost is not None:
         words = f"In this position your {noun(copy, lost)} is not what is asked for."
         if _is_loose(copy, lost):
             words = f"Your {noun(copy, lost)} looks right and is not tied: it does not stay right when things are moved."
         return Judged(NOT_YET, words, unmet, (lost,), broken[lost])
-    if near:
-        return Judged(NOT_YET, f"Your {noun(copy, near[0])} looks right and is not tied: nothing makes it be there.", unmet, (near[0],))
+    near = next((id for one in wanted for id in one.near), None)
+    if near is not None:
+        return Judged(NOT_YET, f"Your {noun(copy, near)} looks right and is not tied: nothing makes it be there.", unmet, (near,))
     there = sum(bool(some) for some in alive)
     if there and len(alive) > 1:
         return Judged(NOT_YET, f"{there} of {len(alive)} are there.", unmet)
@@ -239,9 +264,8 @@ def _has_corners(copy, step, sought):
 
 
 def _claims_of(copy: Board, choice: tuple[str, ...], challenge: Challenge) -> Judged:
-    board = _as_called(copy, {id: one.name for id, one in zip(choice, challenge.sought)})
     try:
-        claims = [_put_on(board, claim) for claim in challenge.claims]
+        board, claims = claims_on(copy, choice, challenge)
     except Refusal as refusal:  # these things are none of which that can be claimed
         return Judged(NOT_YET, refusal.sentence, tuple((claim, False) for claim in challenge.claims))
     failed: list[Numbers | None] = [None] * len(claims)
@@ -278,6 +302,13 @@ def _claims_of(copy: Board, choice: tuple[str, ...], challenge: Challenge) -> Ju
     else:
         words = f"It is not so of {names}: “{challenge.claims[number]}”."
     return Judged(NOT_YET, words, conditions, choice, position)
+
+
+def claims_on(copy: Board, choice: Sequence[str], challenge: Challenge) -> tuple[Board, list[str]]:
+    """A board like the copy with the claims on it, of things of the student's, and the ids of these. Raises Refusal where one cannot be
+    claimed of them."""
+    board = _as_called(copy, {id: one.name for id, one in zip(choice, challenge.sought)})
+    return board, [_put_on(board, claim) for claim in challenge.claims]
 
 
 def _put_on(board: Board, claim: str) -> str:

@@ -12,8 +12,7 @@ from ..board.step import PLAIN, Look, Step
 from ..catalogue import CATALOGUE
 from ..catalogue.construction import Construction
 from ..language import names as spelling
-from ..language.expression import Formula
-from ..language.fills import fill_from_json, is_ids
+from ..language.fills import fill_from_json, ids_in, with_ids
 from ..language.printing import sentence
 from ..refusal import Refusal
 from ..seen import Fills
@@ -143,6 +142,4 @@ def new_step_ids(fill: Any, new_ids: Sequence[str], prefix: str = "new:") -> Any
             raise Refusal("The edit names a new step that it does not add.")
         return new_ids[int(number)]
 
-    if isinstance(fill, Formula):
-        return replace(fill, operands=tuple(tuple(map(real, operand)) for operand in fill.operands))
-    return tuple(map(real, fill)) if is_ids(fill) else fill
+    return with_ids(fill, {id: real(id) for id in ids_in(fill)})

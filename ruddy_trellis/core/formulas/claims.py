@@ -193,6 +193,28 @@ def same_place(m: Arithmetic, a: Point, b: Point) -> Defects:
     return [(a[0] - b[0], size), (a[1] - b[1], size)]
 
 
+def same_line(m: Arithmetic, a: Straight, b: Straight) -> Defects:
+    """Two lines that are one."""
+    u, v, to = a[2:4], b[2:4], _to((a[0], a[1]), (b[0], b[1]))
+    return [_against(m, _cross(u, v), _square(u), _square(v)), _against(m, _cross(u, to), _square(u), _square(to) + _square(u))]
+
+
+def same_segment(m: Arithmetic, a: Straight, b: Straight) -> Defects:
+    """Two segments with the same ends, whichever way they run: one middle, and halves that are equal or opposite."""
+    u, v = (a[2], a[3]), (b[2], b[3])
+    middles = (2 * a[0] + u[0], 2 * a[1] + u[1]), (2 * b[0] + v[0], 2 * b[1] + v[1])
+    return [
+        *same_place(m, *middles),
+        _against(m, _cross(u, v), _square(u), _square(v)),
+        (_square(u) - _square(v), lambda: _square(u) + _square(v)),
+    ]
+
+
+def same_circle(m: Arithmetic, a: Circle, b: Circle) -> Defects:
+    """Two circles that are one."""
+    return [*same_place(m, (a[0], a[1]), (b[0], b[1])), (a[2] - b[2], lambda: a[2] + b[2])]
+
+
 def all_equal(m: Arithmetic, *values: Number) -> Defects:
     """Numbers that are equal."""
     return [_equal(m, p, q) for p, q in pairwise(values)]

@@ -89,10 +89,26 @@ class Judge:
 
 
 @dataclass(frozen=True)
-class TellHint:
-    """A hint of the board's challenge. Gives its words, and how many are left."""
+class ProveAnswer:
+    """Look for a proof that what was found right is so wherever the givens are; whoever asked is told where there is one.
 
-    number: int
+    Attributes:
+        taken: the ids of what was taken for the answer.
+    """
+
+    taken: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class TellHint:
+    """A hint of the board's challenge. Gives its words, its number from 1, and how many are left; None where it is only asked for the
+    last that was told, and none was.
+
+    Attributes:
+        again: whether the last one is told once more, and not the next one.
+    """
+
+    again: bool
 
 
 @dataclass(frozen=True)
@@ -100,11 +116,10 @@ class GiveIn:
     """Hand in a student's copy as it is now. Gives what is told of it, as a part of an answer.
 
     Attributes:
-        name: the nickname. hints: how many hints were told.
+        name: the nickname.
     """
 
     name: str
-    hints: int
 
 
 @dataclass(frozen=True)
@@ -190,6 +205,7 @@ Act: TypeAlias = (
     | StartAgain
     | TakeRenewed
     | Judge
+    | ProveAnswer
     | TellHint
     | GiveIn
     | TellHandedIn

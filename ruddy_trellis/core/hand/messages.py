@@ -278,10 +278,10 @@ class IsRight(_Message):
 
 
 class Hint(_Message):
-    """Tell a hint of the board's challenge, from 0."""
+    """Tell the next hint of the board's challenge, or once more the last one that was told."""
 
     t: Literal["hint"]
-    number: Annotated[int, Field(ge=0, le=100)]
+    again: bool = False
 
 
 class HandIn(_Message):

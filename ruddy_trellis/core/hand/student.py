@@ -3,6 +3,7 @@
 from typing import Any
 
 from ..board.step import Step
+from ..challenge.judging import RIGHT
 from ..display.covers import cover_words
 from ..edits.by_hand import told_moves
 from ..edits.saying import said
@@ -10,7 +11,7 @@ from ..kits import Kit, check_tools, kit_of
 from ..language.printing import sentence
 from ..refusal import Refusal
 from . import messages
-from .acts import Change, Doing, GiveIn, Judge, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
+from .acts import Change, Doing, GiveIn, Judge, ProveAnswer, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
 from .changing import done
 from .hand import Hand, Table
 from .showing import SHAKE_PAUSE, counter_frames
@@ -78,13 +79,11 @@ class StudentHand(Hand):
 
     Attributes:
         broken: the numbers of the pegs where what was judged last was not what is asked for; None for none.
-        hints: how many hints were told.
     """
 
     def __init__(self, table: Table) -> None:
         super().__init__(table)
         self.broken: dict[str, tuple[float, ...]] | None = None
-        self.hints = 0
 
     @property
     def kit(self) -> Kit:
@@ -166,14 +165,16 @@ class StudentHand(Hand):
             "moves": told_moves(self.board, found.taken) if found.is_met else "",
             "where": found.position is not None,
         }
+        if found.verdict == RIGHT:
+            yield ProveAnswer(found.taken)
 
     def _hint(self, message: messages.Hint) -> Doing:
-        words, left = yield TellHint(message.number)
-        self.hints = max(self.hints, message.number + 1)
-        yield {"t": "hint", "words": words, "left": left}
+        told = yield TellHint(message.again)
+        if told is not None:
+            yield {"t": "hint", **dict(zip(("words", "number", "left"), told))}
 
     def _hand_in(self, message: messages.HandIn) -> Doing:
-        found = yield GiveIn(nickname(message.name), self.hints)
+        found = yield GiveIn(nickname(message.name))
         yield done("Handed in: your board as it is now. What you do from here on changes nothing of it.", undo=False)
         yield {"t": "handed_in", **found}
 

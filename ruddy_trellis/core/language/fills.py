@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Any, TypeGuard
 
 from .. import limits
@@ -20,6 +21,15 @@ def ids_in(fill: Any) -> list[str]:
     if isinstance(fill, Formula):
         return [id for operand in fill.operands for id in operand]
     return list(fill) if is_ids(fill) else []
+
+
+def with_ids(fill: Any, ids: Mapping[str, str]) -> Any:
+    """What fills a gap with other ids in the places of some."""
+    if is_ids(fill):
+        return tuple(ids.get(id, id) for id in fill)
+    if isinstance(fill, Formula):  # words on the board too
+        return type(fill)(fill.text, tuple(tuple(ids.get(id, id) for id in operand) for operand in fill.operands))
+    return fill
 
 
 def fill_to_json(fill: Any) -> Any:

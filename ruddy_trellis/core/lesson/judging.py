@@ -2,6 +2,8 @@
 
 from collections.abc import Sequence
 
+from ..challenge import challenge_from_text
+from ..challenge.always import always
 from ..kinds import POLYGON
 from ..truth.exact_readings import ExactReading, exact_reading
 from ..truth.noticing import Noticed, noticed, shapes_of, with_points
@@ -36,6 +38,12 @@ def ties_of(document: str, id: str) -> list[Tie]:
 def as_formula(document: str, id: str, frame: tuple[str, ...], called: str) -> ExactReading:
     """A reading, a point or a path of a stored board as a formula (see ``truth.exact_readings``)."""
     return exact_reading(board_from_store(document), id, frame, called)
+
+
+def proved_always(copy: str, challenge: str, taken: Sequence[str], seconds: float) -> bool:
+    """Whether it is proved of a stored copy that what was taken for the answer of a stored challenge is that, always."""
+    asked = challenge_from_text(challenge)
+    return always(board_from_store(copy), asked, board_from_store(asked.solution), tuple(taken), seconds)
 
 
 def finally_judged(document: str, id: str, first: Verdict, seconds: float) -> Verdict:

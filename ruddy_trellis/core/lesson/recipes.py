@@ -17,7 +17,7 @@ from ..edits.checking import check_fills
 from ..edits.models import Add, NewStep
 from ..edits.pasting import grow
 from ..kinds import MAPS, NUMBER, THINGS, join, with_article, word
-from ..language.fills import fill_from_json, fill_to_json
+from ..language.fills import fill_from_json, fill_to_json, with_ids
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .file import check_format
@@ -168,7 +168,7 @@ def keep(board: Board, name: str, results: Sequence[str], givens: Sequence[str])
         if not step.inputs:
             raise Refusal(f"{board.name(id)} is needed as well, and is made from nothing. Make it one of the givens.")
         places = {**{given: f"given:{number}" for number, given in enumerate(givens)}, **made}
-        fills = {gap: _renamed(fill, places) for gap, fill in step.fills.items()}
+        fills = {gap: with_ids(fill, places) for gap, fill in step.fills.items()}
         made[id] = f"made:{len(steps)}"
         steps.append((step.does, fills, step.look.hidden or id not in results))
     example = "\n".join(sentence(board, id, full=True) for id in needed(board, givens))
@@ -184,15 +184,6 @@ def _between(board, results, givens):
             reached.add(id)
             waiting += board.step(id).inputs
     return sorted(reached, key=board.place)
-
-
-def _renamed(fill, places):
-    """A fill with other ids in it."""
-    if isinstance(fill, tuple) and fill and isinstance(fill[0], str):
-        return tuple(places.get(id, id) for id in fill)
-    if hasattr(fill, "operands"):
-        return type(fill)(fill.text, tuple(tuple(places.get(id, id) for id in operand) for operand in fill.operands))
-    return fill
 
 
 def check_name(name: str) -> str:

@@ -1,5 +1,6 @@
 """What a student gets of a board: the same figure, given; and how a teacher's later change comes into it."""
 
+import re
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
@@ -7,7 +8,7 @@ from ..board.board import Board
 from ..board.naming import automatic_name, check_names
 from ..board.step import Step
 from ..edits.checking import check_fills
-from ..kinds import TOLD, join
+from ..kinds import TOLD, WORDS_ON_BOARD, join
 from ..language.printing import noun
 from ..refusal import Refusal
 
@@ -37,6 +38,27 @@ def left_to_students(board: Board) -> list[tuple[Step, bool]]:
     """The steps that a person can move, each with whether students may: what a teacher chooses among."""
     pegs = [step for step in board.steps if step.construction.moves and step.makes not in TOLD]
     return [(step, not (step.look.locked or step.look.teacher_only)) for step in pegs]
+
+
+#: A name that tells nobody who gave it: one letter, with numbers or primes.
+_LETTER = re.compile(r"\w[\d_′″'₀-₉]*")
+
+
+def put_up_for_all(copy: Board) -> Board:
+    """A student's copy as a board of the lesson: things that the student named otherwise than by a letter have letters, and words that
+    the student wrote are hidden."""
+    board = Board(copy.settings.with_(own_from=0))
+    board.chalk = copy.chalk
+    kept = {copy.name(step.id) for step in copy.steps}
+    for step in copy.steps:
+        if not copy.is_given(step.id):
+            if step.makes == WORDS_ON_BOARD:
+                step = step.with_(look=replace(step.look, hidden=True))
+            if step.name is not None and not _LETTER.fullmatch(step.name):
+                step = step.with_(name=automatic_name(step.with_(name=None), board.names, {*kept, *board.names.values()}))
+            step = step.with_(by=None)
+        board.append(step)
+    return board
 
 
 @dataclass(frozen=True)

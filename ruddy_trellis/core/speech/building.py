@@ -14,8 +14,7 @@ from ..edits.adding import new_step_ids, new_steps
 from ..edits.models import NewStep
 from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, SUPPOSITION, VECTOR, join
 from ..language import names as spelling
-from ..language.expression import Formula
-from ..language.fills import fill_from_json, fill_to_json, is_ids
+from ..language.fills import fill_from_json, fill_to_json, is_ids, with_ids
 from ..language.printing import claim_words
 from ..refusal import Refusal
 from ..seen import Place
@@ -245,11 +244,7 @@ class Building:
     def _json(self, fill: Any) -> Any:
         first = len(self.board)
         places = {step.id: f"new:{number}" for number, step in enumerate(self.ahead.steps[first:])}
-        if is_ids(fill):
-            fill = tuple(places.get(id, id) for id in fill)
-        elif isinstance(fill, Formula):
-            fill = type(fill)(fill.text, tuple(tuple(places.get(id, id) for id in operand) for operand in fill.operands))
-        return fill_to_json(fill)
+        return fill_to_json(with_ids(fill, places))
 
     # Points by their names.
 

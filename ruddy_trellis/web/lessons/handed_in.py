@@ -9,12 +9,16 @@ from fastapi import APIRouter, Form, HTTPException, Request, WebSocket
 from fastapi.responses import RedirectResponse, Response
 from starlette.concurrency import run_in_threadpool
 
+from ...core import limits
 from ...core.board.pegs import numbers_of
+from ...core.challenge.judging import RIGHT
 from ...core.display import Extent, display
 from ...core.display.palette import GROUNDS
 from ...core.hand import StudentHand
-from ...core.lesson.file import board_from_store
+from ...core.lesson.file import board_from_store, board_to_text
+from ...core.lesson.student_copy import put_up_for_all
 from ...drawings.svg import svg
+from ..live.judging import judged_beside, proved_beside, told_of
 from ..live.lines import carry
 from ..live.practice_board import PracticeBoard
 from ..people.who import own_lesson, visitor
@@ -62,10 +66,12 @@ def _shown(request, slug, board_id, start, only):
     if board_id not in dict(titles):
         raise HTTPException(404)
     rows = store.hand_ins.of_board(board_id, max(start, 0), _ON_PAGE)
-    shown = [(row, orjson.loads(row.told)) for row in rows if not only or row.verdict.startswith(only)]
+    shown = [(row, orjson.loads(row.told), store.hand_ins.earlier(row)) for row in rows if not only or row.verdict.startswith(only)]
+    challenge = request.app.state.live.get(board_id).challenge
     return {
         "lesson": lesson, "titles": titles, "board_id": board_id, "counts": counts, "rows": shown, "start": start, "only": only,
         "count": counts.get(board_id, 0), "step": _ON_PAGE, "is_open": store.hand_ins.is_open(lesson.id), "find": "",
+        "hours": store.hand_ins.hours, "days": store.hand_ins.days, "version": challenge.version if challenge else 0,
     }  # fmt: skip
 
 
@@ -78,6 +84,40 @@ def open_for(request: Request, slug: str, is_open: Annotated[bool, Form()]):
     return RedirectResponse(f"/lessons/{slug}/handed-in", 303)
 
 
+@router.post("/lessons/{slug}/handed-in/judge")
+async def judge_anew(request: Request, slug: str, board: Annotated[int, Form()]):
+    """Judge what was handed in on a board by its challenge as it is now."""
+    lesson = await run_in_threadpool(own_lesson, request, slug)
+    store = request.app.state.lessons
+    if not await run_in_threadpool(store.has_board, lesson.id, board):
+        raise HTTPException(404)
+    live = await run_in_threadpool(request.app.state.live.get, board)
+    challenge = await run_in_threadpool(lambda: live.challenge)
+    start = 0
+    while challenge is not None and (rows := await run_in_threadpool(store.hand_ins.of_board, board, start, _ON_PAGE)):
+        start += len(rows)
+        for row in rows:
+            if row.version != challenge.version:
+                copy = await run_in_threadpool(board_from_store, row.document)
+                found = await judged_beside(live, copy, 0.0)
+                always = found.verdict == RIGHT and await proved_beside(live, row.document, found.taken)
+                fields = {"verdict": found.verdict, "told": told_of(found), "version": challenge.version, "always": always}
+                await run_in_threadpool(store.hand_ins.judge, row.id, fields)
+    request.app.state.live.tell_copies(lesson.id, {"t": "ask_handed_in"})
+    return RedirectResponse(f"/lessons/{slug}/handed-in?board={board}", 303)
+
+
+@router.post("/hand-ins/{id}/board")
+def put_up(request: Request, id: int):
+    """Make what was handed in a board of the lesson, for all to look at: without a name, and what the student named has letters."""
+    row, lesson = _own_hand_in(request, id)
+    store = request.app.state.lessons
+    if len(store.boards(lesson.id)) >= limits.BOARDS:
+        raise HTTPException(422, f"A lesson has at most {limits.BOARDS} boards.")
+    made = store.add_board(lesson.id, board_to_text(put_up_for_all(board_from_store(row.document))), row.board_id)
+    return RedirectResponse(f"/lessons/{lesson.slug}?board={made.id}", 303)
+
+
 @router.get("/lessons/{slug}/handed-in.csv")
 def table(request: Request, slug: str):
     """All that was handed in as a table."""
@@ -88,7 +128,18 @@ def table(request: Request, slug: str):
         conditions = orjson.loads(row.told).get("conditions", [])
         met = f"{sum(bool(is_met) for _, is_met in conditions)} of {len(conditions)}" if conditions else ""
         made = row.made_at.strftime("%Y-%m-%d %H:%M")
-        rows.append((row.name, titles.get(row.board_id, ""), made, row.verdict, met, row.hints, row.minutes, row.word))
+        rows.append(
+            (
+                row.name,
+                titles.get(row.board_id, ""),
+                made,
+                f"{row.verdict}, always" if row.always else row.verdict,
+                met,
+                row.hints,
+                row.minutes,
+                row.word,
+            )
+        )
     text = io.StringIO()
     csv.writer(text).writerows([[_harmless(cell) for cell in row] for row in rows])
     return Response(text.getvalue(), media_type="text/csv; charset=utf-8",

@@ -185,12 +185,15 @@ def copy_lesson(request: Request, slug: str):
 
 
 def copied_lesson(request, lesson, teacher_id):
-    """A new lesson of a teacher with the same boards as another one."""
+    """A new lesson of a teacher with the same boards as another one; their challenges go with it where it is the same teacher's."""
     check_room(request, teacher_id)
-    boards = [request.app.state.live.get(row.id).board for row in request.app.state.lessons.boards(lesson.id)]
+    ids = [row.id for row in request.app.state.lessons.boards(lesson.id)]
+    boards = [request.app.state.live.get(id).board for id in ids]
     title = f"{lesson.title[: limits.TITLE_LENGTH - 7]} (copy)"
     copy = request.app.state.lessons.create(teacher_id, title, [board_to_text(board) for board in boards])
     request.app.state.lessons.photographs.keep(copy.id, photographs_of(request, lesson.id, boards))
+    if teacher_id == lesson.teacher_id:
+        request.app.state.lessons.copy_challenges(dict(zip(ids, (row.id for row in request.app.state.lessons.boards(copy.id)))))
     return copy
 
 
@@ -211,6 +214,8 @@ def add_board(request: Request, slug: str, after: Annotated[int | None, Form()] 
         board = request.app.state.live.get(copy_of).board.copy()
         board.settings = board.settings.with_(title=f"{board.settings.title[: limits.TITLE_LENGTH - 7]} (copy)")
     row = lessons.add_board(lesson.id, board_to_text(board), copy_of or after)
+    if copy_of is not None:
+        lessons.copy_challenges({copy_of: row.id})
     return RedirectResponse(f"/lessons/{slug}?board={row.id}", 303)
 
 

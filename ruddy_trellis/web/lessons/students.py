@@ -86,7 +86,8 @@ def copy_page(request, lesson, live, titles, way, address, line, by=None):
         look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), kit=kit, address=address,
         back=address.removesuffix("/as-student"),
         challenge=challenge if kit.builds else None,
-        shelf=kit_shelf(kit), student=True, line=line, own=is_theirs(request, lesson.teacher_id),
+        shelf=kit_shelf(kit), student=True, days=request.app.state.lessons.hand_ins.days,
+        line=line, own=is_theirs(request, lesson.teacher_id),
     )  # fmt: skip
 
 

@@ -27,7 +27,7 @@ class Connection:
         self.outgoing = Outgoing(socket, self.hand.as_seen)
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
         self.close, self.write = self.outgoing.close, self.outgoing.write
-        self._shaking = self._running = None
+        self._shaking = self._running = self._proving = None
 
     async def welcome(self):
         """Send the whole board."""
@@ -55,10 +55,24 @@ class Connection:
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""
         self.live.connections.discard(self)
-        for task in (self._shaking, self._running and self._running.task):
+        for task in (self._shaking, self._proving, self._running and self._running.task):
             if task is not None:
                 task.cancel()
         await self.live.drop(self)
+
+    def _prove_answer(self, taken):
+        """Look for a proof beside everything else; one that was looked for before is looked for no longer."""
+
+        async def prove(looking):
+            try:
+                if await looking:
+                    self.send({"t": "always", "taken": list(taken)})
+            except Exception:
+                _LOG.exception("A proof of an answer could not be looked for")
+
+        if self._proving is not None:
+            self._proving.cancel()
+        self._proving = asyncio.create_task(prove(self.live.prove_answer(taken)))
 
     async def _do(self, doing):
         """Send the answers of a handler and do its acts, each of which it gets back what it gives."""
@@ -100,10 +114,12 @@ class Connection:
                 return await live.reset()
             case acts.Judge(reach):
                 return await live.judge(reach)
-            case acts.TellHint(number):
-                return await live.hint(number)
-            case acts.GiveIn(name, hints):
-                return await live.hand_in(name, hints)
+            case acts.ProveAnswer(taken):
+                self._prove_answer(taken)
+            case acts.TellHint(again):
+                return await live.hint(again)
+            case acts.GiveIn(name):
+                return await live.hand_in(name)
             case acts.TellHandedIn(take_back):
                 return await live.handed_in(take_back)
             case acts.TakeRenewed(take):

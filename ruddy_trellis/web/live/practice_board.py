@@ -2,9 +2,10 @@
 
 from ...core.board import Board
 from ...core.kits import check_students_patch
+from ...core.lesson.file import board_to_text
 from ...core.refusal import Refusal
 from ...store.tables import BoardRow
-from .judging import hint_beside, judged_beside
+from .judging import hint_beside, judged_beside, proved_beside
 from .live_board import LiveBoard
 
 
@@ -20,6 +21,7 @@ class PracticeBoard(LiveBoard):
         super().__init__(BoardRow(lesson_id=0, edits_done=0, document=""), 0, lessons, board=board)
         self._begun, self._source = board.copy(), source
         self._edits: list[str] = []
+        self._hints = 0
 
     def _check(self, board, patch):
         check_students_patch(board, patch)
@@ -40,11 +42,17 @@ class PracticeBoard(LiveBoard):
         """Whether the answer of the challenge is there, where the board that is tried has one. Raises Refusal."""
         return await judged_beside(self._source, self._at_rest(), reach)
 
-    async def hint(self, number):
-        """A hint of the challenge, and how many are left. Raises Refusal."""
-        return await hint_beside(self._source, number)
+    async def prove_answer(self, taken):
+        """Whether it is proved that what was taken for the answer is that always."""
+        return await proved_beside(self._source, board_to_text(self._at_rest()), taken)
 
-    async def hand_in(self, name, hints):
+    async def hint(self, again):
+        """A hint of the challenge (see ``hint_beside``). Raises Refusal."""
+        told = await hint_beside(self._source, self._hints, again)
+        self._hints = told[1] if told else 0
+        return told
+
+    async def hand_in(self, name):
         raise Refusal("Nothing is handed in from here: this is a copy to try.")
 
     async def handed_in(self, take_back):

@@ -1,8 +1,11 @@
 """A student's own copy of a board, live."""
 
-import orjson
+import asyncio
+import logging
+
 from starlette.concurrency import run_in_threadpool
 
+from ...core.challenge.judging import RIGHT
 from ...core.display import display
 from ...core.kits import RENEWED, check_students_patch
 from ...core.lesson.file import board_to_text
@@ -11,10 +14,22 @@ from ...core.refusal import Refusal
 from ...store.hand_ins import TooMany
 from ...store.lessons import COPY_EDITS
 from ...store.tables import BoardRow, HandInRow
+from ..worker import ASKING
 from .apart import apart
-from .judging import hint_beside, judged_beside
+from .judging import hint_beside, judged_beside, proved_beside, told_of
 from .live_board import LiveBoard
 from .saving import saved
+
+_LOG = logging.getLogger(__name__)
+#: What is still looked for after its answer was given.
+_WORK = set()
+
+
+def _background(work):
+    """Do something beside everything else, once nobody waits for it."""
+    task = asyncio.create_task(work)
+    _WORK.add(task)
+    task.add_done_callback(_WORK.discard)
 
 
 class StudentBoard(LiveBoard):
@@ -39,6 +54,8 @@ class StudentBoard(LiveBoard):
         self._boards, self.source_id, self._holder = boards, source.id, holder
         #: The teacher's board of which was last looked whether this copy is behind it, and whether it is.
         self._compared, self._behind = None, False
+        #: How many hints were told.
+        self._hints = row.hints if row is not None else 0
 
     def _take_kit(self, source):
         """The kit is the teacher's as it is now, whatever it was when the copy was made. Returns whether it is another."""
@@ -97,7 +114,7 @@ class StudentBoard(LiveBoard):
             # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
             self.id, self.edits_done, self.edit_count = None, 0, 0
         if self.id is None:
-            row = await saved(self._lessons.make_copy, self.source_id, self._holder, board_to_text(self.board))
+            row = await saved(self._lessons.make_copy, self.source_id, self._holder, board_to_text(self.board), self._hints)
             if row is None:
                 raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
             self.id = row.id
@@ -135,11 +152,20 @@ class StudentBoard(LiveBoard):
         source = await run_in_threadpool(self._boards.get, self.source_id)
         return await judged_beside(source, self._at_rest(), reach)
 
-    async def hint(self, number):
-        """A hint of the board's challenge, and how many are left. Raises Refusal."""
-        return await hint_beside(await run_in_threadpool(self._boards.get, self.source_id), number)
+    async def prove_answer(self, taken):
+        """Whether it is proved that what was taken for the answer is that always."""
+        copy = board_to_text(self._at_rest())
+        return await proved_beside(await run_in_threadpool(self._boards.get, self.source_id), copy, taken)
 
-    async def hand_in(self, name, hints):
+    async def hint(self, again):
+        """A hint of the board's challenge (see ``hint_beside``). Raises Refusal."""
+        told = await hint_beside(await run_in_threadpool(self._boards.get, self.source_id), self._hints, again)
+        self._hints = told[1] if told else 0
+        if self.id is not None and not again:
+            await saved(self._lessons.note_hints, self.id, self._hints)
+        return told
+
+    async def hand_in(self, name):
         """Keep the copy as it is now as what was handed in. Returns what is told of it. Raises Refusal where the lesson takes nothing, or
         too many new names have come."""
         if not await saved(self._lessons.hand_ins.is_open, self.lesson_id):
@@ -151,17 +177,25 @@ class StudentBoard(LiveBoard):
         found, version = None, 0
         if source is not None and await run_in_threadpool(lambda: source.challenge) is not None:
             found, version = await judged_beside(source, board.copy(), 0.0), source.challenge.version
-        told = {"words": found.words, "conditions": found.conditions, "taken": found.taken} if found else {}
         minutes = len({row.made_at.replace(second=0, microsecond=0) for row in await self._own_edits()})
         row = HandInRow(
             lesson_id=self.lesson_id, board_id=self.source_id, holder=self._holder, name=name, document=board_to_text(board),
-            verdict=found.verdict if found else "", told=orjson.dumps(told).decode(), hints=hints, minutes=minutes, version=version,
+            verdict=found.verdict if found else "", told=told_of(found), hints=self._hints, minutes=minutes, version=version,
         )  # fmt: skip
         try:
-            await saved(self._lessons.hand_ins.keep, row)
+            id = await saved(self._lessons.hand_ins.keep, row, ASKING.get())
         except TooMany:
             raise Refusal("So many new names have come that no other is taken now. Try again in some minutes.") from None
+        if found is not None and found.verdict == RIGHT:
+            _background(self._prove_hand_in(id, source, row.document, found.taken))
         return {"open": True, "name": name, "verdict": found.verdict if found else "", "word": "", "minutes": minutes}
+
+    async def _prove_hand_in(self, id, source, document, taken):
+        try:
+            if await proved_beside(source, document, taken):
+                await saved(self._lessons.hand_ins.judge, id, {"always": True})
+        except Exception:
+            _LOG.exception("It could not be proved of what was handed in")
 
     async def _own_edits(self):
         return await saved(self._lessons.edits, self.id, COPY_EDITS) if self.id is not None else []

@@ -25,7 +25,7 @@ from .apart import apart
 
 _LOG = logging.getLogger(__name__)
 #: How long a proof is looked for, in seconds; how long the process may take in all, and for first verdicts.
-PROOF_SECONDS, _PATIENCE, _FIRST_PATIENCE = 5.0, 9, 12
+PROOF_SECONDS, PROOF_PATIENCE, _FIRST_PATIENCE = 5.0, 9, 12
 #: A change is looked at after this while, in seconds, with what else has changed meanwhile.
 _PAUSE = 0.05
 #: So many claims are tried at once: with more, others would wait for one person's. What could not be tried is tried again later.
@@ -156,7 +156,7 @@ class Verdicts:
         ended = lambda why, is_whole=True: replace(first, verdict=STANDS, why=why, final=True, is_whole=is_whole)
         if id in self._stopped:
             return ended(STOPPED)
-        work = asyncio.ensure_future(TRUTH.do(finally_judged, document, id, first, PROOF_SECONDS, patience=_PATIENCE))
+        work = asyncio.ensure_future(TRUTH.do(finally_judged, document, id, first, PROOF_SECONDS, patience=PROOF_PATIENCE))
         self._proof = id, work
         try:
             return await work

@@ -12,36 +12,42 @@ const LOOKS = 2;
 
 /** @param {import("../board/board_view.js").BoardView} view */
 export function openTask({ line, drawing, port }) {
-  let hints = 0;
+  let asked = null;
   ask.addEventListener("click", () => {
+    asked = null;
     ask.setAttribute("aria-busy", "true");
     line.send("is_right", { reach: LOOKS / port.zoom });
   });
-  line.on("judged", ({ verdict, words, conditions: asked, taken, moves, where: known }) => {
+  line.on("judged", ({ verdict, words, conditions: wanted, taken, moves, where: known }) => {
     ask.removeAttribute("aria-busy");
     told.hidden = false;
     told.textContent = moves ? `${words} ${moves[0].toUpperCase()}${moves.slice(1)}.` : words;
     told.className = `judged ${verdict.startsWith("right") ? "met" : "unmet"}`;
-    conditions.hidden = asked.length < 2;
+    conditions.hidden = wanted.length < 2;
     conditions.replaceChildren(
-      ...asked.map(({ words: one, met }) =>
+      ...wanted.map(({ words: one, met }) =>
         Object.assign(document.createElement("li"), { textContent: `${met ? "met" : "not met"}: ${one}` }),
       ),
     );
     where.hidden = !known;
     drawing.markOnly("lit", taken);
+    asked = verdict === "right" ? taken.join() : null;
   });
-  line.on("hint", ({ words, left }) => {
+  line.on("always", ({ taken }) => {
+    if (taken.join() !== asked) return;
+    told.textContent += " That is proved: right, always.";
+  });
+  line.on("hint", ({ words, number, left }) => {
     hint.hidden = false;
-    hint.textContent = words;
-    hints += 1;
-    if (!left) more.disabled = true;
+    hint.textContent = number > 1 ? `${number}. ${words}` : words;
+    /** @type {HTMLButtonElement} */ (more).disabled = !left;
   });
   where.addEventListener("click", () => {
     toast("So it is in this position; your work stays as it is.");
     line.send("show_where");
   });
-  more?.addEventListener("click", () => line.send("hint", { number: hints }));
+  more?.addEventListener("click", () => line.send("hint"));
+  if (more) line.send("hint", { again: true });
   openHanding(line);
 }
 
