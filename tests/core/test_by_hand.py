@@ -8,7 +8,7 @@ import numpy as np
 from ruddy_trellis.core import Figure
 from ruddy_trellis.core.arithmetic import ARRAYS
 from ruddy_trellis.core.catalogue import CATALOGUE
-from ruddy_trellis.core.catalogue.by_hand import WAYS
+from ruddy_trellis.core.catalogue.by_hand import WAYS, is_drawn
 from ruddy_trellis.core.catalogue.by_hand.turning import check_drawable
 from ruddy_trellis.core.catalogue.by_hand.ways import NONE, PRIMITIVE, SEVERAL
 from ruddy_trellis.core.catalogue.by_hand.work import NotByHand
@@ -36,6 +36,9 @@ FIGURES = {
     "touching points": (_CIRCLES + "both touching points from E on k", None),
     "outer tangent": (_CIRCLES + "t is the common tangent of k and l, first one", None),
     "other outer tangent": (_CIRCLES + "t is the common tangent of k and l, second one", None),
+    "arc of one angle": (_FOUR + "k is the arc in which CD is seen under 45 degrees", None),
+    "arc of a wide angle": (_FOUR + "k is the arc in which CD is seen under 120 degrees", None),
+    "arc of a measured angle": (_FOUR + "α is the angle ABC\nk is the arc in which CD is seen under α degrees", None),
     "inner tangent": (_CIRCLES + "t is the common tangent of k and l, third one", None),
     "other inner tangent": (_CIRCLES + "t is the common tangent of k and l, fourth one", None),
     "ratio of whole numbers": (_FOUR + "P is the point that divides AB in the ratio 2 : 3", None),
@@ -67,6 +70,25 @@ FIGURES = {
     "crossings along a line that is drawn": (
         _FOUR + "r is the perpendicular to AB through C\nk is the circle with centre C through D\nX is where r meets k, second crossing", 3,
     ),
+    "polar of a point": (_CIRCLES + "r is the polar of C in k", 7),
+    "polar whose direction counts": (
+        _CIRCLES + "r is the polar of C in k\nm is the circle with centre B and radius CD\nX is where r meets m, second crossing", None,
+    ),
+    "pole of a line": (_CIRCLES + "P is the pole of the line through C and D in k", None),
+    "point of an ellipse": (_FOUR + "k is the ellipse with foci A and B through C\nP is a point on k at 70", None),
+    "point of a hyperbola": (_FOUR + "k is the hyperbola with foci A and B through C\nP is a point on k at 100", None),
+    "point of a parabola": (_FOUR + "k is the parabola with focus C and directrix AB\nP is a point on k at -60", None),
+    "point of a parabola the other way round": (_FOUR + "k is the parabola with focus C and directrix BA\nP is a point on k at 80", None),
+    "fourth proportional": (_FOUR + "k is the circle with centre A and radius AB * CD / BC", None),
+    "third proportional": (_FOUR + "k is the circle with centre D and radius AB^2 / CD", None),
+    "mean proportional": (_FOUR + "k is the circle with centre A and radius sqrt(AB * CD)", None),
+    "root of two squares": (_FOUR + "k is the circle with centre C and radius sqrt(AB^2 + CD^2)", None),
+    "root of a difference": (_FOUR + "k is the circle with centre C and radius sqrt(AB^2 - CD^2)", None),
+    "sum of lengths": (_FOUR + "P is the point at AB + CD from C towards B", None),
+    "difference of lengths": (_FOUR + "k is the circle with centre D and radius AB - CD", None),
+    "three halves of a length": (_FOUR + "k is the circle with centre D and radius 3 * AB / 2", None),
+    "diagonal of a square": (_FOUR + "k is the circle with centre D and radius sqrt(2) * AB", None),
+    "a length of a length": (_FOUR + "d is the value of AB + BC\nk is the circle with centre D and radius sqrt(d * CD)", None),
     "one centre from another": (_FOUR + "O is the circumcentre of ABC\nH is the orthocentre of ABC\nM is the midpoint of O and H", None),
 }  # fmt: skip
 
@@ -85,7 +107,7 @@ def positions(board):
         if step.moves == "free":
             numbers[step.id] = tuple(random.normal(0, 4, (2, POSITIONS)))
         elif step.moves == "sliding":
-            round_path = board.kind_of(step.fills["path"][0]) == "circle"
+            round_path = board.kind_of(step.fills["path"][0]) in ("circle", "conic")
             numbers[step.id] = (random.uniform(-170, 170, POSITIONS) if round_path else random.uniform(0.1, 0.9, POSITIONS),)
     return numbers
 
@@ -100,13 +122,18 @@ def flat(value):
 
 
 class ByHandTest(unittest.TestCase):
-    def check_same(self, text, closes=False):
+    def check_same(self, text, closes=False, another=False):
         """That all that can be drawn by hand in a figure is the same drawn so."""
         board = board_of(text)
-        ids = [step.id for step in board.steps if step.does in WAYS]
+        ids = [step.id for step in board.steps if is_drawn(board, step)]
         after = board.copy()
-        perform(after, ByHand(ids=ids, closes=closes))
+        perform(after, ByHand(ids=ids, closes=closes, another=another))
         numbers = positions(board)
+        slides = {step.fills["place"]: step.id for step in board.steps if step.does == "point_on"}
+        for step in after.steps:
+            # What slides in the place of a point of a conic goes in the same direction.
+            if step.id not in board and step.does == "point_on" and step.fills["place"] in slides:
+                numbers[step.id] = numbers[slides[step.fills["place"]]]
         with np.errstate(all="ignore"):
             before_values, after_values = board.evaluate(ARRAYS, numbers), after.evaluate(ARRAYS, numbers)
         for step in board.steps:
@@ -127,6 +154,8 @@ class ByHandTest(unittest.TestCase):
         there = np.isfinite(one).all(axis=0)
         if step.does == "common_tangent" and step.fills["which"] in ("first", "second"):
             there &= flat(before[step.fills["a"][0]])[2] > flat(before[step.fills["b"][0]])[2]
+        if step.does == "point_on" and board.step(step.fills["path"][0]).does == "parabola":
+            there &= flat(before[step.fills["path"][0]])[4] * board.value(step.fills["path"][0])[4] > 0
         self.assertTrue((np.isfinite(other).all(axis=0) | ~there).all(), f"{board.name(step.id)} is not there by hand somewhere")
         self.assertGreater(there.sum(), POSITIONS / 20)
         one, other = one[:, there], other[:, there]
@@ -142,8 +171,8 @@ class ByHandTest(unittest.TestCase):
 
     def test_every_way_on_its_example(self):
         for key in WAYS:
-            if key == "point_towards":
-                continue  # its example takes a number; among the figures it has a length
+            if key in ("point_towards", "point_on"):
+                continue  # their examples have a number, and a segment; among the figures they have a length, and conics
             for closes in (False, True):
                 with self.subTest(key, closes=closes):
                     self.check_same(CATALOGUE[key].example, closes)
@@ -155,6 +184,27 @@ class ByHandTest(unittest.TestCase):
                     moves = self.check_same(text, closes)
                     if count is not None and not closes:
                         self.assertEqual(len(moves), count)
+
+    def test_second_ways(self):
+        figures = {
+            "tangent_from": [CATALOGUE["tangent_from"].example, _CIRCLES + "t is the tangent from E to k, second one"],
+            "perpendicular": [_FOUR + "r is the perpendicular to AB through A", _FOUR + "r is the perpendicular to AB through C"],
+            "dividing": [FIGURES["ratio of whole numbers"][0], FIGURES["ratio that is one of whole numbers"][0]],
+        }
+        for key, way in WAYS.items():
+            self.assertEqual(bool(way.second), bool(way.called), key)
+            for text in figures.get(key, [CATALOGUE[key].example]) if way.second else ():
+                for closes in (False, True):
+                    with self.subTest(key, closes=closes, text=text):
+                        self.check_same(text, closes, True)
+                board = board_of(text)
+                one, other = board.copy(), board.copy()
+                perform(one, ByHand(ids=[board.steps[-1].id]))
+                perform(other, ByHand(ids=[board.steps[-1].id], another=True))
+                self.assertNotEqual([step.does for step in one.steps], [step.does for step in other.steps])
+        board = board_of(_FOUR + "M is the midpoint of AB")
+        with self.assertRaises(Refusal):
+            prepare(board, ByHand(ids=[board.steps[-1].id], another=True))
 
     def test_all_turns_that_can_be_drawn_and_no_others(self):
         for degrees in range(3, 360, 3):
@@ -174,6 +224,9 @@ class ByHandTest(unittest.TestCase):
             ("h is the horizontal line through A", "level"),
             ("P is the point that divides AB in the ratio 100 : 1", "whole numbers"),
             ("k is the circle with centre A and radius 3", "a number is not on it"),
+            ("k is the circle with centre A and radius pi * AB", "lengths are added"),
+            ("k is the circle with centre A and radius AB * sin(30)", "lengths are added"),
+            ("E = (2, -3)\nk is the conic through A, B, C, D and E\nP is a point on k at 40", "made from a focus"),
             ("AB is the segment from A to B", "as it is"),
         ):
             board = board_of(_FOUR + text)
@@ -217,6 +270,17 @@ class ByHandTest(unittest.TestCase):
             self.assertFalse({"midpoint"} & {alone.board.step(id).does for id in ("s6" if "N" in text else "s5",)}, text)
             alone.do(t="undo")
             self.assertEqual(alone.board.steps, before)
+        moves = {
+            "compass work of p": "5 moves",
+            "draw p by hand, another way": "5 moves",
+            "compass work of p with a compass that closes": "5 moves",
+            "compass work of p, another way, with a closing compass": "5 moves",
+        }
+        alone.do(t="say", text="p is the perpendicular to AB through A")
+        for text, words in moves.items():
+            self.assertIn(words, alone.do(t="say", text=text)[-1]["words"], text)
+            alone.do(t="undo")
+        alone.do(t="undo")
         self.assertIn("4 moves", alone.do(t="say", text="compass work of M")[-1]["words"])
         self.assertIn("4 moves", alone.do(t="say", text="how many moves for M?")[-1]["words"])
 

@@ -218,6 +218,24 @@ class SharingTest(WebTest):
         self.teacher_line.send("drag", to=[5, 0], seq=9)
         self.assertTrue(self.teacher_line.until("moved")["held"], "the teacher may")
 
+    def test_nothing_is_undone_behind_a_change_that_was_taken(self):
+        self.teacher_line.send("edit", edit={"kind": "arrange", "kit": "everything"})
+        self.teacher_line.until("changed")
+        self.share()
+        student = self.student()
+        student.say("M is the midpoint of AB")
+        self.teacher_line.say("Z = (3, 3)")
+        student.send("renew", take=True)
+        self.assertFalse(student.until("changed")["state"]["undo"])
+        student.send("undo")
+        self.assertEqual(student.until("says")["kind"], "refusal")
+        self.assertTrue(student.say("N is the midpoint of A and M")["state"]["undo"])
+        self.application.state.live.close_copies(self.lesson.id)
+        again = self.student()
+        self.assertTrue(again.first["state"]["undo"])
+        again.send("undo")
+        self.assertFalse(again.until("changed")["state"]["undo"])
+
     def test_starting_again_without_a_change_takes_up_what_the_teacher_changed(self):
         self.share()
         student = self.student()

@@ -379,6 +379,23 @@ CIRCLES = (
         example="A is a free point at (4, 0)\nB is a free point at (0, 1)\nk is the semicircle on the diameter from A to B",
     ),
     Construction(
+        key="seen_arc",
+        sentence="the arc in which {span:span} is seen under {angle:number} degrees",
+        also=(
+            "arc [{=}] [of points] (from which|from where|where|in which) {span} [is] seen (under|at|in) [an angle of] {angle} [degrees]",
+            "arc [{=}] of [one|constant] angle {angle} [degrees] over {span}",
+        ),
+        makes=ARC,
+        formula=arcs.seen_arc,
+        group="Arcs",
+        tool="arc of one angle",
+        keys="cy",
+        likely=59,
+        undefined="its ends coincide, or the angle is not between 0° and 180°",
+        example="A is a free point at (0, 0)\nB is a free point at (4, 1)\nAB is the segment from A to B\n"
+        "k is the arc in which AB is seen under 60 degrees",
+    ),
+    Construction(
         key="sector",
         sentence="the sector with centre {centre:point} from {from:point} to {to:point}",
         also=(

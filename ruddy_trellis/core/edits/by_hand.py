@@ -10,7 +10,7 @@ from ..board.naming import automatic_name, check_names, spelt
 from ..board.nearest import nearest_place
 from ..board.step import Step
 from ..catalogue import CATALOGUE
-from ..catalogue.by_hand import WAYS, Made, Work
+from ..catalogue.by_hand import WAYS, Made, Work, is_drawn
 from ..catalogue.by_hand.ways import NONE, PRIMITIVE
 from ..catalogue.by_hand.work import NotByHand
 from ..kinds import LINE, POINT, join
@@ -27,10 +27,12 @@ CIRCLES = ("circle", "circle_radius", "arc")
 def drawn_by_hand(board: Board, edit: Any) -> Patch:
     """The patch of a ``ByHand``. Raises Refusal where nothing of what is asked for has compass work, with why."""
     asked = [board.step(id) for id in edit.ids if id in board] if edit.ids else board.steps
-    wanted = {step.id for step in asked if step.does in WAYS and not board.is_given(step.id)}
+    wanted = {step.id for step in asked if is_drawn(board, step) and not board.is_given(step.id)}
     if edit.ids and not wanted:
         raise Refusal(f"{why_not(board, asked[0])}." if asked else "That thing is no longer on the board.")
-    ahead, problems = _drawn(board, wanted, edit.closes)
+    if edit.another and not any(WAYS[board.step(id).does].second for id in wanted):
+        raise Refusal("There is one way here that schools teach; another is not known to this program.")
+    ahead, problems = _drawn(board, wanted, edit.closes, edit.another)
     done = [id for id in wanted if ahead.step(id).does != board.step(id).does or ahead.step(id).fills != board.step(id).fills]
     if not done:
         raise next(iter(problems.values()), Refusal("All of this is drawn by hand already."))
@@ -53,13 +55,15 @@ def why_not(board: Board, step: Step) -> str:
     return f"{noun(board, step.id)} has no compass work: {NONE.get(step.does, 'it is not drawn with straightedge and compasses')}"
 
 
-def _drawn(board: Board, wanted: Iterable[str], closes: bool) -> tuple[Board, dict[str, Refusal]]:
+def _drawn(board: Board, wanted: Iterable[str], closes: bool, another: bool = False) -> tuple[Board, dict[str, Refusal]]:
     """The board with what is wanted drawn by hand, and why some of it could not be."""
     ahead, problems = Board(board.settings), {}
     ahead.chalk = board.chalk
     namer = _Namer(board, ahead)
     for step in board.steps:
-        ahead.append(_by_hand(ahead, step, namer, closes, problems, board) if step.id in wanted else _where_it_was(ahead, step, board))
+        way = WAYS[step.does] if step.id in wanted else None
+        draw = way and (way.second if another and way.second else way.draw)
+        ahead.append(_by_hand(ahead, step, draw, namer, closes, problems, board) if draw else _where_it_was(ahead, step, board))
     return ahead, problems
 
 
@@ -73,12 +77,12 @@ def _where_it_was(ahead: Board, step: Step, board: Board) -> Step:
     return step.with_(fills={**step.fills, "place": nearest_place(ahead, path, board.value(step.id))})
 
 
-def _by_hand(ahead, step, namer, closes, problems, board):
+def _by_hand(ahead, step, draw, namer, closes, problems, board):
     """A step as it is made by hand; its helpers are put on the board. As it was, where it cannot be drawn so."""
     before = list(ahead.steps)
     work = Work(ahead, namer.make, closes, step.makes == LINE and _is_directed(board, step.id), board)
     try:
-        made = WAYS[step.does].draw(work, step.fills)
+        made = draw(work, step.fills)
         if len(ahead) > limits.STEPS:
             raise Refusal(f"A board has at most {limits.STEPS:,} steps; drawn by hand it would have more.")
         return _in_place(ahead, before, step, made, board.name(step.id))
@@ -151,7 +155,7 @@ def told_moves(board: Board, ids: Iterable[str]) -> str:
 def has_compass_work(board: Board, id: str) -> bool:
     """Whether a thing can be drawn by hand, as it is now."""
     step = board.step(id)
-    if step.does not in WAYS or board.is_given(id):
+    if not is_drawn(board, step) or board.is_given(id):
         return False
     needed = {id, *board.ancestors([id])}
     _, problems = _drawn(Board(board.settings, [one for one in board.steps if one.id in needed]), {id}, False)

@@ -172,10 +172,10 @@ def _check_own_rules(construction, fills, board):
     if not (construction.expands or construction.planner) and chosen_formula(construction, fills, board.kind_of) is None:
         kinds = kinds_of_fills(construction, fills, board.kind_of)
         words = join(with_article(word(kind)) for kind in kinds.values() if kind != POINT)
-        raise Refusal(
-            f"“{construction.tool}” cannot be made from {words}: two straight things meet only once, and what meets in four places "
-            f"has no “other” one."
-        )
+        why = ""
+        if construction.makes == POINT:
+            why = ": two straight things meet only once, and what meets in four places has no “other” one"
+        raise Refusal(f"“{construction.tool}” cannot be made from {words}{why}.")
     if construction.tied:
         _check_tied(construction, fills, board)
 

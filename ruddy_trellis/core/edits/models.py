@@ -113,11 +113,12 @@ class Paste(_Edit):
 
 class ByHand(_Edit):
     """Draw things by hand, with straightedge and compasses, that were made in one step; no ids: all that can be drawn so. ``closes`` is
-    for compasses that close when they are lifted."""
+    for compasses that close when they are lifted; ``another`` for the second way that schools teach, where there is one."""
 
     kind: Literal["by_hand"] = "by_hand"
     ids: Annotated[list[Id], Field(max_length=limits.EDIT_THINGS)] = Field(default_factory=list)
     closes: bool = False
+    another: bool = False
 
 
 class Record(_Edit):

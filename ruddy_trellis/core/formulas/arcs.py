@@ -34,6 +34,16 @@ def semicircle(m: Arithmetic, a: Point, b: Point) -> Arc:
     return (*midpoint(m, a, b), (dx * dx + dy * dy) / 4, *a, *b)
 
 
+def seen_arc(m: Arithmetic, a: Point, b: Point, angle: Number) -> Arc:
+    """The arc left of the way from a to b from whose points ab is seen under an angle in degrees (Euclid III 21, 33), anticlockwise from
+    b: its centre is on the perpendicular bisector, under twice the angle. Undefined unless the angle is between 0° and 180°."""
+    (dx, dy), (mx, my) = m.separate(a, b), midpoint(m, a, b)
+    cosine, sine = m.cos_sin(angle)
+    (sine,) = m.inside((sine,), sine, 1e-9, 2)
+    up = m.divide(cosine, 2 * sine)
+    return mx - up * dy, my + up * dx, m.divide(dx * dx + dy * dy, 4 * sine * sine), *b, *a
+
+
 def on_arc(m: Arithmetic, point: Point, arc: Arc) -> Point:
     """A point of the circle, where it lies on the arc; undefined elsewhere.
 

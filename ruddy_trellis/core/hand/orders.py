@@ -182,7 +182,8 @@ def _by_hand(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
     board = hand.board
     if len(ids) == 1 and board.kind_of(ids[0]) == CONDITION:
         return _changed(Add(steps=[NewStep(does="compass_work", fills={"condition": ids})]))
-    return _changed(ByHand(ids=ids))
+    closes = bool(found.groupdict().get("closes")) or board.settings.kit == "closing"
+    return _changed(ByHand(ids=ids, closes=closes, another=bool(found.groupdict().get("another"))))
 
 
 def _moves(hand: Any, ids: list[str], found: re.Match[str]) -> Doing:
@@ -213,6 +214,8 @@ def _order(does: Does, shown: str, about: str, *forms: str) -> Order:
 
 _MOTIONS = r"(?: (?:it|all|the motions?|the animation))?"
 _BY_HAND = r"(?:by hand|with (?:straightedge|ruler) and compass(?:es)?|with compass(?:es)? and (?:straightedge|ruler))"
+_HOW = r"(?P<another>,? (?:in |by )?(?:another|a second|the other|the second) way)?"
+_HOW += r"(?P<closes>,? with (?:a |the )?(?:compass that closes|compasses that close|closing compass(?:es)?))?"
 ORDERS = (
     _order(_look(hidden=True), "hide p and q", "hide things", r"hide (?P<things>.+)"),
     _order(_tidy, "hide helpers", "hide what is only made from", r"(?:hide|tidy)(?: the)? helpers", r"tidy(?: up)?"),
@@ -260,13 +263,13 @@ ORDERS = (
     ),
     _order(
         _by_hand, "compass work of M", "draw by hand what was made in one step",
-        r"(?:(?:show|draw) (?:me )?)?(?:the )?compass work (?:of|for) (?P<things>.+)",
-        rf"(?:draw|construct|make|show) (?P<things>.+?) {_BY_HAND}",
+        r"(?:(?:show|draw) (?:me )?)?(?:the )?compass work (?:of|for) (?P<things>.+?)" + _HOW,
+        rf"(?:draw|construct|make|show) (?P<things>.+?) {_BY_HAND}{_HOW}",
         rf"how (?:is|are|do (?:you|I|we) (?:draw|construct|make)) (?P<things>.+?) (?:(?:drawn|constructed|made) )?{_BY_HAND}\??",
     ),
     _order(
         _by_hand, "as compass work", "draw the whole board by hand",
-        r"(?:show |draw )?(?:(?:everything|all|the (?:whole )?board) )?as compass work",
+        r"(?:show |draw )?(?:(?:everything|all|the (?:whole )?board) )?as compass work" + _HOW,
     ),
     _order(
         _moves, "how many moves for M?", "how many lines and circles are drawn",

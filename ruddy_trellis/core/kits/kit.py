@@ -21,6 +21,15 @@ _COMPASS = (*_STRAIGHTEDGE, "circle", "arc")
 _OPENINGS = ("length", "distance", "radius")
 
 
+#: What each instrument draws.
+_INSTRUMENTS = {
+    "Ruler": ("segment", "line"),
+    "Set square": ("perpendicular", "parallel"),
+    "Protractor": ("at_angle",),
+    "Compasses": ("circle", "circle_radius"),
+}
+
+
 @dataclass(frozen=True)
 class Kit:
     """A kit.
@@ -46,6 +55,11 @@ class Kit:
     def told(self) -> str:
         """The kit in a sentence, for whoever is to build with it."""
         return f"{self.name}: {self.has}."
+
+    @property
+    def instruments(self) -> tuple[str, ...]:
+        """Which instruments lie in it: those that draw something of it."""
+        return tuple(name for name, keys in _INSTRUMENTS.items() if any(map(self.has_tool, keys)))
 
     def has_tool(self, key: str) -> bool:
         """Whether a sentence of the catalogue is among its tools."""

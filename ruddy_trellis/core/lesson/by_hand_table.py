@@ -15,8 +15,9 @@ from ..edits.prepare import perform
 from ..kinds import join
 from ..refusal import Refusal
 
-#: Examples in which a length is one of the figure, where those of the catalogue type a number.
-_WITH_LENGTHS = {
+#: Examples in which a length is one of the figure, where those of the catalogue type a number; and a point of a conic.
+_EXAMPLES = {
+    "point_on": "A = (-2, 0)\nB = (2, 0)\nC = (1, 2)\nk is the ellipse with foci A and B through C\nP is a point on k at 70",
     "point_towards": "A = (0, 0)\nB = (2, 0)\nC = (0, 2)\nD = (3, 3)\nP is the point at AB from C towards D",
     "circle_radius": "A = (0, 0)\nB = (2, 0)\nC = (0, 2)\nd is the length of AB\nk is the circle with centre C and radius d",
 }
@@ -29,6 +30,8 @@ class Row:
     Attributes:
         key, tool: of the construction. says: the sentence of the example that is spoken of.
         moves: how many lines and circles it takes; ``closing`` with compasses that close when they are lifted.
+        second: the other way that schools teach, in words, and ``second_moves``; "" for none.
+        where: what has to be so, besides what the sentence itself needs, in words.
         has_page: whether the help has a page about it.
         missing: positions in which the thing is there in one step and not by hand, in words.
     """
@@ -40,6 +43,9 @@ class Row:
     closing: int
     has_page: bool
     missing: tuple[str, ...]
+    second: str = ""
+    second_moves: int = 0
+    where: str = ""
 
 
 @cache
@@ -54,7 +60,7 @@ def row_of(key: str) -> Row | None:
 
 
 def _row(construction):
-    text = _WITH_LENGTHS.get(construction.key, construction.example)
+    text = _EXAMPLES.get(construction.key, construction.example)
     board = _board(text)
     # Images stand in one row, that of the image of a point.
     if construction.key.startswith("image_") and construction.key != "image_point":
@@ -64,7 +70,7 @@ def _row(construction):
         drawn, closing = (_drawn(board, id, closes) for closes in (False, True))
     except Refusal:
         return None
-    says = text.splitlines()[-1]
+    says, way = text.splitlines()[-1], WAYS[construction.key]
     return Row(
         construction.key,
         construction.tool,
@@ -73,6 +79,9 @@ def _row(construction):
         _moves(board, closing),
         bool(construction.group),
         tuple(_missing(board, drawn, id)),
+        way.called,
+        _moves(board, _drawn(board, id, False, True)) if way.second else 0,
+        way.where,
     )
 
 
@@ -82,9 +91,9 @@ def _board(text):
     return board
 
 
-def _drawn(board, id, closes):
+def _drawn(board, id, closes, another=False):
     drawn = board.copy()
-    perform(drawn, ByHand(ids=[id], closes=closes))
+    perform(drawn, ByHand(ids=[id], closes=closes, another=another))
     return drawn
 
 

@@ -288,6 +288,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
         common=common,
         one=one,
         by_hand=by_hand,
+        second_way=WAYS[one.does].called if one and by_hand else "",
         equated=one is not None and one.inputs and one.makes in (POINT, *EQUATED),
         place=place,
         pegs=pegs,

@@ -54,6 +54,11 @@ class StudentBoard(LiveBoard):
         self._boards, self.source_id, self._holder = boards, source.id, holder
         #: The teacher's board of which was last looked whether this copy is behind it, and whether it is.
         self._compared, self._behind = None, False
+        #: The edit that took the teacher's last change: none before it is taken back.
+        self._floor = 0
+        if row is not None:
+            edits = lessons.edits(row.id, COPY_EDITS)
+            self._floor = next((one.number for one in edits if one.number <= row.edits_done and RENEWED in one.patch), 0)
         #: How many hints were told.
         self._hints = row.hints if row is not None else 0
 
@@ -107,7 +112,11 @@ class StudentBoard(LiveBoard):
 
     def state(self):
         source = self._boards.open_one(self.source_id)
-        return {**super().state(), "behind": self.id is not None and source is not None and self._is_behind(source)}
+        return {
+            **super().state(),
+            "undo": self.edits_done > self._floor,
+            "behind": self.id is not None and source is not None and self._is_behind(source),
+        }
 
     async def _save(self, ahead):
         if self.id is not None and not await saved(self._lessons.board, self.id):
@@ -144,7 +153,12 @@ class StudentBoard(LiveBoard):
                 return ""
             found = renewed(self.board, student_copy(source.board))
             if take:
-                await self._become(found.board, RENEWED, self._unchecked)
+                before, self._floor = self._floor, self.edits_done + 1
+                try:
+                    await self._become(found.board, RENEWED, self._unchecked)
+                except Refusal:
+                    self._floor = before
+                    raise
             return found.words
 
     async def judge(self, reach):

@@ -5,7 +5,8 @@ from typing import Any
 
 from ...arithmetic.typed import as_typed
 from ...kinds import POINT
-from .straight import PARTS, divided, made_point, marked_off
+from .dividing import PARTS, divided, marked_off
+from .straight import made_point
 from .turning import by_corner, turned_by
 from .work import Ids, Made, NotByHand, Work
 

@@ -2,7 +2,8 @@
 
 from typing import Any
 
-from .straight import line_through, made_point, span_of
+from .lengths import span_of
+from .straight import line_through, made_point
 from .work import Ids, Made, NotByHand, Work
 
 
@@ -48,6 +49,17 @@ def touching(work: Work, point: Ids, circle: Ids, which: str) -> Ids:
 
 def tangent_from(work: Work, fills: Any) -> Made:
     return line_through((fills["point"], touching(work, fills["point"], fills["circle"], fills.get("which", "first"))))
+
+
+def tangent_from_by_a_second_circle(work: Work, fills: Any) -> Made:
+    """By the circle about the same centre through the point, and the tangent where the way there meets the circle (Euclid III 17)."""
+    point, circle = fills["point"], fills["circle"]
+    centre = _centre(work, circle)
+    near = work.meet(work.ray(centre, point), circle, "second")
+    around = work.circle(centre, point)
+    upright = work.line_from(*work.upright(near, work.line_from(centre, near)))
+    there = work.meet(upright, around, {"first": "second", "second": "first"}[fills.get("which", "first")])
+    return line_through((point, work.meet(work.ray(centre, there), circle, "second")))
 
 
 def touching_point(work: Work, fills: Any) -> Made:

@@ -4,9 +4,6 @@ from typing import Any
 
 from .work import Ids, Made, NotByHand, Work
 
-#: Into how many parts a way is divided at most.
-PARTS = 24
-
 
 def line_through(points: tuple[Ids, Ids]) -> Made:
     return Made("line", {"from": points[0], "to": points[1]})
@@ -61,6 +58,37 @@ def perpendicular(work: Work, fills: Any) -> Made:
     return line_through(work.upright(fills["point"], fills["base"]))
 
 
+def perpendicular_of_school(work: Work, fills: Any) -> Made:
+    """From a point beside the line: an arc about it cuts the line twice, and the bisector of these two is square to it. In a point of the
+    line: by Thales, with the half circle over a chord that is a diameter."""
+    point, base = fills["point"], fills["base"]
+    start = next(end for end in work.ends(base) if end != point)
+    line = work.whole(base)
+    if not work.lies_on(point, base):
+        far = work.other(line, work.circle(point, start), start)
+        return line_through((point, work.equally_far(start, far)[0]))
+    aside = work.equally_far(point, start)[0]
+    around = work.circle(aside, point)
+    return line_through((point, work.other(work.line(start, aside), around, start)))
+
+
+def parallel_by_perpendiculars(work: Work, fills: Any) -> Made:
+    """Square to what is square to the line."""
+    _off(work, fills["point"], fills["base"])
+    across = work.line(*work.upright(fills["point"], fills["base"]))
+    return line_through(work.upright(fills["point"], across))
+
+
+def mirrored_by_its_foot(work: Work, fills: Any) -> Made:
+    """As far beyond the foot of the perpendicular."""
+    _off(work, fills["point"], fills["mirror"])
+    point, base = fills["point"], fills["mirror"]
+    start, _ = work.ends(base)
+    far = work.other(work.whole(base), work.circle(point, start), start)
+    foot = work.meet(work.line(point, work.equally_far(start, far)[0]), work.whole(base))
+    return made_point(work, work.beyond(point, foot))
+
+
 def parallel(work: Work, fills: Any) -> Made:
     _off(work, fills["point"], fills["base"])
     point = fills["point"]
@@ -82,66 +110,6 @@ def bisector_of_lines(work: Work, fills: Any) -> Made:
     if fills.get("which", "first") == "first":
         return line_through((at, between))
     return line_through(work.upright(at, (*at, *between)))
-
-
-def dividing(work: Work, fills: Any) -> Made:
-    first, second = (fills[gap] for gap in ("first", "second"))
-    if not all(isinstance(part, (int, float)) for part in (first, second)):
-        raise NotByHand("By hand a way is divided in a ratio of whole numbers; here it is one of readings.")
-    parts = _whole(first, second)
-    return made_point(work, divided(work, *work.ends(fills["span"]), *parts))
-
-
-def _whole(first: float, second: float) -> tuple[int, int]:
-    """A ratio as one of small whole numbers. Raises NotByHand."""
-    for times in (1, 2, 3, 4, 5, 6, 8, 10):
-        parts = first * times, second * times
-        if all(abs(part - round(part)) < 1e-9 for part in parts) and min(parts) > 0 and sum(parts) <= PARTS:
-            return round(parts[0]), round(parts[1])
-    raise NotByHand(f"By hand a way is divided in a ratio of whole numbers above zero, of at most {PARTS} parts together.")
-
-
-def divided(work: Work, a: Ids, b: Ids, first: int, second: int) -> Ids:
-    """The point that divides the way from a to b in a ratio of whole numbers.
-
-    Equal openings go off on two parallel lines, one to each side: the sides of the rhombus about ab. Where the first mark on the one is
-    joined to the last on the other, ab is cut in that ratio (intercept theorem).
-    """
-    left, right = work.equally_far(a, b)
-    up, down = marked_off(work, a, left, first), marked_off(work, b, right, second)
-    return work.meet(work.line(up, down), work.line(a, b))
-
-
-def marked_off(work: Work, start: Ids, first: Ids, times: int) -> Ids:
-    """The point so many times as far from a start as another one is, in its direction."""
-    before, now = start, first
-    for _ in range(times - 1):
-        before, now = now, work.other(work.line(start, first), work.circle(now, before), before)
-    return now
-
-
-def point_towards(work: Work, fills: Any) -> Made:
-    a, b = span_of(work, fills["distance"])
-    start = fills["from"]
-    return made_point(work, work.meet(work.ray(start, fills["to"]), work.opened(start, a, b), "second"))
-
-
-def span_of(work: Work, length: Any) -> tuple[Ids, Ids]:
-    """The two points between which a length is taken. Raises NotByHand where it is a number."""
-    if isinstance(length, tuple) and len(length) == 2:
-        return length[:1], length[1:]
-    if isinstance(length, tuple):
-        step = work.board.step(length[0])
-        if step.does == "length":
-            return work.ends(step.fills["span"])
-        if step.does == "distance" and work.board.kind_of(step.fills["to"][0]) == "point":
-            return step.fills["from"], step.fills["to"]
-        if step.makes in ("segment", "vector"):
-            return work.ends(length)
-        if step.does == "radius":
-            circle = step.fills["circle"]
-            return work.centre_of(circle), work.point_of(circle)
-    raise NotByHand("The compasses are opened to a length of the figure: two points, a segment, a radius; a number is not on it.")
 
 
 def median(work: Work, fills: Any) -> Made:

@@ -182,6 +182,15 @@ def by_corner(work: Work, point: Ids, centre: Ids, corner: tuple[str, ...]) -> I
     return work.shifted(twice, at, centre)
 
 
+def seen_arc(work: Work, fills: Any) -> Made:
+    """About where the perpendicular bisector meets the perpendicular to the tangent in the second end: between that and the way back to
+    the first is the angle (Euclid III 32)."""
+    a, b = work.ends(fills["span"])
+    tangent = work.line(b, turned_by(work, a, b, fills["angle"]))
+    centre = work.meet(work.line(*work.upright(b, tangent)), work.middle_line(a, b))
+    return Made("arc", {"centre": centre, "from": b, "to": a})
+
+
 def at_angle(work: Work, fills: Any) -> Made:
     point = fills["point"]
     start, stop = work.ends(fills["base"])

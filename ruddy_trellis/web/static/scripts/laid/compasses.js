@@ -107,8 +107,10 @@ export class Compasses extends Instrument {
     const steps = [];
     const centre = this.pointAt(steps, this.at, this.zero ? { id: this.zero } : undefined);
     const radius = this.opened ?? Number(this.opening.toPrecision(9));
-    if (Math.abs(sweep) > 6.2) steps.push({ does: "circle_radius", fills: { centre, radius } });
-    else {
+    if (Math.abs(sweep) > 6.2 || this.tray.rounds) {
+      const through = this.opened?.[0] === this.zero ? [this.opened[1]] : null;
+      steps.push(through ? { does: "circle", fills: { centre, point: through } } : { does: "circle_radius", fills: { centre, radius } });
+    } else {
       const [start, stop] = [from, from + sweep].map((turn) => told(turn / DEGREE, 100));
       const [low, high] = sweep > 0 ? [start, stop] : [stop, start];
       steps.push({ does: "drawn_arc", fills: { centre, radius, start: low, stop: high } });

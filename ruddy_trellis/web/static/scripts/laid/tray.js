@@ -24,16 +24,18 @@ export class Tray {
     this.words = document.createElement("span");
     this.words.className = "laid-words";
     this.words.setAttribute("role", "status");
-    const buttons = Object.keys(KINDS).map((name) =>
-      this.button(name, `Lay the ${name.toLowerCase()} on the board`, () => this.toggle(name)),
-    );
+    const { kinds: has, rounds } = document.getElementById("instruments").dataset;
+    this.rounds = rounds !== undefined; // arcs of typed degrees are not in the kit: the compasses go all the way round
+    // those of a kit; all of them where there is none
+    this.names = has ? has.split(", ") : Object.keys(KINDS);
+    const buttons = this.names.map((name) => this.button(name, `Lay the ${name.toLowerCase()} on the board`, () => this.toggle(name)));
     this.bar.append(
       ...buttons,
       this.more,
       this.button("Done", "Put the instruments away (Escape)", () => this.turn(false)),
       this.words,
     );
-    for (const [place, name] of Object.keys(KINDS).entries()) buttons[place].dataset.name = name;
+    for (const [place, name] of this.names.entries()) buttons[place].dataset.name = name;
     onEscape(this.bar, () => this.turn(false));
     onEscape(this.sheet, () => this.turn(false));
     view.page.append(this.sheet, this.bar);
@@ -48,7 +50,7 @@ export class Tray {
       this.view.canvas.focus({ preventScroll: true });
       return;
     }
-    if (!this.laid.size) this.toggle("Ruler");
+    if (!this.laid.size) this.toggle(this.names[0]);
     this.bar.querySelector("button").focus({ preventScroll: true });
     this.follow();
   }

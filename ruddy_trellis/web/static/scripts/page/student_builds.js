@@ -1,10 +1,14 @@
 // A student's page on which something is built, with the kit that the teacher gives.
 import { Building } from "./building.js";
 import { openCopy } from "./copy.js";
+import { takeUp } from "./in_hand.js";
 
 let replay = null; // fetched when it is first asked for
 const view = openCopy({
-  connected: () => hand.connected(),
+  connected(open) {
+    hand.connected();
+    if (open) task?.then(({ ask }) => ask());
+  },
   board() {
     hand.shown();
     tellWorking();
@@ -79,26 +83,21 @@ function markLines() {
 }
 
 const seen = document.getElementById("steps-seen");
-const stepping = {
-  order: () => [...drawing.things.keys()],
-  kind: (id) => {
-    const item = drawing.things.get(id);
-    return item?.shape && !item.style.hidden && !reveals.hidden().includes(id) ? item.kind : "";
-  },
-  changed(now, count) {
-    view.closeThings();
-    seen.textContent = now === count ? "all steps" : `${now} of ${count}`;
-  },
-  draw: (id, progress) => drawing.drawnBy(id, progress),
+const tellSteps = (now, count) => {
+  seen.textContent = now === count ? "all steps" : `${now} of ${count}`;
 };
 const goThrough = async (way) => {
-  replay ??= new (await import("./replay.js")).Replay(stepping);
+  replay ??= new (await import("./replay.js")).Replay(view, tellSteps);
   way();
 };
 document.getElementById("replay").addEventListener("click", () => goThrough(() => (replay.playing ? replay.stop() : replay.play())));
 for (const button of document.querySelectorAll("[data-steps]"))
   button.addEventListener("click", () => goThrough(() => replay.step(Number(button.dataset.steps))));
 
+// Instruments of the kit
+if (document.getElementById("instruments")) takeUp(view, "instruments");
+
 // The task of a challenge -----------------------------------------------------------------------------------------
 
-if (document.getElementById("task")) import("./task.js").then(({ openTask }) => openTask(view)); // only such a board has one
+// only such a board has one
+const task = document.getElementById("task") && import("./task.js").then(({ openTask }) => openTask(view));

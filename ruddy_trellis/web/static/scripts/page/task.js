@@ -47,8 +47,14 @@ export function openTask({ line, drawing, port }) {
     line.send("show_where");
   });
   more?.addEventListener("click", () => line.send("hint"));
-  if (more) line.send("hint", { again: true });
   openHanding(line);
+  return {
+    /** Ask for what was told before, and whether something can be handed in: whenever the line is there. */
+    ask() {
+      if (more) line.send("hint", { again: true });
+      line.send("handed_in");
+    },
+  };
 }
 
 /** Handing in, where the teacher has opened it. */
@@ -80,5 +86,4 @@ function openHanding(line) {
     const verdict = found.verdict ? `, ${found.verdict}` : "";
     handed.textContent = `Handed in as ${found.name}${verdict}.${found.word ? ` Your teacher writes: “${found.word}”` : ""}`;
   });
-  line.send("handed_in");
 }

@@ -2,6 +2,7 @@
 import { BoardView } from "../board/board_view.js";
 import { Drawer } from "../drawer/drawer.js";
 import { Building } from "./building.js";
+import { takeUp, underWay } from "./in_hand.js";
 import { toast } from "./toast.js";
 
 // Fetched when they are first used.
@@ -49,31 +50,6 @@ const hand = new Building(view, {
 });
 const edit = (change) => hand.edit(change);
 
-const stepping = {
-  order: () => [...drawing.things.keys()],
-  kind: (id) => {
-    const item = drawing.things.get(id);
-    return item?.shape && !item.style.hidden && !reveals.hidden().includes(id) ? item.kind : "";
-  },
-  changed(seen, count) {
-    view.closeThings();
-    drawer.stepped(seen, count);
-  },
-  draw: (id, progress) => drawing.drawnBy(id, progress),
-};
-
-/** A button tells that what it is for is under way, where that takes a while. */
-async function underWay(id, coming) {
-  const button = document.getElementById(id);
-  const timer = setTimeout(() => button.setAttribute("aria-busy", "true"), 300);
-  try {
-    return await coming;
-  } finally {
-    clearTimeout(timer);
-    button.removeAttribute("aria-busy");
-  }
-}
-
 /** A part that is fetched when it is first used, once however often it is asked for meanwhile. */
 function fetched(load) {
   let coming;
@@ -81,7 +57,7 @@ function fetched(load) {
 }
 
 const fetchReplay = fetched(async () => {
-  replay = new (await import("./replay.js")).Replay(stepping);
+  replay = new (await import("./replay.js")).Replay(view, (seen, count) => drawer.stepped(seen, count));
 });
 /** Go through the working step by step. */
 const goThrough = (way) => fetchReplay().then(way);
@@ -202,15 +178,4 @@ title.addEventListener("keydown", (event) => {
   if (event.key === "Enter" || event.key === "Escape") hand.toBoard();
 });
 
-// Chalk and instruments are fetched when they are first taken up; one of them is in the hand.
-const inHand = {};
-for (const [id, file, name] of [
-  ["chalk", "../board/chalk.js", "Chalk"],
-  ["instruments", "../laid/tray.js", "Tray"],
-])
-  document.getElementById(id).addEventListener("click", async () => {
-    inHand[id] ??= new (await underWay(id, import(file)))[name](view);
-    const on = !inHand[id].on;
-    for (const other of Object.values(inHand)) if (other !== inHand[id] && other.on) other.turn(false);
-    inHand[id].turn(on);
-  });
+takeUp(view, "chalk", "instruments");
