@@ -150,6 +150,38 @@ class BankTest(unittest.TestCase):
             times.append(time.perf_counter() - begun)
         self.assertLess(min(times), 0.1)
 
+    def test_many_things_that_could_be_meant_take_no_long_time(self):
+        start = board_of("A = (-3, 0)\nB = (3, 1)\nC = (0, 4)")
+        pairs = [Sought(name="X", kind="point"), Sought(name="Y", kind="point")]
+        for sought, claims, lines, is_told in (
+            (pairs, ["XA = YB", "XY = AB"], [f"P_{n} = ({n % 7}, {n // 7})" for n in range(40)], True),
+            (pairs, ["XA = YB", "XY = AB"], [f"P_{n} = ({n % 9}, {n // 9})" for n in range(80)], False),
+            ([*pairs, Sought(name="Z", kind="point")], ["X, Y and Z are in line"], [f"P_{n} = ({n}, 0)" for n in range(16)], False),
+        ):
+            challenge = Challenge(task="t", by="claims", sought=sought, claims=claims, solution=board_to_text(start))
+            copy = answered(start, "\n".join(lines))
+            begun = time.perf_counter()
+            try:
+                self.assertEqual(judged(copy, challenge, start).verdict, "not yet")
+                self.assertTrue(is_told)
+            except Refusal as refusal:
+                self.assertIn("could be meant", refusal.sentence)
+                self.assertFalse(is_told)
+            self.assertLess(time.perf_counter() - begun, 6)
+
+    def test_claims_are_read_anew_where_names_mean_other_things(self):
+        # A segment of the student's has the name that a claim speaks of: each choice is of what it means there.
+        start = board_of("A = (-3, 0)\nB = (3, 1)\nC = (0, 4)\ng is the line through A and B")
+        challenge = Challenge(
+            task="t", by="claims", sought=[Sought(name="X", kind="point")], claims=["CX is perpendicular to g", "X lies on g"],
+            solution=board_to_text(start),
+        )  # fmt: skip
+        for text in (
+            "D is the foot of the perpendicular from C to g\nE = (1, 1)\nCE is the segment from C to E\nF = (2, 2)",
+            "E = (1, 1)\nCE is the segment from C to E\nD is the foot of the perpendicular from C to g\nCD is the segment from C to D",
+        ):
+            self.assertEqual(judged(answered(start, text), challenge, start).verdict, "right", text)
+
 
 if __name__ == "__main__":
     unittest.main()

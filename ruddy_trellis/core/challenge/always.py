@@ -11,9 +11,10 @@ from ..language.fills import with_ids
 from ..truth.claimed import Claimed
 from ..truth.proving import proof
 from .branches import branched
+from .by_claims import Asked
+from .by_same import wanted_of
 from .challenge import Challenge
 from .equal import equal
-from .judging import claims_on, wanted_of
 from .positions import size_of
 
 
@@ -26,7 +27,7 @@ def always(copy: Board, challenge: Challenge, solution: Board, taken: tuple[str,
         seconds: how long a proof is looked for in all.
     """
     deadline = time.monotonic() + seconds
-    found = claims_on(copy, taken, challenge) if challenge.by == "claims" else _same_claimed(copy, challenge, solution, taken)
+    found = Asked(challenge).on(copy, taken) if challenge.by == "claims" else _same_claimed(copy, challenge, solution, taken)
     if found is None:
         return False
     board, ids = found

@@ -3,7 +3,7 @@
 from typing import Any
 
 from ..board.step import Step
-from ..challenge.judging import RIGHT
+from ..challenge.verdict import RIGHT
 from ..display.covers import cover_words
 from ..edits.by_hand import told_moves
 from ..edits.saying import said

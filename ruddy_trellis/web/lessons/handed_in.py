@@ -11,7 +11,7 @@ from starlette.concurrency import run_in_threadpool
 
 from ...core import limits
 from ...core.board.pegs import numbers_of
-from ...core.challenge.judging import RIGHT
+from ...core.challenge.verdict import RIGHT
 from ...core.display import Extent, display
 from ...core.display.palette import GROUNDS
 from ...core.hand import StudentHand

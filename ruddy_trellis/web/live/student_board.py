@@ -5,7 +5,7 @@ import logging
 
 from starlette.concurrency import run_in_threadpool
 
-from ...core.challenge.judging import RIGHT
+from ...core.challenge.verdict import RIGHT
 from ...core.display import display
 from ...core.kits import RENEWED, check_students_patch
 from ...core.lesson.file import board_to_text
