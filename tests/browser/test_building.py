@@ -1,5 +1,7 @@
 """Students build with a kit: real mouse, touch and keys, on their page of a shared lesson."""
 
+import math
+
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
@@ -94,7 +96,8 @@ class BuildingTest(BrowserTest):
         expect(behind).to_be_hidden()
         working.settle()
         self.assertEqual([working.board.name(step.id) for step in working.board.steps], ["A", "B", "C", "M"])
-        working.page.click("#undo")
+        expect(working.page.locator("#undo")).to_be_disabled()
+        working.page.keyboard.press("Control+z")
         expect(working.page.locator("#toast")).to_contain_text("nothing goes back behind it")
         # Another kit holds at once, for both.
         page = teacher.page
@@ -118,6 +121,49 @@ class BuildingTest(BrowserTest):
         trial.keyboard.press("Enter")
         expect(trial.locator("#toast")).to_contain_text("Straightedge only")
         self.assertEqual(len(teacher.board), 2)
+
+    def test_instruments_of_the_kit(self):
+        _, link = self.share("A = (-3, 0)", "B = (0, 0.5)", "C = (2, -1)", kit="A compass that closes")
+        s = self.student(link)
+        page = s.page
+        page.click("#instruments")
+        expect(page.locator(".laid-bar [data-name]")).to_have_text(["Ruler", "Compasses"])
+        page.click("[data-name=Ruler]")
+        page.click("[data-name=Compasses]")
+
+        def drag(start, *way):
+            page.mouse.move(*start)
+            page.mouse.down()
+            for place in way:
+                page.mouse.move(*place, steps=6)
+            page.mouse.up()
+            s.settle()
+
+        def middle(selector, number=0):
+            box = page.locator(selector).nth(number).bounding_box()
+            return box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+
+        def needle_to(name):
+            box = page.locator(".laid-compasses .laid-needle").bounding_box()
+            (tx, ty), (hx, hy) = (box["x"] + box["width"] / 2, box["y"] + box["height"] / 2), middle(".laid-hinge")
+            inside, goal = (tx + (hx - tx) * 0.6, ty + (hy - ty) * 0.6), s.pixel(*s.value(name))
+            drag(inside, (inside[0] + goal[0] - tx, inside[1] + goal[1] - ty))
+
+        def swing(name):
+            (x, y), at = middle(".laid-tip"), s.pixel(*s.value(name))
+            reach, start = math.hypot(x - at[0], y - at[1]), math.atan2(y - at[1], x - at[0])
+            drag((x, y), *[(at[0] + reach * math.cos(start - turn), at[1] + reach * math.sin(start - turn)) for turn in (0.3, 0.7, 1.1)])
+
+        needle_to("A")
+        drag(middle(".laid-compasses .laid-body", 1), s.pixel(*s.value("B")))
+        swing("A")
+        made = s.board.steps[-1]
+        self.assertEqual((made.does, made.fills), ("circle", {"centre": ("s1",), "point": ("s2",)}))
+        # Carried to another point the opening is none that this compass has.
+        needle_to("C")
+        swing("C")
+        expect(page.locator("#toast")).to_contain_text("not in the kit of this board")
+        self.assertEqual(len(s.board), 4)
 
     def test_on_a_phone_with_a_finger(self):
         _, link = self.share("A = (-3, 0)", "B = (3, 0)")
@@ -158,6 +204,10 @@ class BuildingTest(BrowserTest):
         page.click("#next-hint")
         expect(page.locator("#hint")).to_contain_text("Where are all points")
         expect(page.locator("#next-hint")).to_be_disabled()
+        page.reload()
+        s._ready()
+        expect(page.locator("#hint")).to_contain_text("Where are all points")
+        expect(page.locator("#next-hint")).to_be_disabled()
         page.click("#undo")
         s.settle()
         for first, second in ("AB", "BA"):
@@ -168,6 +218,7 @@ class BuildingTest(BrowserTest):
         s.click(0, -2 * 3**0.5)  # the other side was ticked as well
         page.click("#is-right")
         expect(page.locator("#judged")).to_contain_text("Right: point")
+        expect(page.locator("#judged")).to_contain_text("That is proved: right, always.")
         s.drag_point("B", (3, 1))
         page.click("#is-right")
         expect(page.locator("#judged")).to_contain_text("Right: point")
@@ -191,7 +242,7 @@ class BuildingTest(BrowserTest):
         s.page.click("text=Hand it in")
         expect(s.page.locator("#handed")).to_contain_text("Handed in as fox, right")
         card = page.locator(".handed-grid > li", has_text="fox")
-        expect(card).to_contain_text("right")
+        expect(card).to_contain_text("right, always: it is proved")
         card.locator("[name=word]").fill("Well found.")
         card.locator("text=Write").click()
         expect(s.page.locator("#handed")).to_contain_text("Well found.")
