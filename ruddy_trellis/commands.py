@@ -82,7 +82,8 @@ def forget_hand_ins(data: str, days: int) -> str:
     check_whole(data)
     database = Database(data)
     try:
-        return f"{HandIns(database, days=days).forget()} hand-ins were deleted."
+        count = HandIns(database, days=days).forget()
+        return f"{count} hand-in{'s were' if count != 1 else ' was'} deleted."
     finally:
         database.close()
 

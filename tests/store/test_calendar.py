@@ -2,7 +2,9 @@
 
 from datetime import date, timedelta
 
+from ruddy_trellis.commands import forget_hand_ins
 from ruddy_trellis.store import Calendar, Database, Lessons
+from ruddy_trellis.store.tables import HandInRow
 
 from .test_lessons import StoreCase
 
@@ -23,6 +25,18 @@ class CalendarTest(StoreCase):
 
     def copies(self, count, name="pupil"):
         return [self.lessons.make_copy(self.board.id, f"{name} {number}", "{}") for number in range(count)]
+
+    def test_what_was_handed_in_goes_by_command_after_the_days_of_the_school(self):
+        (copy,) = self.copies(1)
+        self.lessons.hand_ins.keep(
+            HandInRow(lesson_id=self.board.lesson_id, board_id=self.board.id, holder=copy.holder, name="fox", document="{}")
+        )
+        self.run_for(12)
+        self.assertEqual(forget_hand_ins(self.path, 30), "0 hand-ins were deleted.")
+        self.assertIsNotNone(self.lessons.copy(self.board.id, copy.holder))
+        self.assertEqual(forget_hand_ins(self.path, 7), "1 hand-in was deleted.")
+        self.assertIsNone(self.lessons.copy(self.board.id, copy.holder))
+        self.assertEqual(self.lessons.hand_ins.every(self.board.lesson_id), [])
 
     def test_a_copy_goes_after_four_hundred_days_that_count(self):
         (old,) = self.copies(1)
