@@ -11,6 +11,9 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from ruddy_trellis.core.board import Board
+from ruddy_trellis.core.edits.prepare import perform
+from ruddy_trellis.core.language.printing import sentence
+from ruddy_trellis.core.speech.hearing import heard
 
 from .boards import BOARDS
 from .judge import MEANT, OTHERWISE, REFUSED, Seen, judged, said_on
@@ -39,9 +42,9 @@ class Line:
 
 
 def utterances() -> Iterator[Line]:
-    """What is said in a sentence."""
+    """What is said in a sentence: in the bank that was written first, and in the later one."""
     board, part, number = "", "", 0
-    for line in (_HERE / "said.txt").read_text("utf-8").splitlines():
+    for line in (line for name in ("said.txt", "said_later.txt") for line in (_HERE / name).read_text("utf-8").splitlines()):
         if line.startswith("@"):
             board, part = line[1:].split()
         elif line and not line.startswith("#"):
@@ -68,6 +71,14 @@ def tried(line: Line) -> tuple[str, Seen]:
     return judged(seen, line.check), seen
 
 
+def says(board_name: str, text: str) -> list[str]:
+    """The sentences of what a text makes on a board of the bank, helpers that are hidden left out."""
+    board = BOARDS[board_name]().board
+    known = {step.id for step in board.steps}
+    perform(board, heard(text, board).edit)
+    return [sentence(board, step.id) for step in board.steps if step.id not in known and not step.look.hidden]
+
+
 def why(seen: Seen) -> str:
     """What was answered, shortly."""
     for one in seen.answers:
@@ -79,8 +90,6 @@ def why(seen: Seen) -> str:
         if one.get("kind") == "refusal":
             return f"refused: {one['words']} | {one.get('ways', '')}"
     board: Board = seen.board
-    from ruddy_trellis.core.language.printing import sentence
-
     return "made: " + "; ".join(sentence(board, step.id) for step in board.steps if step.id not in seen.before)
 
 

@@ -40,7 +40,8 @@ centroid << centre of gravity | center of gravity | centre of mass | center of m
 angle-bisector << angle bisector
 angle-bisectors << angle bisectors
 power of << power of
-perpendicular-bisector << perpendicular bisector | perp bisector | perp bis | perp bisec | right bisector
+perpendicular-bisector << middle perpendicular | mid perpendicular | perpendicular bisector | perp bisector | perp bis | perp bisec
+    | right bisector
 perpendicular-bisectors << perpendicular bisectors | perp bisectors
 right-angled triangle << right triangle | right triangles
 foot << perpendicular foot
@@ -70,6 +71,8 @@ glide << glide reflection
 semicircle << half circle
 quarter-turn << quarter turn | a quarter of a turn | quarter of a turn
 half-turn << half turn | half a turn
+half-turn about << halfway round | half way round | halfway around | half way around | halfway about
+midline << middle line | mid line | mid-line | mid segment | mid-segment
 full-turn << full turn
 . << full stop
 beside << next to | close to
@@ -110,7 +113,8 @@ parallel to << in the same direction as | the same way as
 centred at << with its centre at | with its center at
 with centre << with centre at | with center at | with the centre at | with the middle at | with the centre in | with centre in
 in-the-middle << in the middle
-midpoint of << halfway along | half way along | halfway between | half way between | midway between | in the middle of
+midpoint of << exactly between | exactly halfway between | exactly half way between | right between
+    | halfway along | half way along | halfway between | half way between | midway between | in the middle of
 away-from << away from
 from << far from
 thanks << thank you
@@ -166,7 +170,7 @@ diameter << diam | dia | diameters | ø
 perpendicular << perp | perps | perpendiculars | ⊥ | normal | orthogonal | perpendicularly
 parallel << ∥ | ‖ | parallels | paralel | par
 midpoint << midpt | midpts | midpoints | midp
-point << pt | pts | points | dot | dots | peg | pegs
+point << pt | pts | spot | spots | points | dot | dots | peg | pegs
 segment << seg | segs | segments | edge | edges | interval
 side << sides | legs | leg
 line << lines | ln
@@ -194,6 +198,7 @@ isosceles << isos | isoceles
 angle << ∠ | ∡ | ang | angles
 bisector << bisectors
 median << medians
+midline << midlines | midsegment | midsegments
 altitude << altitudes | alt | alts | heights | height
 perpendicular-bisector << perpendicular-bisectors | mediator | mediators
 angle-bisector << angle-bisectors
@@ -231,8 +236,9 @@ between << btwn | betw
 towards << toward
 with << w | having
 join << joining | joins | connecting | connect | connects | linking | link
-draw << draws | drawing | construct | constructing | make | create | build | sketch | describe | strike | erect | drop | raise | add
-    | insert | give | get | form | complete | mark | take | choose | pick | put | place | plot | graph | select
+draw << rule | ruling | locate | draws | drawing | construct | constructing | make | create | build | sketch | describe | strike
+    | erect
+    | drop | raise | add | insert | give | get | form | complete | mark | take | choose | pick | put | place | plot | graph | select
 produce << extend | prolong | lengthen | extended | produced | prolonged
 bisect << halve | halving | bisects | bisecting | bisected
 measure << find | calculate | compute | determine | measuring | evaluate | dimension
@@ -316,7 +322,7 @@ HEADS = words(
     """
     point midpoint segment side line ray vector chord secant circle arc semicircle sector triangle quadrilateral square rectangle
     rhombus kite trapezium parallelogram polygon hexagon pentagon octagon angle bisector perpendicular-bisector angle-bisector
-    median altitude diagonal foot tangent common-tangent incentre circumcentre orthocentre centroid excentre circumcircle incircle
+    median midline altitude diagonal foot tangent common-tangent incentre circumcentre orthocentre centroid excentre circumcircle incircle
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
     pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
@@ -499,7 +505,7 @@ _OPENINGS = (
     r"given(?:\s+(?:is|are|be))?\s*:?\s+(?!that\b)",
     r"let\s+be\s+given\s+",
     r"let\s+there\s+be\s+(?:given\s+)?",
-    r"show\s+(?:me|us)\s+",
+    r"(?:show|tell)\s+(?:me|us)\s+",
     r"give\s+(?:me|us)\s+",
     r"(?:to\s+construct|required|construction|task)\s*:\s*",
     r"do\s+you\s+see\s+",
@@ -508,7 +514,7 @@ _OPENINGS = (
 )
 OPENING = re.compile(f"(?:{'|'.join(_OPENINGS)})", re.IGNORECASE)
 ENDING = re.compile(
-    r"(?:[\s,]+(?:please|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|if\s+you\s+see\s+it|if\s+you\s+can|from\s+now\s+on"
+    r"(?:[\s,]+(?:please|pls|plz|first|anywhere|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|if\s+you\s+see\s+it|if\s+you\s+can|from\s+now\s+on"
     r"|for\s+the\s+class|too|as\s+well|on\s+the\s+board))+$",
     re.IGNORECASE,
 )

@@ -8,7 +8,26 @@ from __future__ import annotations
 import re
 from collections.abc import Callable
 
-from .english import PARTS
+from .english import NUMBERS, PARTS, PENS
+
+#: How many times something is taken, in words.
+_TIMES = {"twice": "2", "double": "2", "three times": "3", "half": "0.5", "": "1"}
+
+
+def _times(found: re.Match[str]) -> str:
+    """ "AB to D so that BD = 2AB": by which factor B is enlarged from A."""
+    times = float(_TIMES.get(found[5], found[5])) + (found[4] != found[1])
+    return f"let {found[3]} be the image of {found[2]} under the enlargement from {found[1]} by the factor {times:g}"
+
+
+def _right_by_its_sides(found: re.Match[str]) -> str:
+    """A right-angled triangle by three sides: where they make the right angle, it need not be said."""
+    a, b, c = sorted(float(found[number]) for number in (2, 4, 6))
+    said = f"{found[2]}{found[3]}, {found[4]}{found[5]} and {found[6]}{found[7]}"
+    if abs(a * a + b * b - c * c) > 1e-9 * c * c:
+        return found[0]
+    return f"{found[1]} a triangle with sides {said}"
+
 
 #: Ways of writing, by how they are read.
 WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...] = tuple(
@@ -17,7 +36,8 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)\b(somewhere|anywhere)\s+(?=on\b|in\b|inside|outside|along)", ""),
         (r"(?i)\b(find|draw|make|get|build|construct|mark|put)\s+(?:me|us)\b", r"\1"),
         (
-            r"(?i)^(?:use|take|with|using)\s+(?:a|the|your)\s+(?:pair of\s+)?(?:compass(?:es)?|ruler|straight\s?edge)[\s,]+(?:to|and)?\s*",
+            r"(?i)^(?:use|take|with|using)\s+(?:a |the |your )?(?:pair of\s+)?(?:compass(?:es)?|ruler|straight\s?edge)"
+            r"(?: and (?:a |the |your )?(?:pair of\s+)?(?:compass(?:es)?|ruler|straight\s?edge))?[\s,]+(?:only[\s,]+)?(?:to|and)?\s*",
             "",
         ),
         (
@@ -52,6 +72,18 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)(\d\S*(?:\s*[cm]?m\b)?) each\b", r"\1"),
         (r"(?i)(\d\s*(?:°|degrees?)) between (?:them|these)\b", r"\1"),
         (r"(?i)\bwhere[’']s\b", "where is"),
+        (r"(?i)^what(?:[’']?s| is) (?:the )?(?=[A-Z]{2} ?[/+*−-] ?)", "what is "),
+        (
+            r"(?i)^(?:join|connect|link) (?:up )?all (?:of )?the (?:dots|points)(?: up)?,? (?:to make|to form|to get|into) an? ([a-z -]+)$",
+            r"draw the \1",
+        ),
+        (
+            r"(?i)\b(?:the )?(?:biggest|largest|greatest) circle (?:that|which) (?:fits|goes|lies|is) (?:inside|in|into) ",
+            "the incircle of ",
+        ),
+        (r"(?i)\b(?:the )?(?:biggest|largest|greatest) circle (?:inside|in) (?=(?:the )?triangle)", "the incircle of "),
+        (r"(?i)\bcircle,? (?:with )?(?:the )?same (centre|center|middle),? (?:and )?(?=radius)", r"circle with the same \1 and "),
+        (r"(?i),? (?:plz|pls)(?=[ .!]*$)", ""),
         (r"(?i)\b(?:in |with |by )?(?:a )?steps? (?:of |size )?(?=\d)", "in steps of "),
         (
             r",?\s+(?:to get|to give|giving|to obtain|obtaining|to make|getting)\s+(?=(?:the )?(?:point |image )?[A-Z]['′]?\d?\b)",
@@ -75,7 +107,12 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         ),
         (r"(?i)\b(?:that|which) (?:goes|runs|ranges) (?=from\b)", ""),
         (r"\bpoints? ([A-Z]) (?:with|such that|so that|for which) \1([A-Z]) = \1([A-Z])\b", r"points equidistant from \2 and \3"),
-        (r"(?i)^inscribe (an? .+?) in (.+?) (with one (?:vertex|corner) at \w+)", r"draw \1 \3 in \2"),
+        (r"(?i)^inscribe (an? .+?) in (.+?) with (?:one|an?|its) (vertex|corner) at (\w+)", r"draw \1 in \2 with a \3 at \4"),
+        (
+            r"(?i)\b(square|hexagon|pentagon|octagon|triangle|polygon) with (?:one|an?|its) (vertex|corner) at ([A-Z]) (?:inscribed )?in "
+            r"((?:the )?(?:circle )?[a-z]\b|the circle\b|it\b)",
+            r"\1 in \4 with a \2 at \3",
+        ),
         (r"(?i)\binto (halves|thirds|quarters|fifths)\b", lambda found: f"into {PARTS[found[1].lower()]} equal parts"),
         (r"(?i)^(?:draw|show|colour|color) the part of\b", "shade the part of"),
         (r"(?i)^which (?:places|points) (?:are|lie)\b", "shade the places"),
@@ -136,6 +173,163 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
             r"from \1 draw the two tangents \1\2 and \1\3",
         ),
         (r"(?i)\b(?:see|check|find) where (?=it |they |the )", "mark where "),
+        (
+            r"^(?:[Pp]roduce|[Ee]xtend|[Pp]rolong) (?:the |line |side |chord )*([A-Z]{2}) to (?:meet|cut|cross) (the tangent at [A-Z]) "
+            r"(?:in|at) ([A-Z])\b",
+            r"let \1 meet \2 at \3",
+        ),
+        (r"(?i)^(zoom (?:in|out)|nearer|further away)(?: (?:a (?:bit|little)|some|a bit more|more|once more))+$", r"\1"),
+        (r"(?i)\b(?:a |one )?pairs? of (?=(?:parallel|perpendicular|intersecting|concentric|equal)\b|lines|circles|tangents)", "two "),
+        (r"(?i)\btwo circles (?:that|which) (?:intersect|cross|meet|cut)(?: each other)?(?=[ .!]*$)", "two intersecting circles"),
+        (
+            r"(?i)^put (?:the )?(?:point of the compass(?:es)?|compass(?:es)?(?: point| needle)?) (?:on|at|in) ([A-Z]),? and "
+            r"(?:draw|make|strike) an? (circle|arc) ",
+            r"draw a circle with centre \1 ",
+        ),
+        (
+            r"^(?:[Dd]raw )?(?:the )?(line|segment) ([A-Z])([A-Z]) (?:through|joining|between) the midpoints of (.+?)(?=[ .!]*$)",
+            r"let \2 and \3 be the midpoints of \4 and draw the \1 \2\3",
+        ),
+        (
+            r"(?i)\b(\d+|one|two|three|four|five|six) (?:squares?|units?|boxes|steps?) (?:to the )?(right|left|up|down)(?:wards?)?\b",
+            lambda found: f"{NUMBERS.get(found[1].lower(), found[1])} {found[2]}",
+        ),
+        (r"(?i)\b(right|left|up|down) (?:by )?(\d+|one|two|three|four|five|six) (?:squares?|boxes)\b", r"\1 \2"),
+        (
+            r"(?i)^(?:draw |make |construct |show )?(?:an? |the )?(enlargement|dilation) of (.+?),? (?:with |by |using )?(?:an? )?"
+            r"scale factor (?:of )?(\S+?),? (?:and )?(?:with |about |from )?(?:the )?cent(?:re|er)(?: at)? (\S+)$",
+            r"enlarge \2 by factor \3 from centre \4",
+        ),
+        (
+            r"^(?:[Cc]opy|[Cc]arry|[Tt]ransfer|[Ss]tep off) (?:the )?(?:length|distance) (?:of )?([A-Z]{2}) (?:on ?to|along|over to) "
+            r"(?:the )?ray (?:from )?([A-Z])(?: (?:through|to|towards) )?([A-Z])\b",
+            r"the point at \1 from \2 towards \3",
+        ),
+        (
+            r"^(?:[Mm]ark|[Ll]et|[Pp]ut|[Tt]ake|[Cc]hoose|[Ff]ind) (?:a )?(?:the )?(?:point )?([A-Z]) (?:be (?:a |the )?point )?on "
+            r"([A-Z])([A-Z]) "
+            r"(?:such that|so that|with|where) \2\1 (?:is|=|equals) (?:an? |one )?((?:two |three "
+            r")?(?:half|thirds?|quarters?|fifths?)) of \2\3",
+            r"let \1 be the point \4 of the way from \2 to \3",
+        ),
+        (
+            r"^(?:[Ee]xtend|[Pp]roduce|[Pp]rolong) (?:the )?(?:line |side |segment )?([A-Z])([A-Z]) (?:past|beyond) \2(?=[ .!]*$)",
+            r"draw the ray \1\2",
+        ),
+        (
+            r"^(?:[Ee]xtend|[Pp]roduce|[Pp]rolong) ([A-Z])([A-Z])(?: beyond \2| past \2)? to (?:a )?(?:point )?([A-Z]),? (?:so "
+            r"that|such that|with|where) "
+            r"(\1|\2)\3 (?:is|=|equals) (\d|twice|double|three times|half|) ?(?:of |\*|×)? ?(?:\1\2|\2\1)(?=[ .!]*$)",
+            _times,
+        ),
+        (r"(?i)\b(?:the )?(?:set|locus) of (?:all )?(?:the )?points (?:which|that) (?:are|lie) ", "the locus of points "),
+        (r"(?i)^which (?:one )?is (?:the )?(?:longer|shorter|bigger|larger|greater|smaller)[,:]? (.+?) or ", r"measure \1 and "),
+        (r"(?i)^(?:test|check|see|verify|find out|decide) (?:if|whether) ", "check whether "),
+        (r"(?i)^(?:show|put on|turn on|display|add) (?:the |all )?(?:labels|names)(?: of the points)?(?=[ .!]*$)", "label the points"),
+        (r"(?i)^(?:change|set|turn|make) the colou?r of (.+?) (?:to|into) (\w+)(?=[ .!]*$)", r"colour \1 \2"),
+        (r"(?i)^(?:trace|show|draw) the (?:path|trail|trace|track) of ([A-Z]\S*)(?=[ .!]*$)", r"trail \1"),
+        (
+            r"(?i)^(?:draw|turn on|switch on|put on|add|give me|display) (?:the |a |an |some )?(?:square )?(grid|axes)(?: on)?(?=[ .!]*$)",
+            r"show the \1",
+        ),
+        (r"(?i)^(?:turn|switch|take) (?:off |away )?(?:the )?(grid|axes)(?: off| away)?(?=[ .!]*$)", r"hide the \1"),
+        (
+            r"(?i)^(?:draw |construct )?(?:the )?(?:two )?tangents from ([A-Z])(?: to (?:the circle|[a-z]))?,? (?:touching|which "
+            r"touch|that touch"
+            r"|meeting|and let them touch) (?:it|the circle|[a-z]) (?:at|in) ([A-Z]) and ([A-Z])\b",
+            r"from \1 draw the two tangents \1\2 and \1\3",
+        ),
+        (r"(?i)\bangle (?:at|in) the (?:centre|center|circumference|circle) (?=[A-Z]{3}\b)", "angle "),
+        (
+            r"(?i)^(draw|construct|make) (?:an? )?right-?\s?(?:angled )?triangle with (?:the )?sides? ([\d.]+)((?: ?[cm]?m)?),? "
+            r"(?:and )?([\d.]+)"
+            r"((?: ?[cm]?m)?),? and ([\d.]+)((?: ?[cm]?m)?)(?=[ .!]*$)",
+            _right_by_its_sides,
+        ),
+        (r"(?i)\b(draw|make|construct|mark) a right angle(?=[ .!]*$)", r"\1 an angle of 90 degrees"),
+        (r"(?i)\bsemicircle (?:with|of) (?:a )?diameter (?:of )?(\d[\d.]*(?: ?[cm]?m)?)", r"segment of length \1 and a semicircle on it"),
+        (
+            r"(?i)\bperpendicular to (?:the )?(?:segment |line |side )?([A-Z]{2}) (?:at|through|in) its (?:midpoint|middle|centre|center)",
+            r"perpendicular bisector of \1",
+        ),
+        (
+            r"(?i)^(?:slide|put|place|set) (?:a |the )?(?:new )?point ([A-Z]) (?:along|to slide on|to slide along) ",
+            r"let \1 be a point on ",
+        ),
+        (
+            r"(?i)\bsmallest circle (?:containing|through|round|around|that contains|which contains) ([A-Z]) and ([A-Z])\b",
+            r"circle with diameter \1\2",
+        ),
+        (r"\bwith (?:the )?(?:same )?radius (?:the same as |equal to |as )([A-Z]{2})\b", r"with radius \1"),
+        (r"\b([A-Z]{2}) squared\b", r"\1^2"),
+        (r"(?i)\binfinite (?=line)", ""),
+        (
+            r"(?i)^(draw|make|construct|add) (an?|the) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
+            r"\1 \2 \4 and make it \3",
+        ),
+        (
+            rf"(?i)^(draw|make|construct|add) (an?|the) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
+            r"\1 \2 \4 and colour it \3",
+        ),
+        (
+            r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they) (?:can[’']?t|cannot|do not|don[’']t) move|in "
+            r"place|down)(?=[ .!]*$)",
+            r"lock \1",
+        ),
+        (r"(?i)^(?:let|make) (.+?) (?:be )?(?:draggable|movable|free)(?: again)?(?=[ .!]*$)", r"unlock \1"),
+        (r"(?i)^(?:show|see|view) (?:me )?the whole (?:board|thing|picture)(?=[ .!]*$)", "fit"),
+        (r"(?i)^(?:show|see) me everything(?=[ .!]*$)", "show everything"),
+        (r"(?i)^(?:go|take it|step) back(?: (?:one|a) step)?(?=[ .!]*$)", "undo"),
+        (r"(?i)^take (?:that|it) back(?=[ .!]*$)", "undo"),
+        (r"^[Ii]s ([A-Z]) (?:closer|nearer) to ([A-Z]) than (?:to )?([A-Z])(?=[ ?.]*$)", r"is \1\2 less than \1\3"),
+        (r"^[Ii]s ([A-Z]) (?:further|farther) (?:away )?from ([A-Z]) than (?:from )?([A-Z])(?=[ ?.]*$)", r"is \1\2 greater than \1\3"),
+        (
+            r"(?i)^do (.+?) (?:meet|cross|intersect|concur) (?:in|at|through) (?:a|one) (?:single |common )?point(?=[ ?.]*$)",
+            r"prove that \1 meet at one point",
+        ),
+        (
+            r"(?i)^(?:move|slide|push|shift) (the (?:triangle|quadrilateral|square|polygon|shape)|triangle [A-Z]{3}) (?=\d|by "
+            r"|up|down|left|right)",
+            r"translate \1 ",
+        ),
+        (r"(?i)\b(?:pointing|facing|going|directed) (?=(?:outwards?|inwards?)\b)", ""),
+        (
+            r"(?i)\bthe point (?:that is |which is )?(?:diametrically )?opposite (?:to )?([A-Z])(?: on (?:the circle|it|[a-z]))?(?=[ "
+            r".!]*$)",
+            r"the antipode of \1",
+        ),
+        (
+            r"^(?:[Dd]raw|[Mm]easure|[Ss]how) the angle subtended by (?:the )?(?:arc |chord )?([A-Z])([A-Z]) at (?:a |the )?(?:point "
+            r")?([A-Z]) "
+            r"(?:of|on) (the circle|[a-z])\b",
+            r"let \3 be a point on \4 and measure angle \1\3\2",
+        ),
+        (
+            r"^(?:[Dd]raw|[Mm]easure|[Ss]how) the angle subtended by (?:the )?(?:arc |chord |side )?([A-Z])([A-Z]) at (?:the "
+            r")?(?:point )?([A-Z])\b",
+            r"measure angle \1\3\2",
+        ),
+        (
+            r"(?i)\bline through ([A-Z]) (?:that|which) (?:crosses|meets|cuts|hits) (\S+) at (?:a )?right angles?",
+            r"perpendicular to \2 through \1",
+        ),
+        (r"(?i)^shade everything (?=within|less|more|closer|nearer|further|farther|at (?:least|most)|not)", "shade the places "),
+        (
+            r"(?i)^where (?:can|could|may|might|should) (?:an?|the|my|our) \w+ (?:stand|be|go|grow|sit|lie|be put|be planted)(?: that "
+            r"is| so that it is| if it is| which is)?\b",
+            "shade the places",
+        ),
+        (
+            r"(?i)\b(?:draw |make |lay |put )?an? (?:path|fence|rope|wall|string|ladder|hedge|road) from (?=[A-Z] to [A-Z]\b)",
+            "draw a segment from ",
+        ),
+        (
+            r"(?i)^(?:draw )?two circles with cent(?:re|er)s ([A-Z]) and ([A-Z]),? (?:each|both) (?:passing|going|which goes|that "
+            r"goes) through (?:the )?"
+            r"(?:other[’']?s? (?:cent(?:re|er)|one)|cent(?:re|er) of the other(?: one)?)",
+            r"draw the circle with centre \1 through \2 and the circle with centre \2 through \1",
+        ),
+        (r"(?i)\ban angle of (\d+(?:\.\d+)?) ?(°|degrees?) and bisect it\b", r"an angle of \1 degrees and bisect the angle"),
         (r"(?i)^undo (?:the |my |that )?last (?:step|thing|act|action|one)(?=[ .!]*$)", "undo"),
         (r"(?i)\ba (base|height|side|radius|diameter|leg) of (?=\d)", r"\1 "),
         (r"(?i)\brandom (?=triangle|quadrilateral|polygon|point|line|circle)", ""),
@@ -189,7 +383,79 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)\bbisector of the (?:exterior|external|outer) angle (?:at|of) ", "external bisector of angle "),
         (r"(?i)^where is it\b", "shade the places"),
         (r"(?i)^shade everything (?:in|inside|of) (\S+)", r"shade the part of \1"),
-        (r"(?i)\bjust (?=touch)", ""),
+        (r"(?i)\b(?:only )?just (?=touch)", ""),
+        (
+            r"(?i)\bline (\d[\d.]*(?: ?[cm]?m)?) (?:away )?from (?:the line )?([A-Z]{2}|[a-z]),? (?:and|which is|that is)? ?parallel to "
+            r"(?:it|\2)(?=[ .!]*$)",
+            r"parallel to \2 at a distance of \1",
+        ),
+        (r"(?i),? and (?:it|which) (?:should|must|has to|is to|shall) (?:pass|go) through\b", " passing through"),
+        (r"(?i)^make (.+) visible(?: again)?(?=[ .!]*$)", r"show \1"),
+        (r"^((?:.* )?)parallelogram with sides ([A-Z])([A-Z]) and \2([A-Z])\b", r"\1parallelogram with corners \3\2\4"),
+        (
+            r"(?i)\b(?:that|which) is as far (?:away )?from ([A-Z]{1,2}) as (?:it is )?(?:from )?([A-Z]{1,2})\b",
+            r"equidistant from \1 and \2",
+        ),
+        (r"(?i)^what (?:shape|figure) (?:do|will|would) (?:we|you|i) (?:get|have|see) (?:if|when) (?:we|you|i) ", ""),
+        (
+            r"^(.*)\bline from ([A-Z]) (?:to meet|meeting|that meets) (\S+) at (?:a )?right angles?(?=[ .!]*$)",
+            r"\1perpendicular from \2 to \3",
+        ),
+        (r"(?i)\bupside down (?=about|around)", "by a half turn "),
+        (r"(?i)\bthe y[- ]?axis\b", "the line x = 0"),
+        (r"(?i)\bthe x[- ]?axis\b", "the line y = 0"),
+        (r"(?i)\b(up|down|left|right) by (\d[\d.]*)(?=[ .!]*$)", r"\1 \2"),
+        (r"(?i)^(?:shift|push|nudge) ([A-Z]) (?=up|down|left|right|\d)", r"move \1 "),
+        (r"^[Ll]abel (?:the )?(?:segment |side )?([A-Z]{2}) with its length(?=[ .!]*$)", r"measure \1"),
+        (
+            r"(?i)^(?:get rid of|remove|take off|take away|delete|switch off|turn off) (?:the |all |all the )?(labels|names)(?=[ .!]*$)",
+            r"hide the \1",
+        ),
+        (r"(?i)\bundo (?:the |my |that )?last (?:step|thing|act|action|one)(?=[ .!]*$)", "undo"),
+        (r"^(.*)\bsegment ([A-Z])([A-Z]) with an arrow at \3(?=[ .!]*$)", r"\1vector from \2 to \3"),
+        (r"(?i)\bon ([A-Z]{2}) as (?:the |its )?hypotenuse\b", r"with hypotenuse \1"),
+        (r"(?i)\bright[- ]?angled isosceles (?=triangle)", "isosceles right-angled "),
+        (r"(?i)\bon (?:each|every) side of (?=the\b|triangle\b|[A-Z])", "on the sides of "),
+        (r"(?i)\bcircles (?:with|on) the sides as (?:their )?diameters?\b", "circles on the sides as diameter"),
+        (
+            r"^(?:[Dd]raw )?([A-Z])([A-Z]) parallel to ([A-Z]{2}),? with \1 the midpoint of ([A-Z]{2}) and \2 on ([A-Z]{2})(?=[ .!]*$)",
+            r"let \1 be the midpoint of \4 and draw the parallel to \3 through \1 meeting \5 at \2",
+        ),
+        (
+            r"^[Ll]et ([A-Z]) be on ([A-Z]{2}) and ([A-Z]) (?:be )?on ([A-Z]{2}) (?:so|such) that \1\3 (?:is parallel to|∥|\|\|) "
+            r"([A-Z]{2})(?=[ .!]*$)",
+            r"let \1 be a point on \2 and draw the parallel to \5 through \1 meeting \4 at \3",
+        ),
+        (r"^(.*)\bchord ([A-Z])([A-Z]) and the tangents at its ends(?=[ .!]*$)", r"\1chord \2\3 and the tangents at \2 and \3"),
+        (
+            r"^[Ll]et ([A-Z]) be the cent(?:re|er) of a circle (?:of|with) radius (\S+?) and (?:let )?([A-Z]) (?:be )?a point "
+            r"(?:on|of) (?:it|the circle)(?=[ .!]*$)",
+            r"draw a circle with centre \1 and radius \2 and let \3 be a point on it",
+        ),
+        (
+            r"(?i)\bline through \(([-−]?[\d.]+), ?([-−]?[\d.]+)\) with (?:gradient|slope) ([-−]?[\d.]+)(?=[ .!]*$)",
+            r"line y = \3 * (x - (\1)) + (\2)",
+        ),
+        (r"^(?:[Tt]he )?[Pp]oints ([A-Z]\d?(?:, [A-Z]\d?)*,? and [A-Z]\d?) (?=(?:all )?(?:lie|are)\b)", r"\1 "),
+        (r"(?i)^(connect|join|link) (.+?),? (?:with|by|using) an? (?:straight )?(?:line segment|segment|line)(?=[ .!]*$)", r"join \2"),
+        (
+            r"(?i)\bline through ([A-Z]) (?:that|which) (?:bisects|halves|cuts in half) ([A-Z]{2})\b",
+            r"line through \1 and the midpoint of \2",
+        ),
+        (
+            r"(?i)\bline through ([A-Z]) (?:that|which) (?:never|does not|doesn[’']t) (?:meets?|cross(?:es)?|touch(?:es)?) (\S+)",
+            r"parallel to \2 through \1",
+        ),
+        (r"(?i)^(?:the )?(midpt|midpoint|perp bisector|perp bisec|perpendicular bisector) ([a-z]{2})(?=[ .!]*$)", r"\1 of \2"),
+        (r"(?i)^(?:denote|call|label|name) by ([A-Z]) (?=the\b)", r"let \1 be "),
+        (r"(?i)\bon the side of ([A-Z]{2}) (?:away|opposite) from ([A-Z])\b", r"on the other side of \1 from \2"),
+        (r"(?i)\b(?:that|which) (?:begins|starts) (?:from|at|in) ", "from "),
+        (r"(?i)^how far (is|are) (\S+) away\b", r"how far \1 \2"),
+        (r"(?i)^draw in (?=both|the|all)", "draw "),
+        (r"(?i)^how (?:far|long) is it (?:all the way |right )?(?:around|round) ", "the perimeter of "),
+        (r"(?i)\bthe angles (?:in|at) (?:all|every|each) (?:of )?(?:the )?(?:corners?|vertex|vertices)\b", "all the angles"),
+        (r"(?i)\b(two parallel lines),? (?:that are )?(?:cut|crossed|met) by a (?:transversal|line|third line)\b", r"\1 and a transversal"),
+        (r"^([A-Z]{2}) is (produced|extended|prolonged) (?=to\b|beyond\b)", r"produce \1 "),
         (r"\s*(?:\|\||//)\s*", " parallel to "),
         (r"\s*(?:_\|_|⊥)\s*", " perpendicular to "),
         (r"\s+≅\s+", " is congruent to "),

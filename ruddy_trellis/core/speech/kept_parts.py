@@ -7,6 +7,7 @@ anyway (the circumcircle *of ABC* where there is one triangle); else it is refus
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Callable, Iterator
 from dataclasses import replace
 from typing import Any
@@ -25,6 +26,8 @@ from .things import Things
 #: anywhere.
 _BELONGING, _OF_WHICH = words("of in to from on at through tangent about between with and under"), words("of in")
 _SIDES = words("on base side sides")
+#: Nouns for points.
+_POINTS = words("point midpoint corner intersection contact foot centre image")
 #: What a foot is the foot of.
 _WITH_FEET = {"foot": words("altitude perpendicular")}
 #: What is off by less than this share of its size is so.
@@ -136,7 +139,10 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return _holds(t, part)
     if role == "count":
         shown = [step for step in t.b.ahead.steps[mark.steps :] if not step.look.hidden]
-        return len(shown) >= (owner.count or 1) or not shown
+        kinds = Counter(step.makes for step in shown)
+        if len(kinds) > 1 and owner.head not in _POINTS:
+            del kinds["point"]  # the points that a thing is made from are none of those that were asked for
+        return not kinds or max(kinds.values()) >= (owner.count or 1)
     if role == "angles" and owner.head == "triangle" and isinstance(part, Amount):
         return True  # the third of three, which are seen to add up to 180°
     if role == "off":
@@ -149,7 +155,7 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
     if role == "corners":
         made_names = {t.b.ahead.name(step.id) for step in t.b.ahead.steps[mark.steps :]}
         return bool(said_names := _points_in(part)) and said_names <= made_names  # they are called so anyway
-    if role not in (_OF_WHICH if owner.head in _ANYWHERE else _BELONGING):
+    if role != "corner_at" and role not in (_OF_WHICH if owner.head in _ANYWHERE else _BELONGING):
         return False
     if role in ("with", "and") and owner.head in CORNER_COUNTS:
         return False  # a shape belongs to nothing that it is said to have

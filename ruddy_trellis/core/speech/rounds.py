@@ -20,14 +20,23 @@ from .things import Things
 @makes(
     "circle",
     parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on",
-    words="concentric as-centre as-diameter as-radius same-centre same-radius second",
+    words="meets concentric as-centre as-diameter as-radius same-centre same-radius second",
 )
 def circles(t: Things, node: Described) -> list[str]:
-    if node.count and node.count > 1 and not node.roles and not node.names:
+    if node.count and node.count > 1 and not node.roles and not node.names and "meets" not in node.adjectives:
         if "concentric" in node.adjectives:
             centre = _new_centre(t)
             return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count, 6))]
         return [_any_circle(t) for _ in range(min(node.count, 6))]
+    if node.count == 2 and "meets" in node.adjectives and not node.names and not node.roles:
+        shared = t.aside(t.b.free_point)
+        return [t.make("circle", centre=(_new_centre(t),), point=(shared,)) for _ in range(2)]
+    if "meets" in node.adjectives:
+        raise Stray("Say where the circles meet: two circles through A.")
+    if node.count and node.count > 1 and len(node.roles) == 1 and not node.names and (through := node.role("through")) is not None:
+        if not _is_several_points(through):
+            point = t.aside(lambda: t.point(through))
+            return [t.make("circle", centre=(_new_centre(t),), point=(point,)) for _ in range(min(node.count, 6))]
     about = node.role("about", "centre", "at")
     if "concentric" in node.adjectives and (node.count or 1) > 1 and about is not None and len(node.roles) == 1 and not node.names:
         centre = t.aside(lambda: t.point(about))
@@ -409,11 +418,17 @@ def conics(t: Things, node: Described) -> list[str]:
         t.names.insert(0, node.names[0].text)
     if node.head == "parabola":
         focus, directrix = node.role("focus"), node.role("directrix")
+        if not node.roles and node.kind == "new":
+            ends = [t.aside(t.b.free_point) for _ in range(2)]
+            return [t.make("parabola", focus=(t.aside(t.b.free_point),), directrix=tuple(ends))]
         if focus is None or directrix is None:
             raise Refusal("A parabola is said by its focus and its directrix.")
         return [t.make("parabola", focus=(t.aside(lambda: t.point(focus)),), directrix=t.aside(lambda: t.straight(directrix)))]
     foci, through = node.role("foci"), node.role("through")
     points = t.aside(lambda: t.points(foci)) if foci is not None else []
+    if not node.roles and node.kind == "new":
+        one, other, third = (t.aside(t.b.free_point) for _ in range(3))
+        return [t.make(node.head, first=(one,), second=(other,), point=(third,))]
     if len(points) != 2 or through is None:
         raise Refusal(f"The {node.head} is said by its two foci and a point on it.")
     return [t.make(node.head, first=(points[0],), second=(points[1],), point=(t.aside(lambda: t.point(through)),))]

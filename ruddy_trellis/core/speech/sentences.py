@@ -137,6 +137,10 @@ _SETTING = re.compile(
 )
 
 
+#: With what a fact of a shape begins: "AB = 5", "angle A = 50".
+_FACT = re.compile(r"(?:[A-Z]{2}\s*=|(?:the )?angle\b|∠|<)", re.IGNORECASE)
+
+
 class Sentence:
     """Takes one sentence apart and carries it out on a building.
 
@@ -161,9 +165,16 @@ class Sentence:
             # "In triangle ABC, the bisector of A meets …": the figure that it is about comes first.
             mark = self.b.mark()
             try:
-                if not all(self.b.has(name) for name in POINT_NAME.findall(setting[2])):
+                rest, names = plain(text)[setting.end() :], POINT_NAME.findall(setting[2])
+                if (
+                    _FACT.match(rest)
+                    and not any(map(self.b.has, names))
+                    and self._made_so(f"draw the {setting[1]} {setting[2]} with {rest}")
+                ):
+                    return
+                if not all(map(self.b.has, names)):
                     self.carry_out(f"draw the {setting[1]} {setting[2]}")
-                self.carry_out(plain(text)[setting.end() :])
+                self.carry_out(rest)
             except Refusal:
                 self.b.back_to(mark)
                 raise
@@ -171,6 +182,7 @@ class Sentence:
         said = tokens(plain(text), self.b.ahead)
         if not said or len(said) > MOST:
             raise NotSaid(text, ())
+        said = _without_titles(said)
         unknown = [token.text for token in said if token.kind == UNKNOWN]
         if unknown:
             self._put_right(text, unknown)
@@ -195,6 +207,16 @@ class Sentence:
         if self._best.far >= len(said) and said[0].word in _ACTS:
             raise ActRefused(refusal.sentence)
         raise refusal
+
+    def _made_so(self, text: str) -> bool:
+        """Do what a sentence says, where it can be: of a shape that is new, facts say how it is made."""
+        mark = self.b.mark()
+        try:
+            self.carry_out(text)
+        except Refusal:
+            self.b.back_to(mark)
+            return False
+        return True
 
     def _put_right(self, text: str, unknown: Sequence[str]) -> None:
         """Carry out a sentence in which words were mistyped, where there is one way to put them right. Raises Refusal."""
@@ -236,7 +258,7 @@ class Sentence:
             before: the verb of the clause before; ``last`` what it did.
         """
         if start >= len(said):
-            return True
+            return self._has_all_names(said)
         if last and _is_attribute(said, start):
             return False  # "a rhombus with side AB and an angle of 60°": which is no other thing to be drawn
         ways = [(said, start)]
@@ -246,6 +268,17 @@ class Sentence:
             again = [*before, *said[start:]], 0
             ways.insert(0 if said[start].kind == NAME and before[0].word not in _MAKING else 1, again)
         return any(self._clauses(self._taken_apart(words), words, at, last, words is not said) for words, at in ways)
+
+    def _has_all_names(self, said: Sequence[Token]) -> bool:
+        """Whether every point that was named is there now: what makes something of a sentence and leaves out a name has read it
+        otherwise. Acts take names away and give others, so of these nothing is said."""
+        if self.b.acts or not self.b.new:
+            return True
+        named = {name for token in said if token.kind == NAME for name in token.points}
+        return all(self.b.has(name) or name in self._known_names() for name in named)
+
+    def _known_names(self) -> set[str]:
+        return set(self.b.ahead.names.values())
 
     def _taken_apart(self, said: list[Token]) -> Clauses:
         """The clauses of a list of tokens, which are asked for again and again while ways to take it are tried."""
@@ -327,6 +360,21 @@ def _is_attribute(said: Sequence[Token], start: int) -> bool:
 #: Verbs of claims and meetings, with which a noun begins a clause of its own.
 _FINITE = frozenset(("is", "meets", "touches", "bisect", "lies", "="))
 _AND = Token("and", "and", WORD, 0, 0)
+
+
+def _without_titles(said: list[Token]) -> list[Token]:
+    """Without words that no list knows between "the" and the name of a point: "the tap T" is T, whatever a tap is."""
+    return [
+        token
+        for place, token in enumerate(said)
+        if not (
+            token.kind == UNKNOWN
+            and 0 < place < len(said) - 1
+            and said[place - 1].word == "the"
+            and said[place + 1].kind == NAME
+            and len(said[place + 1].points) == 1
+        )
+    ]
 
 
 def _without_comma(said: Sequence[Token]) -> list[Token]:

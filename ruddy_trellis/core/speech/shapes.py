@@ -74,6 +74,11 @@ def _shapes(t: Things, node: Described) -> list[str]:
     if not names and t.names and all(len(name) > 1 for name in t.names[:1]):
         names = tuple(POINT_NAME.findall(t.names.pop(0)))
     count = CORNER_COUNTS[node.head]
+    if node.head == "parallelogram" and len(names) == 4 and sum(map(t.b.has, names)) == 3:
+        # "the parallelogram ABDC" of A, B and C: the corner that is not there comes last, in the same order round.
+        turn = next(place for place, name in enumerate(names) if not t.b.has(name)) + 1
+        names = (*names[turn:], *names[:turn])
+        node = replace(node, names=(Named("".join(names), names),))
     if names and count and len(names) != count:
         raise Refusal(f"A {node.head} has {count} corners, not {len(names)}.")
     beside = next(((role, part) for role, part in node.roles if role in ("outside", "above", "below") and _is_one_side(part)), None)
@@ -230,6 +235,8 @@ def _inscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) 
     ):
         if (at := node.role("corner_at")) is not None:
             first = t.aside(lambda: t.point(at))
+            if first not in on:
+                raise Final(f"{t.b.ahead.name(first)} is no point of that circle, so no corner of a {node.head} in it.")
         elif names:
             first = b.point(names[0]) if b.has(names[0]) else b.make("point_on", {"path": (circle,)}, names[0])
         else:

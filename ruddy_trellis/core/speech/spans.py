@@ -46,7 +46,8 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
     if isinstance(node, Described) and node.head == "side" and {"opposite"} & set(node.adjectives):
         raise Refusal("Which sides? Say them by their ends: AB and CD.")
     if isinstance(node, Described) and node.head == "side" and not node.names:
-        return sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
+        sides = sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
+        return sides[: node.count] if node.count and node.count > 1 else sides
     if isinstance(node, Described) and node.head == "diagonal" and not node.names:
         found = _diagonals(corners_of(t, node.role("of", "in")))
         if (start := node.role("from", "through", "at")) is None:

@@ -36,6 +36,14 @@ def tangents(t: Things, node: Described) -> list[str]:
             whiches = ("first", "second") if (node.plural or len(t.names) == 2) else ("first",)
             return [t.make("tangent_from", point=(point,), circle=(circle,), which=which) for which in whiches]
         return b.make_all("tangents", {"point": (point,), "circle": (circle,)})
+    is_there = (
+        curve is None or isinstance(curve, (Ref, Named)) or (isinstance(curve, Described) and curve.kind == "old" and not curve.roles)
+    )
+    if node.kind == "new" and is_there and not node.plural and (node.count or 1) == 1:
+        # "a tangent to it": in a point of it that slides.
+        circle = t.aside(lambda: _curve(t, curve, None))
+        if b.kind(circle) == CIRCLE:
+            return [t.make("tangent_at", circle=(circle,), point=(b.make("point_on", {"path": (circle,)}),))]
     if isinstance(curve, Many) and len(curve.items) == 2 and node.role("common"):
         raise Refusal("Say: the common tangents of k and c.")
     raise Refusal("At which point, or from which point? Say: the tangent to k at A, both tangents from P to k.")

@@ -217,6 +217,27 @@ def _from_corners(t: Things, node: Described) -> list[tuple[str, tuple[str, ...]
     return [(corner, facing_side(t, corner)) for corner in starts]
 
 
+@makes("midline", parts="parallel opposite facing of in between")
+def midlines(t: Things, node: Described) -> list[str]:
+    """ "the midline parallel to AB", "the midlines of ABC": between the midpoints of two sides."""
+    side, of = node.role("parallel", "opposite", "facing"), node.role("of", "in")
+    corners = t.aside(lambda: t.triangle(of))
+    if side is None:
+        if not node.plural and node.count is None and node.kind != "all":
+            raise Refusal(f"Which one? Say: the midline parallel to {t.b.ahead.name(corners[0])}{t.b.ahead.name(corners[1])}.")
+        tops = list(corners)
+    else:
+        ends = set(t.aside(lambda: t.span(side)))
+        tops = [id for id in corners if id not in ends]
+        if len(tops) != 1:
+            raise Refusal("A midline is parallel to a side of its triangle: say which, such as AB.")
+    made = []
+    for top in tops:
+        middles = [t.b.make("midpoint", {"span": (top, id)}) for id in corners if id != top]
+        made.append(straight_between(t, "segment", (middles[0], middles[1])))
+    return made
+
+
 @makes("altitude", parts="from through at to on of in")
 def altitudes(t: Things, node: Described) -> list[str]:
     if named := _by_their_ends(t, node, "foot", lambda corner: {"point": (corner,), "base": facing_side(t, corner)}):

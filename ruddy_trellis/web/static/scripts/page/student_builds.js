@@ -1,7 +1,6 @@
 // A student's page on which something is built, with the kit that the teacher gives.
 import { Building } from "./building.js";
 import { openCopy } from "./copy.js";
-import { takeUp } from "./in_hand.js";
 
 let replay = null; // fetched when it is first asked for
 const view = openCopy({
@@ -95,7 +94,9 @@ for (const button of document.querySelectorAll("[data-steps]"))
   button.addEventListener("click", () => goThrough(() => replay.step(Number(button.dataset.steps))));
 
 // Instruments of the kit
-if (document.getElementById("instruments")) takeUp(view, "instruments");
+document
+  .getElementById("instruments")
+  ?.addEventListener("click", () => import("./in_hand.js").then(({ take }) => take(view, "instruments")));
 
 // The task of a challenge -----------------------------------------------------------------------------------------
 

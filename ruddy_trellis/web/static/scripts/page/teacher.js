@@ -2,7 +2,6 @@
 import { BoardView } from "../board/board_view.js";
 import { Drawer } from "../drawer/drawer.js";
 import { Building } from "./building.js";
-import { takeUp, underWay } from "./in_hand.js";
 import { toast } from "./toast.js";
 
 // Fetched when they are first used.
@@ -49,6 +48,18 @@ const hand = new Building(view, {
   },
 });
 const edit = (change) => hand.edit(change);
+
+/** A button tells that what it is for is under way, where that takes a while. */
+async function underWay(id, coming) {
+  const button = document.getElementById(id);
+  const timer = setTimeout(() => button.setAttribute("aria-busy", "true"), 300);
+  try {
+    return await coming;
+  } finally {
+    clearTimeout(timer);
+    button.removeAttribute("aria-busy");
+  }
+}
 
 /** A part that is fetched when it is first used, once however often it is asked for meanwhile. */
 function fetched(load) {
@@ -178,4 +189,10 @@ title.addEventListener("keydown", (event) => {
   if (event.key === "Enter" || event.key === "Escape") hand.toBoard();
 });
 
-takeUp(view, "chalk", "instruments");
+for (const id of ["chalk", "instruments"])
+  document.getElementById(id).addEventListener("click", () =>
+    underWay(
+      id,
+      import("./in_hand.js").then(({ take }) => take(view, id)),
+    ),
+  );
