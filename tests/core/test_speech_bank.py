@@ -14,6 +14,7 @@ from ..bank.boards import BOARDS
 from ..bank.heaps import mangled, spoken
 from ..bank.judge import MEANT, OTHERWISE
 from ..bank.run import paragraphs, tried, utterances
+from ..bank.wordings import worded
 
 
 class BankTest(unittest.TestCase):
@@ -29,6 +30,18 @@ class BankTest(unittest.TestCase):
         self.assertGreaterEqual(total, 500)
         self.assertGreater(ends[MEANT], 0.93 * total)
         self.assertLess(len(otherwise), 0.006 * total, otherwise)
+
+    def test_what_is_meant_is_read_in_many_wordings(self):
+        chance = random.Random(22)
+        ends, otherwise = Counter(), []
+        for line in worded(chance, 4):
+            how, _ = tried(line)
+            ends[how] += 1
+            if how == OTHERWISE:
+                otherwise.append(line.text)
+        print(f"{ends[MEANT]} of {sum(ends.values())} wordings as meant")
+        self.assertEqual(otherwise, [])
+        self.assertGreater(ends[MEANT], 0.94 * sum(ends.values()))
 
     def test_paragraphs_give_their_figures(self):
         ends = Counter(tried(line)[0] for line in paragraphs())

@@ -35,6 +35,7 @@ class GapFilling:
 
     def __init__(self, text: str, sentences: Any, grown: Callable, readings: Callable) -> None:
         self._text, self._sentences, self._grown, self._readings = text, sentences, grown, readings
+        self._known: dict[Any, tuple[Any, Any]] = {}
 
     def together(self, slot: Slot, part: list[Token], board: SeenBoard) -> tuple[str, ...]:
         """The points that one stretch names for several gaps: AB, a triangle, the ends of a segment."""
@@ -48,7 +49,22 @@ class GapFilling:
         return points_of(part, self._text, board, len(slot.gaps))
 
     def read(self, gap, part: list[Token], board, depth: int, count: int = 0) -> tuple[Any, list[ReadStep], Any]:
-        """What a stretch fills a gap with, the steps that this needs, and the board with them on it. Raises Refusal."""
+        """What a stretch fills a gap with, the steps that this needs, and the board with them on it. Raises Refusal.
+
+        Many patterns ask the same of the same stretch: it is found once, the board of which is kept with it.
+        """
+        key = gap.kind_name, tuple(part), id(board), depth, count
+        if key not in self._known:
+            try:
+                self._known[key] = self._read(gap, part, board, depth, count), board
+            except Refusal as refusal:
+                self._known[key] = refusal, board
+        found = self._known[key][0]
+        if isinstance(found, Refusal):
+            raise found.with_traceback(None)
+        return found
+
+    def _read(self, gap, part, board, depth, count):
         if not part:
             raise Refusal(f"{gap.kind.goes}.")
         text, kind = text_of(part, self._text), gap.kind

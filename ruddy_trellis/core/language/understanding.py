@@ -76,6 +76,8 @@ class Understanding:
         self._laying = Laying(_MOST)
         self._fit: list[tuple[Any, Pattern]] = []
         self._makes: str | None = None
+        #: What was found for a stretch, with the board that it was asked on.
+        self._known: dict[Any, tuple[list[Reading], Any]] = {}
         self.refusals: list[tuple[float, Refusal]] = []
 
     def readings(self, makes: str | None = None) -> list[Reading]:
@@ -84,7 +86,10 @@ class Understanding:
         return self._of(tokens(self.text), self._board, self._name, None, 0)
 
     def _described(self, part: list[Token], board: Any, kinds: tuple[str, ...], depth: int) -> list[Reading]:
-        return self._of(part, board, None, kinds, depth)
+        key = tuple(part), id(board), kinds, depth
+        if key not in self._known:
+            self._known[key] = self._of(part, board, None, kinds, depth), board
+        return self._known[key][0]
 
     def _of(self, said: list[Token], board: Any, name: str | None, wanted: tuple[str, ...] | None, depth: int) -> list[Reading]:
         words = {token.word for token in said}

@@ -10,6 +10,7 @@ from ..language import names as spelling
 from ..language.words import read_words
 from ..refusal import Refusal
 from . import regions
+from .amounts import number_said
 from .building import Final
 from .clauses import Bound
 from .english import WAYS
@@ -331,7 +332,7 @@ def set_dial(t: Things, bound: Bound) -> None:
     ids = [id for id in t.b.ahead.ids_named(names[0]) if t.b.kind(id) == NUMBER and t.b.ahead.step(id).construction.moves == "turning"]
     if len(names) != 1 or not ids:
         raise Refusal(f"There is no dial called {names[0]}.")
-    value = t.number(bound["v"])
+    value = number_said(t, bound["v"])
     step = t.b.ahead.step(ids[0])
     if not isinstance(value, float):
         raise Refusal("A dial is set to a number.")
@@ -343,7 +344,7 @@ def set_dial(t: Things, bound: Bound) -> None:
 @verb
 def step_dial(t: Things, bound: Bound) -> None:
     """ "increase r by 1"."""
-    names, by = names_of(t, bound["n"]), t.number(bound["v"])
+    names, by = names_of(t, bound["n"]), number_said(t, bound["v"])
     ids = [id for id in t.b.ahead.ids_named(names[0]) if t.b.ahead.step(id).construction.moves == "turning"]
     if len(names) != 1 or not ids or not isinstance(by, float):
         raise Refusal("Only a dial is increased or decreased, by a number.")

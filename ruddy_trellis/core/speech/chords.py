@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ..kinds import CIRCLE
 from ..refusal import Refusal
+from .amounts import length_said
 from .building import Final, Stray
 from .lines_between import straight_between
 from .nodes import Amount, Described
@@ -52,7 +53,7 @@ def placed_chord(t: Things, node: Described) -> str:
         end = b.make("other_intersection", {"a": (line,), "b": (circle,), "known": (point,)})
     else:
         assert length is not None
-        size = t.aside(lambda: t.length(length))
+        size = t.aside(lambda: length_said(t, length))
         round_ = b.make("circle_radius", {"centre": (point,), "radius": size}, hidden=True)
         end = b.make("intersection", {"a": (circle,), "b": (round_,), "which": "first"})
     return straight_between(t, "segment", (point, end))

@@ -10,6 +10,7 @@ from ..formulas.orders import ORDERLY
 from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
+from .amounts import number_said
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .readings import measured
 from .spans import corners_of, spans_of
@@ -313,7 +314,7 @@ def term(t: Things, node: Node, places: list[tuple[str, ...]]) -> str:
         factor, star, name = text.partition(" * ")
         if star:
             return f"{factor} * {term(t, Named(name, tuple(name) if name.isupper() and len(name) == 2 else ()), places)}"
-        value = t.number(node)
+        value = number_said(t, node)
         if isinstance(value, float):
             return f"{value:g}"
         return _place(value, places)
@@ -369,7 +370,7 @@ def equal(t: Things, slots: Bound) -> None:
             raise Refusal("How often?")
         left = term(t, slots["x"], places)
         right = term(t, slots["y"], places)
-        statement(t, left, f"{t.number(slots['k']):g} * {right}", places)
+        statement(t, left, f"{number_said(t, slots['k']):g} * {right}", places)
         return
     else:
         one, other = slots.get("x", slots.get("x1")), slots.get("y")
@@ -386,7 +387,7 @@ def equal(t: Things, slots: Bound) -> None:
     if isinstance(one, Described) and one.plural and not one.names and isinstance(other, Amount) and "add-up-to" in slots.get("words", ()):
         found = t.aside(lambda: measured(t, one))
         places = [(id,) for id in found]
-        statement(t, " + ".join(f"{{{n}}}" for n in range(len(found))), f"{t.number(other):g}", places)
+        statement(t, " + ".join(f"{{{n}}}" for n in range(len(found))), f"{number_said(t, other):g}", places)
         return
     assert one is not None
     if isinstance(one, Named) and len(one.points) == 1 and isinstance(other, Named) and len(other.points) == 1:

@@ -9,6 +9,7 @@ from typing import Any
 from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
 from ..refusal import Refusal
 from . import claims
+from .amounts import length_said
 from .clauses import Bound, with_roles
 from .crossings import where_they_meet
 from .english import words
@@ -145,7 +146,7 @@ def produce(t: Things, bound: Bound) -> None:
                 half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
                 end = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, names[0])
             else:
-                end = _beyond(t, span, t.length(size), names[0] if names else None)
+                end = _beyond(t, span, length_said(t, size), names[0] if names else None)
         straight_between(t, "segment", (span[1], end))
         return
     b.make("line", {"from": span[:1], "to": span[1:]})
@@ -440,7 +441,7 @@ def locus(t: Things, bound: Bound) -> None:
     node = bound["x"]
     if "v" in bound:
         point = t.point(node)
-        t.make("circle_radius", centre=(point,), radius=t.length(bound["v"]))
+        t.make("circle_radius", centre=(point,), radius=length_said(t, bound["v"]))
         return
     items = node.items if isinstance(node, Many) else node.names if isinstance(node, Described) else ()
     if (isinstance(node, Named) and len(node.points) == 2) or (

@@ -385,6 +385,38 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)^shade everything (?:in|inside|of) (\S+)", r"shade the part of \1"),
         (r"(?i)\b(?:only )?just (?=touch)", ""),
         (
+            r"(?i),? (?:using|with) (?:only )?(?:a |your |the )?(?:pair of )?(?:compass(?:es)?|ruler|straight\s?edge)(?: and (?:a "
+            r"|the )?(?:pair of )?(?:compass(?:es)?|ruler|straight\s?edge))?(?: only)?(?=[ .!]*$)",
+            "",
+        ),
+        (r"(?i)\blet fall (?=an?\b|the\b)", "draw "),
+        (r"(?i)\bcircle from ([A-Z]) (?=with radius|of radius|through)", r"circle with centre \1 "),
+        (
+            r"(?i)^(?:how many degrees (?:has|does|is|are in|are there in)|what size is|which angle is) (?:the )?(?:angle "
+            r")?([A-Z]{3}|at [A-Z])(?: have| measure)?(?=[ .?!]*$)",
+            r"measure angle \1",
+        ),
+        (r"(?i)\b(?:an?|one) (quarter|third|fifth|sixth|tenth|eighth) (?=of the way)", r"one \1 "),
+        (
+            r"(?i)^(?:put|mark|place|plot) (?:a |the )?point (?=(?:one|two|three|half|\d|three-)\b.*of the way\b|halfway\b)",
+            "mark the point ",
+        ),
+        (r"(?i)\bhalf[- ]?way round about\b", "by a half turn about"),
+        (r"(?i)\bhalf[- ]?way (?:round|around) (?=the point|point)", "by a half turn about "),
+        (r"(?i)\bnormal to (the circle|[a-z]) at (?:the )?(?:point )?([A-Z])\b", r"line through \2 and the centre of \1"),
+        (r"(?i)\bsegment (?:with|of|having) a length of ", "segment of length "),
+        (r"(?i)\bof (\d[\d.]*(?: ?[cm]?m)?) (diameter|radius)\b", r"of \2 \1"),
+        (r"^([A-Z])([A-Z])([A-Z]),? (?:is )?right(?:-angled| angled)? at (\1|\2|\3)(?=[ .!]*$)", r"triangle \1\2\3 right-angled at \4"),
+        (
+            r"^[Mm]ake (?:it so )?that ([A-Z]) is the symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ([A-Z])\b",
+            r"let \1 be the reflection of \2 in \3",
+        ),
+        (r"(?i)\bthe symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ", r"the reflection of \1 in "),
+        (
+            r"^[Tt]ransfer (?:the )?(?:distance|length) ([A-Z]{2}) to ([A-Z]) and draw (?:the|a) circle",
+            r"draw the circle with centre \2 and radius \1",
+        ),
+        (
             r"(?i)\bline (\d[\d.]*(?: ?[cm]?m)?) (?:away )?from (?:the line )?([A-Z]{2}|[a-z]),? (?:and|which is|that is)? ?parallel to "
             r"(?:it|\2)(?=[ .!]*$)",
             r"parallel to \2 at a distance of \1",
@@ -443,7 +475,8 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
             r"line through \1 and the midpoint of \2",
         ),
         (
-            r"(?i)\bline through ([A-Z]) (?:that|which) (?:never|does not|doesn[’']t) (?:meets?|cross(?:es)?|touch(?:es)?) (\S+)",
+            r"(?i)\bline through ([A-Z]) (?:that|which) (?:never|does not|doesn[’']t) (?:meets?|cross(?:es)?|touch(?:es)?) "
+            r"([a-z]|[A-Z]{2})\b",
             r"parallel to \2 through \1",
         ),
         (r"(?i)^(?:the )?(midpt|midpoint|perp bisector|perp bisec|perpendicular bisector) ([a-z]{2})(?=[ .!]*$)", r"\1 of \2"),
@@ -451,7 +484,43 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)\bon the side of ([A-Z]{2}) (?:away|opposite) from ([A-Z])\b", r"on the other side of \1 from \2"),
         (r"(?i)\b(?:that|which) (?:begins|starts) (?:from|at|in) ", "from "),
         (r"(?i)^how far (is|are) (\S+) away\b", r"how far \1 \2"),
-        (r"(?i)^draw in (?=both|the|all)", "draw "),
+        (r"(?i)^((?:.*\b)?)(?:draw|put|add) in (?=both\b|the\b|all\b|an?\b|two\b|three\b)", r"\1draw "),
+        (r"(?i)\b(clockwise|anti-?clockwise|counter-?clockwise) (by|through) (\d[\d.]*) ?(°|degrees?)", r"\2 \3 degrees \1"),
+        (r"(?i)^(?:identify|locate) ", "find "),
+        (
+            r"^[Ll]abel (?=the (?:midpoint|mid-point|middle|halfway "
+            r"point|cent(?:re|er)|centroid|circumcent\w+|orthocent\w+|incent\w+|foot|intersection|point of|mirror|image|reflection)\b"
+            r"(?:.*(?:\b(?:of|from|to|on|and|line|side|triangle) [A-Z]+|[a-z]))$)",
+            "mark ",
+        ),
+        (r"(?i)\bon to (?=the\b|[A-Z]{2}\b|line\b|side\b)", "to "),
+        (r"(?i)^cut in (?:half|two) ", "bisect "),
+        (
+            r"(?i)\b(from|to|through|about|around|round|at|centre|center|onto|over|across) (?:the )?point (?-i:([A-Z]))(?=[ "
+            r",.?!]|$)(?! \()",
+            r"\1 \2",
+        ),
+        (r"(?i)\bradius (?:which is |that is )?equal to ", "radius "),
+        (
+            r"(?i)\b(?:by |through )?a (quarter|half) turn (clockwise|anti-?clockwise|counter-?clockwise)",
+            lambda found: f"by {90 if found[1].lower() == 'quarter' else 180} degrees {found[2]}",
+        ),
+        (r"(?i)\b(reflection|mirror image|image) of ((?:the )?(?:point )?[A-Z]) (?:over|across) ", r"\1 of \2 in "),
+        (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),
+        (r"^[Mm]ove (?:the )?(?:point )?([A-Z]) by (?:the )?(?:vector )?([A-Z]{2})(?=[ .!]*$)", r"translate \1 by the vector \2"),
+        (
+            r"(?i)\bin the ratio (one|two|three|four|five|six) to (one|two|three|four|five|six)\b",
+            lambda found: f"in the ratio {NUMBERS[found[1].lower()]} : {NUMBERS[found[2].lower()]}",
+        ),
+        (
+            r"(?i)^(?:cut|split|divide|partition) (.+?) (?:up )?into (\w+) (?:(?:congruent|equal) )?(?:segments|pieces|parts)(?=[ .!]*$)",
+            r"divide \1 into \2 equal parts",
+        ),
+        (r"(?i)\bray from ([A-Z]) towards? (?=[A-Z]\b)", r"ray from \1 through "),
+        (
+            r"(?i)\btangent( to (?:the circle|[a-z]))? (?:touching|which touches|that touches)(?: it| the circle)? (?=at\b|in\b)",
+            r"tangent\1 ",
+        ),
         (r"(?i)^how (?:far|long) is it (?:all the way |right )?(?:around|round) ", "the perimeter of "),
         (r"(?i)\bthe angles (?:in|at) (?:all|every|each) (?:of )?(?:the )?(?:corners?|vertex|vertices)\b", "all the angles"),
         (r"(?i)\b(two parallel lines),? (?:that are )?(?:cut|crossed|met) by a (?:transversal|line|third line)\b", r"\1 and a transversal"),

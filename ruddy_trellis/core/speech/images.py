@@ -9,6 +9,7 @@ from ..catalogue import CATALOGUE
 from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
+from .amounts import angle_said, plain_number_said
 from .nodes import Amount, Described, Many, Named, Node
 from .nouns import check_words, makes
 from .things import Things
@@ -154,7 +155,7 @@ def _turn(t: Things, how: Described) -> tuple[str, Any]:
         amount = Amount(how.amounts[0])
     if centre is None or amount is None:
         raise Refusal("About which point, and by how much? Say: turn B about A by 60 degrees.")
-    angle = t.angle(amount)
+    angle = angle_said(t, amount)
     if "clockwise" in how.extra or "clockwise" in how.adjectives:
         if not isinstance(angle, float):
             angle = (t.b.make("calculation", {"formula": Formula("-{0}", (angle,))}),)
@@ -192,7 +193,7 @@ def mapped(t: Things, kind: str, how: Described) -> str:
         centre_node = centre_node.names[0] if centre_node.names else None
     if centre_node is None or factor is None:
         raise Refusal("From which centre, and by which factor? Say: enlarge ABC from A by the factor 2.")
-    return t.make("enlargement", centre=(t.aside(lambda: t.point(centre_node)),), factor=t.aside(lambda: t.plain_number(factor)))
+    return t.make("enlargement", centre=(t.aside(lambda: t.point(centre_node)),), factor=t.aside(lambda: plain_number_said(t, factor)))
 
 
 def _translation(t: Things, how: Described) -> str:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ..kinds import LINE, SEGMENT, VECTOR
 from ..refusal import Refusal
+from .amounts import length_said
 from .nodes import Named, Node
 from .things import Things
 
@@ -11,7 +12,7 @@ from .things import Things
 def span_of_length(t: Things, name: Named, length: Node) -> str:
     """A segment AB of a length: A is free, B is the end of it. Where both are there, it cannot be given a length."""
     b = t.b
-    size = t.aside(lambda: t.length(length))
+    size = t.aside(lambda: length_said(t, length))
     one, other = name.points
     if b.has(one) and b.has(other):
         raise Refusal(f"{one} and {other} are there already, so the length of {name.text} cannot be chosen.")

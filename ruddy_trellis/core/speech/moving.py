@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ..kinds import NUMBER, POINT
 from ..refusal import Refusal
+from .amounts import number_said
 from .clauses import Bound
 from .nodes import Named, Node
 from .things import Things
@@ -33,7 +34,7 @@ def runs(t: Things, bound: Bound) -> None:
     if "n" in bound:
         names = names_of(t, bound["n"])
         id = _driver(t, Named(names[0]), None)
-        ends = [t.number(bound[slot]) for slot in ("v", "w")]
+        ends = [number_said(t, bound[slot]) for slot in ("v", "w")]
         fills = t.b.ahead.step(id).fills
         if [fills.get("least"), fills.get("most")] != ends:
             raise Refusal(f"{names[0]} goes from {fills['least']:g} to {fills['most']:g}.".replace("-", "−"))

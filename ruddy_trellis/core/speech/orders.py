@@ -10,6 +10,7 @@ from ..kinds import CLAIM
 from ..language.expression import Formula
 from ..refusal import Refusal
 from . import claims
+from .amounts import length_said
 from .claims import order, says, term
 from .clauses import Bound
 from .english import COMPARED
@@ -88,7 +89,7 @@ def further_than(t: Things, slots: Bound) -> None:
 
 def _far(t: Things, slots: Bound, sign: str) -> None:
     a, b = t.point(slots["x"]), t.point(slots["y"])
-    size = t.length(slots["v"])
+    size = length_said(t, slots["v"])
     if not isinstance(size, float):
         raise Refusal("A distance is needed here, such as 5 m.")
     comparison = Formula(f"{{0}} {sign} {size:g}", ((a, b),))

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from ..kinds import LINE, POINT, RAY, SEGMENT
 from ..refusal import Refusal
+from .amounts import length_said
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node
 from .nouns import makes
@@ -109,7 +110,7 @@ def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
         end = b.make("image_point", {"of": (start,), "by": (vector,)}, other)
         return straight_between(t, "segment", (start, end))
     if size is not None:
-        circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: t.length(size))}, hidden=True)
+        circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: length_said(t, size))}, hidden=True)
         end = b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"}, other)
     else:
         end = b.make("point_on", {"path": (line,), "place": 0.4}, other)
@@ -236,6 +237,6 @@ def parallel_at(t: Things, base: Node | None, size: Node | None) -> str:
     if start is None:
         start = b.make("point_on", {"path": line}, hidden=True)
     across = b.make("perpendicular", {"base": line, "point": (start,)}, hidden=True)
-    circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: t.length(size))}, hidden=True)
+    circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: length_said(t, size))}, hidden=True)
     point = b.make("intersection", {"a": (across,), "b": (circle,), "which": "second"}, hidden=True)
     return t.make("parallel", base=line, point=(point,))

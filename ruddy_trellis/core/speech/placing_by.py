@@ -6,6 +6,7 @@ from typing import Any
 
 from ..kinds import CIRCLE, POINT
 from ..refusal import Refusal
+from .amounts import length_said, number_said, plain_number_said
 from .clauses import Bound
 from .crossings import crossing_of
 from .nodes import Amount, Described, Many, Named, Node
@@ -26,12 +27,12 @@ def divide(t: Things, bound: Bound) -> None:
         _divide_circle(t, bound)
         return
     if "w" in bound:
-        first, second = (t.number(bound[slot]) for slot in ("v", "w"))
+        first, second = (number_said(t, bound[slot]) for slot in ("v", "w"))
         if "external" in bound.get("words", ()) or "externally" in bound.get("words", ()):
             second = -second if isinstance(second, float) else second
         t.make("dividing", span=span, first=first, second=second)
         return
-    parts = t.plain_number(bound["v"]) if "v" in bound else 3.0
+    parts = plain_number_said(t, bound["v"]) if "v" in bound else 3.0
     if not isinstance(parts, float) or parts != int(parts):
         raise Refusal("Into how many parts? Say: divide AB into 5 equal parts.")
     divided(t, span, int(parts))
@@ -45,7 +46,7 @@ def _is_circle(t: Things, node: Node) -> bool:
 
 def _divide_circle(t: Things, bound: Bound) -> None:
     """The points that divide a circle into equal parts, the first where there is one on it."""
-    parts = t.plain_number(bound["v"]) if "v" in bound else 3.0
+    parts = plain_number_said(t, bound["v"]) if "v" in bound else 3.0
     if not isinstance(parts, float) or not 2 <= parts <= 36:
         raise Refusal("A circle is divided into 2 to 36 parts.")
     circle = t.round(bound["x"])
@@ -59,7 +60,7 @@ def _divide_circle(t: Things, bound: Bound) -> None:
 @verb
 def fraction(t: Things, bound: Bound) -> None:
     """ "one third of the way from A to B": a point at a share of a span."""
-    share = t.plain_number(bound["v"])
+    share = plain_number_said(t, bound["v"])
     span = (t.point(bound["x1"]), t.point(bound["y1"])) if "y1" in bound else t.span(bound["x" if "x" in bound else "x1"])
     if not isinstance(share, float) or share == 1:
         raise Refusal("Which part of the way?")
@@ -82,7 +83,7 @@ def point_by_ratio(t: Things, bound: Bound) -> None:
     span = t.span(bound["x1"])
     names = points_in(bound["n"])
     none_there(t, names)
-    first, second = (t.number(bound[slot]) for slot in ("v", "w"))
+    first, second = (number_said(t, bound[slot]) for slot in ("v", "w"))
     if len(span) == 2 and "k" in bound:
         ends = [t.b.ahead.name(id) for id in span]
         one = bound["k"]
@@ -173,9 +174,9 @@ def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> 
             if path is not None:
                 if (span := _ends_if_span(t, path)) is not None and start in span:
                     t.names = [name]
-                    mark_on(t, path, start, t.aside(lambda size=size: t.length(size)))  # type: ignore[misc]
+                    mark_on(t, path, start, t.aside(lambda size=size: length_said(t, size)))  # type: ignore[misc]
                     return True
-            return (b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda size=size: t.length(size))}, hidden=True),)  # type: ignore[misc]
+            return (b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda size=size: length_said(t, size))}, hidden=True),)  # type: ignore[misc]
     raise Refusal(f"That says nothing of {name}.")
 
 

@@ -9,6 +9,7 @@ from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, MARK, NUMBER, POINT, POLYGO
 from ..language import names as spelling
 from ..language.expression import Formula
 from ..refusal import Refusal
+from .amounts import angle_said, number_said
 from .building import Stray
 from .english import DIRECTIONS, words
 from .lines_between import straight_between
@@ -272,7 +273,7 @@ def _angle_between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> s
 def _drawn(t: Things, node: Described, size: Node) -> list[str]:
     """An angle of a size, drawn: a ray from its corner, turned off another one."""
     b = t.b
-    degrees = t.aside(lambda: t.angle(size))
+    degrees = t.aside(lambda: angle_said(t, size))
     names = node.names[0].points if node.names and isinstance(node.names[0], Named) else ()
     at, on = node.role("at"), node.role("from", "on", "to", "with")
     if not names and at is not None and (arms := _arms(at, on)):
@@ -372,12 +373,12 @@ def dials(t: Things, node: Described) -> list[str]:
     if least is None or most is None:
         raise Refusal("From where to where? Say: a dial from 0 to 10.")
     is_angle = any(isinstance(part, Amount) and "degrees" in part.text for part in (least, most)) or "angle" in node.adjectives
-    fills: dict[str, Any] = {"least": t.number(least), "most": t.number(most)}
+    fills: dict[str, Any] = {"least": number_said(t, least), "most": number_said(t, most)}
     step = node.role("step")
     if not isinstance(fills["least"], float) or not isinstance(fills["most"], float):
         raise Refusal("A dial goes from one number to another: a dial from 0 to 10.")
     span = abs(fills["most"] - fills["least"])
-    fills["step"] = t.number(step) if step is not None else 1.0 if span > 12 else 0.1 if span > 1 else 0.01
+    fills["step"] = number_said(t, step) if step is not None else 1.0 if span > 12 else 0.1 if span > 1 else 0.01
     return [t.make("angle_dial" if is_angle else "dial", **fills)]
 
 

@@ -6,6 +6,7 @@ from typing import Any
 
 from ..kinds import CIRCLE, CONDITION, POINT, POLYGON, STRAIGHTS
 from ..refusal import Refusal
+from .amounts import length_said
 from .nodes import Node
 from .things import Things
 
@@ -15,7 +16,7 @@ _BOUNDS = {"at-least": "at least", "more-than": "more than", "at-most": "at most
 def far_from(t: Things, bound: str, size: Node, thing: Node) -> str:
     """The places so far from something."""
     return t.make(
-        "places_by_distance", bound=_BOUNDS[bound], length=t.aside(lambda: t.length(size)), thing=t.aside(lambda: _landmark(t, thing))
+        "places_by_distance", bound=_BOUNDS[bound], length=t.aside(lambda: length_said(t, size)), thing=t.aside(lambda: _landmark(t, thing))
     )
 
 

@@ -10,6 +10,7 @@ from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON, RAY, SEGMENT, STRA
 from ..refusal import Refusal
 from ..regions.conditions import inside_polygon
 from ..seen import Place
+from .amounts import length_said
 from .building import Stray
 from .crossings import where_they_meet
 from .nodes import Amount, Described, Named, Node, Ref, Where
@@ -75,7 +76,7 @@ def points(t: Things, node: Described) -> list[str]:
         return _on_new_path(t, node, Described("line", kind="new"), count)
     if (apart := node.role("apart")) is not None and count == 2:
         ends = [t.names.pop(0) if t.names else None for _ in range(2)]
-        size = t.aside(lambda: t.length(apart))
+        size = t.aside(lambda: length_said(t, apart))
         one = t.b.free_point(ends[0])
         circle = t.b.make("circle_radius", {"centre": (one,), "radius": size}, hidden=True)
         return [one, t.b.make("point_on", {"path": (circle,), "place": 4.0}, ends[1])]
@@ -246,7 +247,7 @@ def beyond_ray(t: Things, span: tuple[str, ...]) -> str:
 
 def _at_distance(t: Things, node: Described, distance: Node, start: Node) -> str:
     """ "a point on AB 3 cm from A", "along AB"."""
-    size = t.aside(lambda: t.length(distance))
+    size = t.aside(lambda: length_said(t, distance))
     begin = t.aside(lambda: t.point(start))
     along = node.role("on", "along", "towards")
     if along is None:

@@ -8,6 +8,7 @@ from typing import Any
 from ..kinds import CIRCLE, POINT, join
 from ..language.expression import Formula
 from ..refusal import Refusal
+from .amounts import length_said
 from .building import Stray
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
@@ -129,11 +130,11 @@ def _circle(t: Things, node: Described) -> str:
     if touches is not None:
         return _touching(t, node, centre, touches, through)
     if diameter is not None:
-        size = t.aside(lambda: t.length(diameter))
+        size = t.aside(lambda: length_said(t, diameter))
         size = size / 2 if isinstance(size, float) else (b.make("calculation", {"formula": _half(t, size)}),)
         return t.make("circle_radius", centre=(centre or _new_centre(t),), radius=size)
     if radius is not None:
-        size = t.aside(lambda: t.length(radius))
+        size = t.aside(lambda: length_said(t, radius))
         return t.make("circle_radius", centre=(centre or _new_centre(t),), radius=size)
     if "same-radius" in node.extra or node.role("same_radius_as") is not None:
         return t.make(
@@ -371,7 +372,7 @@ def arcs(t: Things, node: Described) -> list[str]:
     through = node.role("through")
     if centre is not None and radius is not None:
         point = t.aside(lambda: t.point(centre))
-        size = t.aside(lambda: t.length(radius))
+        size = t.aside(lambda: length_said(t, radius))
         return b.make_all("drawn_arc", {"centre": (point,), "radius": size, "start": 20.0, "stop": 120.0})
     if through is not None and len(points := t.aside(lambda: t.points(through))) == 3:
         return [t.make("arc_through", a=points[:1] and (points[0],), b=(points[1],), c=(points[2],))]

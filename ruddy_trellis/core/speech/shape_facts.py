@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from ..refusal import Refusal
+from .amounts import angle_said, length_said
 from .building import Building
 from .nodes import Described, Many, Named, Node
 from .things import Things
@@ -53,12 +54,12 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and isinstance(other, Named) and len(other.points) == 2:
             found.equal.append((frozenset(one.points), frozenset(other.points)))
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and other is not None:
-            found.lengths[frozenset(one.points)] = t.aside(lambda other=other: t.length(other))  # type: ignore[misc]
+            found.lengths[frozenset(one.points)] = t.aside(lambda other=other: length_said(t, other))  # type: ignore[misc]
         elif kind == "equal" and isinstance(one, Described) and one.head == "angle" and other is not None:
             name = one.names[0] if one.names else one.role("at", "of")
             if isinstance(name, Named):
                 corner = name.points[1] if len(name.points) == 3 else name.points[0] if name.points else name.text.upper()
-                found.angles[corner] = t.aside(lambda other=other: t.angle(other))  # type: ignore[misc]
+                found.angles[corner] = t.aside(lambda other=other: angle_said(t, other))  # type: ignore[misc]
         elif kind == "right" and isinstance(one, Named):
             corner = one.points[1] if len(one.points) == 3 else one.points[0] if one.points else one.text.upper()
             found.angles[corner] = 90.0

@@ -8,6 +8,7 @@ from typing import Any
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
+from .amounts import angle_said, length_said
 from .building import Final, Stray
 from .english import words
 from .nodes import Amount, Described, Many, Named, Node
@@ -167,7 +168,7 @@ def _sizes(t: Things, node: Described) -> list[Any]:
                     sizes += [Amount(text) for text in item.amounts if text[:1].isdigit()]
                     sizes += [name for name in item.names if isinstance(name, Named) and not name.points]
     sizes += [Amount(text) for text in node.amounts if text[:1].isdigit() or text[:1] == "."]
-    return [t.aside(lambda size=size: t.length(size)) for size in sizes]  # type: ignore[misc]
+    return [t.aside(lambda size=size: length_said(t, size)) for size in sizes]  # type: ignore[misc]
 
 
 def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: int, wanted: Wanted) -> str:
@@ -221,7 +222,7 @@ def _by_diagonals(t: Things, node: Described, names: tuple[str, ...], across: No
         rest = iter(fresh_names(b, 2) if set(across.points).isdisjoint(names) else [name for name in names if name not in across.points])
         turned = [b.make("turned", {"point": (start,), "centre": (centre,), "angle": angle}, next(rest, None)) for angle in (90.0, -90.0)]
         return b.polygon((start, turned[0], opposite, turned[1]))
-    sizes = [t.aside(lambda size=size: t.length(size)) for size in amounts_in(across)]  # type: ignore[misc]
+    sizes = [t.aside(lambda size=size: length_said(t, size)) for size in amounts_in(across)]  # type: ignore[misc]
     if node.head not in ("rhombus", "square") or not 1 <= len(sizes) <= 2 or not all(isinstance(size, float) for size in sizes):
         raise Refusal(f"A {node.head} is not made from its diagonals here; a rhombus is, from two lengths.")
     if node.head == "square" and len(set(sizes)) > 1:
@@ -255,7 +256,7 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
         if frozenset(order[:2]) not in (one, two):
             order = (*names[1:], names[0])
     sizes = _sizes(t, node)
-    angles = [t.aside(lambda size=size: t.angle(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    angles = [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     if (sizes or angles) and (node.head != "parallelogram" or len(sizes) > 2 or len(angles) > 1):
         raise Refusal(f"Such sizes do not make a {node.head} here. Say its corners, or make a parallelogram by two sides and an angle.")
     if sizes and not wanted.lengths:
@@ -324,10 +325,10 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
     b = t.b
     if node.role("height") is not None:
         base = node.role("base", "on")
-        size = t.aside(lambda base=base: t.length(base)) if isinstance(base, Amount) else None  # type: ignore[misc]
+        size = t.aside(lambda base=base: length_said(t, base)) if isinstance(base, Amount) else None  # type: ignore[misc]
         ends = first_side(t, names or fresh_names(b, 3), size)
         return shape_on_span(t, node, ends, names)
-    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: t.angle(size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     fresh = not names
     names = names or fresh_names(b, 3)
     a, c, third = names
@@ -335,14 +336,14 @@ def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: 
     sides = [frozenset((a, c)), frozenset((c, third)), frozenset((third, a))]
     base = node.role("base", "on")
     if isinstance(base, Amount):
-        wanted.lengths[sides[0]] = t.aside(lambda: t.length(base))
+        wanted.lengths[sides[0]] = t.aside(lambda: length_said(t, base))
         if len(sizes) > 2 or (len(sizes) == 1 and not isosceles):
             raise Refusal("A triangle on a base is said by both of its other sides, or as isosceles by one.")
         wanted.lengths |= dict(zip(sides[1:], sizes * (3 - len(sizes)))) if sizes else {}
     if (longest := node.role("hypotenuse")) is not None:
         if not right or len(sizes) > 1 or not isinstance(longest, Amount):
             raise Refusal("A hypotenuse is that of a right-angled triangle: say it as a length, with one leg.")
-        wanted.lengths = {sides[2]: t.aside(lambda: t.length(longest)), **dict(zip(sides[:1], sizes))}
+        wanted.lengths = {sides[2]: t.aside(lambda: length_said(t, longest)), **dict(zip(sides[:1], sizes))}
         wanted.angles = {c: 90.0}
     if sizes and not wanted.lengths:
         if right and len(sizes) == 2:

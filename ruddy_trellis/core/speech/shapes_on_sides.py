@@ -6,6 +6,7 @@ from typing import Any
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
+from .amounts import angle_said, length_said
 from .building import Stray
 from .english import words
 from .nodes import Described, Named, Node, Ref
@@ -77,7 +78,7 @@ def _rectangle_of_height(t: Things, node: Described, span: tuple[str, str], free
     a, c = span
     if side is not None and not _lands(t, "square", {}, (a, c), side):
         a, c, free = c, a, free[::-1]
-    size = t.aside(lambda: t.length(node.role("height", "side")))  # type: ignore[arg-type]
+    size = t.aside(lambda: length_said(t, node.role("height", "side")))  # type: ignore[arg-type]
     across = b.make("perpendicular", {"base": (a, c), "point": (c,)}, hidden=True)
     circle = b.make("circle_radius", {"centre": (c,), "radius": size}, hidden=True)
     which = upper_crossing(t, [across, circle], (a, c)) or "first"
@@ -149,8 +150,8 @@ def _sizes_of_triangle(t: Things, node: Described, names: tuple[str, ...], third
     found = Wanted()
     sizes = amounts_in(node.role("sides", "side"))
     for name, size in zip(names, sizes):
-        found.lengths[frozenset((name, third))] = t.aside(lambda size=size: t.length(size))  # type: ignore[misc]
+        found.lengths[frozenset((name, third))] = t.aside(lambda size=size: length_said(t, size))  # type: ignore[misc]
     angles = amounts_in(node.role("angles"))
     for name, size in zip(names, angles):
-        found.angles[name] = t.aside(lambda size=size: t.angle(size))  # type: ignore[misc]
+        found.angles[name] = t.aside(lambda size=size: angle_said(t, size))  # type: ignore[misc]
     return found

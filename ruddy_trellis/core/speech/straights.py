@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
+from .amounts import angle_said, length_said
 from .building import Stray
 from .chords import check_is_chord, check_is_radius, is_placed, placed_chord
 from .english import DIRECTIONS
@@ -255,12 +256,12 @@ def _diameter_named(t: Things, node: Described, name: Named) -> str:
 
 
 def _of_length(t: Things, node: Described, start: Node | None, length: Node) -> str:
-    size = t.aside(lambda: t.length(length))
+    size = t.aside(lambda: length_said(t, length))
     begin = t.aside(lambda: t.point(start) if start is not None else t.b.free_point())
     angle = node.role("at", "by")
     base = node.role("to")
     if angle is not None and base is not None:
-        turned = t.aside(lambda: t.angle(angle))
+        turned = t.aside(lambda: angle_said(t, angle))
         line = t.b.make("at_angle", {"point": (begin,), "angle": turned, "base": t.aside(lambda: t.straight(base))}, hidden=True)
         circle = t.b.make("circle_radius", {"centre": (begin,), "radius": size}, hidden=True)
         end = t.b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"})
@@ -282,7 +283,7 @@ def _at_angle(t: Things, node: Described, by: Node) -> str:
         base = next((part for role, part in node.roles if role in ("to", "with") and part is not by), None)
     if base is None or through is None:
         raise Refusal("Through which point, and to which line? Say: the line through A at 30 degrees to BC.")
-    angle = t.aside(lambda: t.angle(by))
+    angle = t.aside(lambda: angle_said(t, by))
     point = t.aside(lambda: t.point(through))
     if node.head == "ray":
         line = t.b.make("at_angle", {"point": (point,), "angle": angle, "base": t.aside(lambda: t.straight(base))}, hidden=True)

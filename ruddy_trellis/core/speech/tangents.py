@@ -39,7 +39,7 @@ def tangents(t: Things, node: Described) -> list[str]:
     is_there = (
         curve is None or isinstance(curve, (Ref, Named)) or (isinstance(curve, Described) and curve.kind == "old" and not curve.roles)
     )
-    if node.kind == "new" and is_there and not node.plural and (node.count or 1) == 1:
+    if b.makes and node.kind == "new" and is_there and not node.plural and (node.count or 1) == 1:
         # "a tangent to it": in a point of it that slides.
         circle = t.aside(lambda: _curve(t, curve, None))
         if b.kind(circle) == CIRCLE:

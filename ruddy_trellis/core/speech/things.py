@@ -5,7 +5,6 @@ What a description makes is in the files of its kind: ``points``, ``straights``,
 
 from __future__ import annotations
 
-import re
 from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
@@ -14,15 +13,11 @@ from ..catalogue import CATALOGUE
 from ..edits.models import Move
 from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, SEGMENT, SPANS, STRAIGHTS, VECTOR, with_article, word
 from ..language import names as spelling
-from ..language.amounts import amount
-from ..language.expression import read_formula
-from ..language.filling import operand
 from ..refusal import Refusal
-from .building import Building, Final
-from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .amounts import as_told
+from .building import Building
+from .nodes import Described, Many, Named, Node, Ref, Where
 from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
-
-_LENGTH_UNIT = re.compile(r"(?<=[\d ½¼¾])(mm|cm|km|m|units)$")
 
 
 class Things:
@@ -81,7 +76,7 @@ class Things:
             return self.referred(node)
         if isinstance(node, Where):
             return MEETING[0](self, node)
-        raise Refusal(f"{_shown(node)} is no thing on the board.")
+        raise Refusal(f"{as_told(node)} is no thing on the board.")
 
     def described(self, node: Described) -> list[str]:
         """The ids of what a description makes, or of what is there that it speaks of."""
@@ -275,6 +270,7 @@ class Things:
                 return last if len(last) > 1 else found if len(b.of_kind(POINT)) == len(found) == 2 else found[-2:]
             return found[-1:]
         if isinstance(node, Described) and node.head in ("point", "corner") and node.names and not node.roles:
+            check_words(node)  # "turn point B clockwise": what is said of the turn is no part of the point
             return [id for name in node.names for id in self.points(name)]
         if isinstance(node, (Described, Where)):
             found = self.aside(lambda: self.all_of(node))
@@ -519,83 +515,6 @@ class Things:
                 first = first or refusal
         raise first or Refusal("That is not there.")
 
-    # Numbers.
-
-    def number(self, node: Node) -> Any:
-        """What fills a gap for a number: a number, or the reading of a formula."""
-        b = self.b
-        if isinstance(node, Amount):
-            value = amount(node.text.replace("-", "−"), b.ahead)
-            return value if value is not None else (self._formula(node.text),)
-        if isinstance(node, Named):
-            ids = [id for id in b.ahead.ids_named(spelling.tidy(node.text)) if b.kind(id) == NUMBER]
-            if ids:
-                return (ids[0],)
-        if isinstance(node, Described):
-            if node.head == "angle" or node.head == "size":
-                found = self.aside(lambda: self.all_of(node))
-                return (found[0],)
-            if node.head in ("right-angle",):
-                return 90.0
-            found = self.aside(lambda: self.all_of(node))
-            if len(found) == 1 and b.kind(found[0]) == NUMBER:
-                return (found[0],)
-        raise Refusal(f"{_shown(node)} is no number.")
-
-    def angle(self, node: Node) -> Any:
-        """What fills a gap for an angle: as a number, in degrees. Raises Refusal for a length."""
-        if isinstance(node, Amount) and _LENGTH_UNIT.search(node.text):
-            raise Final(f"{node.text} is a length, and no size of an angle.")
-        return self.number(node)
-
-    def plain_number(self, node: Node) -> Any:
-        """What fills a gap for a factor or a count. Raises Refusal for a length or an angle."""
-        if isinstance(node, Amount) and node.text.endswith("degrees"):
-            raise Final(f"{node.text} is the size of an angle, and no number by itself.")
-        return self.angle(node)
-
-    def _formula(self, text: str) -> str:
-        plain = re.sub(r"\s*(mm|cm|km|m|degrees|units)$", "", text)
-        known = [id for id in self.b.ahead.ids_named(spelling.tidy(plain)) if self.b.kind(id) == NUMBER]
-        if known:
-            return known[0]
-        formula = read_formula(plain, lambda name, function: operand(name, function, self.b.ahead))
-        return self.b.make("calculation", {"formula": formula})
-
-    def length(self, node: Node) -> Any:
-        """What fills a gap for a length: a number, a reading, a segment, two points."""
-        b = self.b
-        if isinstance(node, Amount):
-            if node.text.endswith("degrees"):
-                raise Refusal(f"{node.text} is the size of an angle, and no length.")
-            return self.number(node)
-        if isinstance(node, Named) and len(node.points) == 2 and not b.ahead.ids_named(spelling.tidy(node.text)):
-            return b.points(node.points)
-        if isinstance(node, Named):
-            ids = b.ahead.ids_named(spelling.tidy(node.text))
-            numbers = [id for id in ids if b.kind(id) == NUMBER]
-            if numbers or (ids and b.kind(ids[0]) in (SEGMENT, VECTOR)):
-                return ((numbers or ids)[0],)
-            if len(node.points) == 2:
-                return b.points(node.points)
-        if (
-            isinstance(node, Described)
-            and node.head in ("length", "distance", "size")
-            and (inner := node.role("of", "from", "between")) is not None
-            and node.role("to") is None
-        ):
-            return self.span(inner)
-        if isinstance(node, Described) and node.head == "radius" and (inner := node.role("of")) is not None:
-            return (b.make("radius", {"circle": (self.round(inner),)}),)
-        if isinstance(node, Described) and node.head in ("segment", "side", "line", "radius", "chord", "base"):
-            return self.span(node)
-        return self.number(node)
-
-    def text(self, node: Node) -> str:
-        if isinstance(node, Quoted):
-            return node.text
-        raise Refusal("Words stand in quotation marks.")
-
 
 def _other_end(step: Any, point: str) -> list[str]:
     ends = (*step.fills["from"], *step.fills["to"])
@@ -604,10 +523,3 @@ def _other_end(step: Any, point: str) -> list[str]:
 
 def _plain(text: str) -> float:
     return float(text.replace("−", "-"))
-
-
-def _shown(node: Node) -> str:
-    """A phrase for a refusal."""
-    if isinstance(node, (Named, Amount)):
-        return node.text
-    return "That" if not isinstance(node, Described) else f"The {node.head.replace('-', ' ')}"
