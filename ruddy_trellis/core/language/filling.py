@@ -190,7 +190,8 @@ def fitting_names(kind: Any, board: SeenBoard, most: int | None = None):
 
 def names_of_kinds(kinds: Collection[str], board: SeenBoard, most: int | None = None):
     """The names of all things of some kinds, in the order of the board; of the first few, where so said."""
-    return [board.name(step.id) for step in islice((step for step in board.steps if step.makes in kinds), most)]
+    names = board.names
+    return [names[step.id] for step in islice((step for step in board.steps if step.makes in kinds), most)]
 
 
 def _what_there_is(kind, board):
