@@ -10,6 +10,11 @@ from collections.abc import Callable
 
 from .english import NUMBERS, PARTS, PENS
 
+#: Polygons by how many sides they have.
+_SIDED = {
+    **dict.fromkeys(("3", "three"), "triangle"), **dict.fromkeys(("4", "four"), "quadrilateral"),
+    **dict.fromkeys(("5", "five"), "pentagon"), **dict.fromkeys(("6", "six"), "hexagon"), **dict.fromkeys(("8", "eight"), "octagon"),
+}  # fmt: skip
 #: How many times something is taken, in words.
 _TIMES = {"twice": "2", "double": "2", "three times": "3", "half": "0.5", "": "1"}
 
@@ -484,17 +489,48 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)\bon the side of ([A-Z]{2}) (?:away|opposite) from ([A-Z])\b", r"on the other side of \1 from \2"),
         (r"(?i)\b(?:that|which) (?:begins|starts) (?:from|at|in) ", "from "),
         (r"(?i)^how far (is|are) (\S+) away\b", r"how far \1 \2"),
-        (r"(?i)^((?:.*\b)?)(?:draw|put|add) in (?=both\b|the\b|all\b|an?\b|two\b|three\b)", r"\1draw "),
+        (r"(?i)^((?:.*\b)?)(?:draw|put|add) in (?=both\b|the\b|all\b|an?\b|two\b|three\b|any\b|some\b|one\b)", r"\1draw "),
         (r"(?i)\b(clockwise|anti-?clockwise|counter-?clockwise) (by|through) (\d[\d.]*) ?(°|degrees?)", r"\2 \3 degrees \1"),
         (r"(?i)^(?:identify|locate) ", "find "),
         (
             r"^[Ll]abel (?=the (?:midpoint|mid-point|middle|halfway "
-            r"point|cent(?:re|er)|centroid|circumcent\w+|orthocent\w+|incent\w+|foot|intersection|point of|mirror|image|reflection)\b"
+            r"point|cent(?:re|er)|centroid|circumcent\w+|orthocent\w+|incent\w+|foot|intersection|crossing|point "
+            r"of|mirror|image|reflection)\b"
             r"(?:.*(?:\b(?:of|from|to|on|and|line|side|triangle) [A-Z]+|[a-z]))$)",
             "mark ",
         ),
         (r"(?i)\bon to (?=the\b|[A-Z]{2}\b|line\b|side\b)", "to "),
         (r"(?i)^cut in (?:half|two) ", "bisect "),
+        (
+            r"(?i)^show (?:me )?(the|both|all)(?: the)? (?=(?:(?:two|three) )?(?:diagonals|medians|altitudes|angle bisectors)\b)",
+            r"draw \1 ",
+        ),
+        (r"^[Mm]ove (the \w+|(?:triangle )?[A-Z]{3,}) by (?=(?:the )?vector\b|[A-Z]{2}\b)", r"translate \1 by "),
+        (r"(?i)\brectangle (?:of|measuring) (\d\S*(?: ?[cm]?m)?) (?=by|×|x)", r"rectangle \1 "),
+        (r"(?i)\bwith length (\d\S*(?: ?[cm]?m)?) and (?:width|breadth) ", r"with sides \1 and "),
+        (r"(?i)\btriangle with sides (\d[\d.]*(?: ?[cm]?m)?), (\d[\d.]*(?: ?[cm]?m)?), (?=\d)", r"triangle with sides \1, \2 and "),
+        (r"(?i)\ball (?=meet (?:at|in) (?:one|a) )", ""),
+        (r"(?i)\band label (where they (?:meet|cross)|their (?:intersection|point of intersection|crossing))(?=[ .!]*$)", r"and mark \1"),
+        (r"(?i)\b(of|with|and|a|the|,) (radius|diameter) of (?=\d)", r"\1 \2 "),
+        (
+            r"(?i)\bregular (?:polygon (?:with|of|having) (\w+) (?:equal )?(?:sides|corners|vertices)|(\w+)[- ]sided polygon)\b",
+            lambda found: f"regular {_SIDED.get((found[1] or found[2]).lower(), found[0][8:])}",
+        ),
+        (r"(?i)\bright(?:-| )?(?:angled )?triangle,? (?=right-angled at)", "triangle "),
+        (
+            r"\b(?:[Jj]oin|[Cc]onnect|[Dd]raw a (?:line|segment) from) (?:the )?(?:point )?([A-Z]) to the midpoint of the "
+            r"(?:opposite|facing) side\b",
+            r"draw the median from \1",
+        ),
+        (
+            r"(?i)\b(?:the )?side lengths(?: of)?\b",
+            lambda found: "the lengths of the sides" + (" of" if found[0].lower().endswith(" of") else ""),
+        ),
+        (r"(?i)^change the name of (\S+) (?:to|into) (\S+)", r"rename \1 to \2"),
+        (
+            r"(?i)\bcircle concentric (?:with|to) (the circle|[a-z]),? (?:and|with|of) (?:a )?radius (?:of )?(\d[\d.]*(?: ?[cm]?m)?)",
+            r"circle of radius \2 with the same centre as \1",
+        ),
         (
             r"(?i)\b(from|to|through|about|around|round|at|centre|center|onto|over|across) (?:the )?point (?-i:([A-Z]))(?=[ "
             r",.?!]|$)(?! \()",
