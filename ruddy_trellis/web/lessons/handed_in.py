@@ -18,7 +18,7 @@ from ...core.hand import StudentHand
 from ...core.lesson.file import board_from_store, board_to_text
 from ...core.lesson.student_copy import put_up_for_all
 from ...drawings.svg import svg
-from ..live.judging import judged_beside, proved_beside, told_of
+from ..live.judging import judged_beside, prove_later, told_of
 from ..live.lines import carry
 from ..live.practice_board import PracticeBoard
 from ..people.who import own_lesson, visitor
@@ -93,16 +93,18 @@ async def judge_anew(request: Request, slug: str, board: Annotated[int, Form()])
         raise HTTPException(404)
     live = await run_in_threadpool(request.app.state.live.get, board)
     challenge = await run_in_threadpool(lambda: live.challenge)
-    start = 0
+    start, right = 0, []
     while challenge is not None and (rows := await run_in_threadpool(store.hand_ins.of_board, board, start, _ON_PAGE)):
         start += len(rows)
         for row in rows:
             if row.version != challenge.version:
                 copy = await run_in_threadpool(board_from_store, row.document)
                 found = await judged_beside(live, copy, 0.0)
-                always = found.verdict == RIGHT and await proved_beside(live, row.document, found.taken)
-                fields = {"verdict": found.verdict, "told": told_of(found), "version": challenge.version, "always": always}
+                fields = {"verdict": found.verdict, "told": told_of(found), "version": challenge.version, "always": False}
                 await run_in_threadpool(store.hand_ins.judge, row.id, fields)
+                if found.verdict == RIGHT:
+                    right.append((row.id, row.document, found.taken))
+    prove_later(store.hand_ins, live, right)
     request.app.state.live.tell_copies(lesson.id, {"t": "ask_handed_in"})
     return RedirectResponse(f"/lessons/{slug}/handed-in?board={board}", 303)
 

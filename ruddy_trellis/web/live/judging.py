@@ -1,5 +1,8 @@
 """Whether an answer is right, worked out apart from everyone's drags."""
 
+import asyncio
+import logging
+
 import orjson
 from starlette.concurrency import run_in_threadpool
 
@@ -7,7 +10,12 @@ from ...core.challenge import judged
 from ...core.lesson.judging import proved_always
 from ...core.refusal import Refusal
 from .apart import apart
+from .saving import saved
 from .verdicts import PROOF_PATIENCE, PROOF_SECONDS, TRUTH
+
+_LOG = logging.getLogger(__name__)
+#: What is still looked for after its answer was given.
+_WORK: set[asyncio.Task] = set()
 
 
 async def judged_beside(source, copy, reach):
@@ -46,6 +54,28 @@ async def proved_beside(source, copy, taken):
         return await TRUTH.do(proved_always, copy, challenge.model_dump_json(), list(taken), PROOF_SECONDS, patience=PROOF_PATIENCE)
     except Refusal:
         return False  # too much is being proved just now, or this one takes too long
+
+
+def prove_later(hand_ins, source, right):
+    """Look for proofs of what was handed in and is right, one after another, once nobody waits for them; what is proved is noted.
+
+    Args:
+        hand_ins: where they are kept.
+        source: the teacher's live board.
+        right: for each its id, its document, and the ids of what was taken for the answer.
+    """
+    task = asyncio.create_task(_prove_all(hand_ins, source, right))
+    _WORK.add(task)
+    task.add_done_callback(_WORK.discard)
+
+
+async def _prove_all(hand_ins, source, right):
+    try:
+        for id, document, taken in right:
+            if await proved_beside(source, document, taken):
+                await saved(hand_ins.judge, id, {"always": True})
+    except Exception:
+        _LOG.exception("It could not be proved of what was handed in")
 
 
 async def hint_beside(source, told, again):

@@ -1,8 +1,5 @@
 """A student's own copy of a board, live."""
 
-import asyncio
-import logging
-
 from starlette.concurrency import run_in_threadpool
 
 from ...core.challenge.verdict import RIGHT
@@ -16,20 +13,9 @@ from ...store.lessons import COPY_EDITS
 from ...store.tables import BoardRow, HandInRow
 from ..worker import ASKING
 from .apart import apart
-from .judging import hint_beside, judged_beside, proved_beside, told_of
+from .judging import hint_beside, judged_beside, prove_later, proved_beside, told_of
 from .live_board import LiveBoard
 from .saving import saved
-
-_LOG = logging.getLogger(__name__)
-#: What is still looked for after its answer was given.
-_WORK = set()
-
-
-def _background(work):
-    """Do something beside everything else, once nobody waits for it."""
-    task = asyncio.create_task(work)
-    _WORK.add(task)
-    task.add_done_callback(_WORK.discard)
 
 
 class StudentBoard(LiveBoard):
@@ -201,15 +187,8 @@ class StudentBoard(LiveBoard):
         except TooMany:
             raise Refusal("So many new names have come that no other is taken now. Try again in some minutes.") from None
         if found is not None and found.verdict == RIGHT:
-            _background(self._prove_hand_in(id, source, row.document, found.taken))
+            prove_later(self._lessons.hand_ins, source, [(id, row.document, found.taken)])
         return {"open": True, "name": name, "verdict": found.verdict if found else "", "word": "", "minutes": minutes}
-
-    async def _prove_hand_in(self, id, source, document, taken):
-        try:
-            if await proved_beside(source, document, taken):
-                await saved(self._lessons.hand_ins.judge, id, {"always": True})
-        except Exception:
-            _LOG.exception("It could not be proved of what was handed in")
 
     async def _own_edits(self):
         return await saved(self._lessons.edits, self.id, COPY_EDITS) if self.id is not None else []
