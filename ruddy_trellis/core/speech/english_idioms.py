@@ -269,11 +269,11 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"\b([A-Z]{2}) squared\b", r"\1^2"),
         (r"(?i)\binfinite (?=line)", ""),
         (
-            r"(?i)^(draw|make|construct|add) (an?|the) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
+            r"(?i)^(draw|make|construct|add) (an?) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
             r"\1 \2 \4 and make it \3",
         ),
         (
-            rf"(?i)^(draw|make|construct|add) (an?|the) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
+            rf"(?i)^(draw|make|construct|add) (an?) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
             r"\1 \2 \4 and colour it \3",
         ),
         (

@@ -373,6 +373,7 @@ def _without_titles(said: list[Token]) -> list[Token]:
             and said[place - 1].word == "the"
             and said[place + 1].kind == NAME
             and len(said[place + 1].points) == 1
+            and not put_right(token.text)  # else it is mistyped, and says something
         )
     ]
 
