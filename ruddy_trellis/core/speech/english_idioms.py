@@ -495,12 +495,16 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (
             r"^[Ll]abel (?=the (?:midpoint|mid-point|middle|halfway "
             r"point|cent(?:re|er)|centroid|circumcent\w+|orthocent\w+|incent\w+|foot|intersection|crossing|point "
-            r"of|mirror|image|reflection)\b"
-            r"(?:.*(?:\b(?:of|from|to|on|and|line|side|triangle) [A-Z]+|[a-z]))$)",
+            r"of|point that|point which|point dividing|barycent\w+|mirror|image|reflection)\b"
+            r"(?:.*(?:\b(?:of|from|to|on|and|line|side|triangle) [A-Z]+|[a-z]|\d))$)",
             "mark ",
         ),
         (r"(?i)\bon to (?=the\b|[A-Z]{2}\b|line\b|side\b)", "to "),
         (r"(?i)^cut in (?:half|two) ", "bisect "),
+        (r"(?i)^show (?:me )?(the|a) (?=(?:chord|secant|tangent)\b)", r"draw \1 "),
+        (r"(?i)\bthe point ([A-Z] )?(?:which divides|dividing) (?=[A-Z]{2} in\b)", r"the point \1that divides "),
+        (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point that divides ", "the point that divides "),
+        (r"(?i)\bfind (?=(?:their|the) (?:intersection|crossing|point of intersection)\b.* as [A-Z][ .!]*$)", "mark "),
         (
             r"(?i)^show (?:me )?(the|both|all)(?: the)? (?=(?:(?:two|three) )?(?:diagonals|medians|altitudes|angle bisectors)\b)",
             r"draw \1 ",
