@@ -8,8 +8,9 @@ from starlette.websockets import WebSocketDisconnect
 
 from ruddy_trellis.class_site import application as class_site
 from ruddy_trellis.class_site import create_class_site
+from ruddy_trellis.store.teachers import hashed
 
-from .served import Line, WebTest
+from .served import Line, WebTest, wait_until
 
 TOKEN = "a-secret-of-one-browser-0"
 
@@ -226,15 +227,17 @@ class SharingTest(WebTest):
         student.say("M is the midpoint of AB")
         self.teacher_line.say("Z = (3, 3)")
         student.send("renew", take=True)
-        self.assertFalse(student.until("changed")["state"]["undo"])
+        wait_until(lambda: not student.until("changed")["state"]["undo"])
         student.send("undo")
         self.assertEqual(student.until("says")["kind"], "refusal")
         self.assertTrue(student.say("N is the midpoint of A and M")["state"]["undo"])
+        student.socket.close()
+        wait_until(lambda: not self.application.state.live.get_copy(self.board, hashed(TOKEN)).connections)
         self.application.state.live.close_copies(self.lesson.id)
         again = self.student()
         self.assertTrue(again.first["state"]["undo"])
         again.send("undo")
-        self.assertFalse(again.until("changed")["state"]["undo"])
+        wait_until(lambda: not again.until("changed")["state"]["undo"])
 
     def test_starting_again_without_a_change_takes_up_what_the_teacher_changed(self):
         self.share()

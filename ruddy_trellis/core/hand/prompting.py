@@ -240,7 +240,8 @@ def _heard_or_ordered(hand, text: str) -> Heard | Doing:
 
 #: What the board does and the grammar would read otherwise: motions run, what is there is drawn by hand.
 _DONE_AT_ONCE = re.compile(
-    r"(?:please\s+)?(?:(?:run|play|start|animate|how many moves)\b|.*\b(?:compass work|by hand|(?:straightedge|ruler) and compass))",
+    r"(?:please\s+)?(?:(?:run|play|start|animate|how many moves)\b|.*\b(?:compass work|by hand|(?:straightedge|ruler) and compass"
+    r"|compass(?:es)? and (?:a )?(?:straightedge|ruler)))",
     re.IGNORECASE,
 )
 

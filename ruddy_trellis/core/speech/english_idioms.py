@@ -389,10 +389,12 @@ WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...
         (r"(?i)^where is it\b", "shade the places"),
         (r"(?i)^shade everything (?:in|inside|of) (\S+)", r"shade the part of \1"),
         (r"(?i)\b(?:only )?just (?=touch)", ""),
+        # "Construct N with compass and straightedge" asks for the compass work of what is there.
         (
-            r"(?i),? (?:using|with) (?:only )?(?:a |your |the )?(?:pair of )?(?:compass(?:es)?|ruler|straight\s?edge)(?: and (?:a "
-            r"|the )?(?:pair of )?(?:compass(?:es)?|ruler|straight\s?edge))?(?: only)?(?=[ .!]*$)",
-            "",
+            r"(?i)^(?!(?:draw|construct|make|show|how (?:is|are)) \S+ (?:with|using))(.+?),? (?:using|with) (?:only )?(?:a |your |the )?"
+            r"(?:pair of )?(?:compass(?:es)?|ruler|straight\s?edge)(?: and (?:a |the )?(?:pair of )?(?:compass(?:es)?|ruler|"
+            r"straight\s?edge))?(?: only)?(?=[ .!]*$)",
+            r"\1",
         ),
         (r"(?i)\blet fall (?=an?\b|the\b)", "draw "),
         (r"(?i)\bcircle from ([A-Z]) (?=with radius|of radius|through)", r"circle with centre \1 "),
