@@ -117,9 +117,15 @@ class HandingInTest(WebTest):
             hand_ins.keep(row("fox"))
         self.assertEqual(len(hand_ins.every(self.lesson.id)), OF_ONE)
         self.assertEqual(len(hand_ins.of_board(self.board)), 1)
-        self.assertEqual(len(hand_ins.earlier(hand_ins.of_board(self.board)[0])), OF_ONE - 1)
+        last = hand_ins.of_board(self.board)
+        before = hand_ins.earlier(last)[last[0].id]
+        self.assertEqual([one.id for one in before], [last[0].id - number for number in range(1, OF_ONE)])
         for number in range(1, AT_ONCE):
             hand_ins.keep(row(f"n{number}", f"h{number}"))
+        hand_ins.keep(row("n1", "h1"))
+        rows = hand_ins.of_board(self.board, most=AT_ONCE)
+        counts = {one.holder: len(before) for one in rows for before in [hand_ins.earlier(rows)[one.id]] if before}
+        self.assertEqual(counts, {"h": OF_ONE - 1, "h1": 1})  # to each what is its own
         with self.assertRaises(TooMany):
             hand_ins.keep(row("one more", "other"))
         hand_ins.keep(row("one more", "other"), "from elsewhere")

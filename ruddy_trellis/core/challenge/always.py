@@ -39,10 +39,10 @@ def _same_claimed(copy, challenge, solution, taken):
     the ids of these claims; None where there are no words for it."""
     board, ids = copy.copy(), []
     for mine, (id, ways) in zip(taken, wanted_of(challenge)):
-        way = next((way for way in ways if _is_here(copy, mine, branched(solution, way), id)), None)
-        if way is None:
+        model = next((model for model in (branched(solution, way) for way in ways) if _is_here(copy, mine, model, id)), None)
+        if model is None:
             return None
-        theirs = _put_beside(board, branched(solution, way))
+        theirs = _put_beside(board, model)
         for key, fills in _sameness(board, mine, theirs.get(id, id)):
             ids.append(_append(board, key, {**fills, "at": (0.0, 0.0)}))
     return board, ids

@@ -275,10 +275,8 @@ class Sentence:
         if self.b.acts or not self.b.new:
             return True
         named = {name for token in said if token.kind == NAME for name in token.points}
-        return all(self.b.has(name) or name in self._known_names() for name in named)
-
-    def _known_names(self) -> set[str]:
-        return set(self.b.ahead.names.values())
+        ahead = set(self.b.ahead.names.values())
+        return all(self.b.has(name) or name in ahead for name in named)
 
     def _taken_apart(self, said: list[Token]) -> Clauses:
         """The clauses of a list of tokens, which are asked for again and again while ways to take it are tried."""

@@ -66,7 +66,9 @@ def _shown(request, slug, board_id, start, only):
     if board_id not in dict(titles):
         raise HTTPException(404)
     rows = store.hand_ins.of_board(board_id, max(start, 0), _ON_PAGE)
-    shown = [(row, orjson.loads(row.told), store.hand_ins.earlier(row)) for row in rows if not only or row.verdict.startswith(only)]
+    rows = [row for row in rows if not only or row.verdict.startswith(only)]
+    earlier = store.hand_ins.earlier(rows)
+    shown = [(row, orjson.loads(row.told), earlier[row.id]) for row in rows]
     challenge = request.app.state.live.get(board_id).challenge
     return {
         "lesson": lesson, "titles": titles, "board_id": board_id, "counts": counts, "rows": shown, "start": start, "only": only,
