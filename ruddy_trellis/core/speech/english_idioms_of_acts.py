@@ -1,0 +1,46 @@
+"""Idioms of English for acts on what is there: its names, looks and trails, the grid, the view, taking back.
+
+Each is a form and what is read for it, as in ``english_idioms``, which puts them before its own.
+"""
+
+from .english import PENS
+
+#: Ways of asking for an act, by how they are read.
+OF_ACTS: tuple[tuple[str, str], ...] = (
+    (r"(?i)^give (\S+) the name (\S+)", r"rename \1 to \2"),
+    (r"(?i)^(zoom (?:in|out)|nearer|further away)(?: (?:a (?:bit|little)|some|a bit more|more|once more))+$", r"\1"),
+    (r"(?i)^(?:show|put on|turn on|display|add) (?:the |all )?(?:labels|names)(?: of the points)?(?=[ .!]*$)", "label the points"),
+    (r"(?i)^(?:change|set|turn|make) the colou?r of (.+?) (?:to|into) (\w+)(?=[ .!]*$)", r"colour \1 \2"),
+    (r"(?i)^(?:trace|show|draw) the (?:path|trail|trace|track) of ([A-Z]\S*)(?=[ .!]*$)", r"trail \1"),
+    (
+        r"(?i)^(?:draw|turn on|switch on|put on|add|give me|display) (?:the |a |an |some )?(?:square )?(grid|axes)(?: on)?(?=[ .!]*$)",
+        r"show the \1",
+    ),
+    (r"(?i)^(?:turn|switch|take) (?:off |away )?(?:the )?(grid|axes)(?: off| away)?(?=[ .!]*$)", r"hide the \1"),
+    (
+        r"(?i)^(draw|make|construct|add) (an?) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
+        r"\1 \2 \4 and make it \3",
+    ),
+    (
+        rf"(?i)^(draw|make|construct|add) (an?) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
+        r"\1 \2 \4 and colour it \3",
+    ),
+    (
+        r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they) (?:can[’']?t|cannot|do not|don[’']t) move|in "
+        r"place|down)(?=[ .!]*$)",
+        r"lock \1",
+    ),
+    (r"(?i)^(?:let|make) (.+?) (?:be )?(?:draggable|movable|free)(?: again)?(?=[ .!]*$)", r"unlock \1"),
+    (r"(?i)^(?:show|see|view) (?:me )?the whole (?:board|thing|picture)(?=[ .!]*$)", "fit"),
+    (r"(?i)^(?:show|see) me everything(?=[ .!]*$)", "show everything"),
+    (r"(?i)^(?:go|take it|step) back(?: (?:one|a) step)?(?=[ .!]*$)", "undo"),
+    (r"(?i)^take (?:that|it) back(?=[ .!]*$)", "undo"),
+    (r"(?i)^make (.+) visible(?: again)?(?=[ .!]*$)", r"show \1"),
+    (r"(?i)^(?:shift|push|nudge) ([A-Z]) (?=up|down|left|right|\d)", r"move \1 "),
+    (
+        r"(?i)^(?:get rid of|remove|take off|take away|delete|switch off|turn off) (?:the |all |all the )?(labels|names)(?=[ .!]*$)",
+        r"hide the \1",
+    ),
+    (r"(?i)\bundo (?:the |my |that )?last (?:step|thing|act|action|one)(?=[ .!]*$)", "undo"),
+    (r"(?i)^change the name of (\S+) (?:to|into) (\S+)", r"rename \1 to \2"),
+)
