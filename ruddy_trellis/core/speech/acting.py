@@ -16,6 +16,7 @@ from .clauses import Bound
 from .english import WAYS
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import KINDS_OF
+from .spans import spans_of
 from .things import Things
 from .verbs import names_of, verb
 
@@ -190,12 +191,22 @@ def _shape_drawn(t: Things, node: Node) -> list[str]:
     return []
 
 
+def _each_thing(t: Things, bound: str, node: Node) -> list[Node]:
+    """What a distance is kept from: each of several things, and each side of a shape where it is at least so far from the sides."""
+    if isinstance(node, Many):
+        return list(node.items)
+    if isinstance(node, Described) and node.head == "side" and node.plural and bound in ("at-least", "more-than"):
+        spans = t.aside(lambda: spans_of(t, node))
+        return [Named("".join(names), names) for span in spans for names in [tuple(t.b.ahead.name(id) for id in span)]]
+    return [node]
+
+
 def _conditions(t: Things, one: tuple[str, Bound]) -> list[str]:
     does, slots = one
     if does == "both":
         return [*_conditions(t, slots["one"]), *_conditions(t, slots["other"])]
     if does == "far":
-        return [regions.far_from(t, slots["bound"], slots["v"], slots["y"])]
+        return [regions.far_from(t, slots["bound"], slots["v"], thing) for thing in _each_thing(t, slots["bound"], slots["y"])]
     if does == "closer":
         return [regions.closer_to(t, slots["x"], slots["y"])]
     return [regions.in_shape(t, does, slots["y"])]

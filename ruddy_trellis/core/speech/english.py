@@ -244,7 +244,9 @@ bisect << halve | halving | bisects | bisecting | bisected
 measure << find | calculate | compute | determine | measuring | evaluate | dimension
 turn << rotate | rotated | turned | rotating | spin
 reflect << reflected | mirror | mirrored | flip | reflecting
-enlarge << shrink | magnify | enlarged | scale | scaled | dilate | dilated | stretch
+enlarge << shrink | magnify | enlarged | scale | scaled | dilate | dilated
+stretch << stretched | stretches
+shear << sheared | shears
 translate << translated | shift | shifted | slide | slid
 divide << divides | dividing | split | splits
 trisect << trisecting
@@ -326,7 +328,7 @@ HEADS = words(
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
     pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
-    mirror-line locus region places arm hypotenuse factor transversal
+    mirror-line locus region places arm hypotenuse factor transversal stretch shear
     """
 )
 #: What may stand before a noun and says which or what sort.
@@ -334,7 +336,7 @@ ADJECTIVES = words(
     """
     third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
     obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric equal free new
-    opposite common right left upper lower inscribe circumscribe in-line meets general arbitrary directed reflex small
+    opposite common right left upper lower inscribe circumscribe in-line meets touches general arbitrary directed reflex small
     """
 )
 #: Nouns for what a thing has.
@@ -528,7 +530,7 @@ PENS: dict[str, str] = {
 #: Words of the clauses, besides nouns and what leads parts in.
 VERBS = words(
     """
-    own-length whose let draw join meets touches produce bisect measure turn reflect enlarge translate divide trisect inscribe
+    own-length whose let draw join meets touches produce bisect measure turn reflect enlarge stretch shear translate divide trisect inscribe
     circumscribe prove show call delete hide colour shade trail run set move is = lies what how where does which long far big large
     many apart lock unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have
     such-that concurrent in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up

@@ -170,7 +170,9 @@ bisect
 divide
     [draw] [a|the] [point] divide {x} [in] [the] [ratio] {v} : {w}
     (divide|meets) {x} (in|into|to) {v} [equal] (parts|part|segment)
+    trisect {x} (at|in) {n}
     trisect {x}
+    [let] {n} trisect {x}
     divide {x} [internal|internally] (in|by) [the] ratio [of] {v} : {w} [(at|in) {n}]
     divide {x} in {v} : {w}
     divide {x} (external|externally) in [the] ratio {v} : {w}
@@ -198,11 +200,11 @@ point_by_length
     draw [a] point {n} such-that {fact}
 transform
     translate {x1} such-that {y1} goes to {z}
-    (reflect|turn|enlarge|translate|invert) {x1} {r}
-    draw (reflect|turn|enlarge|translate) {x1} {r}
+    (reflect|turn|enlarge|stretch|shear|translate|invert) {x1} {r}
+    draw (reflect|turn|enlarge|stretch|shear|translate) {x1} {r}
     (turn|enlarge) {x1} {v} [clockwise|anticlockwise] {r}
     (turn|enlarge) {x1} {v} {r} [clockwise|anticlockwise]
-    (reflect|turn|enlarge|translate) {x} {r}
+    (reflect|turn|enlarge|stretch|shear|translate) {x} {r}
     (turn|enlarge) {x} {v} [clockwise|anticlockwise] {r}
     (turn|enlarge) {x1} a {v} [clockwise|anticlockwise] {r}
     reflect {x}
@@ -211,18 +213,18 @@ transform
     turn {x1} [clockwise|anticlockwise] {r}
     turn {x1} [clockwise|anticlockwise] [a] {v} {r}
     turn {x1} {r} [clockwise|anticlockwise] [by|through] {v}
-    (enlarge|reflect) {x1} {r} by {v}
+    (enlarge|reflect|stretch|shear) {x1} {r} by {v}
     {x1} {r} turn
-    enlarge {x1} {r} by [the|a] factor [of] {v}
-    enlarge {x1} by [the|a] factor [of] {v} {r}
+    (enlarge|stretch|shear) {x1} {r} by [the|a] factor [of] {v}
+    (enlarge|stretch|shear) {x1} by [the|a] factor [of] {v} {r}
     translate {x1} {v} right {w} up
-    enlarge {x1} {r} with [a|the] factor [of] {v}
-    enlarge {x1} with centre {z} (and|,|by) [a] (factor|ratio) [of] {v}
+    (enlarge|stretch|shear) {x1} {r} with [a|the] factor [of] {v}
+    (enlarge|stretch|shear) {x1} with centre {z} (and|,|by) [a] (factor|ratio) [of] {v}
     translate {x1} [by] {steps}
     translate {x1} by [the] vector {place}
     translate {x1} by {place}
-    enlarge {x1} {r} , factor {v}
-    enlarge {x1} by factor {v} {r}
+    (enlarge|stretch|shear) {x1} {r} , factor {v}
+    (enlarge|stretch|shear) {x1} by factor {v} {r}
     draw {x1} {v} time bigger {r}
     draw {x1} bigger {v} time {r}
 inscribe

@@ -10,6 +10,7 @@ from collections.abc import Callable
 
 from .english import NUMBERS, PARTS
 from .english_idioms_of_acts import OF_ACTS
+from .english_idioms_of_clauses import OF_CLAUSES
 
 #: Polygons by how many sides they have.
 _SIDED = {
@@ -570,5 +571,5 @@ _OF_THINGS: tuple[tuple[str, _Read], ...] = (
 
 #: Ways of writing in their order, by how they are read.
 WRITTEN: tuple[tuple[re.Pattern[str], _Read], ...] = tuple(
-    (re.compile(form, re.IGNORECASE if form.startswith("(?i)") else 0), read) for form, read in (*OF_ACTS, *_OF_THINGS)
+    (re.compile(form, re.IGNORECASE if form.startswith("(?i)") else 0), read) for form, read in (*OF_CLAUSES, *OF_ACTS, *_OF_THINGS)
 )

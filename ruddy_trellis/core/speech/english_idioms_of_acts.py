@@ -18,11 +18,11 @@ OF_ACTS: tuple[tuple[str, str], ...] = (
     ),
     (r"(?i)^(?:turn|switch|take) (?:off |away )?(?:the )?(grid|axes)(?: off| away)?(?=[ .!]*$)", r"hide the \1"),
     (
-        r"(?i)^(draw|make|construct|add) (an?) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
+        r"(?i)^(draw|make|construct|add) ((?-i:an?)) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
         r"\1 \2 \4 and make it \3",
     ),
     (
-        rf"(?i)^(draw|make|construct|add) (an?) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
+        rf"(?i)^(draw|make|construct|add) ((?-i:an?)) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
         r"\1 \2 \4 and colour it \3",
     ),
     (

@@ -15,7 +15,10 @@ from .nouns import check_words, makes
 from .things import Things
 
 #: Verbs of transformations, and the nouns for the same.
-KIND_OF = {"reflect": "reflection", "turn": "rotation", "translate": "translation", "enlarge": "enlargement", "invert": "inversion"}
+KIND_OF = {
+    "reflect": "reflection", "turn": "rotation", "translate": "translation", "enlarge": "enlargement", "invert": "inversion",
+    "stretch": "stretch", "shear": "shear",
+}  # fmt: skip
 
 
 @makes(
@@ -23,6 +26,8 @@ KIND_OF = {"reflect": "reflection", "turn": "rotation", "translate": "translatio
     "rotation",
     "translation",
     "enlargement",
+    "stretch",
+    "shear",
     parts="other_side_of of in about at centre by through from to along with factor across over on under angle by_angle",
     words="clockwise anticlockwise as-centre",
 )
@@ -189,11 +194,29 @@ def mapped(t: Things, kind: str, how: Described) -> str:
         factor = factor or with_
     if isinstance(factor, Described) and factor.head in ("factor", "ratio", "enlargement"):
         factor = factor.role("of", "by") or (factor.names[0] if factor.names else Amount(factor.amounts[0]) if factor.amounts else None)
+    if kind in ("stretch", "shear"):
+        line = how.role("along", "from", "in", "about", "at", "on", "to")
+        if line is None or factor is None:
+            raise Refusal(f"From which line, and by which factor? Say: {kind} ABC from AB by the factor 2.")
+        if kind == "shear" or not _is_one_point(t, line):
+            return t.make(kind, line=t.aside(lambda: t.straight(line)), factor=t.aside(lambda: plain_number_said(t, factor)))
     if isinstance(centre_node, Described) and centre_node.head == "centre":
         centre_node = centre_node.names[0] if centre_node.names else None
     if centre_node is None or factor is None:
         raise Refusal("From which centre, and by which factor? Say: enlarge ABC from A by the factor 2.")
     return t.make("enlargement", centre=(t.aside(lambda: t.point(centre_node)),), factor=t.aside(lambda: plain_number_said(t, factor)))
+
+
+def _is_one_point(t: Things, node: Node) -> bool:
+    """Whether a phrase is a point, from which a shape is stretched every way: an enlargement."""
+    mark = t.b.mark()
+    try:
+        t.aside(lambda: t.point(node))
+    except Refusal:
+        return False
+    finally:
+        t.b.back_to(mark)
+    return True
 
 
 def _translation(t: Things, how: Described) -> str:

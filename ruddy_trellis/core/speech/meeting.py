@@ -51,6 +51,14 @@ def meets(t: Things, bound: Bound) -> None:
     if there:
         raise Refusal(f"{there[0]} is there already; whether they meet there is a claim.")
     t.names = [t.b.free_name(name, POINT) for name in names]
+    if ("n2" in bound or isinstance(other, Many)) and isinstance(one, Described) and one.kind == "new" and not one.plural:
+        # "a line through P meets l and m at Q and R": it is one line, made once.
+        waiting, t.names = t.names, []
+        path: Node = one
+        drawn = t.aside(lambda: t.all_of(path))
+        t.names = waiting
+        if len(drawn) == 1:
+            one = Named(t.b.ahead.name(drawn[0]))
     if "n2" in bound:
         assert other is not None
         for what, to in ((other, bound["n"]), (bound["z"], bound["n2"])):

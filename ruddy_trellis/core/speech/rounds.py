@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import replace
 from typing import Any
 
@@ -21,9 +22,13 @@ from .things import Things
 @makes(
     "circle",
     parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on",
-    words="meets concentric as-centre as-diameter as-radius same-centre same-radius second",
+    words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second",
 )
 def circles(t: Things, node: Described) -> list[str]:
+    if "touches" in node.adjectives:
+        if node.count == 2 and not node.names and not node.roles:
+            return _two_touching(t)
+        raise Stray("Say what the circle touches: the circle with centre A touching BC.")
     if node.count and node.count > 1 and not node.roles and not node.names and "meets" not in node.adjectives:
         if "concentric" in node.adjectives:
             centre = _new_centre(t)
@@ -56,7 +61,10 @@ def circles(t: Things, node: Described) -> list[str]:
         first = node.names[0]
         if len(first.points) >= 3 and not node.roles:
             return [_through_three(t, t.b.points(first.points[:3]))]
-        if len(first.points) < 2 or node.roles:
+        if len(first.points) == 1 and _says_its_centre(t, node, first):
+            # "the circle O": by its centre, as in books.
+            node = replace(node, names=(), roles=(("centre", first), *node.roles))
+        elif len(first.points) < 2 or node.roles:
             t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
             node = replace(node, names=())
     for number, (role, part) in enumerate(node.roles):
@@ -75,6 +83,28 @@ def circles(t: Things, node: Described) -> list[str]:
     if several:
         return [id for one in each(node, *several) for id in circles(t, one)]
     return [_circle(t, node)]
+
+
+def _says_its_centre(t: Things, node: Described, name: Named) -> bool:
+    """Whether a capital letter after "circle" is its centre: a new one, and no other centre is said."""
+    return (
+        len(node.names) == 1
+        and name.text.isupper()
+        and not t.b.has(name.text)
+        and not {"centre", "about", "at", "diameter", "centre_on", "same_centre_as"} & {role for role, _ in node.roles}
+        and not node.extra
+        and node.role("through") is None
+    )
+
+
+def _two_touching(t: Things) -> list[str]:
+    """Two circles that touch from outside: the centre of the second slides on the line through the first one's and the touching point."""
+    b = t.b
+    shared, centre = t.aside(b.free_point), _new_centre(t)
+    line = b.make("line", {"from": (centre,), "to": (shared,)}, hidden=True)
+    (cx, cy), (x, y) = (b.ahead.value(id)[:2] for id in (centre, shared))
+    other = b.make("point_on", {"path": (line,), "place": 1.6 * math.hypot(x - cx, y - cy)})
+    return [t.make("circle", centre=(one,), point=(shared,)) for one in (centre, other)]
 
 
 def _circle(t: Things, node: Described) -> str:

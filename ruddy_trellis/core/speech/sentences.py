@@ -35,7 +35,7 @@ from .building import Building, Final, NotThere, Stray
 from .clauses import Bound, Clauses
 from .images import KIND_OF
 from .kept_parts import check_parts
-from .nodes import Described
+from .nodes import Described, Many, Named
 from .readings import READS
 from .reckoning import reckon, state
 from .spelling import put_right
@@ -289,6 +289,8 @@ class Sentence:
         for does, bound, end in clauses.longest(start):
             if holds_on and does == "style" and last != "style":
                 continue  # "make the line through A and B dashed" says nothing of B alone
+            if does == "measure" and _asks_of_a_point_besides(bound.get("m"), holds_on):
+                continue  # "find the centroid of A, B, C and D" asks nothing of D alone
             if last == _FACTS and does == "conclude" and said[start].word not in _ASKING:
                 continue  # "with AB = AC and angle B = 90°": which is said of the triangle, and no claim
             if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
@@ -337,6 +339,20 @@ class Sentence:
             and does not in ("measure", "draw", "join", "where_meet", "meets", "define", "lies_so", "name")
         ):
             raise Refusal("That changes nothing.")
+
+
+def _asks_of_a_point_besides(asked: object, holds_on: bool) -> bool:
+    """Whether a point is to be measured that stands after described things: it belongs to the last of them.
+
+    Args:
+        holds_on: whether the verb is that of the clause before.
+    """
+    if isinstance(asked, Named):
+        return holds_on and len(asked.points) == 1
+    return isinstance(asked, Many) and any(
+        isinstance(one, Described) and isinstance(other, Named) and len(other.points) == 1
+        for one, other in zip(asked.items, asked.items[1:])
+    )
 
 
 #: Nouns for what a thing has, and words that say that it has it.

@@ -37,6 +37,9 @@ def shapes(t: Things, node: Described) -> list[str]:
 
 
 def _shapes(t: Things, node: Described) -> list[str]:
+    if "inscribe" in node.adjectives and node.role("in", "inside") is None and len(circles := t.b.of_kind(CIRCLE)) == 1:
+        name = t.b.ahead.name(circles[0])
+        node = replace(node, roles=(*node.roles, ("in", Named(name))))
     _check_sorts(node)
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)

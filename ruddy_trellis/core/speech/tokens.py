@@ -18,6 +18,8 @@ _TOKEN = re.compile(
 _CAPITALS = re.compile(r"(?:[A-Z](?:_?\d+)?['′’″]*)+")
 POINT_NAME = re.compile(r"[A-Z](?:_?\d+)?['′’″]*")
 _SMALL_POINT = re.compile(r"[a-z]\d*['′’]*")
+#: Things of one kind that are told apart by numbers: k1 and k2, l_1 and l_2.
+_NUMBERED = re.compile(r"[a-z]_?\d{1,2}")
 #: How many tokens a sentence has at most that is taken apart here.
 MOST = 80
 
@@ -151,7 +153,7 @@ def _token(one: re.Match[str], following: list[str], before: Token | None, board
                 and any(part in board.points_by_name for part in capitals)
             ):
                 return Token(text, text.upper(), NAME, start, end, tuple(map(spelling.tidy, capitals)))
-    if text[0].isupper() and not text[1:].isalpha():
+    if (text[0].isupper() and not text[1:].isalpha()) or _NUMBERED.fullmatch(text):
         return _name(text, name, start, end, board)
     return Token(text, low, UNKNOWN, start, end)
 
