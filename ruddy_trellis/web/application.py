@@ -4,12 +4,13 @@ import asyncio
 import gc
 import sys
 from contextlib import asynccontextmanager
+from mimetypes import guess_type
 from pathlib import Path
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.middleware.gzip import GZipMiddleware
-from fastapi.responses import JSONResponse, PlainTextResponse
+from fastapi.responses import JSONResponse, PlainTextResponse, Response
 from fastapi.staticfiles import StaticFiles
 
 from ..core.lesson.file import board_to_text, challenges_from_json, lesson_from_json
@@ -17,6 +18,7 @@ from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
 from ..store import Calendar, Database, HandIns, Lessons, Teachers
 from ..store.database import NotKept
+from . import bundling
 from .access_log import AccessLog
 from .lessons import (
     angles,
@@ -51,11 +53,14 @@ templates.context_processors.append(lambda request: {"teacher": visitor(request)
 
 
 class _Kept(StaticFiles):
-    """Static files. Those asked for under the mark of their last change, ``/static/1764115200/…``, may be kept for good."""
+    """Static files, and what is laid together of them. Those asked for under the mark of their last change,
+    ``/static/1764115200/…``, may be kept for good."""
 
     async def get_response(self, path, scope):
         mark, _, rest = path.partition("/")
-        response = await super().get_response(rest if mark.isdigit() else path, scope)
+        asked = rest if mark.isdigit() else path
+        text = bundling.asked(asked)
+        response = Response(text, media_type=guess_type(asked)[0]) if text is not None else await super().get_response(asked, scope)
         lasting = mark.isdigit() and response.status_code in (200, 304)
         response.headers["cache-control"] = "max-age=31536000, immutable" if lasting else "no-cache"
         return response

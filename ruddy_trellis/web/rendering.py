@@ -1,7 +1,5 @@
 """How answers are made: pages from templates, pictures of boards, names of files, and what a file that came in is."""
 
-import re
-from functools import cache
 from pathlib import Path
 
 from fastapi.responses import Response
@@ -15,42 +13,22 @@ from ..core.language.printing import noun, sentence, why_absent
 from ..core.refusal import Refusal
 from ..drawings.svg import svg
 from ..drawings.things import DASHES
+from .bundling import STATIC
 from .shelf import icon
 
-templates = Jinja2Templates(Path(__file__).parent / "templates")
+_TEMPLATES = Path(__file__).parent / "templates"
+templates = Jinja2Templates(_TEMPLATES)
 templates.env.globals.update(icon=icon, shown_name=shown_name, value_text=value_text, sentence=sentence, noun=noun, why_absent=why_absent)
-_STATIC = Path(__file__).parent / "static"
 
 
 def stamp():
-    """A mark of the static files' last change, so that browsers may keep them until then."""
-    return str(int(max(path.stat().st_mtime for path in _STATIC.rglob("*.*"))))
-
-
-_IMPORTED = re.compile(r'^import (?:[^"]*? from )?"(\.[^"]+)";', re.MULTILINE)
-
-
-@cache
-def modules(entry):
-    """The scripts that a page's script imports at once, and those that they import, as paths below the folder of scripts: told ahead,
-    they come all together instead of one after another finding the next.
-
-    Args:
-        entry: the page's script below that folder, such as "page/teacher.js".
-    """
-    root, found, left = _STATIC / "scripts", [], [entry]
-    while left:
-        path = left.pop(0)
-        for name in _IMPORTED.findall((root / path).read_text()):
-            other = (root / path).parent.joinpath(name).resolve().relative_to(root.resolve()).as_posix()
-            if other not in found and other != entry:
-                found.append(other)
-                left.append(other)
-    return found
+    """A mark of the last change of static files and of what else is in the sheets, so that browsers may keep them until then."""
+    made_of = [*STATIC.rglob("*.*"), *_TEMPLATES.rglob("*.html"), *Path(__file__).parents[1].rglob("*.py")]
+    return str(int(max(path.stat().st_mtime for path in made_of)))
 
 
 #: Where static files are: under their stamp, so that what they name by relative addresses is new with them.
-templates.env.globals.update(stamp=stamp(), static=f"/static/{stamp()}", modules=modules)
+templates.env.globals.update(stamp=stamp(), static=f"/static/{stamp()}")
 
 
 def page(request, template, /, **values):

@@ -1,7 +1,8 @@
 """The shelf: rows of tools with their icons, all made from the catalogue."""
 
-from functools import lru_cache
+from functools import cache, lru_cache
 
+import orjson
 from markupsafe import Markup
 
 from ..core import Figure
@@ -11,6 +12,8 @@ from ..core.kinds import CIRCLE, INVERSION, MAPS, MOTION, POINT, REVEAL, WORDS_O
 from ..drawings.svg import svg
 
 _WIDTH, _HEIGHT = 44, 32
+#: The row of a teacher's own tools.
+RECIPES = "Recipes"
 #: So many tools stand in one row.
 _ONE_ROW = 14
 
@@ -30,6 +33,12 @@ def kit_shelf(kit):
 def icon(key):
     """The icon of a tool: its example, drawn small, with what the tool makes in ruddy."""
     return _icon(key, CATALOGUE[key].example)
+
+
+@cache
+def icons():
+    """The icons of all tools of the shelf by their keys, as JSON: rows that are not seen at first get theirs from it."""
+    return orjson.dumps({tool.key: str(icon(tool.key)) for group, row in shelf() for tool in row if group != RECIPES}).decode()
 
 
 @lru_cache(maxsize=512)

@@ -136,7 +136,7 @@ class WatchedTest(WebTest):
         answer = self.client.get("/health")
         self.assertEqual((answer.status_code, answer.json()), (200, {"status": "ok"}))
         self.assertIn("default-src 'none'", answer.headers["content-security-policy"])
-        for address, status in (("/", 200), ("/health", 200), ("/gallery", 200), ("/nothing", 404), ("/pens.css", 200)):
+        for address, status in (("/", 200), ("/health", 200), ("/gallery", 200), ("/nothing", 404), ("/static/sheets/board.css", 200)):
             head, whole = self.client.head(address), self.client.get(address)
             self.assertEqual((head.status_code, head.content), (status, b""), address)
             self.assertEqual(head.headers["content-type"], whole.headers["content-type"])

@@ -11,7 +11,6 @@ from ...core import limits
 from ...core.board import Board, Settings
 from ...core.board.settings import Language
 from ...core.catalogue import CATALOGUE
-from ...core.display.palette import PENS
 from ...core.edits import Arrange
 from ...core.lesson.arriving import arrived_challenges
 from ...core.lesson.file import board_to_text, lesson_schema, lesson_to_json
@@ -120,6 +119,10 @@ async def read_lesson(request: Request, file: UploadFile):
     return RedirectResponse(f"/lessons/{lesson.slug}", 303)
 
 
+#: So many rows of a long working come with the page; the panel is asked for anew as soon as the board is there.
+_FIRST_ROWS = 30
+
+
 @router.get("/lessons/{slug}")
 def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None, first: bool = False):
     """A board of a lesson: the first, or the one asked for."""
@@ -131,7 +134,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
     live = request.app.state.live.get(row.id)
     return page(
         request, "board.html", lesson=lesson, live=live, gone=gone, first=first, board=live.board, titles=board_titles(rows), shelf=shelf(),
-        look=drawing_look(), **working_rows(live.board),
+        look=drawing_look(), first_rows=_FIRST_ROWS, **working_rows(live.board),
     )  # fmt: skip
 
 
@@ -256,11 +259,3 @@ def put_board_away(request: Request, slug: str, board_id: int, away: Annotated[b
 def schema():
     """The JSON Schema of the open format."""
     return Response(orjson.dumps(lesson_schema(), option=orjson.OPT_INDENT_2), media_type="application/schema+json")
-
-
-@router.get("/pens.css")
-def pens():
-    """The pens as style rules, from the palette that every drawing uses."""
-    light = "".join(f"--pen-{name}:{colours[0]};" for name, colours in PENS.items())
-    dark = "".join(f"--pen-{name}:{colours[1]};" for name, colours in PENS.items())
-    return Response(f":root{{{light}}}.dark{{{dark}}}", media_type="text/css", headers={"cache-control": "max-age=86400"})

@@ -8,6 +8,7 @@ export class Shelf {
     this.onTool = onTool;
     this.tools = [...document.querySelectorAll("[data-tool]")];
     this.first = "";
+    this.blank = [...document.querySelectorAll("[data-icon]")];
     this.foot = document.querySelector("footer");
     for (const tab of document.querySelectorAll("[data-group]"))
       tab.addEventListener("click", () => {
@@ -24,6 +25,18 @@ export class Shelf {
     new ResizeObserver(() => this.offerMore()).observe(this.more.parentElement);
     for (const row of document.querySelectorAll(".tools")) row.addEventListener("scroll", () => this.offerMore());
     this.offerMore();
+  }
+
+  /** Rows that were not seen at first get their icons: once, when there is time or when one is shown. */
+  async fill() {
+    const blank = this.blank.splice(0);
+    if (!blank.length) return;
+    try {
+      const icons = await (await fetch(document.querySelector("[data-icons]").dataset.icons)).json();
+      for (const place of blank) place.outerHTML = icons[place.dataset.icon] ?? "";
+    } catch {
+      this.blank = blank; // the next time a row is shown
+    }
   }
 
   get row() {
@@ -45,6 +58,7 @@ export class Shelf {
   }
 
   show(group) {
+    this.fill();
     for (const tab of document.querySelectorAll("[data-group]")) tab.setAttribute("aria-selected", String(tab.dataset.group === group));
     for (const row of document.querySelectorAll(".tools")) row.hidden = row.id !== `row-${group}`;
     this.offerMore();
@@ -66,11 +80,13 @@ export class Shelf {
     const tool = this.tools.find((one) => one.dataset.keys === keys);
     clearTimeout(this.timer);
     this.first = "";
+    this.blank = [...document.querySelectorAll("[data-icon]")];
     if (tool) this.onTool(tool.dataset.tool);
     else if (this.tools.some((one) => one.dataset.keys?.startsWith(letter))) {
       this.first = letter;
       this.timer = setTimeout(() => {
         this.first = "";
+    this.blank = [...document.querySelectorAll("[data-icon]")];
       }, 1500);
     } else return false;
     return true;

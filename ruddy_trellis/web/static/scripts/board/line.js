@@ -31,7 +31,8 @@ export class Line {
   }
 
   open() {
-    const socket = new WebSocket(this.address, this.protocol ? [this.protocol] : []);
+    const early = this.early();
+    const socket = early?.socket ?? new WebSocket(this.address, this.protocol ? [this.protocol] : []);
     this.socket = socket;
     socket.onopen = () => {
       this.wait = 250;
@@ -53,6 +54,19 @@ export class Line {
       setTimeout(() => this.open(), this.wait);
       this.wait = Math.min(this.wait * 2, 5000);
     };
+    // Whoever makes the line has to have it before anything is told.
+    if (early?.socket.readyState === WebSocket.OPEN)
+      queueMicrotask(() => {
+        socket.onopen();
+        for (const event of early.events) socket.onmessage(event);
+      });
+  }
+
+  /** The socket that was opened before the script was here, once; null where there is none, or it has closed again. */
+  early() {
+    const early = window.early;
+    window.early = null;
+    return early?.address === this.address && early.socket.readyState <= WebSocket.OPEN ? early : null;
   }
 
   /** Whether the page itself is no longer there for this browser: then the line will not open again. */

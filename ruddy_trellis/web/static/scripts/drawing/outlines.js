@@ -1,9 +1,7 @@
 // The outline of one item of the display list in pixels, as a path.
 
 import { sizes, wordsBox } from "./labels.js";
-import { ringsOf } from "./regions.js";
-
-const TURN = Math.PI / 180;
+import { ringsOf, TURN } from "./regions.js";
 
 /**
  * @param {object} item of the display list, with a shape

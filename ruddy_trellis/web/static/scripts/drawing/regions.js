@@ -1,6 +1,6 @@
 // Regions and conditions: rings of straight, round and bent pieces, hatched, whole where the edge counts and dashed where not.
 
-const TURN = Math.PI / 180;
+export const TURN = Math.PI / 180;
 /** How wide the tile of a hatch is, in pixels. */
 const TILE = 10;
 

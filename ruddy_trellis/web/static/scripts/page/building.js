@@ -50,6 +50,7 @@ export class Building {
   connected() {
     this.hovers.clear();
     this.bar.unanswered();
+    setTimeout(() => this.shelf.fill(), 1500); // what is not seen comes when the board is there
   }
 
   /** The whole board was shown. */

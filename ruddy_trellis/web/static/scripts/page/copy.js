@@ -6,7 +6,7 @@ import { Strip } from "./strip.js";
 import { toast } from "./toast.js";
 
 const back = /** @type {HTMLButtonElement} */ (document.getElementById("story-back"));
-const next = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
+const forward = /** @type {HTMLButtonElement} */ (document.getElementById("story-next"));
 const behind = document.getElementById("behind");
 
 /**
@@ -28,8 +28,8 @@ export function openCopy(hooks) {
     },
     revealed() {
       const { some, more, less } = view.reveals.progress();
-      back.hidden = next.hidden = !some;
-      next.disabled = !more;
+      back.hidden = forward.hidden = !some;
+      forward.disabled = !more;
       back.disabled = !less;
       kept.write(story, JSON.stringify(view.reveals.seen())); // what of the story is seen is kept for the next visit
       strip?.show();
@@ -60,7 +60,7 @@ export function openCopy(hooks) {
     behind.hidden = true;
   });
   back.addEventListener("click", () => reveals.step(-1));
-  next.addEventListener("click", () => reveals.step(1));
+  forward.addEventListener("click", () => reveals.step(1));
   document.getElementById("reset").addEventListener("click", () => {
     reveals.startAgain();
     drawing.coverAll();

@@ -1,10 +1,10 @@
 // The focus stays where a person works: when what had it goes away or is shut, what stands for it gets it.
 
-let last = null;
+let lastFocused = null;
 let home = null; // where it stood: the nearest thing with an id that stays
 
 document.addEventListener("focusin", ({ target }) => {
-  last = target;
+  lastFocused = target;
   home = target.parentElement?.closest("[id]");
 });
 
@@ -23,11 +23,11 @@ function sign(element) {
 }
 
 /** What has the focus next, now that the last one cannot have it. */
-function next() {
+function standIn() {
   const places = [home?.isConnected ? home : null, document.querySelector("dialog[open]"), document.getElementById("panel")];
   for (const place of places) {
     if (!place?.contains(document.getElementById(home?.id))) continue;
-    const same = [...place.querySelectorAll("button, input, select, a, textarea")].find((one) => can(one) && sign(one) === sign(last));
+    const same = [...place.querySelectorAll("button, input, select, a, textarea")].find((one) => can(one) && sign(one) === sign(lastFocused));
     if (same) return same;
   }
   if (home?.isConnected && shown(home)) {
@@ -46,18 +46,18 @@ function can(element) {
 }
 
 function mend() {
-  if (!last || (document.activeElement && document.activeElement !== document.body)) return;
-  if (last.isConnected && shown(last) && !last.disabled) return; // a person clicked beside everything
-  next()?.focus({ preventScroll: true });
+  if (!lastFocused || (document.activeElement && document.activeElement !== document.body)) return;
+  if (lastFocused.isConnected && shown(lastFocused) && !lastFocused.disabled) return; // a person clicked beside everything
+  standIn()?.focus({ preventScroll: true });
 }
 
-let waiting = false;
+let looking = false;
 new MutationObserver(() => {
-  if (waiting || document.activeElement !== document.body || !last) return;
-  waiting = true;
+  if (looking || document.activeElement !== document.body || !lastFocused) return;
+  looking = true;
   // What replaces it may come in a moment.
   setTimeout(() => {
-    waiting = false;
+    looking = false;
     mend();
   }, 30);
 }).observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ["hidden", "disabled", "class"] });

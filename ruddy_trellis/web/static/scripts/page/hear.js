@@ -1,6 +1,6 @@
 // What a person hears who does not see the board: said once, shortly, by a region of its own.
 
-let waiting;
+let telling;
 let words = [];
 let again = false;
 
@@ -16,8 +16,8 @@ export function hearLast(text) {
 export function hear(text) {
   if (!text || words.includes(text)) return;
   words.push(text);
-  clearTimeout(waiting);
-  waiting = setTimeout(() => {
+  clearTimeout(telling);
+  telling = setTimeout(() => {
     again = !again;
     document.getElementById("heard").textContent = words.map((part) => part.replace(/[.…]+$/, "")).join(". ") + (again ? "." : ".\u00a0");
     words = [];

@@ -14,11 +14,11 @@ export function showKeys() {
 
 // Who clicks a button goes on at the board; who walks to it by Tab is there.
 let byPointer = false;
-let last = "key";
+let lastUsed = "key";
 addEventListener(
   "pointerdown",
   () => {
-    last = "pointer";
+    lastUsed = "pointer";
     byPointer = true;
   },
   true,
@@ -26,12 +26,12 @@ addEventListener(
 addEventListener(
   "keydown",
   ({ key }) => {
-    if (key === "Tab") last = "key";
+    if (key === "Tab") lastUsed = "key";
   },
   true,
 );
 addEventListener("focusin", () => {
-  byPointer = last === "pointer";
+  byPointer = lastUsed === "pointer";
 });
 
 /** Whether a key is one for the page: a sign that writes is one on the board, or everywhere if a person wants it; "/" leads to the

@@ -37,7 +37,7 @@ const hand = new Building(view, {
 const drawer = document.getElementById("drawer");
 const fold = document.getElementById("fold");
 const lines = document.getElementById("lines");
-let waiting = null;
+let asking = null;
 
 fold.addEventListener("click", () => {
   const folded = drawer.classList.toggle("folded");
@@ -48,8 +48,8 @@ fold.addEventListener("click", () => {
 
 /** Ask for the working when it is looked at, once for several changes in a row. */
 function tellWorking() {
-  clearTimeout(waiting);
-  if (!drawer.classList.contains("folded")) waiting = setTimeout(() => line.send("working"), 60);
+  clearTimeout(asking);
+  if (!drawer.classList.contains("folded")) asking = setTimeout(() => line.send("working"), 60);
 }
 
 line.on("working", ({ lines: told }) => {
