@@ -1,7 +1,7 @@
 """Runs every test: ``python -m tests``. With names, only those: ``python -m tests tests.core tests.web``.
 
-A file of tests at a time, each in a process group of its own, three side by side: those in the browser, which come first, mostly
-wait. A file that takes too long is ended whole, with every process that it started, and counts as failed; so does what a file leaves
+A file of tests at a time, or several small ones, each in a process group of its own, three side by side: those in the browser, which
+come first, mostly wait. One that takes too long is ended whole, with every process that it started, and counts as failed; so does what a file leaves
 behind. The last line says how many passed, failed and were skipped.
 """
 
@@ -22,6 +22,8 @@ FOLDERS = ("core", "drawings", "store", "web", "browser")
 #: How long a file of tests may take, in seconds. The slowest takes a third of it on a machine with nothing else to do; long walks more.
 LIMIT = 1500 if os.environ.get("WALKS") == "all" else 600
 
+#: Files of tests of fewer bytes than this share a process.
+SMALL = 14_000
 #: So many files side by side: those in the browser mostly wait.
 LANES = 3
 
@@ -48,17 +50,13 @@ def run_here(names):
 
 
 def run_all():
-    """Run every file of tests in a process of its own, three at a time, the browser's first since they take longest.
-    Returns how many passed, failed and were skipped; a file that ended without saying so counts as one failure."""
-    files = [
-        path
-        for folder in reversed(FOLDERS)
-        for path in sorted((ROOT / "tests" / folder).glob("test_*.py"), key=lambda path: -path.stat().st_size)
-    ]
+    """Run every file of tests, three processes at a time, the browser's first since they take longest.
+    Returns how many passed, failed and were skipped; a process that ended without saying so counts as one failure."""
+    batches = [batch for folder in reversed(FOLDERS) for batch in batched(folder)]
 
-    def run(path):
-        name = ".".join(path.relative_to(ROOT).with_suffix("").parts)
-        code, output = run_apart([sys.executable, "-m", "tests", name])
+    def run(names):
+        code, output = run_apart([sys.executable, "-m", "tests", *names])
+        name = ", ".join(names)
         counts = _COUNTS.findall(output)
         lines = output.splitlines() or ["no answer"]
         told = [line for line in lines if _COUNTS.match(line) or _SECONDS.match(line)]
@@ -69,7 +67,18 @@ def run_all():
         return passed, max(failed, int(code != 0)), skipped
 
     with ThreadPoolExecutor(LANES) as pool:
-        return tuple(map(sum, zip(*pool.map(run, files))))
+        return tuple(map(sum, zip(*pool.map(run, batches))))
+
+
+def batched(folder):
+    """The files of tests of a folder as lists of names, the largest first, each list for one process. Each file in the browser has a
+    process of its own; of the others small ones go together, since every process takes seconds to load what it tries."""
+    files = sorted((ROOT / "tests" / folder).glob("test_*.py"), key=lambda path: -path.stat().st_size)
+    together = [[path] for path in files]
+    if folder not in ("browser", "store"):
+        small = [path for path in files if path.stat().st_size < SMALL]
+        together = [[path] for path in files if path not in small] + [small[start : start + 6] for start in range(0, len(small), 6)]
+    return [[".".join(path.relative_to(ROOT).with_suffix("").parts) for path in batch] for batch in together]
 
 
 def run_apart(command, limit=None):

@@ -5,7 +5,7 @@ import math
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 from .student_page import StudentPage
 
 
@@ -78,6 +78,7 @@ class BuildingTest(BrowserTest):
         s.settle()
         self.assertEqual(len(s.board), 3)
 
+    @long_walk
     def test_the_teachers_change_follows_and_is_offered(self):
         teacher, link = self.share("A = (-3, 0)", "B = (3, 0)", "k is the circle with centre A through B", kit="Everything")
         untouched, working = self.student(link), self.student(link)
@@ -122,6 +123,7 @@ class BuildingTest(BrowserTest):
         expect(trial.locator("#toast")).to_contain_text("Straightedge only")
         self.assertEqual(len(teacher.board), 2)
 
+    @long_walk
     def test_instruments_of_the_kit(self):
         _, link = self.share("A = (-3, 0)", "B = (0, 0.5)", "C = (2, -1)", kit="A compass that closes")
         s = self.student(link)

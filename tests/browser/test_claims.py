@@ -86,6 +86,7 @@ class ClaimsTest(BrowserTest):
         self.page.locator("#panel").get_by_text("as a formula").click()
         expect(exact).to_contain_text("=0")
 
+    @long_walk
     def test_nobody_has_to_wait_for_a_proof(self):
         b = self.b.start("Long")
         b.say("A = (-4, -2)", "B = (5, -1)", "C = (0, 4)", "D = (3, 3)", "E is the incentre of ABC", "F is the incentre of BCD")

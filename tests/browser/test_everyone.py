@@ -9,6 +9,8 @@ from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
 RULES = {"runOnly": {"type": "tag", "values": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}}
 #: With the long walks, at a tablet's size as well.
 SIZES = ((1280, 800), *(((768, 1024),) if WHOLE else ()), (390, 844))
+#: States that are looked at in the short run; the others with the long walks.
+FIRST_STATES = ("/", "as-student", "board", "claims", "one thing selected", "#share", "#files", "sharing")
 PANELS = ("readings", "log", "motions", "look", "claims", "where", "loose", "recipe", "history")
 #: Notes every text that a screen reader is given.
 LISTEN = """() => { window.said = []; new MutationObserver(() => window.said.push(document.getElementById("heard").textContent.trim()))
@@ -41,6 +43,8 @@ class EveryoneTest(BrowserTest):
     # What axe finds -----------------------------------------------------------------------------------------
 
     def fine(self, state):
+        if not WHOLE and state not in FIRST_STATES:
+            return
         # The shelf of tools is the same in all states of a board's page, and large: it is looked at once; of a panel, but in the long
         # walks, the drawer alone.
         context = None

@@ -3,7 +3,7 @@
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import PATIENCE, WHOLE, BrowserTest, come_in
+from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
 
 TRIANGLE = ("A = (-3, -2)", "B = (3, -2)", "C = (0, 3)", "triangle ABC")
 SIZES = ((1280, 800), (1024, 768), (844, 390), (390, 844)) if WHOLE else ((1280, 800), (390, 844))
@@ -112,6 +112,7 @@ class FootTest(BrowserTest):
         self.assertEqual(over, [])
         self.assertGreater(self.page.locator(".tool").count(), 100)
 
+    @long_walk
     def test_presenting_on_small_screens_shows_the_board_and_keeps_the_view(self):
         for width, height in ((390, 844), (844, 390), (768, 1024), (640, 400))[: 4 if WHOLE else 2]:
             page = self.sized(width, height)

@@ -143,6 +143,7 @@ class KitTest(BrowserTest):
         self.page.wait_for_selector("#toast:has-text('Hid')")
         self.assertEqual([b.board.name(step.id) for step in b.board.steps if step.makes == "circle" and not step.look.hidden], [])
 
+    @long_walk
     def test_circumcircle_with_named_corners(self):
         b = self.start("Circumcircle")
         for place in ((-5, -3), (4, -2), (-1, 4)):

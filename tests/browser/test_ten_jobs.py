@@ -10,7 +10,7 @@ from pathlib import Path
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import PATIENCE, WHOLE, BrowserTest, come_in
+from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
 
 #: For each job, how many keys and taps it took before.
 BEFORE = {
@@ -109,6 +109,7 @@ class TenJobsTest(BrowserTest):
         self.assertRegex(p.heard(), r"Running.*Stopped")
         self.fewer("motion", p)
 
+    @long_walk
     def test_a_region_and_a_reveal_by_keys(self):
         _, p = self.job("Region", *FIGURE)
         p.keys("/")
@@ -133,6 +134,7 @@ class TenJobsTest(BrowserTest):
         self.assertEqual(self.page.input_value("#out-form [name=kind]"), kind)
         return p
 
+    @long_walk
     def test_paper_and_files_by_keys(self):
         for name, kind, letters, begins in (("PDF", "pdf", "", b"%PDF"), ("CSV", "csv", "r", b"")):
             p = self.file_by_keys(name, kind, letters)

@@ -230,7 +230,10 @@ class SharingTest(WebTest):
         wait_until(lambda: not student.until("changed")["state"]["undo"])
         student.send("undo")
         self.assertEqual(student.until("says")["kind"], "refusal")
-        self.assertTrue(student.say("N is the midpoint of A and M")["state"]["undo"])
+        told = student.say("N is the midpoint of A and M")
+        wait_until(
+            lambda: (told if told["state"]["undo"] else student.until("changed"))["state"]["undo"]
+        )  # what was told before comes first
         student.socket.close()
         wait_until(lambda: not self.application.state.live.get_copy(self.board, hashed(TOKEN)).connections)
         self.application.state.live.close_copies(self.lesson.id)
