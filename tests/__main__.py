@@ -1,8 +1,8 @@
 """Runs every test: ``python -m tests``. With names, only those: ``python -m tests tests.core tests.web``.
 
 A file of tests at a time, or several small ones, each in a process group of its own, three side by side: those in the browser, which
-come first, mostly wait. One that takes too long is ended whole, with every process that it started, and counts as failed; so does what a file leaves
-behind. The last line says how many passed, failed and were skipped.
+come first, mostly wait. One that takes too long is ended whole, with every process that it started, and counts as failed; so does
+what a file leaves behind. The last line says how many passed, failed and were skipped.
 """
 
 import os
