@@ -14,10 +14,13 @@ from .shelf import icons
 STATIC = Path(__file__).parent / "static"
 SCRIPTS = STATIC / "scripts"
 
-#: The script that each page begins with. What is fetched later is asked for below the page's name too, and takes what it shares from there.
-PAGES = {"teacher": "page/teacher.js", "student": "page/student.js", "building": "page/student_builds.js"}
-#: What begins anew in a thread of its own, and shares nothing with the page.
-WORKERS = ("drawing/painter.js",)
+#: The script that each page begins with, and each thread beside it, which shares nothing with the page. What is fetched later is asked
+#: for below the same name, and takes from there what it shares.
+PAGES = {
+    "teacher": "page/teacher.js", "student": "page/student.js", "building": "page/student_builds.js", "painter": "drawing/painter.js",
+}  # fmt: skip
+#: The threads, by their scripts.
+WORKERS = {"drawing/painter.js": "painter"}
 _BOARD = ("base", "board", "bar", "drawer", "page", "small")
 #: The style sheets of each page in their order.
 SHEETS = {
@@ -60,10 +63,19 @@ def modules(entry):
     return tuple(found)
 
 
+def _later(path):
+    """What a script fetches later is named from the folder above, which is the same for all; a thread from where it begins."""
+
+    def named(found):
+        other = _beside(path, found[2])
+        return f'{found[1]}"../{f"../{WORKERS[other]}/" if other in WORKERS else ""}{other}"'
+
+    return named
+
+
 def _body(path):
-    """A script without its imports; what it fetches later is named from the folder above, which is the same for all."""
-    text = _IMPORT.sub("", (SCRIPTS / path).read_text("utf-8"))
-    return _LATER.sub(lambda found: f'{found[1]}"../{_beside(path, found[2])}"', text)
+    """A script without its imports."""
+    return _LATER.sub(_later(path), _IMPORT.sub("", (SCRIPTS / path).read_text("utf-8")))
 
 
 def _together(entry):
@@ -100,7 +112,7 @@ def script(page, path):
     if page not in PAGES or not re.fullmatch(r"\w+/\w+\.js", path) or not (SCRIPTS / path).is_file():
         return None
     entry = PAGES[page]
-    if path == entry or path in WORKERS:
+    if path == entry:
         return _together(path)
     shared = modules(entry)
 

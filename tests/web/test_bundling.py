@@ -36,10 +36,22 @@ class ScriptsTest(unittest.TestCase):
 
     def test_what_is_fetched_later_is_there(self):
         for page, entry in bundling.PAGES.items():
-            found = re.findall(r'(?:import\(|new URL\()"(\.[^"]+\.js)"', bundling.script(page, entry))
+            found = re.findall(r'(?:import\(|new URL\()"\.\./([^"]+\.js)"', bundling.script(page, entry))
             self.assertTrue(found)
             for address in found:
-                self.assertIsNotNone(bundling.script(page, address.removeprefix("../")), address)
+                where = address.removeprefix("../") if address.startswith("../") else f"{page}/{address}"
+                self.assertIsNotNone(bundling.asked(where), address)
+
+    def test_a_thread_has_nothing_of_the_page(self):
+        for path, name in bundling.WORKERS.items():
+            self.assertEqual(bundling.PAGES[name], path)
+            for text in (
+                bundling.script(name, path),
+                bundling.script(name, "drawing/trails.js"),
+                bundling.script(name, "drawing/instruments.js"),
+            ):
+                self.assertNotRegex(text, r"\bdocument\.(?!createElement)|page/\w+\.js")
+            self.assertIn(f'new URL("../../{name}/{path}"', bundling.script("teacher", bundling.PAGES["teacher"]))
 
     def test_two_things_of_one_name_are_told_apart(self):
         with tempfile.TemporaryDirectory() as folder:
