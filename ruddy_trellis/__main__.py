@@ -41,6 +41,7 @@ def main() -> int:
     parser.add_argument("--quota", type=int, default=Options.quota, metavar="MB", help="how much one teacher’s lessons may take")
     parser.add_argument("--hours", type=_count, default=Options.hours, help="how long a lesson that is opened takes what is handed in")
     parser.add_argument("--days", type=_count, default=Options.days, help="for how many days what was handed in is kept")
+    parser.add_argument("--far", action="store_true", help="no browser fetches the 6 MB that let a drag go on beside a slow line")
     parser.add_argument("--log", metavar="FOLDER", help="keep access.log and error.log there")
     parser.add_argument(
         "--behind", default="", metavar="ADDRESSES", help="believe the X-Forwarded headers of a web server at these addresses, with commas"
@@ -137,7 +138,15 @@ def opened(arguments):
     try:
         return create_application(
             arguments.data,
-            Options(not arguments.no_demo, not arguments.closed, arguments.invitation, arguments.quota, arguments.hours, arguments.days),
+            Options(
+                not arguments.no_demo,
+                not arguments.closed,
+                arguments.invitation,
+                arguments.quota,
+                arguments.hours,
+                arguments.days,
+                near=not arguments.far,
+            ),
         )
     except NewerData as newer:
         raise DataProblem(str(newer)) from None

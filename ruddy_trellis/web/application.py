@@ -18,7 +18,7 @@ from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
 from ..store import Calendar, Database, HandIns, Lessons, Teachers
 from ..store.database import NotKept
-from . import bundling
+from . import bundling, near
 from .access_log import AccessLog
 from .lessons import (
     angles,
@@ -118,6 +118,7 @@ def create_application(data_path, options=Options()):
         panels,
         recipes,
         live,
+        near,
         sharing,
         students,
         trying,

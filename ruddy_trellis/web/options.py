@@ -15,6 +15,7 @@ class Options:
         invitation: the word that whoever makes an account must know; none is asked for where it is empty.
         quota: how much the boards and recipes of one teacher may take, in megabytes.
         hours, days: how long a lesson that is opened takes what is handed in, and for how many days that is kept.
+        near: whether boards run beside their drawings in browsers, so that a drag does not wait for the line.
     """
 
     demo: bool = True
@@ -23,3 +24,4 @@ class Options:
     quota: int = 200
     hours: int = HOURS
     days: int = DAYS
+    near: bool = True

@@ -22,7 +22,9 @@ def _body_limit(headers):
 
 def policy(path):
     """The Content-Security-Policy for an address: other pages may frame what is made for that, and nothing else. Scripts and styles are
-    many and small, so theirs is short."""
+    many and small, so theirs is short; the thread that runs the hand may compile its runtime."""
+    if path.endswith("/near/worker.js"):
+        return "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'; frame-ancestors 'none'"
     if path.startswith("/static/"):
         return "default-src 'self'; frame-ancestors 'none'"
     return _POLICY.format("*" if path.startswith("/embed/") else "'none'")

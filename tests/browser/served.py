@@ -42,14 +42,15 @@ def free_port():
 class Server:
     """The program as a process of its own, on a free port, with its data in one file."""
 
-    def __init__(self, data, class_site=False):
+    def __init__(self, data, class_site=False, near=False):
         self.data = data
         self.port = free_port()
         self.address = f"http://127.0.0.1:{self.port}"
-        self.more = []
+        self.more = [] if near else ["--far"]
         if class_site:
             port = free_port()
-            self.class_address, self.more = f"http://127.0.0.1:{port}", ["--class-site", str(port)]
+            self.class_address = f"http://127.0.0.1:{port}"
+            self.more += ["--class-site", str(port)]
         self.start()
 
     def start(self):
@@ -81,11 +82,11 @@ def come_in(context, server, sign_in="maud.alder"):
 
 
 @functools.cache
-def served(class_site):
+def served(class_site, near):
     """The server of a file's tests: a start takes seconds, and each test has lessons of its own."""
     folder = tempfile.TemporaryDirectory()
     atexit.register(folder.cleanup)
-    server = Server(Path(folder.name) / "lessons.sqlite", class_site)
+    server = Server(Path(folder.name) / "lessons.sqlite", class_site, near)
     atexit.register(server.kill)
     return server
 
@@ -104,13 +105,15 @@ class BrowserTest(unittest.TestCase):
     """A test with a server, a browser and a fresh page; the page's own errors fail the test."""
 
     class_site = False
+    #: Whether boards run beside their drawings: where that is not what is tried, a page is spared the seconds of its start.
+    near = False
     screen = {"viewport": {"width": 1280, "height": 800}}
     #: Words of errors in the browser's console that a test brings about on purpose.
     expected = ()
 
     @classmethod
     def setUpClass(cls):
-        cls.server, cls.browser = served(cls.class_site), browser()
+        cls.server, cls.browser = served(cls.class_site, cls.near), browser()
 
     def setUp(self):
         self.page = self.open_page()

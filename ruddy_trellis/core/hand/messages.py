@@ -257,6 +257,19 @@ class Reset(_Message):
     t: Literal["reset"]
 
 
+class Near(_Message):
+    """The steps of the board are asked for, for a copy beside the drawing."""
+
+    t: Literal["near"]
+
+
+class Far(_Message):
+    """There is no copy beside the drawing, or none any more; ``words`` say why."""
+
+    t: Literal["far"]
+    words: Annotated[str, Field(max_length=2000)]
+
+
 class Working(_Message):
     """Tell the working of a student's copy, a sentence a line."""
 
@@ -350,6 +363,8 @@ Message = Annotated[
     | Lift
     | Undo
     | Redo
+    | Near
+    | Far
     | Working
     | Renew
     | IsRight

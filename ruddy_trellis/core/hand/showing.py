@@ -1,10 +1,12 @@
 """What is only looked at: another part of the plane, an earlier state, the figure shaken, motions."""
 
+import logging
 from collections.abc import Iterator
 from itertools import pairwise
 from typing import Any
 
 from ..board import Board, numbers_of
+from ..board.copying import steps_and_settings
 from ..display import display, refreshed
 from ..display.chalk import chalk_item
 from ..edits.chalking import stroke_of
@@ -16,6 +18,7 @@ from . import messages
 from .acts import BringBack, Doing, Items, LookBack, Prove, Reckon, Run, ShowFrames, ShowView, Stop, TellAll
 from .changing import done
 
+_LOG = logging.getLogger(__name__)
 #: How many pictures show a shake from one stop to the next, how many stops there are, and for how long each picture is seen.
 _SHAKE_FRAMES, _SHAKE_STOPS, SHAKE_PAUSE = 14, 4, 1 / 30
 #: For how many pictures a position is shown in which a claim fails.
@@ -146,8 +149,21 @@ def here(hand, message: messages.Here) -> Doing:
     yield {"t": "here", "number": message.number}
 
 
+def near(hand, message: messages.Near) -> Doing:
+    """The board as a copy beside the drawing is made of it."""
+    yield {"t": "near", **steps_and_settings(hand.board)}
+
+
+def far(hand, message: messages.Far) -> Doing:
+    """Noted: what runs at the server and not in a browser is a fault of ours, or the browser is too old."""
+    _LOG.warning("No copy of a board beside its drawing: %s", " ".join(message.words[-300:].split()))
+    yield from ()
+
+
 HANDLERS: dict[type, Any] = {
+    messages.Far: far,
     messages.Here: here,
+    messages.Near: near,
     messages.View: view,
     messages.Lift: lift,
     messages.LookBack: look_back,

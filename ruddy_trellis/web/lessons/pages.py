@@ -19,6 +19,7 @@ from ...core.refusal import Refusal
 from ...incoming.photograph import arrived_with_photographs
 from ...incoming.reading import kind_of
 from ...incoming.trying import arrived_drawing
+from ..near import near_places
 from ..people.who import live_board, own_lesson, signed_in, visitor
 from ..photographs import photographs_of
 from ..rendering import content_of, drawing_look, file_name, page
@@ -124,8 +125,8 @@ _FIRST_ROWS = 30
 
 
 @router.get("/lessons/{slug}")
-def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None, first: bool = False):
-    """A board of a lesson: the first, or the one asked for."""
+def lesson_page(request: Request, slug: str, board: int | None = None, gone: int | None = None, first: bool = False, near: bool = True):
+    """A board of a lesson: the first, or the one asked for; with ``near=0`` without the hand beside the drawing."""
     lesson = own_lesson(request, slug)
     rows = request.app.state.lessons.boards(lesson.id)
     row = next((row for row in rows if board in (None, row.id)), None)
@@ -134,7 +135,8 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
     live = request.app.state.live.get(row.id)
     return page(
         request, "board.html", lesson=lesson, live=live, gone=gone, first=first, board=live.board, titles=board_titles(rows), shelf=shelf(),
-        look=drawing_look(), first_rows=_FIRST_ROWS, **working_rows(live.board),
+        look=drawing_look(), first_rows=_FIRST_ROWS,
+        near=near_places() if near and request.app.state.options.near else None, **working_rows(live.board),
     )  # fmt: skip
 
 

@@ -86,7 +86,7 @@ export class Shelf {
       this.first = letter;
       this.timer = setTimeout(() => {
         this.first = "";
-    this.blank = [...document.querySelectorAll("[data-icon]")];
+        this.blank = [...document.querySelectorAll("[data-icon]")];
       }, 1500);
     } else return false;
     return true;

@@ -11,6 +11,10 @@ import { Viewport } from "../drawing/viewport.js";
 /** How large a board is on a teacher's page at 1280 × 800, in pixels: what a lesson is set up for. */
 const USUAL = { width: 964, height: 604 };
 
+/** How often the server hears of what is held near, and when the runtime for it is fetched after the board is there, milliseconds. */
+const TOLD_EVERY = 100;
+const NEAR_AFTER = 3000;
+
 export class BoardView {
   /**
    * @param {string} path of the live board's line
@@ -40,6 +44,9 @@ export class BoardView {
       (stalled) => this.stall(stalled),
       hooks.protocol,
     );
+    this.near = null; // fetched when the board is there
+    this.heldNear = false; // whether what is held moves beside the drawing
+    this.last = 0; // the number of the last place of a drag that was held near
     this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
     this.player = new Player((items) => {
       this.drawing.move(items);
@@ -48,14 +55,14 @@ export class BoardView {
     this.dials = null; // fetched for the first dial or motion
     this.dialActs = {
       grab: (id) => this.grab([id], [0, 0]),
-      turn: (value) => this.drags.offer({ to: [value, 0] }),
+      turn: (value) => this.drag([value, 0]),
       drop: () => this.letGo(),
       play: (id, on) => this.line.send(on ? "pause" : "play", on ? {} : { ids: [id] }),
     };
     this.reveals = new Reveals(this.port, {
       changed: () => this.closeThings(),
       grab: (id, at) => this.grab([id], at),
-      drag: (to) => this.drags.offer({ to }),
+      drag: (to) => this.drag(to),
       drop: () => this.letGo(),
       ask: async (id, what) => {
         if (what === "angle_quiz")
@@ -81,9 +88,15 @@ export class BoardView {
     else this.cut ||= this.held;
     this.held = false;
     this.drags.clear();
+    this.heldNear = false;
+    this.last = 0;
+    if (open) {
+      this.near?.connected();
+      setTimeout(() => this.bringNear(), NEAR_AFTER);
+    }
     this.hooks.connected?.(open);
     if (open) this.tellView(false);
-    if (open && this.drawing.uncovered.size) this.line.send("lift", { ids: [...this.drawing.uncovered] });
+    if (open && this.drawing.uncovered.size) this.lift([...this.drawing.uncovered]);
   }
 
   /** An answer is overdue: until it comes nothing is called saved. What is sent is answered in its order. */
@@ -108,8 +121,9 @@ export class BoardView {
   /** What the server tells of the board. */
   listen() {
     const { line } = this;
-    this.drawing.onCovers = (ids) => line.send("lift", { ids });
+    this.drawing.onCovers = (ids) => this.lift(ids);
     line.on("board", (message) => {
+      this.changedElsewhere();
       this.drawing.show(message.items);
       this.showDials();
       this.takeState(message.state);
@@ -118,6 +132,7 @@ export class BoardView {
       this.hooks.board?.(message);
     });
     line.on("changed", (message) => {
+      this.changedElsewhere();
       this.hearVerdicts(message.items);
       this.drawing.change(message.items, message.gone);
       this.showDials();
@@ -126,12 +141,16 @@ export class BoardView {
       this.hooks.changed?.(message);
     });
     line.on("moved", ({ items, seq, held }, text) => {
+      if (seq !== undefined) this.drags.landed();
+      else this.near?.stale();
+      // What is held near is further on already; the last place of a drag is told by the server as well.
+      if (this.heldNear && !held) this.heldNear = false;
+      if (seq !== undefined && (this.heldNear || seq < this.last)) return;
       this.drawing.move(items, text);
       this.tick(items);
-      if (seq === undefined) return;
-      this.drags.landed();
-      if (held && items.length) this.note("Moving…");
+      if (seq !== undefined && held && items.length) this.note("Moving…");
     });
+    line.on("near", (_, text) => this.near?.open(text));
     line.on("ahead", ({ items }) => this.drawing.preview(items));
     line.on("heard", ({ words, last }) => (last ? hearLast(words) : hear(words)));
     line.on("kept", () => this.note("Saved"));
@@ -264,15 +283,74 @@ export class BoardView {
   grab(ids, at) {
     this.held = true;
     this.drags.clear();
+    this.heldNear = !!this.near?.fresh && !this.running?.length;
+    if (this.heldNear) this.near.take("grab", { ids, at });
     this.line.send("grab", { ids, at });
+  }
+
+  /** What is held goes to another place: beside the drawing at once where there is a copy, and at the server. */
+  drag(to) {
+    if (!this.heldNear) return this.drags.offer({ to });
+    this.near.drag(to);
+    this.to = to;
+    this.telling ??= setTimeout(() => {
+      this.telling = undefined;
+      if (this.held && this.to) this.drags.offer({ to: this.to });
+      this.to = null;
+    }, TOLD_EVERY);
   }
 
   /** What is held is let go where it is now. */
   letGo() {
     this.held = false;
-    if (this.drags.next) this.line.send("drag", { ...this.drags.next, seq: ++this.sequence });
+    clearTimeout(this.telling);
+    this.telling = undefined;
+    const to = this.to ?? this.drags.next?.to;
+    this.to = null;
+    if (to) this.line.send("drag", { to, seq: ++this.sequence });
+    if (this.heldNear) {
+      this.near.newest = null;
+      this.near.take("drop");
+      this.near.stale();
+      this.last = this.sequence;
+    }
+    this.heldNear = false;
     this.drags.clear();
     this.line.send("drop", { unseen: this.reveals.hidden() });
+  }
+
+  /** The covers of these things are lifted, for this person. */
+  lift(ids) {
+    this.line.send("lift", { ids });
+    this.near?.take("lift", { ids });
+  }
+
+  /** The board is another one: the copy beside the drawing is behind. */
+  changedElsewhere() {
+    this.heldNear = false;
+    this.last = 0;
+    this.near?.stale();
+  }
+
+  /** Fetch what runs the hand beside the drawing, once the page has nothing else to do. */
+  async bringNear() {
+    const { near } = this.page.dataset;
+    if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2) return;
+    const { Near } = await import("./near.js");
+    this.near = new Near(JSON.parse(near), {
+      ask: () => this.line.send("near"),
+      moved: (message, text) => {
+        if (!this.heldNear) return;
+        this.drawing.move(message.items, text);
+        this.tick(message.items);
+        this.note("Moving…");
+      },
+      ended: (words) => {
+        this.heldNear = false;
+        this.line.send("far", { words: words.slice(0, 2000) });
+      },
+    });
+    this.near.look(this.port.view());
   }
 
   // The view ------------------------------------------------------------------------------------------------------
@@ -289,6 +367,7 @@ export class BoardView {
   tellView(keep) {
     this.viewTold = performance.now();
     this.line.send("view", { view: this.port.view(), meant: this.port.meant, keep });
+    this.near?.look(this.port.view());
   }
 
   redraw() {

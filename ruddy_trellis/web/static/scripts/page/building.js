@@ -307,7 +307,7 @@ export class Building {
 
   gestureActs() {
     const { view } = this;
-    const { line, drawing, port, drags } = view;
+    const { line, drawing, port } = view;
     return {
       hover: (event) => {
         if (this.tool) {
@@ -334,7 +334,7 @@ export class Building {
         const { selected } = this;
         view.grab(selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at);
       },
-      drag: (to) => drags.offer({ to }),
+      drag: (to) => view.drag(to),
       drop: () => view.letGo(),
       choose: (...what) => this.choose(...what),
       box: (box, done, adding) => {

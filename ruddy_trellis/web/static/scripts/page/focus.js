@@ -27,7 +27,9 @@ function standIn() {
   const places = [home?.isConnected ? home : null, document.querySelector("dialog[open]"), document.getElementById("panel")];
   for (const place of places) {
     if (!place?.contains(document.getElementById(home?.id))) continue;
-    const same = [...place.querySelectorAll("button, input, select, a, textarea")].find((one) => can(one) && sign(one) === sign(lastFocused));
+    const same = [...place.querySelectorAll("button, input, select, a, textarea")].find(
+      (one) => can(one) && sign(one) === sign(lastFocused),
+    );
     if (same) return same;
   }
   if (home?.isConnected && shown(home)) {

@@ -19,7 +19,7 @@ const view = openCopy({
   },
   changed: ({ gone }) => select(selected.filter((id) => !gone.includes(id))),
 });
-const { canvas, port, drawing, line, drags, reveals, player } = view;
+const { canvas, port, drawing, line, reveals, player } = view;
 
 function say(words) {
   sentence.textContent = words || hint;
@@ -63,7 +63,7 @@ const gestures = new Gestures(
       if (!selected.length) say("");
     },
     grab: (id, at) => view.grab([id], at),
-    drag: (to) => drags.offer({ to }),
+    drag: (to) => view.drag(to),
     drop: () => view.letGo(),
     choose(id) {
       if (id) drawing.uncover(id);

@@ -1,0 +1,51 @@
+"""A copy of a board beside its drawing: what is held moves here at once, whatever the network; the server, which keeps the board, hears
+of it soon after and has the last word.
+
+It is the hand itself (``core.hand``) alone at that copy. Texts go in and out, since this runs in a thread of the browser.
+"""
+
+import json
+from typing import Any
+
+from ..core.board.copying import board_of
+from ..core.hand import Alone
+
+#: What is asked of the copy. All else is asked of the server.
+ASKED = frozenset(("grab", "drag", "drop", "lift"))
+
+
+class Beside:
+    """The copy of one board. Every method takes and gives JSON."""
+
+    def __init__(self) -> None:
+        self._alone: Alone | None = None
+
+    def open(self, text: str) -> str:
+        """Make the copy anew from what the server tells of the board. Gives how many steps it has. Raises Refusal where one cannot be
+        made here."""
+        board = board_of(json.loads(text))
+        lifted = self._alone.hand.lifted if self._alone is not None else set()
+        view = self._alone.view if self._alone is not None else board.settings.view
+        self._alone = Alone(board)
+        self._alone.view = view
+        self._alone.hand.lifted = {id for id in lifted if id in board}
+        return json.dumps(len(board))
+
+    def look(self, text: str) -> None:
+        """What part of the plane is seen: lines are cut a little outside it."""
+        if self._alone is not None:
+            self._alone.view = tuple(json.loads(text))
+
+    def take(self, text: str) -> str:
+        """Answer a message, one of ``ASKED``: a list of answers. Where nothing is held, a drag says so; the copy is never kept."""
+        message = json.loads(text)
+        if self._alone is None or message["t"] not in ASKED:
+            return "[]"
+        answers = self._alone.do(**message)
+        self._alone.told.clear()
+        return json.dumps([self._alone.hand.as_seen(answer) for answer in answers], separators=(",", ":"), default=_plain)
+
+
+def _plain(value: Any) -> Any:
+    """What JSON has no form for, as the server writes it: sets of ids and the like as lists."""
+    return list(value)

@@ -1,0 +1,48 @@
+"""What a browser fetches to run the hand: the runtime, packed as it lies in ``runtime``, and the core, packed from the files that the
+server itself runs."""
+
+import io
+import zipfile
+from functools import cache
+from hashlib import sha256
+from pathlib import Path
+
+_HERE = Path(__file__).parent
+_RUNTIME = _HERE / "runtime"
+_PACKAGE = _HERE.parent
+#: What of ``near`` runs in the browser, and the rooms of the core that never do: proofs, files that come in, challenges' judging.
+_BESIDE = ("__init__.py", "beside.py", "compiled.py")
+#: A time that is the same at every start, so that the archive is too.
+_THEN = (2026, 1, 1, 0, 0, 0)
+
+
+def runtime_version() -> str:
+    """The version of the runtime."""
+    return (_RUNTIME / "version.txt").read_text("utf-8").strip()
+
+
+@cache
+def runtime_file(name: str) -> bytes | None:
+    """A file of the runtime, packed by gzip; None where there is no such file."""
+    path = _RUNTIME / f"{name}.gz"
+    return path.read_bytes() if name.replace(".", "").replace("_", "").isalnum() and path.is_file() else None
+
+
+@cache
+def core_archive() -> bytes:
+    """The core and what runs it in the browser, as one archive of sources; the same bytes for the same files."""
+    files = {path.relative_to(_PACKAGE.parent).as_posix(): path for path in (_PACKAGE / "core").rglob("*.py")}
+    files |= {f"ruddy_trellis/near/{name}": _HERE / name for name in _BESIDE}
+    files |= {path.name: path for path in (_HERE / "standing_in").glob("*.py")}
+    kept = io.BytesIO()
+    with zipfile.ZipFile(kept, "w", zipfile.ZIP_DEFLATED, compresslevel=9) as archive:
+        archive.writestr(zipfile.ZipInfo("ruddy_trellis/__init__.py", _THEN), "")
+        for name, path in sorted(files.items()):
+            archive.writestr(zipfile.ZipInfo(name, _THEN), path.read_bytes(), zipfile.ZIP_DEFLATED, 9)
+    return kept.getvalue()
+
+
+@cache
+def core_mark() -> str:
+    """A mark of the core's archive: another one for other files."""
+    return sha256(core_archive()).hexdigest()[:16]

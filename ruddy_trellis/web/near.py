@@ -1,0 +1,34 @@
+"""What a browser fetches to run the hand beside the drawing: kept by it for good, for other files have other addresses."""
+
+from fastapi import APIRouter, HTTPException
+from fastapi.responses import Response
+
+from ..near.shipping import core_archive, core_mark, runtime_file, runtime_version
+
+router = APIRouter()
+_KINDS = {"mjs": "text/javascript", "wasm": "application/wasm", "zip": "application/zip"}
+_KEPT = {"cache-control": "max-age=31536000, immutable"}
+
+
+def near_places():
+    """Where the runtime and the core are, and the core's mark, by which the browser keeps what it has compiled of it."""
+    return {"runtime": f"/near/{runtime_version()}", "core": f"/near/core-{core_mark()}.zip", "mark": f"{runtime_version()} {core_mark()}"}
+
+
+@router.get("/near/core-{mark}.zip")
+def core(mark: str):
+    """The core as an archive of its sources."""
+    if mark != core_mark():
+        raise HTTPException(404)
+    return Response(core_archive(), media_type=_KINDS["zip"], headers=_KEPT)
+
+
+@router.get("/near/{version}/{name}")
+def runtime(version: str, name: str):
+    """A file of the runtime, as it lies packed on disk."""
+    packed = runtime_file(name) if version == runtime_version() else None
+    if packed is None:
+        raise HTTPException(404)
+    return Response(
+        packed, media_type=_KINDS[name.rsplit(".", 1)[-1]], headers={**_KEPT, "content-encoding": "gzip", "vary": "accept-encoding"}
+    )

@@ -1,0 +1,110 @@
+// What is held moves beside the drawing at once, whatever the network; the server hears of it ten times a second, and keeps it.
+
+/** How long the copy waits after a change before it is made anew, and how long the runtime may take to start, milliseconds. */
+const SETTLED = 400;
+const PATIENCE = 60_000;
+
+/** A copy of the board in a thread of its own. Until it is there, and where it fails, everything goes over the line. */
+export class Near {
+  /**
+   * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
+   * @param {{ask: () => boolean, moved: (message: object, text: string) => void, ended: (words: string) => void}} acts ask the server
+   *   for the steps of the board; what is told of moved items; told once where there is no copy any more, and why
+   */
+  constructor(places, acts) {
+    this.acts = acts;
+    this.ready = false;
+    this.fresh = false; // whether the copy is as the board is
+    this.asking = false;
+    this.changes = 0; // how many changes of the board were heard of
+    this.newest = null; // where what is held is to be, while another place is reckoned
+    this.busy = false;
+    this.worker = new Worker(new URL("../near/worker.js", import.meta.url), { type: "module" });
+    this.worker.onmessage = ({ data }) => this.told(data);
+    this.worker.onerror = () => this.end("The thread could not be started.");
+    this.patience = setTimeout(() => this.end("The runtime took too long."), PATIENCE);
+    this.worker.postMessage({ kind: "begin", places });
+  }
+
+  /** What the thread tells. */
+  told({ kind, number, text, words }) {
+    if (kind === "failed") return this.end(words);
+    if (kind === "ready") {
+      clearTimeout(this.patience);
+      this.ready = true;
+      this.renew();
+    } else if (kind === "opened") this.know(number === this.changes);
+    else this.answered(text);
+  }
+
+  /** The board has changed: the copy is none until it is made anew, once things have settled. */
+  stale() {
+    this.changes += 1;
+    this.know(false);
+    clearTimeout(this.settling);
+    this.settling = setTimeout(() => this.renew(), SETTLED);
+  }
+
+  /** Whether the copy is as the board is: told to the page as well, for whoever looks for what runs where. */
+  know(fresh) {
+    this.fresh = fresh;
+    document.getElementById("board").dataset.hand = fresh ? "near" : "far";
+  }
+
+  renew() {
+    if (!this.ready || this.asking) return;
+    this.asked = this.changes;
+    this.asking = this.acts.ask();
+  }
+
+  /** The line is another one: what was asked is not answered any more. */
+  connected() {
+    this.asking = false;
+    this.stale();
+  }
+
+  /** The server's answer: the board as it is now, by all that came before it. */
+  open(text) {
+    this.asking = false;
+    if (this.asked !== this.changes) return; // something has changed meanwhile, and asks again
+    this.worker?.postMessage({ kind: "open", number: this.changes, text });
+  }
+
+  look(view) {
+    this.worker?.postMessage({ kind: "look", text: JSON.stringify(view) });
+  }
+
+  take(kind, content = {}) {
+    this.worker?.postMessage({ kind: "take", text: JSON.stringify({ t: kind, ...content }) });
+  }
+
+  /** What is held goes on: of places that come faster than they are reckoned the newest counts. */
+  drag(to) {
+    if (this.busy) this.newest = to;
+    else {
+      this.busy = true;
+      this.take("drag", { to, seq: 0 });
+    }
+  }
+
+  answered(text) {
+    const answers = JSON.parse(text);
+    const moved = answers.find((answer) => answer.t === "moved");
+    if (!moved) return;
+    this.busy = false;
+    const { newest } = this;
+    this.newest = null;
+    if (newest) this.drag(newest);
+    if (moved.held) this.acts.moved(moved, answers.length === 1 ? text.slice(1, -1) : undefined);
+  }
+
+  end(words) {
+    clearTimeout(this.patience);
+    clearTimeout(this.settling);
+    this.worker?.terminate();
+    this.worker = null;
+    this.ready = false;
+    this.know(false);
+    this.acts.ended(words);
+  }
+}

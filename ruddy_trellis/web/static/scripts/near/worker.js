@@ -1,0 +1,78 @@
+// The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
+// Asked: begin, open, look, take. Told: ready, opened, answers, failed.
+
+const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
+let starting = null;
+
+self.addEventListener("message", async ({ data: { kind, number, text, places } }) => {
+  try {
+    if (kind === "begin") starting = begin(places);
+    const beside = await starting; // what is asked meanwhile waits its turn
+    if (kind === "begin") postMessage({ kind: "ready" });
+    else if (kind === "open") {
+      beside.open(text);
+      postMessage({ kind: "opened", number });
+    } else if (kind === "look") beside.look(text);
+    else postMessage({ kind: "answers", number, text: beside.take(text) });
+  } catch (problem) {
+    postMessage({ kind: "failed", number, words: String(problem?.message ?? problem).slice(-2000) });
+  }
+});
+
+/** Start the runtime with the core. */
+async function begin({ runtime, core, mark }) {
+  const { loadPyodide } = await import(`${runtime}/pyodide.mjs`);
+  const [python, compiled] = await Promise.all([
+    loadPyodide({ indexURL: `${runtime}/`, lockFileContents: JSON.stringify(LOCK) }),
+    kept("get", mark).catch(() => undefined),
+  ]);
+  if (compiled) python.FS.writeFile("/core.zip", compiled);
+  else await compile(python, core, mark);
+  return python.runPython(`
+import sys
+sys.path.insert(0, "/core.zip")
+from ruddy_trellis.near.beside import Beside
+Beside()
+`);
+}
+
+/** Fetch the sources of the core and compile them; what came of it is kept, for it takes seconds. */
+async function compile(python, core, mark) {
+  const answer = await fetch(core);
+  if (!answer.ok) throw new Error(`${core}: ${answer.status}`);
+  python.FS.writeFile("/sources.zip", new Uint8Array(await answer.arrayBuffer()));
+  python.runPython(`
+import sys
+sys.path.insert(0, "/sources.zip")
+from ruddy_trellis.near.compiled import compiled
+with open("/sources.zip", "rb") as sources, open("/core.zip", "wb") as made:
+    made.write(compiled(sources.read()))
+sys.path.remove("/sources.zip")
+for name in [name for name in sys.modules if name.startswith("ruddy_trellis")]:
+    del sys.modules[name]
+`);
+  python.FS.unlink("/sources.zip");
+  await kept("put", mark, python.FS.readFile("/core.zip")).catch(() => {});
+}
+
+/** What was compiled once, by its mark; of others nothing is kept. */
+function kept(what, mark, bytes) {
+  return new Promise((resolve, reject) => {
+    const opening = indexedDB.open("ruddy-trellis-near", 1);
+    opening.onupgradeneeded = () => opening.result.createObjectStore("compiled");
+    opening.onerror = () => reject(opening.error);
+    opening.onsuccess = () => {
+      const change = opening.result.transaction("compiled", what === "put" ? "readwrite" : "readonly");
+      const store = change.objectStore("compiled");
+      if (what === "put") {
+        store.clear();
+        store.put(bytes, mark);
+        change.oncomplete = () => resolve();
+      } else {
+        const asking = store.get(mark);
+        asking.onsuccess = () => resolve(asking.result);
+      }
+      change.onerror = () => reject(change.error);
+    };
+  });
+}

@@ -1,0 +1,108 @@
+"""The hand beside the drawing: with the server far away a drag answers at once, and what it comes to is what the server keeps."""
+
+import time
+
+from .board_page import BoardPage
+from .served import BrowserTest
+from .slow_line import SlowLine
+
+#: Notes when each position of a drag was drawn. Whatever draws hands the moved items to the painter.
+NOTE_WHAT_IS_DRAWN = """
+const post = Worker.prototype.postMessage;
+window.drawn = [];
+Worker.prototype.postMessage = function (message, ...more) {
+  if (message.moved || message.movedText) drawn.push(performance.now());
+  return post.call(this, message, ...more);
+};
+"""
+#: How long the runtime may take to start here, milliseconds.
+START = 90_000
+
+
+class NearTest(BrowserTest):
+    near = True
+    #: There and back, seconds.
+    far = 0.3
+
+    def setUp(self):
+        super().setUp()
+        self.line = SlowLine(self.server.port, self.far)
+        self.addCleanup(self.line.close)
+        self.page.add_init_script(NOTE_WHAT_IS_DRAWN)
+
+    def opened(self, *sentences):
+        b = BoardPage(self.page, self.line.address).start("Beside a slow line")
+        for sentence in sentences:
+            b.say(sentence)
+        b.address = self.server.address  # what is kept is asked of the server itself
+        self.page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        return b
+
+    def test_a_drag_answers_at_once_and_the_server_keeps_what_was_seen(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the circle through A, B and C", "the length of AB")
+        page = self.page
+        page.mouse.move(*b.pixel(4, 0))
+        page.mouse.down()
+        places = [b.pixel(4 + step / 12, step / 12) for step in range(1, 25)]
+        page.evaluate("drawn.length = 0")
+        began = page.evaluate("performance.now()")
+        for place in places:
+            page.mouse.move(*place)
+            page.wait_for_timeout(16)
+        took = page.evaluate("performance.now()") - began
+        drawn = page.evaluate("drawn.length")
+        # Over the line alone there would be one position for each time there and back.
+        self.assertGreater(drawn, 3 * took / 1000 / self.far, f"{drawn} positions in {took:.0f} ms")
+        page.mouse.up()
+        b.settle()
+        self.assertEqual([round(part, 6) for part in b.value("B")], [6, 2])
+        self.assertIn("6.32", " ".join(b.tags()))
+
+    def test_undo_and_a_drag_after_it(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "the segment from A to B")
+        b.drag_point("B", (2, 2))
+        self.assertEqual([round(part, 6) for part in b.value("B")], [2, 2])
+        self.page.click("#undo")
+        b.settle()
+        self.assertEqual(b.value("B"), (4, 0))
+        self.page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        b.drag_point("B", (1, -2))
+        self.assertEqual([round(part, 6) for part in b.value("B")], [1, -2])
+
+    def test_a_change_from_another_window_in_the_middle_of_a_drag(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "the midpoint M of AB")
+        page = self.page
+        other = page.context.new_page()
+        second = BoardPage(other, self.server.address)
+        other.goto(page.url.replace(self.line.address, self.server.address))
+        second._ready()
+        page.bring_to_front()
+        page.mouse.move(*b.pixel(4, 0))
+        page.mouse.down()
+        page.mouse.move(*b.pixel(4, 1), steps=4)
+        other.evaluate("line.socket.send(JSON.stringify({t: 'say', text: 'Z = (-3, -3)'}))")
+        time.sleep(2 * self.far)
+        page.mouse.move(*b.pixel(5, 2), steps=6)
+        time.sleep(3 * self.far)
+        page.mouse.move(*b.pixel(6, 2), steps=3)
+        page.mouse.up()
+        b.settle()
+        self.assertEqual([round(part, 6) for part in b.value("B")], [6, 2])
+        self.assertEqual([round(part, 6) for part in b.value("M")], [3, 1])
+        self.assertEqual(b.value("Z"), (-3, -3))
+
+    def test_the_line_is_cut_while_something_is_held(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "the segment from A to B")
+        page = self.page
+        page.mouse.move(*b.pixel(4, 0))
+        page.mouse.down()
+        page.mouse.move(*b.pixel(5, 1), steps=4)
+        page.wait_for_timeout(1000)
+        self.line.cut()
+        page.mouse.move(*b.pixel(6, 2), steps=4)
+        page.mouse.up()
+        page.wait_for_selector("#saved:text('Not connected')", state="attached")
+        self.line.mend()
+        page.wait_for_selector("#saved:text-is('Saved')", state="attached")
+        b.settle()
+        self.assertEqual([round(part, 6) for part in b.value("B")], [5, 1], "what the server had heard of is kept")
