@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from ..kinds import REVEAL
 from .board import Board
 from .codec import settings_from_json, settings_to_json, step_from_json, step_to_json
 
@@ -9,6 +10,16 @@ from .codec import settings_from_json, settings_to_json, step_from_json, step_to
 def steps_and_settings(board: Board) -> dict[str, Any]:
     """A board as a copy of it is made beside a drawing: its settings, and its steps with their ids."""
     return {"settings": settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
+
+
+def as_students_may_have_it(board: Board) -> dict[str, Any] | None:
+    """The same for somebody who may not know all of it: without hidden things on which nothing hangs that is seen. None where things are
+    covered, or behind a reveal: what is under them is nobody's before it is lifted."""
+    if any(step.look.cover or step.makes == REVEAL for step in board.steps):
+        return None
+    seen = [step.id for step in board.steps if not step.look.hidden]
+    needed = {*seen, *board.ancestors(seen)}
+    return {"settings": settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps if step.id in needed]}
 
 
 def board_of(data: Any) -> Board:

@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from ..board.copying import as_students_may_have_it
 from ..board.step import Step
 from ..challenge.verdict import RIGHT
 from ..display.covers import cover_words
@@ -18,6 +19,8 @@ from .showing import SHAKE_PAUSE, counter_frames
 
 _LOOKING = (
     messages.Here,
+    messages.Near,
+    messages.Far,
     messages.Grab,
     messages.Drag,
     messages.Drop,
@@ -96,6 +99,8 @@ class StudentHand(Hand):
         match message:
             case messages.Reset():
                 return self._start_again()
+            case messages.Near():
+                return self._near()
             case messages.Working():
                 return self._working()
             case messages.Renew():
@@ -111,6 +116,10 @@ class StudentHand(Hand):
             case messages.ShowWhere():
                 return self._show_where()
         return self._with_the_kit(super().take(message))
+
+    def _near(self) -> Doing:
+        """The board as a copy beside the drawing is made of it; nothing of one that keeps something back."""
+        yield {"t": "near", **(as_students_may_have_it(self.board) or {"steps": None})}
 
     def _with_the_kit(self, doing: Doing) -> Doing:
         """What another hand would do, but that every edit asks for sentences of the kit, and that only such are offered instead."""

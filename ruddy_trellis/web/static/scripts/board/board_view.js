@@ -150,11 +150,13 @@ export class BoardView {
       this.tick(items);
       if (seq !== undefined && held && items.length) this.note("Moving…");
     });
-    line.on("near", (_, text) => this.near?.open(text));
+    line.on("near", ({ steps }, text) => this.near?.open(steps && text));
     line.on("ahead", ({ items }) => this.drawing.preview(items));
     line.on("heard", ({ words, last }) => (last ? hearLast(words) : hear(words)));
     line.on("kept", () => this.note("Saved"));
     line.on("stuck", ({ words, lights }) => {
+      if (this.heldNear) this.tellView(false); // the server shows everything where it is
+      this.heldNear = false;
       toast(words, { refusal: true });
       this.drawing.markOnly("lit", lights);
     });

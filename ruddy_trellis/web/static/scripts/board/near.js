@@ -63,10 +63,10 @@ export class Near {
     this.stale();
   }
 
-  /** The server's answer: the board as it is now, by all that came before it. */
+  /** The server's answer: the board as it is now, by all that came before it; nothing where it keeps something back. */
   open(text) {
     this.asking = false;
-    if (this.asked !== this.changes) return; // something has changed meanwhile, and asks again
+    if (!text || this.asked !== this.changes) return; // something has changed meanwhile, and asks again
     this.worker?.postMessage({ kind: "open", number: this.changes, text });
   }
 

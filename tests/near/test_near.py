@@ -1,0 +1,141 @@
+"""The hand beside the drawing says what the hand at the server says; what is sent to run it is whole; students get what is theirs."""
+
+import gzip
+import io
+import json
+import subprocess
+import sys
+import unittest
+import zipfile
+from functools import cache
+
+from ruddy_trellis.core.board.copying import as_students_may_have_it, board_of, steps_and_settings
+from ruddy_trellis.core.display import display
+from ruddy_trellis.core.edits import LookChanges, Restyle
+from ruddy_trellis.core.edits.prepare import perform
+from ruddy_trellis.core.figure import Figure
+from ruddy_trellis.core.hand import Alone
+from ruddy_trellis.core.lesson.file import lesson_from_json
+from ruddy_trellis.demo import demo_lessons
+from ruddy_trellis.near import shipping
+from ruddy_trellis.near.compiled import compiled
+from ruddy_trellis.web.options import Options
+from tests.bank.boards import BOARDS
+from tests.bank.judge import said_on
+from tests.bank.run import utterances
+from tests.web.served import WebTest
+
+from .drags import told
+
+#: Of what teachers say in the bank, every so manieth makes a board that is dragged on both sides.
+EVERY = 9
+
+
+@cache
+def boards():
+    """Boards of the demo lessons, and what comes of things that teachers say: of almost every kind of thing."""
+    demo = [board for lesson in demo_lessons() for board in lesson_from_json(lesson)[1]]
+    said = [said_on(BOARDS[line.board]().board, line.text).board for line in list(utterances())[::EVERY]]
+    return [*demo, *said]
+
+
+class SameTest(unittest.TestCase):
+    def test_with_the_stand_ins_a_hand_says_the_same(self):
+        texts = [json.dumps(steps_and_settings(board)) for board in boards()]
+        stand_ins = str(shipping._HERE / "standing_in")
+        there = subprocess.run(
+            [sys.executable, "-c", f"import sys; sys.path.insert(0, {stand_ins!r}); import runpy; "
+             "runpy.run_module('tests.near.drags', run_name='__main__')"],
+            check=False, input=json.dumps(texts), capture_output=True, text=True, timeout=300,
+        )  # fmt: skip
+        self.assertEqual(there.returncode, 0, there.stderr[-2000:])
+        here = [told(text, number) for number, text in enumerate(texts)]
+        moved = 0
+        for number, (one, other) in enumerate(zip(here, json.loads(there.stdout), strict=True)):
+            self.assertEqual(one, other, f"board {number}")
+            moved += sum('"held":true' in answer for answer in one)
+        self.assertGreater(moved, len(texts) * 2, "something was held on most boards")
+
+    def test_a_copy_is_the_board(self):
+        for number, board in enumerate(boards()):
+            with self.subTest(number):
+                copy = board_of(json.loads(json.dumps(steps_and_settings(board))))
+                self.assertEqual(copy.steps, board.steps)
+                self.assertEqual(copy.settings, board.settings)
+                self.assertEqual([copy.value(step.id) for step in copy.steps], [board.value(step.id) for step in board.steps])
+                extent = Alone(board).extent
+                self.assertEqual(display(copy, extent), display(board, extent))
+
+
+class StudentsTest(unittest.TestCase):
+    def test_what_hangs_on_nothing_that_is_seen_is_not_told(self):
+        figure = Figure()
+        for words in ("A = (0, 0)", "B = (4, 0)", "M is the midpoint of AB", "S = (7, 7)", "the segment from A to M"):
+            figure.say(words)
+        ids = {figure.board.name(step.id): step.id for step in figure.board.steps}
+        perform(figure.board, Restyle(ids=[ids["S"], ids["M"]], look=LookChanges(hidden=True)))
+        names = [step.get("name") for step in as_students_may_have_it(figure.board)["steps"]]
+        self.assertIn("M", names, "the segment hangs on it")
+        self.assertNotIn("S", names)
+
+    def test_a_board_that_covers_something_is_not_told(self):
+        figure = Figure()
+        for words in ("A = (0, 0)", "B = (4, 0)", "d is the length of AB"):
+            figure.say(words)
+        self.assertIsNotNone(as_students_may_have_it(figure.board))
+        perform(figure.board, Restyle(ids=[figure.board.steps[-1].id], look=LookChanges(cover=True)))
+        self.assertIsNone(as_students_may_have_it(figure.board))
+
+
+class ShippingTest(unittest.TestCase):
+    def test_the_core_is_packed_whole_and_compiles(self):
+        archive = zipfile.ZipFile(io.BytesIO(shipping.core_archive()))
+        names = set(archive.namelist())
+        for path in (shipping._PACKAGE / "core").rglob("*.py"):
+            name = path.relative_to(shipping._PACKAGE.parent).as_posix()
+            self.assertEqual(archive.read(name), path.read_bytes())
+        self.assertLessEqual({"pydantic.py", "orjson.py", "ruddy_trellis/near/beside.py"}, names)
+        self.assertFalse([name for name in names if "/web/" in name or "/store/" in name])
+        made = zipfile.ZipFile(io.BytesIO(compiled(shipping.core_archive())))
+        self.assertEqual({f"{name}c" for name in names}, set(made.namelist()))
+
+    def test_the_runtime_is_packed_in_files_that_git_keeps(self):
+        self.assertRegex(shipping.runtime_version(), r"^\d+\.\d+\.\d+$")
+        sizes = [len(shipping.runtime_file(name)) for name in ("pyodide.mjs", "pyodide.asm.mjs", "pyodide.asm.wasm", "python_stdlib.zip")]
+        self.assertLess(max(sizes), 4_000_000)
+        self.assertLess(sum(sizes) + len(shipping.core_archive()), 6_000_000)
+        self.assertEqual(gzip.decompress(shipping.runtime_file("pyodide.asm.wasm"))[:4], b"\0asm")
+        for name in ("../shipping.py", "version.txt", "make.mjs", "", "pyodide"):
+            self.assertIsNone(shipping.runtime_file(name))
+
+
+class DoorTest(WebTest):
+    def test_what_is_fetched_is_kept_and_nothing_else_is_given(self):
+        places = json.loads(self.client.get(self.lesson()).text.split("data-near='")[1].split("'")[0])
+        answer = self.client.get(places["runtime"] + "/pyodide.asm.wasm")
+        self.assertEqual((answer.status_code, answer.headers["content-type"]), (200, "application/wasm"))
+        self.assertIn("immutable", answer.headers["cache-control"])
+        self.assertEqual(answer.content[:4], b"\0asm")
+        self.assertEqual(self.client.get(places["core"]).content, shipping.core_archive())
+        for address in ("/near/0.0.0/pyodide.mjs", places["runtime"] + "/version.txt", "/near/core-0.zip"):
+            self.assertEqual(self.client.get(address).status_code, 404, address)
+
+    def test_only_the_thread_may_compile(self):
+        page = self.client.get(self.lesson())
+        self.assertNotIn("wasm-unsafe-eval", page.headers["content-security-policy"])
+        stamp = page.text.split("/static/")[1].split("/")[0]
+        policy = self.client.get(f"/static/{stamp}/teacher/near/worker.js").headers["content-security-policy"]
+        self.assertIn("script-src 'self' 'wasm-unsafe-eval'", policy)
+        self.assertNotIn("unsafe-eval' ", policy.replace("wasm-unsafe-eval'", ""))
+
+    def test_it_can_be_left_out(self):
+        self.assertNotIn("data-near", self.client.get(self.lesson() + "?near=0").text)
+        self.application.state.options = Options(near=False)
+        self.assertNotIn("data-near", self.client.get(self.lesson()).text)
+
+    def lesson(self):
+        return self.client.post("/lessons", data={"title": "New"}, follow_redirects=False).headers["location"]
+
+
+if __name__ == "__main__":
+    unittest.main()
