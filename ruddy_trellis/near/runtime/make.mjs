@@ -2,6 +2,7 @@
 // The standard library is cut to what the core imports, and compiled by the runtime itself; everything is packed as it is sent.
 import { execFileSync } from "node:child_process";
 import fs from "node:fs";
+import os from "node:os";
 import path from "node:path";
 import { pathToFileURL } from "node:url";
 import zlib from "node:zlib";
@@ -13,7 +14,7 @@ const source = path.resolve(from);
 const { version } = JSON.parse(fs.readFileSync(path.join(source, "package.json"), "utf8"));
 
 // The core as the server packs it, to see what it imports.
-const core = "/tmp/core-for-runtime.zip";
+const core = path.join(os.tmpdir(), "core-for-runtime.zip");
 execFileSync(path.join(root, ".venv/bin/python"), ["-c", `
 from ruddy_trellis.near.shipping import core_archive
 open("${core}", "wb").write(core_archive())`], { cwd: root });
