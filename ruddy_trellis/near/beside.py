@@ -9,9 +9,13 @@ from typing import Any
 
 from ..core.board.copying import board_of
 from ..core.hand import Alone
+from ..core.kinds import CLAIM, CONDITION, CONIC, FAMILY, LOCUS, REGION
 
 #: What is asked of the copy. All else is asked of the server.
 ASKED = frozenset(("grab", "drag", "drop", "lift"))
+#: Kinds of things that are drawn of many places at once, with libraries that a browser has not, or of which a verdict is told: these, and
+#: what hangs on them, the copy lacks and the server shows.
+ELSEWHERE = frozenset((CONIC, LOCUS, FAMILY, CONDITION, REGION, CLAIM))
 
 
 class Beside:
@@ -21,15 +25,15 @@ class Beside:
         self._alone: Alone | None = None
 
     def open(self, text: str) -> str:
-        """Make the copy anew from what the server tells of the board. Gives how many steps it has. Raises Refusal where one cannot be
-        made here."""
-        board = board_of(json.loads(text))
+        """Make the copy anew from what the server tells of the board. Gives the ids of what the server shows. Raises Refusal where
+        a step cannot be made here."""
+        board, elsewhere = board_of(json.loads(text), ELSEWHERE)
         lifted = self._alone.hand.lifted if self._alone is not None else set()
         view = self._alone.view if self._alone is not None else board.settings.view
         self._alone = Alone(board)
         self._alone.view = view
         self._alone.hand.lifted = {id for id in lifted if id in board}
-        return json.dumps(len(board))
+        return json.dumps(sorted(elsewhere))
 
     def look(self, text: str) -> None:
         """What part of the plane is seen: lines are cut a little outside it."""

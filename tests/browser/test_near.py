@@ -1,6 +1,11 @@
 """The hand beside the drawing: with the server far away a drag answers at once, and what it comes to is what the server keeps."""
 
+import json
 import time
+
+from ruddy_trellis.core.board.copying import steps_and_settings
+from tests.near.drags import messages, told
+from tests.near.test_near import boards
 
 from .board_page import BoardPage
 from .served import BrowserTest
@@ -15,6 +20,30 @@ Worker.prototype.postMessage = function (message, ...more) {
   return post.call(this, message, ...more);
 };
 """
+#: Boards and what is asked of their copies, in a thread like that of the page. Answers with what is told of each.
+DRAG_THERE = """async (boards) => {
+  const root = document.getElementById("board");
+  const script = document.querySelector("script[type=module]").src.replace("page/teacher.js", "near/worker.js");
+  const worker = new Worker(script, { type: "module" });
+  const next = () => new Promise((done) => { worker.onmessage = ({ data }) => done(data); });
+  const ask = (message) => { const answer = next(); worker.postMessage(message); return answer; };
+  const begun = await ask({ kind: "begin", places: JSON.parse(root.dataset.near) });
+  if (begun.kind !== "ready") throw new Error(begun.words);
+  const found = [];
+  for (const [text, ...messages] of boards) {
+    const told = [];
+    const opened = await ask({ kind: "open", number: 0, text });
+    worker.postMessage({ kind: "look", text: JSON.stringify(JSON.parse(text).settings.view) });
+    if (opened.kind !== "opened") told.push(opened.words);
+    for (const message of messages) {
+      const answer = await ask({ kind: "take", text: message });
+      told.push(answer.text ?? answer.words);
+    }
+    found.push(told);
+  }
+  worker.terminate();
+  return found;
+}"""
 #: How long the runtime may take to start here, milliseconds.
 START = 90_000
 
@@ -57,6 +86,19 @@ class NearTest(BrowserTest):
         b.settle()
         self.assertEqual([round(part, 6) for part in b.value("B")], [6, 2])
         self.assertIn("6.32", " ".join(b.tags()))
+
+    def test_both_hands_come_to_the_same_bits(self):
+        page = self.page
+        page.goto(self.server.address + "/")
+        page.click("text=Any four-sided bed")
+        page.wait_for_selector("#board[data-near]", state="attached")
+        texts = [json.dumps(steps_and_settings(board)) for board in boards()]
+        here = [told(text, number) for number, text in enumerate(texts)]
+        there = page.evaluate(DRAG_THERE, [[text, *messages(text, number)] for number, text in enumerate(texts)])
+        apart = []
+        for number, (one, other) in enumerate(zip(here, there, strict=True)):
+            apart += [(number, *pair) for pair in zip(one, other) if pair[0] != pair[1]][:1]
+        self.assertFalse(apart, f"{len(apart)} boards are apart, first {[str(part)[:1500] for part in apart[0]] if apart else ''}")
 
     def test_undo_and_a_drag_after_it(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)", "the segment from A to B")

@@ -14,24 +14,28 @@ from ruddy_trellis.near.beside import Beside
 DRAGS, PLACES = 3, 4
 
 
-def told(board: str, chance: int) -> list[str]:
-    """What a hand beside a drawing says to random drags of a board.
+def messages(board: str, chance: int) -> list[str]:
+    """Random drags of a board.
 
     Args:
         board: its steps and settings as JSON.
         chance: where the random numbers begin.
     """
-    numbers, beside = random.Random(chance), Beside()
-    beside.open(board)
+    numbers = random.Random(chance)
     steps = [step["id"] for step in json.loads(board)["steps"]]
-    answers = []
+    asked = []
     for _ in range(DRAGS if steps else 0):
-        answers.append(beside.take(json.dumps({"t": "grab", "ids": [numbers.choice(steps)], "at": [0, 0]})))
-        for seq in range(PLACES):
-            to = [round(numbers.uniform(-6, 6), 3) for _ in "xy"]
-            answers.append(beside.take(json.dumps({"t": "drag", "to": to, "seq": seq})))
-        answers.append(beside.take('{"t": "drop"}'))
-    return answers
+        asked.append({"t": "grab", "ids": [numbers.choice(steps)], "at": [0, 0]})
+        asked += [{"t": "drag", "to": [round(numbers.uniform(-6, 6), 3) for _ in "xy"], "seq": seq} for seq in range(PLACES)]
+        asked.append({"t": "drop"})
+    return [json.dumps(one) for one in asked]
+
+
+def told(board: str, chance: int) -> list[str]:
+    """What a hand beside a drawing says to them."""
+    beside = Beside()
+    beside.open(board)
+    return [beside.take(message) for message in messages(board, chance)]
 
 
 if __name__ == "__main__":

@@ -59,12 +59,29 @@ class SameTest(unittest.TestCase):
     def test_a_copy_is_the_board(self):
         for number, board in enumerate(boards()):
             with self.subTest(number):
-                copy = board_of(json.loads(json.dumps(steps_and_settings(board))))
+                copy, left_out = board_of(json.loads(json.dumps(steps_and_settings(board))))
+                self.assertFalse(left_out)
                 self.assertEqual(copy.steps, board.steps)
                 self.assertEqual(copy.settings, board.settings)
                 self.assertEqual([copy.value(step.id) for step in copy.steps], [board.value(step.id) for step in board.steps])
                 extent = Alone(board).extent
                 self.assertEqual(display(copy, extent), display(board, extent))
+
+    def test_what_the_copy_lacks_is_what_hangs_on_what_it_cannot_draw(self):
+        figure = Figure()
+        for words in (
+            "A = (0, 0)",
+            "B = (4, 0)",
+            "C = (3, 3)",
+            "e is the ellipse with foci A and B through C",
+            "P is a point on e",
+            "p is the line through A and P",
+            "q is the line through A and C",
+        ):
+            figure.say(words)
+        board, left_out = board_of(steps_and_settings(figure.board), {"conic"})
+        self.assertEqual({figure.board.name(id) for id in left_out}, {"e", "P", "p"})
+        self.assertEqual({board.name(step.id) for step in board.steps}, {"A", "B", "C", "q"})
 
 
 class StudentsTest(unittest.TestCase):

@@ -3,6 +3,7 @@
 import math
 from typing import Any
 
+from .circular import cos_sin, direction
 from .roots import complex_roots
 from .undefined import CLOSENESS, END_SLACK, TOUCHING, Undefined
 
@@ -125,11 +126,10 @@ class Floats:
             raise Undefined("an angle of which not even the degrees are known")
         if angle % 90 == 0:  # what is square is exactly so
             return _QUARTERS[int(angle // 90) % 4]
-        radians = math.radians(angle)
-        return math.cos(radians), math.sin(radians)
+        return cos_sin(angle)
 
     @staticmethod
     def angle(x, y):
         if x == 0 and y == 0:
             raise Undefined("no direction")
-        return math.degrees(math.atan2(y, x))
+        return direction(x, y)

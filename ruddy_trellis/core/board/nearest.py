@@ -1,11 +1,12 @@
 """Where on a path a position is nearest."""
 
 from collections.abc import Sequence
-from math import atan2, degrees, hypot
+from math import degrees, hypot
 from typing import Any
 
 from .. import limits
 from ..arithmetic import ARRAYS, FLOATS, Undefined
+from ..arithmetic.circular import atan2
 from ..arithmetic.late import np
 from ..formulas import arcs, conics, straights
 from ..formulas import points as point_formulas

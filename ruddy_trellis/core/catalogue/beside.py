@@ -1,8 +1,9 @@
 """Where words stand of which nobody said where: beside the figure, over nothing."""
 
-from math import cos, hypot, pi, sin, sqrt
+from math import hypot, pi, sqrt
 from typing import Any
 
+from ..arithmetic.circular import cos, sin
 from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS, TOLD
 from ..seen import SeenBoard
 

@@ -1,10 +1,11 @@
 """Conditions on where a place may be, and regions where several of them hold."""
 
-from math import atan2, inf, radians, sqrt
+from math import inf, radians, sqrt
 from typing import Any
 
 from .. import limits
 from ..arithmetic import FLOATS, Undefined
+from ..arithmetic.circular import atan2
 from ..formulas import arcs
 from ..kinds import CIRCLE, CONDITION, LOCUS, NUMBER, POINT, POLYGON, QUIZ, REGION, SECTOR, STRAIGHTS
 from ..refusal import Refusal

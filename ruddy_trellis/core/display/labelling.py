@@ -1,8 +1,9 @@
 """Labels that keep out of one another's way."""
 
-from math import cos, radians, sin
+from math import radians
 from typing import Any, TypeAlias
 
+from ..arithmetic.circular import cos, sin
 from ..kinds import MARK, NUMBER, POINT
 from ..seen import SeenBoard
 from .extent import Extent

@@ -1,10 +1,11 @@
 """Marks on the figure: where they are drawn, and whether the figure agrees with what they state."""
 
 from collections.abc import Sequence
-from math import atan2, degrees, hypot
+from math import degrees, hypot
 from typing import Any
 
 from ..arithmetic import FLOATS, Undefined
+from ..arithmetic.circular import atan2
 from ..formulas import measures
 from ..seen import SeenBoard, SeenStep
 

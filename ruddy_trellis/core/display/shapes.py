@@ -3,10 +3,11 @@
 import logging
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import atan2, cos, degrees, hypot, inf, radians, sin, sqrt
+from math import degrees, hypot, inf, radians, sqrt
 from typing import Any
 
 from ..arithmetic import ARRAYS, FLOATS
+from ..arithmetic.circular import atan2, cos, sin
 from ..arithmetic.late import np
 from ..arithmetic.undefined import Undefined
 from ..formulas import arcs, conics
@@ -238,7 +239,9 @@ class Shapes:
 
     def _points_on(self, step):
         """Where the points are that lie on a path by construction."""
-        return [at for id in self.board.incidence.get(step.id, ()) if (at := self.board.value(id)) is not None]
+        return [
+            at for id in sorted(self.board.incidence.get(step.id, ()), key=self.board.place) if (at := self.board.value(id)) is not None
+        ]
 
     def _circle(self, known, value):
         x, y, square = value

@@ -1,9 +1,10 @@
 """Where readings stand on the board: an angle at its corner, a tag beside what it measures."""
 
-from math import atan2, cos, degrees, hypot, radians, sin, sqrt
+from math import degrees, hypot, radians, sqrt
 from typing import Any
 
 from ..arithmetic import FLOATS
+from ..arithmetic.circular import atan2, cos, sin
 from ..formulas import arcs
 from ..formulas.points import middle_of_corners
 from ..kinds import ARC, CHORD_REGION, CIRCLE, CONIC, POINT, POLYGON, SECTOR, SPANS, STRAIGHTS

@@ -2,6 +2,7 @@
 
 from math import inf
 
+from ..arithmetic.adding import total
 from ..arithmetic.protocol import Arithmetic, Number
 from .values import Circle, Point, Polygon, Round, Straight
 
@@ -13,7 +14,7 @@ def midpoint(m: Arithmetic, a: Point, b: Point) -> Point:
 
 def middle_of_corners(corners: Polygon) -> Point:
     """The mean of some corners."""
-    return sum(x for x, _ in corners) / len(corners), sum(y for _, y in corners) / len(corners)
+    return total(x for x, _ in corners) / len(corners), total(y for _, y in corners) / len(corners)
 
 
 def point_on_straight(m: Arithmetic, straight: Straight, share: Number) -> Point:

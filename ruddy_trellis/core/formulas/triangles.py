@@ -2,6 +2,7 @@
 
 from math import inf
 
+from ..arithmetic.adding import total
 from ..arithmetic.protocol import Arithmetic
 from .measures import distance
 from .values import Circle, Point
@@ -59,9 +60,9 @@ def excircle(m: Arithmetic, a: Point, b: Point, c: Point) -> Circle:
     """The circle that touches the side facing a from outside, and the lines of the other two."""
     a = _standing(m, a, b, c)
     weights = -distance(m, b, c), distance(m, c, a), distance(m, a, b)
-    total = weights[0] + weights[1] + weights[2]
-    x, y = (sum(w * p[i] for w, p in zip(weights, (a, b, c))) / total for i in (0, 1))
-    radius = m.cross(m.separate(a, b), m.separate(a, c)) / total
+    girth = weights[0] + weights[1] + weights[2]
+    x, y = (total(w * p[i] for w, p in zip(weights, (a, b, c))) / girth for i in (0, 1))
+    radius = m.cross(m.separate(a, b), m.separate(a, c)) / girth
     return x, y, radius * radius
 
 

@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator, Sequence
 from itertools import combinations
-from math import atan2
 
+from ..arithmetic.circular import atan2
 from ..board.board import Board
 from ..catalogue import CATALOGUE, GAP_KINDS
 from ..edits.models import Add, Edit, LookChanges, NewStep, Restyle

@@ -2,9 +2,10 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import atan2, degrees, hypot, sqrt
+from math import degrees, hypot, sqrt
 
 from ..arithmetic import FLOATS, Undefined
+from ..arithmetic.circular import atan2
 from ..arithmetic.late import np
 from ..board.board import Board
 from ..board.lattice import snapped

@@ -3,10 +3,11 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
-from math import atan2, cos, hypot, pi, radians, sin, tan, tau
+from math import hypot, pi, radians, tau
 from typing import Any, Protocol
 
 from ..arithmetic import Undefined
+from ..arithmetic.circular import atan2, cos, sin, tan
 from ..arithmetic.late import np
 from .edges import BentEdge, Edge, Place, RoundEdge, StraightEdge
 

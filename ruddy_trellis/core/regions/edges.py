@@ -3,9 +3,11 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
-from math import atan2, cos, hypot, pi, sin, tau
+from math import hypot, pi, tau
 from typing import Any, TypeAlias
 
+from ..arithmetic.adding import total
+from ..arithmetic.circular import atan2, cos, sin
 from ..arithmetic.late import np
 
 #: So many corners follow a whole circle, and so many a parabola.
@@ -78,7 +80,7 @@ class RoundEdge:
         """Where the way through some places starts, and how far round it goes: radians."""
         angles = [atan2(y - self.centre[1], x - self.centre[0]) for x, y in places]
         turns = [(b - a + pi) % tau - pi for a, b in pairwise(angles)]
-        return angles[0], sum(turns)
+        return angles[0], total(turns) if turns else 0.0
 
     def sums(self, places):
         """The length, and the integral of (x dy - y dx) / 2."""

@@ -145,7 +145,7 @@ export class BoardView {
       else this.near?.stale();
       // What is held near is further on already; the last place of a drag is told by the server as well.
       if (this.heldNear && !held) this.heldNear = false;
-      if (seq !== undefined && (this.heldNear || seq < this.last)) return;
+      if (seq !== undefined && (this.heldNear || seq < this.last)) return this.showElsewhere(items);
       this.drawing.move(items, text);
       this.tick(items);
       if (seq !== undefined && held && items.length) this.note("Moving…");
@@ -292,6 +292,7 @@ export class BoardView {
 
   /** What is held goes to another place: beside the drawing at once where there is a copy, and at the server. */
   drag(to) {
+    this.heldNear &&= this.near.fresh;
     if (!this.heldNear) return this.drags.offer({ to });
     this.near.drag(to);
     this.to = to;
@@ -321,6 +322,14 @@ export class BoardView {
     this.line.send("drop", { unseen: this.reveals.hidden() });
   }
 
+  /** Of a place of a drag that is past already, what is not reckoned beside the drawing. */
+  showElsewhere(items) {
+    const there = items.filter(({ id }) => this.near.elsewhere.has(id));
+    if (!there.length) return;
+    this.drawing.move(there);
+    this.tick(there);
+  }
+
   /** The covers of these things are lifted, for this person. */
   lift(ids) {
     this.line.send("lift", { ids });
@@ -342,6 +351,7 @@ export class BoardView {
     this.near = new Near(JSON.parse(near), {
       ask: () => this.line.send("near"),
       moved: (message, text) => {
+        this.heldNear &&= message.held; // what the copy lacks it cannot hold
         if (!this.heldNear) return;
         this.drawing.move(message.items, text);
         this.tick(message.items);

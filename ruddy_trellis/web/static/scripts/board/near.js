@@ -29,12 +29,15 @@ export class Near {
   /** What the thread tells. */
   told({ kind, number, text, words }) {
     if (kind === "failed") return this.end(words);
+    if (kind === "cannot") return this.cannot();
     if (kind === "ready") {
       clearTimeout(this.patience);
       this.ready = true;
       this.renew();
-    } else if (kind === "opened") this.know(number === this.changes);
-    else this.answered(text);
+    } else if (kind === "opened") {
+      this.elsewhere = new Set(JSON.parse(text)); // the ids of what the server shows
+      this.know(number === this.changes);
+    } else this.answered(text);
   }
 
   /** The board has changed: the copy is none until it is made anew, once things have settled. */
@@ -43,6 +46,12 @@ export class Near {
     this.know(false);
     clearTimeout(this.settling);
     this.settling = setTimeout(() => this.renew(), SETTLED);
+  }
+
+  /** Something on this board is the server's: so is all of it, until it is another one. */
+  cannot() {
+    this.busy = false;
+    this.know(false);
   }
 
   /** Whether the copy is as the board is: told to the page as well, for whoever looks for what runs where. */
@@ -95,7 +104,7 @@ export class Near {
     const { newest } = this;
     this.newest = null;
     if (newest) this.drag(newest);
-    if (moved.held) this.acts.moved(moved, answers.length === 1 ? text.slice(1, -1) : undefined);
+    this.acts.moved(moved, answers.length === 1 ? text.slice(1, -1) : undefined);
   }
 
   end(words) {

@@ -1,5 +1,5 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, take. Told: ready, opened, answers, failed.
+// Asked: begin, open, look, take. Told: ready, opened, answers, cannot, failed.
 
 const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
 let starting = null;
@@ -10,12 +10,13 @@ self.addEventListener("message", async ({ data: { kind, number, text, places } }
     const beside = await starting; // what is asked meanwhile waits its turn
     if (kind === "begin") postMessage({ kind: "ready" });
     else if (kind === "open") {
-      beside.open(text);
-      postMessage({ kind: "opened", number });
+      postMessage({ kind: "opened", number, text: beside.open(text) });
     } else if (kind === "look") beside.look(text);
     else postMessage({ kind: "answers", number, text: beside.take(text) });
   } catch (problem) {
-    postMessage({ kind: "failed", number, words: String(problem?.message ?? problem).slice(-2000) });
+    const words = String(problem?.message ?? problem).slice(-2000);
+    // A library that is not here.
+    postMessage({ kind: words.includes("ModuleNotFoundError") ? "cannot" : "failed", number, words });
   }
 });
 
