@@ -8,7 +8,7 @@ from tests.near.drags import messages, told
 from tests.near.test_near import boards
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 from .slow_line import SlowLine
 
 #: Notes when each position of a drag was drawn. Whatever draws hands the moved items to the painter.
@@ -100,6 +100,7 @@ class NearTest(BrowserTest):
             apart += [(number, *pair) for pair in zip(one, other) if pair[0] != pair[1]][:1]
         self.assertFalse(apart, f"{len(apart)} boards are apart, first {[str(part)[:1500] for part in apart[0]] if apart else ''}")
 
+    @long_walk
     def test_undo_and_a_drag_after_it(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)", "the segment from A to B")
         b.drag_point("B", (2, 2))
@@ -133,6 +134,7 @@ class NearTest(BrowserTest):
         self.assertEqual([round(part, 6) for part in b.value("M")], [3, 1])
         self.assertEqual(b.value("Z"), (-3, -3))
 
+    @long_walk
     def test_the_line_is_cut_while_something_is_held(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)", "the segment from A to B")
         page = self.page
