@@ -9,6 +9,7 @@ from playwright.sync_api import sync_playwright
 
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
+from tests.browser.slow_line import SlowLine
 
 from .figures import kitchen_garden, orchard, rosette, three_movers, wreath
 from .students import Teacher, p95, times
@@ -33,6 +34,88 @@ let last = 0;
 const frame = (now) => { if (last) watched.frames.push(now - last); last = now; requestAnimationFrame(frame); };
 requestAnimationFrame(frame);
 """
+
+
+#: Notes how long a copy beside the drawing takes for each position of a drag, and how long until its thread is ready.
+WATCH_NEAR = """
+window.near = {trips: [], began: 0, ready: 0};
+window.Worker = class extends Worker {
+  constructor(address, how) {
+    super(address, how);
+    if (!String(address).includes("/near/")) return;
+    near.began = performance.now();
+    this.addEventListener("message", ({ data }) => {
+      if (data.kind === "ready") near.ready = performance.now() - near.began;
+      if (data.kind === "answers" && near.sent) {
+        near.trips.push(performance.now() - near.sent);
+        near.sent = 0;
+      }
+    });
+  }
+  postMessage(message, ...more) {
+    if (message.text?.startsWith('{"t":"drag"')) near.sent = performance.now();
+    super.postMessage(message, ...more);
+  }
+};
+"""
+
+
+def near_drag(browser, server, address, delay, seconds=5):
+    """Drag the first peg of a board in circles behind a line that takes its time, with the hand beside the drawing.
+
+    Args:
+        delay: there and back, seconds.
+
+    Returns:
+        How long each position took until it could be drawn, and how long the thread needed to be ready, milliseconds.
+    """
+    line = SlowLine(server.port, delay)
+    page = new_page(browser, server)
+    page.add_init_script(WATCH_NEAR)
+    page.goto(address.replace(server.address, line.address))
+    b = BoardPage(page, server.address)._ready()
+    page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
+    x, y = b.pixel(*b.board.values[0])
+    page.mouse.move(x, y)
+    page.mouse.down()
+    start, step = time.perf_counter(), 0
+    while time.perf_counter() - start < seconds:
+        step += 1
+        page.mouse.move(x + 60 + (step % 120), y + 40 + (step * 7 % 90))
+    found = page.evaluate("near")
+    page.mouse.up()
+    page.context.close()
+    line.close()
+    return found["trips"], found["ready"]
+
+
+def near_rows(browser, folder):
+    """The rows about the hand in the browser."""
+    server = Server(folder / "near.sqlite", near=True)
+    try:
+        teacher = Teacher(server)
+        boards = (
+            ("5 steps hang on the peg", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Orchard", orchard())),
+            ("all 200 hang on the peg", "≤ 10 ms median, ≤ 16 ms p95", teacher.upload("Wreath", wreath())),
+            ("arcs, conics, tags and marks", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Kitchen garden", kitchen_garden())),
+        )
+        ready = []
+        for what, reach, address in boards:
+            for delay in (0, 0.12, 0.3):
+                trips, took = near_drag(browser, server, address, delay)
+                ready.append(took)
+                yield (
+                    f"drag beside the drawing at {1000 * delay:.0f} ms of network, {what}",
+                    reach,
+                    f"{summary(trips)} ({len(trips)} positions)",
+                )
+        yield (
+            "the hand in the browser, from its thread's start to ready, first time in a browser",
+            "≤ 5 s",
+            f"{statistics.median(ready) / 1000:.1f} s median of {len(ready)}",
+        )
+    finally:
+        server.kill()
 
 
 def new_page(browser, server):
@@ -174,6 +257,7 @@ def rows():
                     "≤ 2,000 ms",
                     f"{statistics.median(spent):.0f} ms median of {len(spent)}, slowest {max(spent):.0f} ms",
                 )
+            yield from near_rows(browser, Path(folder))
             everything, script = weight(browser, server)
             yield (
                 "page weight of a first visit",

@@ -10,9 +10,11 @@ from typing import Any
 from ..core.board.copying import board_of
 from ..core.hand import Alone
 from ..core.kinds import CLAIM, CONDITION, CONIC, FAMILY, LOCUS, REGION
+from ..core.pointing.prompt import Prompt
+from ..core.refusal import Refusal
 
 #: What is asked of the copy. All else is asked of the server.
-ASKED = frozenset(("grab", "drag", "drop", "lift"))
+ASKED = frozenset(("grab", "drag", "drop", "lift", "hover"))
 #: Kinds of things that are drawn of many places at once, with libraries that a browser has not, or of which a verdict is told: these, and
 #: what hangs on them, the copy lacks and the server shows.
 ELSEWHERE = frozenset((CONIC, LOCUS, FAMILY, CONDITION, REGION, CLAIM))
@@ -23,6 +25,7 @@ class Beside:
 
     def __init__(self) -> None:
         self._alone: Alone | None = None
+        self._prompt: Prompt | None = None
 
     def open(self, text: str) -> str:
         """Make the copy anew from what the server tells of the board. Gives the ids of what the server shows. Raises Refusal where
@@ -33,7 +36,22 @@ class Beside:
         self._alone = Alone(board)
         self._alone.view = view
         self._alone.hand.lifted = {id for id in lifted if id in board}
+        self._hold(self._prompt)
         return json.dumps(sorted(elsewhere))
+
+    def prompt(self, text: str) -> str:
+        """Take the same tool in the hand as at the server, filled alike; null for none. Gives whether it is known here."""
+        told = json.loads(text)
+        try:
+            self._prompt = Prompt.of_told(told) if told else None
+        except Refusal:
+            self._prompt = None
+        self._hold(self._prompt)
+        return json.dumps(self._prompt is not None)
+
+    def _hold(self, prompt: Prompt | None) -> None:
+        if self._alone is not None:
+            self._alone.hand.prompt = prompt if prompt is not None and prompt.is_there(self._alone.board) else None
 
     def look(self, text: str) -> None:
         """What part of the plane is seen: lines are cut a little outside it."""

@@ -44,6 +44,18 @@ DRAG_THERE = """async (boards) => {
   worker.terminate();
   return found;
 }"""
+#: Notes how long after the pointer's next move these words stand beside it, milliseconds.
+WHEN_SAID = """(words) => {
+  window.saidAfter = undefined;
+  let began;
+  addEventListener("pointermove", () => { began ??= performance.now(); }, { capture: true, once: true });
+  const looks = setInterval(() => {
+    if (began && document.getElementById("pointer-words").textContent.includes(`point ${words}`)) {
+      window.saidAfter = performance.now() - began;
+      clearInterval(looks);
+    }
+  }, 5);
+}"""
 #: How long the runtime may take to start here, milliseconds.
 START = 90_000
 
@@ -86,6 +98,23 @@ class NearTest(BrowserTest):
         b.settle()
         self.assertEqual([round(part, 6) for part in b.value("B")], [6, 2])
         self.assertIn("6.32", " ".join(b.tags()))
+        # With a tool in the hand the pointer says at once what a click would take, the second gap as well as the first.
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        page.keyboard.press("Escape")
+        page.click("[data-tool=midpoint]")
+        b.settle()
+        for words, place in (("A", (0, 0)), ("C", (1, 3))):
+            spot = b.pixel(*place)
+            page.mouse.move(*b.pixel(-3, -2))
+            page.wait_for_timeout(900)
+            page.evaluate(WHEN_SAID, words)
+            page.mouse.move(*spot)
+            page.wait_for_timeout(700)
+            self.assertLess(page.evaluate("window.saidAfter ?? 1e6"), 1000 * self.far / 2, words)
+            page.mouse.down()
+            page.mouse.up()
+            b.settle()
+        self.assertIn("is the midpoint of AC", "\n".join(b.working()))
 
     def test_both_hands_come_to_the_same_bits(self):
         page = self.page

@@ -3,6 +3,7 @@
 import gzip
 import io
 import json
+import random
 import subprocess
 import sys
 import unittest
@@ -10,6 +11,7 @@ import zipfile
 from functools import cache
 
 from ruddy_trellis.core.board.copying import as_students_may_have_it, board_of, steps_and_settings
+from ruddy_trellis.core.catalogue import CATALOGUE
 from ruddy_trellis.core.display import display
 from ruddy_trellis.core.edits import LookChanges, Restyle
 from ruddy_trellis.core.edits.prepare import perform
@@ -18,6 +20,7 @@ from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.demo import demo_lessons
 from ruddy_trellis.near import shipping
+from ruddy_trellis.near.beside import Beside
 from ruddy_trellis.near.compiled import compiled
 from ruddy_trellis.web.options import Options
 from tests.bank.boards import BOARDS
@@ -82,6 +85,54 @@ class SameTest(unittest.TestCase):
         board, left_out = board_of(steps_and_settings(figure.board), {"conic"})
         self.assertEqual({figure.board.name(id) for id in left_out}, {"e", "P", "p"})
         self.assertEqual({board.name(step.id) for step in board.steps}, {"A", "B", "C", "q"})
+
+
+class ToolsTest(unittest.TestCase):
+    def test_with_the_tool_that_the_server_has_in_the_hand_the_copy_says_what_lies_under_the_pointer(self):
+        figure = Figure()
+        for words in (
+            "A = (0, 0)",
+            "B = (4, 0)",
+            "C = (1, 3)",
+            "the polygon through A, B, C",
+            "k is the circle with centre A through B",
+            "l is the line through B and C",
+            "r is a dial from 0 to 10 in steps of 1 at 3",
+        ):
+            figure.say(words)
+        numbers, compared, full = random.Random(7), 0, 0
+        text = json.dumps(steps_and_settings(figure.board))
+        for tool in CATALOGUE:
+            if not tool.keys:
+                continue
+            alone, beside = Alone(board_of(json.loads(text))[0]), Beside()
+            beside.open(text)
+            alone.do(t="tool", key=tool.key)
+            for _ in range(3):
+                told = alone.hand.prompt and alone.hand.prompt.told()
+                self.assertEqual(beside.prompt(json.dumps(told)), json.dumps(told is not None))
+                for _ in range(4):
+                    hover = {
+                        "t": "hover",
+                        "at": numbers.choice(([0, 0], [4, 0], [2, 0], [2.5, 1.5], [numbers.uniform(-3, 5), 1])),
+                        "reach": 0.2,
+                    }
+                    said = json.loads(beside.take(json.dumps(hover)))
+                    self.assertEqual(said, json.loads(json.dumps(alone.do(**hover), default=list)), tool.key)
+                    compared += bool(said)
+                full += bool(told and told["filled"])
+                before = len(alone.board)
+                alone.do(t="click", at=numbers.choice(([0, 0], [4, 0], [2, 0], [2.5, 1.5])), reach=0.2)
+                if len(alone.board) != before or alone.hand.prompt is None:
+                    break
+        self.assertGreater(compared, 500)
+        self.assertGreater(full, 60)
+
+    def test_a_tool_that_is_not_known_here_is_said_to_be(self):
+        beside = Beside()
+        told = {"key": "recipe_none", "filled": {}, "last_at": None, "closed": False, "order": [], "retie": None, "first": None}
+        self.assertEqual(beside.prompt(json.dumps(told)), "false")
+        self.assertEqual(beside.take('{"t": "hover", "at": [0, 0], "reach": 1}'), "[]")
 
 
 class StudentsTest(unittest.TestCase):

@@ -44,6 +44,7 @@ def prompt_answer(hand) -> Answer:
         "ways": chips.ways(prompt, board) if prompt else [],
         "typed": _typed(prompt, board) if prompt else "",
         "pinned": hand.pinned,
+        "told": prompt and prompt.told(),
         "pending": pending(prompt, board, hand.table.extent) if prompt else [],
     }
 

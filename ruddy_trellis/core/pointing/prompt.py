@@ -11,7 +11,7 @@ from ..catalogue.construction import Gap
 from ..catalogue.crossings import crossing_choices
 from ..edits.models import Add, NewStep, Retie
 from ..kinds import POINT
-from ..language.fills import fill_to_json, is_ids
+from ..language.fills import fill_from_json, fill_to_json, is_ids
 from ..language.reading import read_fill
 from ..language.stretches import things_named
 from ..refusal import Refusal
@@ -64,6 +64,24 @@ class Prompt:
         if key not in CATALOGUE:
             raise Refusal(f"There is no tool called “{key[:40]}”.")
         return cls(CATALOGUE[key], retie=retie)
+
+    def told(self) -> dict[str, Any]:
+        """The prompt as JSON, for a hand elsewhere that shall have the same."""
+        return {
+            "key": self.construction.key,
+            "filled": {gap: [_item_to_json(item) for item in items] for gap, items in self.filled.items()},
+            "last_at": self.last_at, "closed": self.closed, "order": self.order, "retie": self.retie, "first": self.first,
+        }  # fmt: skip
+
+    @classmethod
+    def of_told(cls, data: Any) -> "Prompt":
+        """The reverse of :meth:`told`. Raises Refusal for a tool that is not known here."""
+        prompt = cls.of(data["key"], data["retie"])
+        prompt.filled = {gap: [_item_from_json(item) for item in items] for gap, items in data["filled"].items()}
+        prompt.last_at = tuple(data["last_at"]) if data["last_at"] else None
+        prompt.closed, prompt.first = data["closed"], data["first"]
+        prompt.order = [(gap, count) for gap, count in data["order"]]
+        return prompt
 
     # What is filled -----------------------------------------------------------------------------------------
 
@@ -264,6 +282,19 @@ class Prompt:
 
 def _json(fills):
     return {name: fill_to_json(fill) for name, fill in fills.items()}
+
+
+def _item_to_json(item):
+    if isinstance(item, NewPoint):
+        return {"does": item.does, "fills": _json(item.fills), "at": list(item.at), "words": item.words}
+    return {"value": fill_to_json(item)}
+
+
+def _item_from_json(data):
+    if "value" in data:
+        return fill_from_json(data["value"])
+    fills = {name: fill_from_json(fill) for name, fill in data["fills"].items()}
+    return NewPoint(data["does"], fills, tuple(data["at"]), data["words"])
 
 
 def is_list(gap: Gap) -> bool:

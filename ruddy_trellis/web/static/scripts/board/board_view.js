@@ -19,8 +19,9 @@ export class BoardView {
   /**
    * @param {string} path of the live board's line
    * @param {object} hooks told what happens, where given: connected, board, changed, state, tick, playing, refused,
-   *   revealed; asked: help (where the help is about a refusal), hidden (the ids of more things that are not seen for now), fits (whether a board of another
-   *   size still shows the same part of the plane), figure (the part that is shown at first, where it is another one);
+   *   revealed, under (what lies under the pointer for the tool, or null where that is not known); asked: help (where the help is about
+   *   a refusal), hidden (the ids of more things that are not seen for now), fits (whether a board of another size still shows the same
+   *   part of the plane), figure (the part that is shown at first, where it is another one);
    *   protocol: what the line is called, with the secret of a copy
    */
   constructor(path, hooks) {
@@ -44,6 +45,7 @@ export class BoardView {
       (stalled) => this.stall(stalled),
       hooks.protocol,
     );
+    this.prompt = null; // the tool in the hand, with what fills its sentence
     this.near = null; // fetched when the board is there
     this.heldNear = false; // whether what is held moves beside the drawing
     this.last = 0; // the number of the last place of a drag that was held near
@@ -293,7 +295,10 @@ export class BoardView {
   /** What is held goes to another place: beside the drawing at once where there is a copy, and at the server. */
   drag(to) {
     this.heldNear &&= this.near.fresh;
-    if (!this.heldNear) return this.drags.offer({ to });
+    if (!this.heldNear) {
+      this.to = null; // what was still to be told is past
+      return this.drags.offer({ to });
+    }
     this.near.drag(to);
     this.to = to;
     this.telling ??= setTimeout(() => {
@@ -357,12 +362,21 @@ export class BoardView {
         this.tick(message.items);
         this.note("Moving…");
       },
+      under: (message) => this.hooks.under?.(message),
       ended: (words) => {
         this.heldNear = false;
+        this.hooks.under?.(null);
         this.line.send("far", { words: words.slice(0, 2000) });
       },
     });
     this.near.look(this.port.view());
+    this.near.prompt(this.prompt);
+  }
+
+  /** The tool in the hand is another one, or its sentence filled otherwise. */
+  prompted({ told }) {
+    this.prompt = told;
+    this.near?.prompt(told);
   }
 
   // The view ------------------------------------------------------------------------------------------------------

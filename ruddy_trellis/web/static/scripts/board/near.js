@@ -8,8 +8,9 @@ const PATIENCE = 60_000;
 export class Near {
   /**
    * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
-   * @param {{ask: () => boolean, moved: (message: object, text: string) => void, ended: (words: string) => void}} acts ask the server
-   *   for the steps of the board; what is told of moved items; told once where there is no copy any more, and why
+   * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
+   *   under: (message: object) => void, ended: (words: string) => void}} acts ask the server
+   *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and why
    */
   constructor(places, acts) {
     this.acts = acts;
@@ -17,6 +18,9 @@ export class Near {
     this.fresh = false; // whether the copy is as the board is
     this.asking = false;
     this.changes = 0; // how many changes of the board were heard of
+    this.hasTool = false; // whether the copy has the tool that is in the hand
+    this.prompts = 0; // how many prompts were heard of
+    this.elsewhere = new Set(); // the ids of what the server shows
     this.newest = null; // where what is held is to be, while another place is reckoned
     this.busy = false;
     this.worker = new Worker(new URL("../near/worker.js", import.meta.url), { type: "module" });
@@ -35,9 +39,10 @@ export class Near {
       this.ready = true;
       this.renew();
     } else if (kind === "opened") {
-      this.elsewhere = new Set(JSON.parse(text)); // the ids of what the server shows
+      this.elsewhere = new Set(JSON.parse(text));
       this.know(number === this.changes);
-    } else this.answered(text);
+    } else if (kind === "prompted") this.hasTool = number === this.prompts && text === "true";
+    else this.answered(text);
   }
 
   /** The board has changed: the copy is none until it is made anew, once things have settled. */
@@ -52,6 +57,7 @@ export class Near {
   cannot() {
     this.busy = false;
     this.know(false);
+    this.acts.under(null);
   }
 
   /** Whether the copy is as the board is: told to the page as well, for whoever looks for what runs where. */
@@ -79,6 +85,18 @@ export class Near {
     this.worker?.postMessage({ kind: "open", number: this.changes, text });
   }
 
+  /** The tool in the hand, and how its sentence is filled, as the server has it. */
+  prompt(told) {
+    this.hasTool = false;
+    this.prompts += 1;
+    this.worker?.postMessage({ kind: "prompt", number: this.prompts, text: JSON.stringify(told) });
+  }
+
+  /** Whether the copy can say what lies under the pointer for that tool: the whole board is there. */
+  get hovers() {
+    return this.fresh && this.hasTool && !this.elsewhere.size;
+  }
+
   look(view) {
     this.worker?.postMessage({ kind: "look", text: JSON.stringify(view) });
   }
@@ -98,6 +116,8 @@ export class Near {
 
   answered(text) {
     const answers = JSON.parse(text);
+    const under = answers.find((answer) => answer.t === "under");
+    if (under || !answers.length) return this.acts.under(under ?? null);
     const moved = answers.find((answer) => answer.t === "moved");
     if (!moved) return;
     this.busy = false;

@@ -1,5 +1,5 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, take. Told: ready, opened, answers, cannot, failed.
+// Asked: begin, open, look, prompt, take. Told: ready, opened, prompted, answers, cannot, failed.
 
 const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
 let starting = null;
@@ -12,6 +12,7 @@ self.addEventListener("message", async ({ data: { kind, number, text, places } }
     else if (kind === "open") {
       postMessage({ kind: "opened", number, text: beside.open(text) });
     } else if (kind === "look") beside.look(text);
+    else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
     else postMessage({ kind: "answers", number, text: beside.take(text) });
   } catch (problem) {
     const words = String(problem?.message ?? problem).slice(-2000);

@@ -33,7 +33,11 @@ export class Building {
     this.atLabelStart = null;
     this.pendingItems = []; // the new points of the running sentence, or all that a list of sentences would make
     this.listing = false; // whether such a list is looked at
-    this.hovers = new Latest((content) => view.line.send("hover", content));
+    this.hovers = new Latest((content) => {
+      if (!view.near?.hovers) return view.line.send("hover", content);
+      view.near.take("hover", content);
+      return true;
+    });
     this.bar = this.makeBar();
     this.shelf = new Shelf((key) => this.takeTool(key));
     this.gestures = new Gestures(view, this.gestureActs());
@@ -64,6 +68,18 @@ export class Building {
     else if (this.bar.near && !this.tool) this.bar.done();
   }
 
+  /** What a click would take here; null where that is not known any more. */
+  under(message) {
+    if (!message) return this.hovers.clear();
+    const { words, fits, lights, items } = message;
+    const { drawing } = this.view;
+    this.hovers.landed();
+    if (!this.tool) return;
+    drawing.markOnly("lit", lights);
+    drawing.preview(fits && items.length ? items : this.pendingItems);
+    speak(words, fits);
+  }
+
   /** Where the help is about a refusal. */
   help(words) {
     return this.tool ? helpOf(this.tool) : `/help?find=${encodeURIComponent((this.bar.sent[0] ?? words).slice(0, 200))}`;
@@ -78,14 +94,11 @@ export class Building {
 
   listen() {
     const { line, drawing, port } = this.view;
-    line.on("prompt", (prompt) => this.prompted(prompt));
-    line.on("under", ({ words, fits, lights, items }) => {
-      this.hovers.landed();
-      if (!this.tool) return;
-      drawing.markOnly("lit", lights);
-      drawing.preview(fits && items.length ? items : this.pendingItems);
-      speak(words, fits);
+    line.on("prompt", (prompt) => {
+      this.view.prompted(prompt);
+      this.prompted(prompt);
     });
+    line.on("under", (message) => this.under(message));
     line.on("which", async ({ at, reach, ways }) => {
       const { showChoices } = await choices();
       const place = { x: port.px(at[0]), y: port.py(at[1]) };

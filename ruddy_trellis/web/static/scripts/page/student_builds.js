@@ -18,6 +18,7 @@ const view = openCopy({
   },
   state: () => hand.tellEmpty(),
   help: (words) => hand.help(words),
+  under: (message) => hand.under(message),
   refused: (ways) => hand.bar.refused(ways),
   hidden: () => replay?.hidden() ?? [],
 });

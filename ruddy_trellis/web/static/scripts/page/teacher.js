@@ -28,6 +28,7 @@ const view = new BoardView(`/boards/${boardId}/live`, {
   revealed: () => strip?.show(),
   playing: (ids) => drawer.running(ids),
   help: (words) => hand.help(words),
+  under: (message) => hand.under(message),
   refused: (ways) => hand.bar.refused(ways),
   hidden: () => [...(replay?.hidden() ?? []), ...(strip?.words() ?? [])],
 });
