@@ -154,6 +154,14 @@ class StudentsTest(unittest.TestCase):
         perform(figure.board, Restyle(ids=[figure.board.steps[-1].id], look=LookChanges(cover=True)))
         self.assertIsNone(as_students_may_have_it(figure.board))
 
+    def test_why_there_is_no_copy_is_said_by_the_kind_of_the_problem_alone(self):
+        alone = Alone(Figure().board)
+        with self.assertLogs("ruddy_trellis.core.hand.showing", "WARNING") as logs:
+            self.assertEqual(alone.do(t="far", words="ModuleNotFoundError"), [])
+        self.assertIn("ModuleNotFoundError", logs.output[0])
+        (answer,) = alone.do(t="far", words="Robin’s password: 1234")
+        self.assertEqual(answer["kind"], "refusal")
+
 
 class ShippingTest(unittest.TestCase):
     def test_the_core_is_packed_whole_and_compiles(self):

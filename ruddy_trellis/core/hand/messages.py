@@ -264,10 +264,10 @@ class Near(_Message):
 
 
 class Far(_Message):
-    """There is no copy beside the drawing, or none any more; ``words`` say why."""
+    """There is no copy beside the drawing, or none any more. ``words`` are the kind of the problem, and nothing that somebody typed."""
 
     t: Literal["far"]
-    words: Annotated[str, Field(max_length=2000)]
+    words: Annotated[str, Field(pattern=r"^[A-Za-z ]{0,80}$")]
 
 
 class Working(_Message):

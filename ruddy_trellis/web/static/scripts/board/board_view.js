@@ -366,7 +366,9 @@ export class BoardView {
       ended: (words) => {
         this.heldNear = false;
         this.hooks.under?.(null);
-        this.line.send("far", { words: words.slice(0, 2000) });
+        // Of an error its kind, which is the beginning of its last line.
+        const kind = words.trim().split("\n").pop().split(":")[0];
+        this.line.send("far", { words: kind.replace(/[^A-Za-z ]/g, "").slice(0, 80) });
       },
     });
     this.near.look(this.port.view());
