@@ -84,6 +84,9 @@ def near_drag(browser, server, address, delay, seconds=5):
         page.mouse.move(x + 60 + (step % 120), y + 40 + (step * 7 % 90))
     found = page.evaluate("near")
     page.mouse.up()
+    page.wait_for_timeout(1000 * delay + 300)
+    page.click("#undo")  # the next drag begins where this one did
+    page.wait_for_timeout(1000 * delay + 300)
     page.context.close()
     line.close()
     return found["trips"], found["ready"]

@@ -37,7 +37,7 @@ def view(hand, message: messages.View) -> Doing:
     yield ShowView(message.view, meant, message.keep)
     board, extent = hand.board.copy(), hand.table.extent
     items = yield Reckon(lambda: refreshed(board, extent, [step.id for step in board.steps]), len(board))
-    yield {"t": "moved", "items": items}
+    yield {"t": "moved", "items": items, "seen": True}
 
 
 def lift(hand, message: messages.Lift) -> Doing:

@@ -142,9 +142,9 @@ export class BoardView {
       this.note("Saved");
       this.hooks.changed?.(message);
     });
-    line.on("moved", ({ items, seq, held }, text) => {
+    line.on("moved", ({ items, seq, held, seen }, text) => {
       if (seq !== undefined) this.drags.landed();
-      else this.near?.stale();
+      else if (!seen) this.near?.stale(); // somebody else moves something; of another view nothing has changed
       // What is held near is further on already; the last place of a drag is told by the server as well.
       if (this.heldNear && !held) this.heldNear = false;
       if (seq !== undefined && (this.heldNear || seq < this.last)) return this.showElsewhere(items);
