@@ -146,7 +146,7 @@ export class BoardView {
       if (seq !== undefined) this.drags.landed();
       else if (!seen) this.near?.stale(); // somebody else moves something; of another view nothing has changed
       // What is held near is further on already; the last place of a drag is told by the server as well.
-      if (this.heldNear && !held) this.heldNear = false;
+      if (seq !== undefined && !held) this.heldNear = false;
       if (seq !== undefined && (this.heldNear || seq < this.last)) return this.showElsewhere(items);
       this.drawing.move(items, text);
       this.tick(items);
@@ -329,7 +329,7 @@ export class BoardView {
 
   /** Of a place of a drag that is past already, what is not reckoned beside the drawing. */
   showElsewhere(items) {
-    const there = items.filter(({ id }) => this.near.elsewhere.has(id));
+    const there = items.filter(({ id }) => this.near?.elsewhere.has(id));
     if (!there.length) return;
     this.drawing.move(there);
     this.tick(there);
