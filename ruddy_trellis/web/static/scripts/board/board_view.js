@@ -351,7 +351,7 @@ export class BoardView {
   /** Fetch what runs the hand beside the drawing, once the page has nothing else to do. */
   async bringNear() {
     const { near } = this.page.dataset;
-    if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2) return;
+    if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2 || navigator.connection?.saveData) return;
     const { Near } = await import("./near.js");
     this.near = new Near(JSON.parse(near), {
       ask: () => this.line.send("near"),
