@@ -151,7 +151,9 @@ def here(hand, message: messages.Here) -> Doing:
 
 def near(hand, message: messages.Near) -> Doing:
     """The board as a copy beside the drawing is made of it."""
-    yield {"t": "near", **steps_and_settings(hand.board)}
+    board = hand.board.copy()
+    told = yield Reckon(lambda: steps_and_settings(board), len(board))
+    yield {"t": "near", **told}
 
 
 def far(hand, message: messages.Far) -> Doing:

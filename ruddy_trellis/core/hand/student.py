@@ -12,7 +12,7 @@ from ..kits import Kit, check_tools, kit_of
 from ..language.printing import sentence
 from ..refusal import Refusal
 from . import messages
-from .acts import Change, Doing, GiveIn, Judge, ProveAnswer, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
+from .acts import Change, Doing, GiveIn, Judge, ProveAnswer, Reckon, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
 from .changing import done
 from .hand import Hand, Table
 from .showing import SHAKE_PAUSE, counter_frames
@@ -119,7 +119,9 @@ class StudentHand(Hand):
 
     def _near(self) -> Doing:
         """The board as a copy beside the drawing is made of it; nothing of one that keeps something back."""
-        yield {"t": "near", **(as_students_may_have_it(self.board) or {"steps": None})}
+        board = self.board.copy()
+        told = yield Reckon(lambda: as_students_may_have_it(board), len(board))
+        yield {"t": "near", **(told or {"steps": None})}
 
     def _with_the_kit(self, doing: Doing) -> Doing:
         """What another hand would do, but that every edit asks for sentences of the kit, and that only such are offered instead."""
