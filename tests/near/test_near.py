@@ -16,7 +16,7 @@ from ruddy_trellis.core.display import display
 from ruddy_trellis.core.edits import LookChanges, Restyle
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.figure import Figure
-from ruddy_trellis.core.hand import Alone
+from ruddy_trellis.core.hand import Alone, StudentHand
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.demo import demo_lessons
 from ruddy_trellis.near import shipping
@@ -150,9 +150,13 @@ class StudentsTest(unittest.TestCase):
         figure = Figure()
         for words in ("A = (0, 0)", "B = (4, 0)", "d is the length of AB"):
             figure.say(words)
-        self.assertIsNotNone(as_students_may_have_it(figure.board))
+        (told,) = Alone(figure.board, StudentHand).do(t="near")
+        self.assertEqual(told, {"t": "near", **steps_and_settings(figure.board)})
         perform(figure.board, Restyle(ids=[figure.board.steps[-1].id], look=LookChanges(cover=True)))
-        self.assertIsNone(as_students_may_have_it(figure.board))
+        (told,) = Alone(figure.board, StudentHand).do(t="near")
+        self.assertEqual(told, {"t": "near", "steps": None})
+        (whole,) = Alone(figure.board).do(t="near")
+        self.assertEqual(len(whole["steps"]), 3, "its teacher has all of it")
 
     def test_why_there_is_no_copy_is_said_by_the_kind_of_the_problem_alone(self):
         alone = Alone(Figure().board)
