@@ -228,7 +228,10 @@ class NothingLostTest(BrowserTest):
         client.on(
             "Network.loadingFinished", lambda event: sizes.update({addresses.get(event["requestId"], "?"): event["encodedDataLength"]})
         )
+        lines = []
+        self.page.on("websocket", lambda line: lines.append(line.url))
         BoardPage(self.page, self.server.address).open("Three taps")
+        self.assertEqual(len(lines), 1, "the line that was opened before the script was there is the line")
         own = {address: size for address, size in sizes.items() if address.endswith(".js") and "/vendor/" not in address}
         self.assertGreater(sum(own.values()), 20_000)
         self.assertLess(sum(sizes.values()), 220_000, sizes)
