@@ -71,11 +71,17 @@ def run_all():
 
 
 def batched(folder):
-    """The files of tests of a folder as lists of names, the largest first, each list for one process. Each file in the browser has a
-    process of its own; of the others small ones go together, since every process takes seconds to load what it tries."""
+    """The files of tests of a folder as lists of names, the largest first, each list for one process: every process takes seconds to load
+    what it tries, and in the browser's a server to start. Small files go together, those in the browser by twos, a large one with a small
+    one."""
     files = sorted((ROOT / "tests" / folder).glob("test_*.py"), key=lambda path: -path.stat().st_size)
-    together = [[path] for path in files]
-    if folder not in ("browser", "store"):
+    if folder == "browser":
+        half = (len(files) + 1) // 2
+        together = [[files[place], *files[len(files) - 1 - place : len(files) - place]] for place in range(len(files) // 2)]
+        together += [[files[half - 1]]] if len(files) % 2 else []
+    elif folder == "store":
+        together = [[path] for path in files]
+    else:
         small = [path for path in files if path.stat().st_size < SMALL]
         together = [[path] for path in files if path not in small] + [small[start : start + 6] for start in range(0, len(small), 6)]
     return [[".".join(path.relative_to(ROOT).with_suffix("").parts) for path in batch] for batch in together]
