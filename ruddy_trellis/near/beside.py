@@ -26,16 +26,18 @@ class Beside:
     def __init__(self) -> None:
         self._alone: Alone | None = None
         self._prompt: Prompt | None = None
+        # What was told before there was a copy, and outlives each of them.
+        self._view: tuple[float, ...] | None = None
+        self._lifted: list[str] = []
 
     def open(self, text: str) -> str:
         """Make the copy anew from what the server tells of the board. Gives the ids of what the server shows. Raises Refusal where
         a step cannot be made here."""
         board, elsewhere = board_of(json.loads(text), ELSEWHERE)
-        lifted = self._alone.hand.lifted if self._alone is not None else set()
-        view = self._alone.view if self._alone is not None else board.settings.view
         self._alone = Alone(board)
-        self._alone.view = view
-        self._alone.hand.lifted = {id for id in lifted if id in board}
+        self._alone.view = self._view or board.settings.view
+        self._alone.do(t="lift", ids=self._lifted)
+        self._alone.told.clear()
         self._hold(self._prompt)
         return json.dumps(sorted(elsewhere))
 
@@ -55,12 +57,15 @@ class Beside:
 
     def look(self, text: str) -> None:
         """What part of the plane is seen: lines are cut a little outside it."""
+        self._view = tuple(json.loads(text))
         if self._alone is not None:
-            self._alone.view = tuple(json.loads(text))
+            self._alone.view = self._view
 
     def take(self, text: str) -> str:
         """Answer a message, one of ``ASKED``: a list of answers. Where nothing is held, a drag says so; the copy is never kept."""
         message = json.loads(text)
+        if message["t"] == "lift":
+            self._lifted = message["ids"]
         if self._alone is None or message["t"] not in ASKED:
             return "[]"
         answers = self._alone.do(**message)

@@ -10,7 +10,7 @@ from pathlib import Path
 _HERE = Path(__file__).parent
 _RUNTIME = _HERE / "runtime"
 _PACKAGE = _HERE.parent
-#: What of ``near`` runs in the browser, and the rooms of the core that never do: proofs, files that come in, challenges' judging.
+#: What of ``near`` runs in the browser.
 _BESIDE = ("__init__.py", "beside.py", "compiled.py")
 #: A time that is the same at every start, so that the archive is too.
 _THEN = (2026, 1, 1, 0, 0, 0)

@@ -70,6 +70,24 @@ class SameTest(unittest.TestCase):
                 extent = Alone(board).extent
                 self.assertEqual(display(copy, extent), display(board, extent))
 
+    def test_what_was_told_before_there_was_a_copy_is_so_in_it(self):
+        figure = Figure()
+        for words in ("A = (0, 0)", "B = (4, 0)", "p is the line through A and B", "d is the length of AB"):
+            figure.say(words)
+        d = figure.board.steps[-1].id
+        perform(figure.board, Restyle(ids=[d], look=LookChanges(cover=True)))
+        early, late, text = Beside(), Beside(), json.dumps(steps_and_settings(figure.board))
+        late.open(text)
+        for beside in (early, late):
+            beside.look("[-900, -500, 900, 500]")
+            beside.take(json.dumps({"t": "lift", "ids": [d]}))
+        early.open(text)
+        moves = [{"t": "grab", "ids": ["s2"], "at": [4, 0]}, {"t": "drag", "to": [5, 0], "seq": 0}]
+        said = [[beside.take(json.dumps(move)) for move in moves] for beside in (early, late)]
+        self.assertEqual(*said)
+        self.assertIn("5.00", said[0][1])
+        self.assertRegex(said[0][1], r'"points":\[-\d{3,}')
+
     def test_what_the_copy_lacks_is_what_hangs_on_what_it_cannot_draw(self):
         figure = Figure()
         for words in (

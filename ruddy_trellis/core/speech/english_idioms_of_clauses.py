@@ -61,11 +61,11 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
     (r"(?i)\bto the left (?=(?:about|around|round) )", "anticlockwise "),
     (r"(?i)\bto the right (?=(?:about|around|round) )", "clockwise "),
     (
-        r"(?i)\b(?:the )?(?:measures? of )?(?:each|every|all the|all) (?:interior |inside |inner )?angles?(?: of the "
-        r"(?:triangle|figure))?(?=[ ?.!]*$)",
+        r"(?i)\b(?:the )?(?:measures? of )?(?:each|every|all the|all) (?:interior |inside |inner )?angles?(?=(?: of the "
+        r"(?:triangle|figure))?[ ?.!]*$)",
         "all the angles",
     ),
-    (r"(?i)^measure (?:the |all |all the )?(?:three |four |five )?corners(?: of (\w+))?(?=[ ?.!]*$)", "measure all the angles"),
+    (r"(?i)^measure (?:the |all |all the )?(?:three |four |five )?corners(?=( of \w+)?[ ?.!]*$)", "measure all the angles"),
     (
         r"(?i)^add (?:up )?(?:the )?(?:two )?angles (?:at )?([A-Z]|[A-Z]{3}) and (?:at )?([A-Z]|[A-Z]{3})(?=[ ?.!]*$)",
         r"angle \1 + angle \2",
@@ -157,10 +157,6 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
         r"(?i)\b(?:the )?inradius(?: of (?:the )?(?:triangle )?([A-Z]{3}|triangle))?",
         lambda found: "the radius of the incircle" + (f" of {found[1]}" if found[1] and found[1].isupper() else ""),
     ),
-    (
-        r"(?i)^(?:denote|call|let) the radius of the (circumcircle|incircle)( of [A-Z]{3})? (?:by|be) ([A-Z]|r)(?=[ .!]*$)",
-        r"measure the radius of the \1\2",
-    ),
     (r"(?i)\bsurface area of\b|\bsurface of (?=the\b|[A-Z]{3,})", "area of "),
     (r"(?i)\btrapezes?\b", "trapezium"),
     (r"(?i)\bthe ratio from ([A-Z]{2}) to ([A-Z]{2})\b", r"the ratio of \1 to \2"),
@@ -204,13 +200,11 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
         rf"from each other)\b",
         r"a line and the parallel to it at a distance of \1",
     ),
-    (r"(?i)\b(draw|construct|show|add) (?:a|the) diameter of circle ([A-Z])\b", r"\1 a diameter of the circle"),
-    (r"(?i)\b(?:an? )?(?:external|exterior|outside) point (?=[A-Z]\b)", ""),
     (
-        r"(?i)^from ([A-Z]) (?:the )?two tangents ([A-Z]{2}) and ([A-Z]{2}) are (?:drawn|constructed)(?: to .+?)?(?=[ .!]*$)",
+        r"(?i)^from (?:an? (?:external|exterior|outside) point )?([A-Z]) (?:the )?two tangents ([A-Z]{2}) "
+        r"and ([A-Z]{2}) are (?:drawn|constructed)(?: to .+?)?(?=[ .!]*$)",
         r"draw the tangents \2 and \3 from \1",
     ),
-    (r"(?i)^(divide (?:the circle|[a-z]) into \w+ equal parts),? (?:starting|beginning) (?:at|from|with|in) ([A-Z])\b", r"\1"),
     (
         r"(?i)^(join|connect) (?:up )?(?:the )?(?:consecutive|successive|neighbouring|adjacent) midpoints(?: of (?:the )?sides)?",
         r"\1 the midpoints of the sides in order",
@@ -226,7 +220,6 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
         r"let \1 be a triangle with a right angle at \2, \3",
     ),
     (rf"(?i)\btriangle (?:with sides )?({_SIZE}),? ({_SIZE}),? (?:and )?({_SIZE})(?=[ .!]*$)", r"triangle with sides \1, \2 and \3"),
-    (r"(?i)\bright(?:[- ]angled)? triangle with sides (?=\d)", "triangle with sides "),
     (r"(?i)^fill (?:in )?(the (?:shape|figure|triangle|polygon)|[A-Z]{3,}) (?:with|in) (?:the colou?r )?(\w+)(?=[ .!]*$)", r"colour \1 \2"),
     (
         r"(?i)^(colour|color|fill|paint|shade|hide|delete|copy|translate|reflect|rotate|enlarge|turn) (?:in )?the (?:shape|figure)\b",
