@@ -28,6 +28,13 @@ class NotOtherwiseTest(unittest.TestCase):
             self.assertEqual(says("three", text), ["k is the circle with centre A and radius 3"], text)
         self.assertIn("r / 2", says("dialled", "circle with centre A and diameter r")[0])
 
+    def test_a_right_triangle_is_right_wherever_the_word_stands(self):
+        for text in ("Right triangle ABC", "draw a right triangle ABC", "right triangle ABC"):
+            # The third corner slides on the perpendicular, so it is no free point.
+            self.assertEqual(sum("free point" in one for one in says("empty", text)), 2, text)
+        with self.assertRaises(Refusal):
+            says("empty", "right triangle with sides 3, 4 and 6")
+
     def test_a_kind_before_two_names_is_that_kind(self):
         for text in ("delete line AB", "hide the line AB", "colour segment AB red", "delete side AB", "hide AB"):
             with self.assertRaises(Refusal, msg=text):

@@ -490,7 +490,7 @@ COMPARED = {"shorter-than": "<", "less-than": "<", "longer-than": ">", "more-tha
 #: Openings and endings that ask for something and say nothing about it; taken off in any number.
 _OPENINGS = (
     # "ok now, please"
-    r"(?:ok(?:ay)?|right|everyone|everybody|class|folks|children|alright|all right"
+    r"(?:ok(?:ay)?|right(?!\s+(?:angle|triangle|isosceles))|everyone|everybody|class|folks|children|alright|all right"
     r"|so|now|next|then|and|also|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
     r"|hence|therefore|thus|lastly)(?=[\s,])[\s,]*",
     # "can you please"

@@ -33,7 +33,7 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
     said = f"{found[2]}{found[3]}, {found[4]}{found[5]} and {found[6]}{found[7]}"
     if abs(a * a + b * b - c * c) > 1e-9 * c * c:
         return found[0]
-    return f"{found[1]} a triangle with sides {said}"
+    return f"{found[1] or 'draw'} a triangle with sides {said}"
 
 
 #: What is read for a form: words, with what was found in it, or what makes them of it.
@@ -239,7 +239,7 @@ _OF_THINGS: tuple[tuple[str, _Read], ...] = (
     ),
     (r"(?i)\bangle (?:at|in) the (?:centre|center|circumference|circle) (?=[A-Z]{3}\b)", "angle "),
     (
-        r"(?i)^(draw|construct|make) (?:an? )?right-?\s?(?:angled )?triangle with (?:the )?sides? ([\d.]+)((?: ?[cm]?m)?),? "
+        r"(?i)^(?:(draw|construct|make) )?(?:an? )?right-?\s?(?:angled )?triangle with (?:the )?sides? ([\d.]+)((?: ?[cm]?m)?),? "
         r"(?:and )?([\d.]+)"
         r"((?: ?[cm]?m)?),? and ([\d.]+)((?: ?[cm]?m)?)(?=[ .!]*$)",
         _right_by_its_sides,
