@@ -162,6 +162,62 @@ class HandInRow(SQLModel, table=True):
     day: int = 0
 
 
+class ClassRow(SQLModel, table=True):
+    """A lesson that is open for people with a ``code``, until ``ends_at``; closed, it has no code any more. Through a shut ``door`` nobody
+    new comes in. ``lifted`` names, as JSON, the covers that were lifted for all: pairs of a board and a step."""
+
+    __tablename__ = "class_room"
+
+    id: int | None = Field(default=None, primary_key=True)
+    lesson_id: int = Field(foreign_key="lesson.id", index=True)
+    code: str | None = Field(default=None, unique=True, max_length=20)
+    door: bool = True
+    ends_at: datetime
+    lifted: str = "[]"
+    came: int = 0
+    made_at: datetime = Field(default_factory=_now)
+    day: int = 0
+
+
+class MemberRow(SQLModel, table=True):
+    """Somebody in a class, under a nickname: the SHA-256 of what the browser holds (``token``) and of the word for coming back (``word``,
+    bound to the class), and the ``holder`` of their copies of boards."""
+
+    __tablename__ = "member"
+
+    id: int | None = Field(default=None, primary_key=True)
+    class_id: int = Field(foreign_key="class_room.id", index=True)
+    token: str = Field(unique=True, max_length=64)
+    word: str = Field(max_length=64)
+    holder: str = Field(max_length=64)
+    name: str = Field(max_length=20)
+    made_at: datetime = Field(default_factory=_now)
+
+
+class QuestionRow(SQLModel, table=True):
+    """What was put to a class on a board, as JSON. ``state`` is "open", "closed" or "shown"."""
+
+    __tablename__ = "question"
+
+    id: int | None = Field(default=None, primary_key=True)
+    class_id: int = Field(foreign_key="class_room.id", index=True)
+    board_id: int = Field(foreign_key="board.id", index=True)
+    asked: str
+    state: str = Field(default="open", max_length=10)
+    made_at: datetime = Field(default_factory=_now)
+
+
+class AnswerRow(SQLModel, table=True):
+    """What somebody answered, as JSON: the last that they said."""
+
+    __tablename__ = "answer"
+
+    question_id: int = Field(foreign_key="question.id", primary_key=True)
+    member_id: int = Field(foreign_key="member.id", primary_key=True)
+    answer: str
+    made_at: datetime = Field(default_factory=_now)
+
+
 class VerdictRow(SQLModel, table=True):
     """What was found out about a claim. ``mark`` is the SHA-256 of what it hangs on and of the program that tried it."""
 

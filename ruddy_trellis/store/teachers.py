@@ -9,8 +9,22 @@ from sqlalchemy import delete, func, update
 from sqlalchemy.exc import IntegrityError
 from sqlmodel import select
 
+from .classes import delete_classes
 from .database import Database, NotKept
-from .tables import BoardRow, ChallengeRow, EditRow, HandInRow, KnownBrowserRow, Lesson, PhotographRow, RecipeRow, SessionRow, Teacher, _now
+from .tables import (
+    BoardRow,
+    ChallengeRow,
+    ClassRow,
+    EditRow,
+    HandInRow,
+    KnownBrowserRow,
+    Lesson,
+    PhotographRow,
+    RecipeRow,
+    SessionRow,
+    Teacher,
+    _now,
+)
 
 #: How long a browser stays signed in: so many days however much it is used, so many hours without being used.
 SESSION_DAYS, IDLE_HOURS = 30, 12
@@ -181,6 +195,7 @@ class Teachers:
             session.exec(delete(EditRow).where(EditRow.board_id.in_(boards)))
             session.exec(delete(ChallengeRow).where(ChallengeRow.board_id.in_(boards)))
             session.exec(delete(HandInRow).where(HandInRow.lesson_id.in_(lessons)))
+            delete_classes(session, select(ClassRow.id).where(ClassRow.lesson_id.in_(lessons)))
             session.exec(delete(BoardRow).where(BoardRow.lesson_id.in_(lessons), BoardRow.copy_of.is_not(None)))
             session.exec(delete(BoardRow).where(BoardRow.lesson_id.in_(lessons)))
             session.exec(delete(PhotographRow).where(PhotographRow.lesson_id.in_(lessons)))

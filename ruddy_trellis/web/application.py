@@ -16,10 +16,13 @@ from fastapi.staticfiles import StaticFiles
 from ..core.lesson.file import board_to_text, challenges_from_json, lesson_from_json
 from ..core.refusal import Refusal
 from ..demo import SCHOOL, demo_lessons
-from ..store import Calendar, Database, HandIns, Lessons, Teachers
+from ..store import Calendar, Classes, Database, HandIns, Lessons, Teachers
 from ..store.database import NotKept
 from . import bundling, near
 from .access_log import AccessLog
+from .classroom import coming_in, opening
+from .classroom import lines as class_lines
+from .classroom.classes import LiveClasses
 from .lessons import (
     angles,
     bringing_in,
@@ -95,6 +98,8 @@ def create_application(data_path, options=Options()):
     state.database, state.teachers = database, Teachers(database)
     state.lessons = Lessons(database, options.quota, HandIns(database, options.hours, options.days))
     state.live = LiveBoards(state.lessons)
+    state.classes = Classes(database, options.hours, options.days)
+    state.live_classes, state.tries = LiveClasses(state), coming_in.Tries()
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
     state.attempts, state.hashing, state.options = Attempts(), Hashing(), options
     state.calendar = Calendar(database)
@@ -109,6 +114,8 @@ def create_application(data_path, options=Options()):
         angles,
         bringing_in,
         challenges,
+        class_lines,
+        coming_in,
         first_lesson,
         handed_in,
         handout,
@@ -119,6 +126,7 @@ def create_application(data_path, options=Options()):
         recipes,
         live,
         near,
+        opening,
         sharing,
         students,
         trying,

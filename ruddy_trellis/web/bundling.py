@@ -26,8 +26,9 @@ _BOARD = ("base", "board", "bar", "drawer", "page", "small")
 SHEETS = {
     "lessons": ("base", "lessons"),
     "handout": ("base", "handout"),
-    "board": (*_BOARD, "strip"),
-    "student": (*_BOARD, "student", "strip"),
+    "board": (*_BOARD, "strip", "class"),
+    "student": (*_BOARD, "student", "strip", "class"),
+    "class": ("base", "page", "board", "class"),
 }
 #: On a teacher's board the strip under the figure is for small screens.
 _SCREENS = {("board", "strip"): "(max-width: 43.75em), (max-height: 35em)"}
@@ -120,7 +121,10 @@ def script(page, path):
         other = _beside(path, found[2])
         return found[0].replace(found[2], f"../{entry if other in shared else other}")
 
-    return _IMPORT.sub(source, (SCRIPTS / path).read_text("utf-8"))
+    def later(found):
+        return _later(path)(found) if _beside(path, found[2]) in WORKERS else found[0]
+
+    return _LATER.sub(later, _IMPORT.sub(source, (SCRIPTS / path).read_text("utf-8")))
 
 
 @cache

@@ -32,6 +32,7 @@ async def _again(pause, look):
 async def look_at_lines(state):
     """End the lines of sessions that are over, and close boards of lessons that are gone: what the command line did about people is
     done to those who are at work as well."""
+    await state.live_classes.close_over()
     sessions, lessons = state.live.in_use()
     if sessions:
         well = await run_in_threadpool(state.teachers.still_open, sessions)
@@ -48,6 +49,8 @@ def look_at_days(state, today=date.today):
     gone = state.calendar.forget()
     if handed := state.lessons.hand_ins.forget():
         _LOG.warning("%d hand-ins were deleted: their days are over.", handed)
+    if classes := state.classes.forget():
+        _LOG.warning("What was answered in %d classes was deleted: their days are over.", classes)
     due = state.calendar.due()
     if gone:
         _LOG.warning("%d students’ copies were deleted: nobody had changed them for a year and more.", gone)

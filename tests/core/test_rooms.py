@@ -14,11 +14,11 @@ ROOMS = (
     "core/refusal", "core/limits", "core/kinds", "core/seen", "core/late",
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/kits", "core/speech", "core/pointing", "core/truth", "core/challenge", "core/hand",
-    "core/lesson", "core/figure", "core",
+    "core/lesson", "core/classroom", "core/figure", "core",
     "near/beside", "near/compiled", "near/standing_in", "near/shipping", "near",
     "drawings", "incoming", "store", "class_site", "demo", "web/access_log", "web/security", "web/options",
     "web/worker", "web/shelf", "web/near", "web/bundling", "web/rendering", "web/photographs", "web/people", "web/live", "web/lessons",
-    "web/watching", "web/doors", "web/application",
+    "web/classroom", "web/watching", "web/doors", "web/application",
     "commands", "__main__",
 )  # fmt: skip
 #: What a room may not take from outside, besides our own rooms above it.

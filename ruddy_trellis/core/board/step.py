@@ -16,7 +16,8 @@ class Look:
     ``caption`` is what its label says, with ``{name}`` and ``{value}`` filled in; ``part`` draws a line between its
     points only, and a circle as short arcs about them; ``trail`` is for how many seconds it leaves a trail (0: for good);
     ``teacher_only`` lets students not move it; ``snap`` makes a drag keep to what a mark states where it nearly is;
-    ``cover`` hides a value or words until a person clicks there; ``unit`` is that of a reading, if not the board's.
+    ``cover`` hides a value or words until a person clicks there, with ``teacher_lifts`` until the teacher lifts it for all;
+    ``unit`` is that of a reading, if not the board's.
     """
 
     pen: str | None = None
@@ -33,6 +34,7 @@ class Look:
     trail: float | None = None
     snap: bool | None = None
     cover: bool | None = None
+    teacher_lifts: bool = False
     label_offset: tuple | None = None
     decimals: int | None = None
     tag: bool | None = None

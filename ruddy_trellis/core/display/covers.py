@@ -10,17 +10,17 @@ HIDDEN = "?"
 _PLACE = ("at", "start", "sweep")
 
 
-def cover_words(kind: str) -> str:
+def cover_words(kind: str, teacher_lifts: bool = False) -> str:
     """What is said of a covered thing, to someone who points at it: "a covered value: press it to see"."""
     what = {MARK: "mark", WORDS_ON_BOARD: "text", CLAIM: "claim"}.get(kind, "value")
-    return f"a covered {what}: press it to see"
+    return f"a covered {what}: {'the teacher lifts it' if teacher_lifts else 'press it to see'}"
 
 
 def veiled(item: dict[str, Any], kind: str) -> dict[str, Any]:
     """An item, or the part of one that is refreshed, with a cover on it."""
     item = dict(item)
     if "says" in item:
-        item["says"] = item["sentence"] = cover_words(kind)
+        item["says"] = item["sentence"] = cover_words(kind, "teacher_lifts" in item["style"])
     if item.get("label"):
         item["label"] = {**item["label"], "text": HIDDEN}
     shape = item.get("shape")

@@ -116,6 +116,8 @@ def style_of(step: SeenStep, looks: Any = ()) -> dict[str, Any]:
     style["hidden"] = look.hidden
     if look.cover:
         style["cover"] = True
+        if look.teacher_lifts:
+            style["teacher_lifts"] = True
     if look.trail is not None:
         style["trail"] = look.trail
     if construction.moves == "turning":

@@ -69,6 +69,7 @@ class LookChanges(_Edit):
     trail: float | None = Field(default=None, ge=0, le=600)
     snap: bool | None = None
     cover: bool | None = None
+    teacher_lifts: bool = False
     label_offset: tuple[Annotated[float, Field(ge=-2000, le=2000)], Annotated[float, Field(ge=-2000, le=2000)]] | None = None
     decimals: int | None = Field(default=None, ge=0, le=10)
     tag: bool | None = None

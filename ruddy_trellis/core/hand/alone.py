@@ -28,6 +28,7 @@ class Alone:
         self.board = board
         self.view = board.settings.view
         self.told: list[Answer] = []
+        self.lifted_for_all: frozenset[str] = frozenset()
         self._done: list[Patch] = []
         self._undone: list[Patch] = []
         self._drags = Drags()

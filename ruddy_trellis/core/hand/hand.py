@@ -26,6 +26,10 @@ class Table(Protocol):
     def extent(self) -> Extent:
         """The part of the plane that anyone at the board sees."""
 
+    @property
+    def lifted_for_all(self) -> frozenset[str]:
+        """The ids of things whose covers the teacher alone lifts, and has lifted."""
+
     def verdict(self, id: str) -> Verdict | None:
         """What is known of a claim; None while nothing is."""
 
@@ -80,6 +84,10 @@ class Hand:
     @property
     def board(self) -> Board:
         return self.table.board
+
+    def may_lift(self, id: str) -> bool:
+        """Whether this person may lift the cover of a thing."""
+        return True
 
     @property
     def kit(self) -> Kit:

@@ -28,7 +28,7 @@ def outcome(hand, patch: Patch, guesses: tuple[str, ...] = ()) -> Answer:
 
 def _told(board, id):
     step = board.step(id)
-    words = cover_words(step.makes) if step.look.cover else sentence(board, id)
+    words = cover_words(step.makes, step.look.teacher_lifts) if step.look.cover else sentence(board, id)
     if board.value(id) is None:
         return f"{words}. It has no value now: {why_absent(board, id)}"
     if step.does == "is_in_region" and not step.look.cover:

@@ -70,7 +70,7 @@ def _words(board, ids: list[str], lifted: set[str]) -> str:
     if len(ids) == 1:
         step = board.step(ids[0])
         if step.look.cover and step.id not in lifted:
-            return cover_words(step.makes)
+            return cover_words(step.makes, step.look.teacher_lifts)
         words = "; ".join((sentence(board, step.id), *supposed_of(board, step.id)))
         if step.is_reading:
             return f"{words}: {value_text(board, step.id)}"

@@ -43,7 +43,7 @@ def view(hand, message: messages.View) -> Doing:
 def lift(hand, message: messages.Lift) -> Doing:
     """Covers are lifted for one person: what lies under them is told to nobody else."""
     board, before = hand.board, hand.lifted
-    hand.lifted = {id for id in message.ids if id in board and board.step(id).look.cover}
+    hand.lifted = {id for id in message.ids if id in board and board.step(id).look.cover and hand.may_lift(id)}
     turned = [id for id in (*before, *hand.lifted) if id in board and (id in before) != (id in hand.lifted)]
     if turned:
         yield {"t": "changed", "items": display(board, hand.table.extent, turned, hand.lifted), "gone": [], "state": hand.table.state()}

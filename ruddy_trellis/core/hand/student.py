@@ -12,7 +12,7 @@ from ..kits import Kit, check_tools, kit_of
 from ..language.printing import sentence
 from ..refusal import Refusal
 from . import messages
-from .acts import Change, Doing, GiveIn, Judge, ProveAnswer, Reckon, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
+from .acts import Answer, Change, Doing, GiveIn, Judge, ProveAnswer, Reckon, ShowFrames, StartAgain, TakeRenewed, TellHandedIn, TellHint
 from .changing import done
 from .hand import Hand, Table
 from .showing import SHAKE_PAUSE, counter_frames
@@ -88,6 +88,15 @@ class StudentHand(Hand):
         super().__init__(table)
         self.broken: dict[str, tuple[float, ...]] | None = None
 
+    def welcome(self) -> list[Answer]:
+        """What a browser is told first; with it which covers the teacher has lifted for all."""
+        lifted = sorted(id for id in self.table.lifted_for_all if id in self.board)
+        return [*super().welcome(), *([{"t": "lifted", "ids": lifted}] if lifted else [])]
+
+    def may_lift(self, id: str) -> bool:
+        """Students lift what the teacher left to them, or has lifted for all."""
+        return not self.board.step(id).look.teacher_lifts or id in self.table.lifted_for_all
+
     @property
     def kit(self) -> Kit:
         """What the board gives its students to build with."""
@@ -161,7 +170,7 @@ class StudentHand(Hand):
 
     def _line(self, step: Step) -> dict[str, Any]:
         covered = step.look.cover and step.id not in self.lifted
-        words = cover_words(step.makes) if covered else sentence(self.board, step.id)
+        words = cover_words(step.makes, step.look.teacher_lifts) if covered else sentence(self.board, step.id)
         return {"id": step.id, "words": words, "given": self._is_given(step), "hidden": step.look.hidden}
 
     def _is_right(self, message: messages.IsRight) -> Doing:

@@ -134,7 +134,8 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
         raise HTTPException(404)
     live = request.app.state.live.get(row.id)
     return page(
-        request, "board.html", lesson=lesson, live=live, gone=gone, first=first, board=live.board, titles=board_titles(rows), shelf=shelf(),
+        request, "board.html", in_class=request.app.state.classes.of_lesson(lesson.id) is not None,
+        lesson=lesson, live=live, gone=gone, first=first, board=live.board, titles=board_titles(rows), shelf=shelf(),
         look=drawing_look(), first_rows=_FIRST_ROWS,
         near=near_places() if near and request.app.state.options.near else None, **working_rows(live.board),
     )  # fmt: skip

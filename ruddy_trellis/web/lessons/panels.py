@@ -256,6 +256,7 @@ def look_panel(request: Request, board_id: int, ids: str = ""):
     common["part"] = _shared(bool(step.look.part) for step in steps)
     common["caption"] = _shared(step.look.caption for step in steps)
     common["cover"] = _shared(step.look.cover for step in steps)
+    common["teacher_lifts"] = _shared(step.look.teacher_lifts for step in steps)
     common["trail"] = _shared(step.look.trail for step in steps)
     common["snap"] = _shared(step.look.snap for step in steps)
     common["strokes"] = _shared(step.fills.get("strokes") for step in steps)

@@ -67,16 +67,17 @@ def _student_page(request, share_key, board_id, way):
     return copy_page(request, lesson, live, titles, way, f"/{way}/{share_key}", f"/open/{share_key}/{live.id}/live")
 
 
-def copy_page(request, lesson, live, titles, way, address, line, by=None):
+def copy_page(request, lesson, live, titles, way, address, line, by=None, room=None, person=None):
     """The page on which a student has a copy of a board.
 
     Args:
         live: the teacher's live board.
         titles: pairs of the id and the title of each board of the lesson.
-        way: "open", "embed", or "trial" for a teacher who tries it.
+        way: "open", "embed", "class", or "trial" for a teacher who tries it.
         address: of the page, to which the number of another board is added.
         line: the address of the line to the copy.
         by: what stands beside the title; where left out, whose lesson it is.
+        room, person: the class, and who of it looks at the page.
     """
     teacher = request.app.state.teachers.get(lesson.teacher_id)
     CATALOGUE.use_own(recipes_of_kit(request, lesson.teacher_id, live.board.settings))
@@ -84,7 +85,8 @@ def copy_page(request, lesson, live, titles, way, address, line, by=None):
     return page(
         request, "student.html", lesson=lesson, live=live, board=live.board, titles=titles, way=way,
         by=by or (f"by {teacher.name}" if teacher else ""),
-        look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson), kit=kit, address=address,
+        look=drawing_look(), fresh=secrets.token_urlsafe(24), link=link_of(request, lesson) if room is None else "", kit=kit,
+        address=address, room=room, person=person,
         back=address.removesuffix("/as-student"),
         challenge=challenge if kit.builds else None,
         shelf=kit_shelf(kit), student=True, days=request.app.state.lessons.hand_ins.days,

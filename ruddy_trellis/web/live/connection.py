@@ -2,6 +2,7 @@
 
 import asyncio
 import logging
+import time
 from contextlib import suppress
 
 from ...core.edits import Move
@@ -23,6 +24,8 @@ class Connection:
         self.view = None
         #: Whose line it is, and of which session: it ends when that does. None for students.
         self.teacher = self.session = None
+        #: When this browser was last heard of, on the clock that does not leap.
+        self.heard = time.monotonic()
         self.hand = kind(live)
         self.outgoing = Outgoing(socket, self.hand.as_seen)
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
@@ -37,6 +40,7 @@ class Connection:
 
     async def receive(self, text):
         """Answer one message. A refusal is told; it changes nothing."""
+        self.heard = time.monotonic()
         try:
             await self._do(self.hand.take(read_message(text)))
         except Refusal as refusal:

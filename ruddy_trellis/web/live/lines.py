@@ -3,7 +3,7 @@
 import asyncio
 import time
 from collections import Counter
-from contextlib import asynccontextmanager, nullcontext
+from contextlib import asynccontextmanager, contextmanager, nullcontext
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.responses import PlainTextResponse
@@ -16,8 +16,7 @@ from .connection import Connection
 
 router = APIRouter()
 _LEAVING = set()
-#: How many lines are open from each address, and how many may be: a few classes behind one address; and in all.
-_OPEN = Counter()
+#: How many lines may be open from one address: a few classes behind it; and in all.
 LINES_OF_ADDRESS, LINES = 300, 3_000
 #: How many messages of one browser are answered in a second. A hand moves a pointer some 60 to 125 times a second.
 MESSAGES_A_SECOND = 400
@@ -27,6 +26,31 @@ LONG, _LONGEST_PAUSE = 0.004, 0.1
 #: How many lines of one teacher are answered side by side. Where more are open their messages take turns: who drags on one board, or
 #: looks at it in a second window, waits for nothing but what ``LONG`` says.
 FEW = 3
+
+
+class Places:
+    """How many lines of a kind are open from each address."""
+
+    def __init__(self):
+        self._open = Counter()
+
+    @contextmanager
+    def one(self, socket):
+        """A place for a line for as long as it is open. Gives whether there is one."""
+        address = socket.client.host if socket.client else ""
+        if self._open[address] >= LINES_OF_ADDRESS or self._open.total() >= LINES:
+            yield False
+            return
+        self._open[address] += 1
+        try:
+            yield True
+        finally:
+            self._open[address] -= 1
+            if not self._open[address]:
+                del self._open[address]
+
+
+PLACES = Places()
 
 
 class Turns:
@@ -93,17 +117,11 @@ async def carry(socket, live, kind, angle_words=0, protocol=None):
     if live is None:
         await socket.send_denial_response(PlainTextResponse("Not found", 404))
         return
-    address = socket.client.host if socket.client else ""
-    if _OPEN[address] >= LINES_OF_ADDRESS or _OPEN.total() >= LINES:
-        await socket.send_denial_response(PlainTextResponse("Too many boards are open. Close some of them.", 429))
-        return
-    _OPEN[address] += 1
-    try:
-        await _carry(socket, live, kind, angle_words, protocol)
-    finally:
-        _OPEN[address] -= 1
-        if not _OPEN[address]:
-            del _OPEN[address]
+    with PLACES.one(socket) as found:
+        if found:
+            await _carry(socket, live, kind, angle_words, protocol)
+        else:
+            await socket.send_denial_response(PlainTextResponse("Too many boards are open. Close some of them.", 429))
 
 
 async def _carry(socket, live, kind, angle_words, protocol):

@@ -39,6 +39,9 @@ class LiveBoard:
         self.edits_done = row.edits_done
         self.edit_count = edit_count
         self.connections = set()
+        #: Who sees what is told here without being at the board (see ``web.classroom``).
+        self.onlookers = set()
+        self.lifted_for_all = frozenset()
         self._lessons = lessons
         self._lock = asyncio.Lock()
         self._drags = Drags()
@@ -123,7 +126,7 @@ class LiveBoard:
 
     def tell(self, message):
         """Send a message to every connection."""
-        for connection in self.connections:
+        for connection in (*self.connections, *self.onlookers):
             connection.send(message)
 
     def let_go(self):
@@ -302,7 +305,7 @@ class LiveBoard:
         items = self._drags.move(connection, self.board, self.extent, numbers)
         if items:
             self._moved.update(item["id"] for item in items)
-            for other in self.connections:
+            for other in (*self.connections, *self.onlookers):
                 if other is not connection:
                     other.send_items(items)
         return items

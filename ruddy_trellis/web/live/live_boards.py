@@ -105,6 +105,11 @@ class LiveBoards:
         for line in lines:
             line.outgoing.send_soon(message)
 
+    def of_holder(self, holder):
+        """The copies that a student has open."""
+        with self._lock:
+            return [live for key, live in self._open.items() if isinstance(key, tuple) and key[1] == holder]
+
     def in_use(self):
         """The sessions that have lines open, and the ids of the lessons whose boards are looked at."""
         with self._lock:

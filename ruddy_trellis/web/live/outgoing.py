@@ -23,6 +23,8 @@ class Outgoing:
         self._loop = asyncio.get_running_loop()
         self.waiting = []
         self.items = {}
+        #: Who hears what is told here, as this person sees it.
+        self.taps = set()
         self._ready = asyncio.Event()
         self._closing = None
 
@@ -30,7 +32,10 @@ class Outgoing:
         """Queue a message."""
         if self.items:
             self._flush_items()
-        self.waiting.append(self._as_seen(message))
+        seen = self._as_seen(message)
+        self.waiting.append(seen)
+        for tap in self.taps:
+            tap(seen)
         if len(self.waiting) > _QUEUE and self._closing is None:
             self.waiting.clear()
             self._close(1013)
@@ -40,6 +45,8 @@ class Outgoing:
         """Queue refreshed items; of an item that waits already, only the newest is sent."""
         for item in items:
             self.items[item["id"]] = item
+        for tap in self.taps:
+            tap(self._as_seen({"t": "moved", "items": items}))
         self._ready.set()
 
     def send_soon(self, message):

@@ -13,6 +13,7 @@ const USUAL = { width: 964, height: 604 };
 
 /** How often the server hears of what is held near, and when the runtime for it is fetched after the board is there, milliseconds. */
 const TOLD_EVERY = 100;
+const TOLD_FOLLOWED = 40; // while others follow
 const NEAR_AFTER = 3000;
 
 export class BoardView {
@@ -47,6 +48,7 @@ export class BoardView {
     );
     this.prompt = null; // the tool in the hand, with what fills its sentence
     this.near = null; // fetched when the board is there
+    this.followed = false; // whether others look at this board, live
     this.heldNear = false; // whether what is held moves beside the drawing
     this.last = 0; // the number of the last place of a drag that was held near
     this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
@@ -301,11 +303,14 @@ export class BoardView {
     }
     this.near.drag(to);
     this.to = to;
-    this.telling ??= setTimeout(() => {
-      this.telling = undefined;
-      if (this.held && this.to) this.drags.offer({ to: this.to });
-      this.to = null;
-    }, TOLD_EVERY);
+    this.telling ??= setTimeout(
+      () => {
+        this.telling = undefined;
+        if (this.held && this.to) this.drags.offer({ to: this.to });
+        this.to = null;
+      },
+      this.followed ? TOLD_FOLLOWED : TOLD_EVERY,
+    );
   }
 
   /** What is held is let go where it is now. */

@@ -1,7 +1,7 @@
 // The line to the server: one WebSocket, opened again when it breaks.
 
 // What is told anew, or is worth nothing later. All else is an act of a person, who has to hear that it was not taken in.
-const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop"]);
+const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop", "at", "wall", "seen", "dot", "look"]);
 
 /** When the server is asked whether it is there, after something was sent and nothing came; and when that is said, milliseconds. */
 const ASKED_AFTER = 1000;

@@ -78,6 +78,11 @@ export class Drawing {
     this.paint({ faint: items });
   }
 
+  /** Draw what others have made over the board: items without an id. */
+  showTheirs(items) {
+    this.paint({ theirs: items });
+  }
+
   /** Take the trails away. */
   clearTrails() {
     this.paint({ clearTrails: true });
@@ -102,10 +107,20 @@ export class Drawing {
   uncover(id) {
     const item = this.things.get(id);
     if (!item?.style.cover) return false;
+    if (covered(item) && item.style.teacher_lifts && this.onKept) {
+      this.onKept();
+      return false;
+    }
     if (covered(item)) this.uncovered.add(id);
     else this.uncovered.delete(id);
     this.coversChanged();
     return true;
+  }
+
+  /** Covers that were lifted for all. */
+  liftForAll(ids) {
+    for (const id of ids) this.uncovered.add(id);
+    this.coversChanged();
   }
 
   coversChanged() {

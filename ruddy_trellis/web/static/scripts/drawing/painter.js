@@ -38,6 +38,7 @@ class Painter {
     this.things = new Map();
     this.order = [];
     this.faint = [];
+    this.theirs = [];
     this.outlines = new WeakMap();
     this.trails = null; // fetched when something leaves one
     this.photograph = new Photograph(() => this.draw());
@@ -58,7 +59,7 @@ class Painter {
   }
 
   /** Take what the page tells: all things, moved things, faint things, marks, the view, the scene. */
-  take({ all, moved, movedText, faint, marks, view, scene, clearTrails, closed, uncovered, replay }) {
+  take({ all, moved, movedText, faint, theirs, marks, view, scene, clearTrails, closed, uncovered, replay }) {
     if (closed) useClosed(closed);
     if (uncovered) useUncovered(uncovered);
     if (replay !== undefined) this.replay = replay;
@@ -84,6 +85,7 @@ class Painter {
       this.outlines.delete(Object.assign(item, { shape, label }));
     }
     if (faint) this.faint = faint;
+    if (theirs) this.theirs = theirs;
     if (marks) this.marks[marks.name] = new Set(marks.ids);
     if (scene) {
       Object.assign(this.scene, scene);
@@ -133,6 +135,10 @@ class Painter {
       if (tagged(item)) this.paintLabel(item);
     }
     context.globalAlpha = 1;
+    for (const item of this.theirs) {
+      this.paintItem(item);
+      if (tagged(item)) this.paintLabel(item);
+    }
     if (this.scene.box) this.paintBox();
   }
 

@@ -15,13 +15,14 @@ const behind = document.getElementById("behind");
  */
 export function openCopy(hooks) {
   const page = document.getElementById("board");
-  const token = kept.read("copy") ?? page.dataset.fresh;
-  kept.write("copy", token);
+  const inClass = "class" in page.dataset; // who is in a class has the class's own secret
+  const token = (!inClass && kept.read("copy")) || page.dataset.fresh;
+  if (!inClass) kept.write("copy", token);
   const story = `story ${page.dataset.live}`;
   let strip = null;
   const view = new BoardView(page.dataset.live, {
     ...hooks,
-    protocol: `copy.${token}`,
+    protocol: inClass ? undefined : `copy.${token}`,
     state(state) {
       tellBehind(state.behind);
       hooks.state?.(state);
@@ -46,6 +47,8 @@ export function openCopy(hooks) {
   reveals.restore(JSON.parse(kept.read(story) ?? "[]"));
   strip = new Strip(view);
   strip.turn();
+  drawing.onKept = () => toast("Your teacher lifts this one.");
+  line.on("lifted", ({ ids }) => drawing.liftForAll(ids));
   line.on("kit", () => location.reload());
   line.on("behind", (message) => tellBehind(message.behind));
   line.on("renewal", ({ words, taken }) => {
@@ -67,6 +70,8 @@ export function openCopy(hooks) {
     drawing.clearTrails();
     line.send("reset");
   });
+
+  if (inClass) import("../classroom/student.js").then(({ InClass }) => new InClass(view));
 
   let told = false;
   let later = false; // whether the student has said so

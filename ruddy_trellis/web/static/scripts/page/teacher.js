@@ -163,6 +163,18 @@ for (const kind of ["dragover", "drop"])
     event.preventDefault();
     if (kind === "drop") (await import("./in.js")).openIn(edit, view, event.dataTransfer.files[0]);
   });
+const fetchClass = fetched(async () => {
+  const { ClassPanel } = await import("../classroom/panel.js");
+  return new ClassPanel(view, { selected: () => hand.selected, lift: (ids) => drawing.liftForAll(ids) });
+});
+document.getElementById("class-button").addEventListener("click", async () => {
+  const panel = await underWay("class-button", fetchClass());
+  sessionStorage.setItem("class", panel.root.hidden ? "open" : "shut");
+  if (!panel.root.hidden) panel.shut();
+  else await underWay("class-button", panel.open());
+});
+if ("open" in document.getElementById("class-panel").dataset && sessionStorage.getItem("class") !== "shut")
+  fetchClass().then((panel) => panel.open());
 document.getElementById("files").addEventListener("click", async () => {
   const { openOut } = await underWay("files", import("./out.js"));
   await underWay("files", openOut(view, edit));
