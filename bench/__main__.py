@@ -5,10 +5,19 @@ import re
 import sys
 from pathlib import Path
 
-from . import browser, core, files, floods, starting, students, worst
+from . import browser, classes, core, files, floods, starting, students, worst
 
 ROOT = Path(__file__).parent.parent
-MODULES = {"core": core, "files": files, "browser": browser, "students": students, "worst": worst, "floods": floods, "starting": starting}
+MODULES = {
+    "core": core,
+    "files": files,
+    "browser": browser,
+    "students": students,
+    "classes": classes,
+    "worst": worst,
+    "floods": floods,
+    "starting": starting,
+}
 _TABLE = re.compile(r"(?<=<!-- measured -->\n).*?(?=<!-- /measured -->)", re.DOTALL)
 #: How the rows begin that stand in the README.
 _ASKED = (

@@ -10,7 +10,7 @@ from sqlmodel import select
 
 from .database import Database
 from .hand_ins import DAYS, HOURS
-from .tables import AnswerRow, CalendarRow, ClassRow, MemberRow, QuestionRow, _now
+from .tables import AnswerRow, BoardRow, CalendarRow, ClassRow, EditRow, MemberRow, QuestionRow, _now
 
 #: So many people are in a class at most, so many questions are kept of it, and so many classes of a lesson.
 MEMBERS, QUESTIONS, OF_LESSON = 200, 100, 200
@@ -45,6 +45,13 @@ def delete_classes(session, ids):
     session.exec(delete(QuestionRow).where(QuestionRow.class_id.in_(ids)))
     session.exec(delete(MemberRow).where(MemberRow.class_id.in_(ids)))
     session.exec(delete(ClassRow).where(ClassRow.id.in_(ids)))
+
+
+def _delete_copies(session, holders):
+    """Delete the copies of boards that some people have."""
+    copies = (BoardRow.copy_of.is_not(None), BoardRow.holder.in_(holders))
+    session.exec(delete(EditRow).where(EditRow.board_id.in_(select(BoardRow.id).where(*copies))))
+    session.exec(delete(BoardRow).where(*copies))
 
 
 class Classes:
@@ -121,9 +128,10 @@ class Classes:
         self._run(update(ClassRow).where(ClassRow.id == class_id).values(lifted=json.dumps(sorted(lifted))))
 
     def close(self, class_id):
-        """Close a class: its code is none any more, and the names of those who have answered nothing go at once. A class in which nothing
-        was asked goes altogether."""
+        """Close a class: its code is none any more, the copies of boards go that people had in it, for nobody can come back to them, and so
+        do the names of those who have answered nothing. A class in which nothing was asked goes altogether."""
         with self._database.session() as session:
+            _delete_copies(session, list(session.exec(select(MemberRow.holder).where(MemberRow.class_id == class_id))))
             questions = select(QuestionRow.id).where(QuestionRow.class_id == class_id)
             with_answers = select(AnswerRow.member_id).where(AnswerRow.question_id.in_(questions))
             session.exec(delete(MemberRow).where(MemberRow.class_id == class_id, MemberRow.id.not_in(with_answers)))
@@ -214,8 +222,10 @@ class Classes:
             session.commit()
 
     def remove(self, class_id, member_id):
-        """Send somebody out, with all that they have answered."""
+        """Send somebody out, with all that they have answered and made."""
         with self._database.session() as session:
+            mine = select(MemberRow.holder).where(MemberRow.class_id == class_id, MemberRow.id == member_id)
+            _delete_copies(session, list(session.exec(mine)))
             session.exec(delete(AnswerRow).where(AnswerRow.member_id == member_id))
             session.exec(delete(MemberRow).where(MemberRow.class_id == class_id, MemberRow.id == member_id))
             session.commit()

@@ -100,6 +100,7 @@ def create_application(data_path, options=Options()):
     state.live = LiveBoards(state.lessons)
     state.classes = Classes(database, options.hours, options.days)
     state.live_classes, state.tries = LiveClasses(state), coming_in.Tries()
+    state.live.elsewhere = state.live_classes.lines
     state.recipe_shelves = recipes.RecipeShelves(state.lessons)
     state.attempts, state.hashing, state.options = Attempts(), Hashing(), options
     state.calendar = Calendar(database)

@@ -17,6 +17,7 @@ if (!window.line) {
   const unseen = new Set(["prompt", "heard", "said", "stuck", "under", "completions", "offers", "frames", "here"]);
   const send = WebSocket.prototype.send;
   WebSocket.prototype.send = function (text) {
+    if (!this.url.endsWith("/live")) return send.call(this, text);  // that of a class
     if (!text.startsWith('{"t":"here"')) line.last = performance.now();
     if (text.startsWith('{"t":"view"')) line.view = JSON.parse(text).view;
     line.socket = this;
@@ -25,6 +26,7 @@ if (!window.line) {
   window.WebSocket = class extends WebSocket {
     constructor(...where) {
       super(...where);
+      if (!this.url.endsWith("/live")) return;
       this.addEventListener("message", ({data}) => {
         const {t, number} = JSON.parse(data);
         if (t === "here") line.answered = Math.max(line.answered, number);

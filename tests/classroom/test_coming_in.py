@@ -132,12 +132,15 @@ class ComingInTest(ClassTest):
             self.assertEqual(fox.client.get(f"/class/{self.class_id}").status_code, 404)
             self.assertIn("Open for a class", self.client.get(f"/lessons/{self.lesson.slug}/class").text)
 
-    def test_names_go_when_it_closes(self):
-        self.somebody()
+    def test_names_and_copies_go_when_it_closes(self):
+        board = self.somebody().open_board(self.board)
+        board.send("nudge", ids=["s1"], by=[1, 0])
+        board.until("changed")
         self.client.post(f"/classes/{self.class_id}/close")
         with self.application.state.database.session() as session:
             self.assertEqual(session.connection().exec_driver_sql("SELECT count(*) FROM member").scalar_one(), 0)
             self.assertEqual(session.connection().exec_driver_sql("SELECT count(*) FROM class_room").scalar_one(), 0)
+            self.assertEqual(session.connection().exec_driver_sql("SELECT count(*) FROM board WHERE copy_of IS NOT NULL").scalar_one(), 0)
 
     def test_guessing_has_to_wait_and_a_school_gets_in(self):
         tries = self.application.state.tries

@@ -2,6 +2,8 @@
 
 import json
 
+from starlette.websockets import WebSocketDisconnect
+
 from ruddy_trellis.core.classroom.messages import of_student, of_teacher
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.web.classroom.wall import PICTURES, Budget
@@ -262,6 +264,11 @@ class TogetherTest(ClassTest):
         self.assertEqual(line.until("lifted")["ids"], ["s4"])
 
     # Who may not
+
+    def test_the_lines_of_the_teachers_pages_end_with_the_session(self):
+        self.client.post("/sign-out")
+        with self.assertRaises(WebSocketDisconnect):
+            until(self.wall, "never")
 
     def test_each_door_takes_its_own_messages_only(self):
         for line, kind, content in (

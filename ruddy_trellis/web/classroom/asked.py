@@ -72,6 +72,8 @@ class Asked:
         """Take what somebody answers. Raises Refusal where it is none, or nothing is asked any more."""
         if self.state != "open" or message.question != self.id:
             raise Refusal("That question takes no answers any more.")
+        if not person.may_answer():
+            raise Refusal("That was very often. Wait a moment before you answer again.")
         live = await self._room.copy_of(person, self._board)
         found = asking.answered(self.question, live.board, message.choice, message.at)
         await saved(self._room.store.answer, self.id, person.id, asdict(found))

@@ -75,7 +75,8 @@ def _page(request, problem="", code="", name="", status=200, back=False):
         code=code,
         name=name,
         back=back,
-        known=[(room, person) for room, person in memberships(request)],
+        known=memberships(request),
+        days=request.app.state.classes.days,
     )
     answer.status_code = status
     return answer

@@ -33,6 +33,7 @@ class ClassLine:
     def __init__(self, room, socket, person=None):
         self.room, self.person = room, person
         self.session = session_of(socket)
+        self.teacher = room.teacher if person is None else None
         self.outgoing = Outgoing(socket, lambda message: message)
         self.send, self.send_items, self.close, self.write = (
             self.outgoing.send, self.outgoing.send_items, self.outgoing.close, self.outgoing.write,

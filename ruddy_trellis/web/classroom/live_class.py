@@ -3,6 +3,7 @@
 import asyncio
 import json
 import time
+from collections import deque
 
 from starlette.concurrency import run_in_threadpool
 
@@ -15,6 +16,8 @@ from .wall import Wall
 
 #: After a change of who is in and what they do, their teacher is told after so many seconds, once for several in a row.
 _PAUSE = 0.2
+#: So many answers of one person are taken in a minute.
+_OFTEN = 60
 
 
 class Person:
@@ -34,6 +37,15 @@ class Person:
         self.lines, self.board = set(), None
         self.help = self.apart = False
         self.active, self.looked = time.monotonic(), 0
+        self._answered = deque(maxlen=_OFTEN)
+
+    def may_answer(self):
+        """Whether they have not answered very often in the last minute. Counts one more."""
+        now = time.monotonic()
+        often = len(self._answered) == _OFTEN and now - self._answered[0] < 60
+        if not often:
+            self._answered.append(now)
+        return not often
 
     def tell(self, message):
         """Send a message to every page that they have open."""
@@ -112,10 +124,11 @@ class LiveClass:
     async def remove(self, who):
         """Send somebody out, at once."""
         person = self.people.pop(who, None)
-        await saved(self.store.remove, self.id, who)
         if person is not None:
             await self._shut_out(person, {"t": "out", "words": "Your teacher has taken you out of the class."})
+            self.state.live.forget_holder(person.holder)
             self.asked.forget(who)
+        await saved(self.store.remove, self.id, who)
         self.changed()
 
     async def rename(self, who, name):
@@ -156,12 +169,13 @@ class LiveClass:
     async def close(self):
         """The class is over: everybody is told, and their names go."""
         self.is_closed = True
-        await saved(self.store.close, self.id)
         for part in (self.stage, self.wall, self.pegs):
             part.stop()
         self.tell_teachers({"t": "over"})
         for person in list(self.people.values()):
             await self._shut_out(person, {"t": "out", "words": "The class is over."})
+            self.state.live.forget_holder(person.holder)
+        await saved(self.store.close, self.id)
         for line in list(self.teachers):
             line.close()
 

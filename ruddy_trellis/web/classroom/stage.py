@@ -13,6 +13,8 @@ from .picture import Onlooker, Picture
 _LOG = logging.getLogger(__name__)
 #: A board that is put up is drawn so often, seconds.
 _EVERY = 0.25
+#: To so many lines it is sent before it is looked what has come in meanwhile.
+_SIDE_BY_SIDE = 4
 
 
 class Stage:
@@ -46,11 +48,19 @@ class Stage:
         lines = [line for person in self._room.people.values() if self.everyone and not person.apart for line in person.lines]
         if self.kind == "put_up":
             lines += self._room.teachers
-        for line in lines:
-            if message["t"] == "moved":
-                line.send_items(message["items"])
-            else:
-                line.send({**message, "mine": line.person is not None and line.person.id == self._who} if whole else message)
+        if message["t"] == "moved":
+            self._spread(lines, lambda line: line.send_items(message["items"]))
+        elif whole:
+            self._spread(lines, lambda line: line.send({**message, "mine": line.person is not None and line.person.id == self._who}))
+        else:
+            self._spread(lines, lambda line: line.send(message))
+
+    def _spread(self, lines, send, start=0):
+        """Send to some lines, then let the loop look what has come in, then to the next ones: nobody's own drag waits for all of them."""
+        for line in lines[start : start + _SIDE_BY_SIDE]:
+            send(line)
+        if start + _SIDE_BY_SIDE < len(lines):
+            asyncio.get_running_loop().call_soon(self._spread, lines, send, start + _SIDE_BY_SIDE)
 
     def stop(self):
         """Nothing is looked at together any more."""

@@ -16,7 +16,19 @@ from ..shelf import shelf
 
 _FOLDER = Path(__file__).parents[1] / "help"
 #: The pages about one thing each, in their order, by the names of their files; the keys have a page made from their table.
-TOPICS = ("sentence-bar", "keys", "reveals", "recipes", "sharing", "by-hand", "claims", "regions", "paper-and-files", "for-the-technician")
+TOPICS = (
+    "sentence-bar",
+    "keys",
+    "reveals",
+    "recipes",
+    "sharing",
+    "a-class",
+    "by-hand",
+    "claims",
+    "regions",
+    "paper-and-files",
+    "for-the-technician",
+)
 _markdown = Late("markdown_it")
 #: A word that nothing has is taken for the one that is this much like it; so many pages are found at most.
 _ALIKE, _MOST = 0.74, 24

@@ -21,6 +21,8 @@ class LiveBoards:
         self._gates = {}
         self._telling = {}
         self._lock = threading.Lock()
+        #: Gives the lines that are open besides those to boards, and end with a session as they do.
+        self.elsewhere = list
 
     def get(self, board_id):
         """The live board of that id, opened from the store where it is not open; None where there is none."""
@@ -110,17 +112,23 @@ class LiveBoards:
         with self._lock:
             return [live for key, live in self._open.items() if isinstance(key, tuple) and key[1] == holder]
 
+    def forget_holder(self, holder):
+        """The copies of a student are gone: who looks at one is let go."""
+        self._close(lambda live: getattr(live, "holder", None) == holder)
+
     def in_use(self):
         """The sessions that have lines open, and the ids of the lessons whose boards are looked at."""
         with self._lock:
             looked_at = [live for live in self._open.values() if live.connections]
-            sessions = {line.session for live in looked_at for line in list(live.connections)} - {None}
+            lines = [*(line for live in looked_at for line in list(live.connections)), *self.elsewhere()]
+            sessions = {line.session for line in lines} - {None}
             return sessions, {live.lesson_id for live in looked_at}
 
     def end_lines(self, concerned):
         """End the lines for which ``concerned`` holds: whoever has one may no longer look."""
         with self._lock:
-            lines = [line for live in self._open.values() for line in list(live.connections) if concerned(line)]
+            lines = [line for live in self._open.values() for line in list(live.connections)]
+        lines = [line for line in (*lines, *self.elsewhere()) if concerned(line)]
         for line in lines:
             line.close()
 

@@ -37,7 +37,7 @@ class StudentBoard(LiveBoard):
             if not self.board.settings.own_from:  # kept before students could build: all of it is given
                 self.board.settings = self.board.settings.with_(own_from=OWN_FROM)
             self._take_kit(source)
-        self._boards, self.source_id, self._holder = boards, source.id, holder
+        self._boards, self.source_id, self.holder = boards, source.id, holder
         #: The teacher's board of which was last looked whether this copy is behind it, and whether it is.
         self._compared, self._behind = None, False
         #: The edit that took the teacher's last change: none before it is taken back.
@@ -109,7 +109,7 @@ class StudentBoard(LiveBoard):
             # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
             self.id, self.edits_done, self.edit_count = None, 0, 0
         if self.id is None:
-            row = await saved(self._lessons.make_copy, self.source_id, self._holder, board_to_text(self.board), self._hints)
+            row = await saved(self._lessons.make_copy, self.source_id, self.holder, board_to_text(self.board), self._hints)
             if row is None:
                 raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
             self.id = row.id
@@ -179,7 +179,7 @@ class StudentBoard(LiveBoard):
             found, version = await judged_beside(source, board.copy(), 0.0), source.challenge.version
         minutes = len({row.made_at.replace(second=0, microsecond=0) for row in await self._own_edits()})
         row = HandInRow(
-            lesson_id=self.lesson_id, board_id=self.source_id, holder=self._holder, name=name, document=board_to_text(board),
+            lesson_id=self.lesson_id, board_id=self.source_id, holder=self.holder, name=name, document=board_to_text(board),
             verdict=found.verdict if found else "", told=told_of(found), hints=self._hints, minutes=minutes, version=version,
         )  # fmt: skip
         try:
@@ -196,8 +196,8 @@ class StudentBoard(LiveBoard):
     async def handed_in(self, take_back):
         """What was handed in last, and whether something can be: to be told to whoever holds the copy."""
         if take_back:
-            await saved(self._lessons.hand_ins.take_back, self.source_id, self._holder)
-        row = await saved(self._lessons.hand_ins.of_holder, self.source_id, self._holder)
+            await saved(self._lessons.hand_ins.take_back, self.source_id, self.holder)
+        row = await saved(self._lessons.hand_ins.of_holder, self.source_id, self.holder)
         told = {name: getattr(row, name) if row else "" for name in ("name", "verdict", "word")}
         return {"open": await saved(self._lessons.hand_ins.is_open, self.lesson_id), **told, "minutes": row.minutes if row else 0}
 

@@ -153,6 +153,7 @@ export class ClassPanel {
       },
       lead: () => this.lead(!this.leading),
       log: () => this.line.send("log_all", { board: this.board }),
+      lift: () => this.liftSelected(),
       pegs: () => this.collect(button),
       keep: () => this.line.send("keep_pegs", { keep: true }),
       clear: () => this.line.send("keep_pegs", { keep: false }),
@@ -374,6 +375,12 @@ export class ClassPanel {
     acts.append(act("away", "Put it away"));
     box.replaceChildren(...parts, acts);
     if (state === "closed") hear(`${words} ${told}`);
+  }
+
+  liftSelected() {
+    const ids = this.acts.selected().filter((id) => this.view.drawing.things.get(id)?.style.cover);
+    if (ids.length) this.uncover(ids);
+    else toast("Select what lies under a cover.", { refusal: true });
   }
 
   uncover(ids) {

@@ -130,7 +130,8 @@ export class InClass {
       this.tell();
       if (fresh) {
         document.body.classList.add("following"); // what is done to the own board would not be seen
-        const words = message.kind === "lead" ? "All look at the teacher’s board." : "A board of the class, put up for all.";
+        const up = this.isUp ? "Your board is put up for all, without your name." : "A board of the class, put up for all.";
+        const words = message.kind === "lead" ? "All look at the teacher’s board." : up;
         this.stage.querySelector(".stage-words").replaceChildren(
           `${words} `,
           this.button("Carry on by myself", () => this.leave()),

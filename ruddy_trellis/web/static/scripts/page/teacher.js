@@ -173,7 +173,8 @@ document.getElementById("class-button").addEventListener("click", async () => {
   if (!panel.root.hidden) panel.shut();
   else await underWay("class-button", panel.open());
 });
-if ("open" in document.getElementById("class-panel").dataset && sessionStorage.getItem("class") !== "shut")
+const inClass = "open" in document.getElementById("class-panel").dataset;
+if (inClass && (sessionStorage.getItem("class") === "open" || sessionStorage.getItem("leading")))
   fetchClass().then((panel) => panel.open());
 document.getElementById("files").addEventListener("click", async () => {
   const { openOut } = await underWay("files", import("./out.js"));
