@@ -1,9 +1,11 @@
 """A class in real pages: a teacher, five students, a line that is cut, two children one after another on one tablet."""
 
+from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
 from .served import BrowserTest
+from .test_everyone import RULES
 
 NAMES = ("fox", "owl", "hen", "rat", "bee")
 
@@ -141,6 +143,82 @@ class ClassTest(BrowserTest):
         second.tap("text=Somebody else")
         expect(second.locator("h1")).to_have_text("You are out of the class.")
         self.assertNotIn("owl", second.inner_text("body"))
+
+    def test_a_restart_of_the_server_does_not_end_it(self):
+        fox = self.come_in("fox")
+        self.page.bring_to_front()
+        self.page.click("[data-do=lead]")
+        expect(fox.locator("#stage")).to_be_visible()
+        fox.click("text=Carry on by myself")
+        self.server.kill()
+        self.server.start()
+        # The teacher's page leads on; who had broken off looks again with the others, and may break off again.
+        expect(self.page.locator("#class-count")).to_have_text("1", timeout=15_000)
+        expect(fox.locator("#stage")).to_be_visible(timeout=15_000)
+        expect(self.page.locator("[data-do=lead]")).to_have_attribute("aria-pressed", "true")
+        fox.click("text=Carry on by myself")
+        fox.click("#ask-help")
+        expect(self.page.locator("#class-told")).to_have_text("fox asks for help.", timeout=15_000)
+
+    def test_a_claim_under_a_cover_that_only_the_teacher_lifts(self):
+        board = self.board.start("Covered")
+        board.say("A=(-3,-1)", "B=(3,-1)", "M is the midpoint of AB", "claim: AM = MB")
+        self.page.click("#class-button")
+        self.page.click("text=Open for a class")
+        self.code = self.page.inner_text(".class-sign")
+        board._ready()
+        claim = self.page.locator("#panel .row-thing").last
+        claim.click()
+        self.page.click("#tab-look")
+        self.page.click("text=covered until pressed")
+        self.page.click("text=the teacher lifts it, in a class")
+        fox = self.come_in("fox")
+        words = fox.locator("#seen li[data-kind=words]")
+        expect(words).to_have_text("A covered claim: the teacher lifts it")
+        self.assertNotIn("AM", fox.locator("#seen").inner_text())
+        self.page.bring_to_front()
+        self.page.select_option("#ask-kind", "claim")
+        self.page.click("[data-do=ask]")
+        fox.click("[data-choice='0']")
+        self.page.click("[data-what=close]")
+        expect(self.page.locator("#asked")).to_contain_text("1 of 1 right")
+        self.page.click("text=Lift the cover for all")
+        expect(words).to_contain_text("AM")
+
+    def fine(self, page, state, exclude=()):
+        """Nothing is found that keeps anybody out."""
+        context = {"exclude": [[one] for one in exclude]} if exclude else None
+        found = Axe().run(page, context=context, options=RULES).response["violations"]
+        with self.subTest(state):
+            self.assertEqual([(one["id"], one["nodes"][0]["target"]) for one in found], [])
+
+    def test_nothing_keeps_anybody_out(self):
+        fox = self.come_in("fox", self.browser.new_context(viewport={"width": 390, "height": 844}))
+        teacher = self.page
+        teacher.bring_to_front()
+        teacher.fill("#ask-words", "Why?")
+        teacher.fill("#ask-choices", "because\nit seems so")
+        teacher.click("[data-do=ask]")
+        expect(fox.locator("#question")).to_be_visible()
+        self.fine(fox, "a question on a telephone")
+        fox.click("[data-choice='0']")
+        teacher.click("[data-what=close]")
+        teacher.locator("#class-people summary").click()
+        self.fine(teacher, "the class beside the board", ["footer", "#drawer"])
+        teacher.click("[data-do=lead]")
+        expect(fox.locator("#stage")).to_be_visible()
+        self.fine(fox, "following")
+        for name in ("The wall", "For the projector"):
+            other = teacher.context.new_page()
+            other.goto(self.server.address + teacher.get_attribute(f"text={name}", "href"))
+            other.wait_for_timeout(800)
+            self.fine(other, name)
+            if name == "The wall":
+                other.click(".wall-boards button")
+                self.fine(other, "one board")
+            other.close()
+        fox.goto(f"{self.server.address}/in")
+        self.fine(fox, "coming in")
 
     def test_the_wall_by_keys(self):
         fox = self.come_in("fox")

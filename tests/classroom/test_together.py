@@ -62,6 +62,16 @@ class TogetherTest(ClassTest):
         self.assertEqual(sum(budget.take() for _ in range(500)), PICTURES)
         now[0] = 0.5
         self.assertEqual(sum(budget.take() for _ in range(500)), PICTURES // 2)
+        # Those that take long are fewer: most of the time is everyone else's.
+        now[0] = 10.0
+        drawn = 0
+        while now[0] < 20:
+            if budget.take():
+                drawn += 1
+                now[0] += 0.05
+                budget.took(0.05)
+            now[0] += 0.01
+        self.assertLessEqual(drawn * 0.05, 0.25 * 10 + 0.05)
 
     def test_who_asks_for_help_is_seen_and_helped(self):
         self.fox.line.send("help", on=True)

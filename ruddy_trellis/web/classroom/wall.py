@@ -4,30 +4,38 @@ import asyncio
 import logging
 import time
 
-from ...core.classroom.showing import closed_at_first, seen_by_others
-from ...core.display import Extent, display
+from ...core.display import Extent
 from ...core.display.palette import GROUNDS
 from ...drawings.svg import svg
 from ..live.apart import apart
-from .picture import Onlooker
+from .picture import Onlooker, Picture
 
 _LOG = logging.getLogger(__name__)
 #: How large a picture is; how often it is looked what has changed; how old a picture is at least before the next, seconds.
 WIDTH, HEIGHT, _TICK, _AGE = 320, 192, 0.2, 1.0
 #: So many pictures are drawn in a second, of all classes together; older ones than this are behind.
 PICTURES, _BEHIND = 40, 2.0
+#: They take at most this share of the time.
+_SHARE = 0.25
 
 
 class Budget:
-    """How many pictures may be drawn now, of all classes."""
+    """How many pictures may be drawn now, of all classes: so many a second, and such as take long fewer, so that most of the time is
+    everyone else's."""
 
     def __init__(self, rate=PICTURES, clock=time.monotonic):
         self._rate, self._clock = rate, clock
-        self._left, self._when = float(rate), clock()
+        self._left, self._when, self._again = float(rate), clock(), clock()
+
+    def took(self, seconds):
+        """A picture took so long."""
+        self._again = self._clock() + seconds * (1 / _SHARE - 1)
 
     def take(self):
         """Take one, if there is one."""
         now = self._clock()
+        if now < self._again:
+            return False
         self._left, self._when = min(self._left + (now - self._when) * self._rate, self._rate), now
         if self._left < 1:
             return False
@@ -43,16 +51,20 @@ class _Seen:
 
     def __init__(self):
         self.live = self.looker = None
+        self.shown = Picture()
         self.behind_since, self.drawn, self.text = 0.0, 0.0, ""
 
-    def turn_to(self, live):
+    async def turn_to(self, live):
         """From here on the picture is of another live board."""
         self.leave()
-        self.live, self.looker = live, Onlooker(live, lambda message: self.touched())
-        self.touched()
+        await live.look()
+        self.live, self.shown = live, Picture()
+        self.looker = Onlooker(live, self.touched)
+        self.touched(live.whole())
 
-    def touched(self):
+    def touched(self, message):
         """The board is otherwise than its picture."""
+        self.shown.take(message)
         self.behind_since = self.behind_since or time.monotonic()
 
     def leave(self):
@@ -114,7 +126,7 @@ class Wall:
                 continue
             live = room.copy_if_open(person)
             if live is None or live is not one.live or live.source_id != person.board:
-                one.turn_to(await room.copy_of(person, person.board))
+                await one.turn_to(await room.copy_of(person, person.board))
             if one.behind_since and now - one.drawn >= _AGE:
                 due.append((person.id, one))
         in_sight = frozenset().union(*self._wanted.values())
@@ -129,23 +141,26 @@ class Wall:
             room.changed()
 
     async def _draw(self, who, one):
-        board = one.live.board
         one.behind_since, one.drawn = 0.0, time.monotonic()
         try:
-            text = await apart(len(board), picture, board.copy() if len(board) > 1 else board)
+            text = await apart(len(one.live.board), picture, one.shown.items(), one.live.board.settings)
         except Exception:
             _LOG.exception("A picture for the wall could not be drawn")
             return
+        BUDGET.took(time.monotonic() - one.drawn)
         if text != one.text:
             one.text = text
             for line in self._wanted:
                 line.send({"t": "picture", "who": who, "svg": text})
 
 
-def picture(board):
-    """A small picture of somebody's board as others see it, as SVG."""
-    settings = board.settings
+def picture(items, settings):
+    """A small picture of somebody's board as others see it, as SVG.
+
+    Args:
+        items: what others see of it.
+        settings: of the board.
+    """
     extent, dark = Extent(*settings.view), settings.paper == "dark"
-    items = display(board, extent)
-    seen = [{**item, "sentence": ""} for item in seen_by_others(items, closed_at_first(items))]
+    seen = [{**item, "sentence": ""} for item in items]
     return svg(seen, extent, WIDTH, HEIGHT, dark=dark, scale=0.68 * min(settings.size, 1.5), tags=False, ground=GROUNDS[dark])

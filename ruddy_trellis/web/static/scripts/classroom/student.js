@@ -136,7 +136,7 @@ export class InClass {
           `${words} `,
           this.button("Carry on by myself", () => this.leave()),
         );
-        document.getElementById("drawing").setAttribute("aria-hidden", "true");
+        this.setAside(true);
       }
       this.shown.take(message);
       if (fresh) hear(`${this.stage.querySelector(".stage-words").firstChild.textContent} ${this.shown.words()}`);
@@ -170,12 +170,18 @@ export class InClass {
     if (was) toast("Back at your own board, as it was.");
   }
 
+  /** What belongs to the own board is out of reach while it is not seen, for the keyboard and for the ear as well. */
+  setAside(on) {
+    const stays = new Set([this.stage, this.card, this.told, document.getElementById("toast"), document.getElementById("heard")]);
+    for (const part of this.stage.parentElement.children) if (!stays.has(part)) /** @type {HTMLElement} */ (part).inert = on;
+  }
+
   hideStage() {
     this.stage.hidden = true;
     document.body.classList.remove("following");
     this.shown?.mark([]);
     this.shown?.point(null);
-    document.getElementById("drawing").removeAttribute("aria-hidden");
+    this.setAside(false);
   }
 
   // Questions -----------------------------------------------------------------------------------------------------
