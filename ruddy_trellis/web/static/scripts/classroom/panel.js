@@ -6,6 +6,9 @@ import { change, pictureOf, stateOf } from "./people.js";
 
 const POINTED_EVERY = 60; // milliseconds
 const SEEN_EVERY = 100;
+/** How often it is asked again that all look here, and after how many milliseconds each time. */
+const LEAD_TRIES = 12;
+const LEAD_AGAIN = 500;
 
 const element = (name, attributes = {}) => Object.assign(document.createElement(name), attributes);
 
@@ -25,6 +28,7 @@ export class ClassPanel {
     this.line = null;
     this.leading = sessionStorage.getItem("leading") !== null;
     this.seen = "";
+    this.tries = 0;
     this.root.addEventListener("click", (event) => this.click(event));
     this.root.addEventListener("change", (event) => this.changed(event));
     this.root.addEventListener("keydown", (event) => {
@@ -97,6 +101,7 @@ export class ClassPanel {
     line.on("led", ({ board }) => {
       this.setLeading(board === this.board && (this.asksToLead || this.leading));
       this.asksToLead = false;
+      this.tries = 0;
     });
     line.on("leading", () => this.tellSeen(true));
     line.on("stage", ({ kind }) => {
@@ -112,6 +117,12 @@ export class ClassPanel {
       this.tellAsked();
     });
     line.on("says", ({ words, kind }) => {
+      if (this.asksToLead && kind === "refusal" && this.tries < LEAD_TRIES) {
+        // After a cut the line of the class may be there before that of the board.
+        this.tries += 1;
+        setTimeout(() => this.asksToLead && this.lead(true), LEAD_AGAIN);
+        return;
+      }
       toast(words, { refusal: kind === "refusal" });
       if (this.asksToLead && kind === "refusal") {
         this.asksToLead = false;

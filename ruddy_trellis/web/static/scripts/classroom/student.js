@@ -173,7 +173,8 @@ export class InClass {
   /** What belongs to the own board is out of reach while it is not seen, for the keyboard and for the ear as well. */
   setAside(on) {
     const stays = new Set([this.stage, this.card, this.told, document.getElementById("toast"), document.getElementById("heard")]);
-    for (const part of this.stage.parentElement.children) if (!stays.has(part)) /** @type {HTMLElement} */ (part).inert = on;
+    for (const part of this.stage.parentElement.children)
+      if (!stays.has(part) && part.tagName !== "H1") /** @type {HTMLElement} */ (part).inert = on;
   }
 
   hideStage() {
