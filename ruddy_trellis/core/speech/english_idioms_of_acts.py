@@ -26,7 +26,8 @@ OF_ACTS: tuple[tuple[str, str], ...] = (
         r"\1 \2 \4 and colour it \3",
     ),
     (
-        r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they) (?:can[’']?t|cannot|do not|don[’']t) move|in "
+        r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they) (?:can[’']?t|cannot|do not|don[’']t) "
+        r"(?:be )?(?:moved?|dragged)|in "
         r"place|down)(?=[ .!]*$)",
         r"lock \1",
     ),

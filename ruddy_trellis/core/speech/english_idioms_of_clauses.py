@@ -18,6 +18,79 @@ def _with_parts(found: re.Match[str]) -> str:
 
 #: Ways of saying what a thing is like, by how they are read.
 OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
+    # Several things under several names, in order.
+    (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),
+    (r"(?i)^denote by ((?-i:[A-Z])\w*(?:(?:, ?| and )(?-i:[A-Z])\w*)+) the (.+?)(?:,? respectively)?(?=[ .!]*$)", r"\1 are the \2"),
+    (r" ?(?:→|->|⟶) ?([A-Z][′'’]?\d?)(?=[ .!]*$)", r", call it \1"),
+    # A question about how large something is.
+    (r"(?i)^how (?:many degrees|wide|large) (?:has|does|is) (?:the )?(angle [^?]+?)(?: have| measure)?(?=[ .?!]*$)", r"how big is the \1"),
+    (
+        r"(?i)^(?:what|which) angle does (?-i:([A-Z])([A-Z])) (?:make|subtend|form) at (?-i:([A-Z]))(?=[.?! ]*$)",
+        r"how big is the angle \1\3\2",
+    ),
+    (r"(?i)\bmidpoints of (?:the )?(?:adjacent|consecutive|neighbouring|successive) sides\b", "midpoints of the sides in order"),
+    (r"^([A-Z]{2}) ?= ?\?(?=[ .]*$)", r"the distance \1"),
+    (r"(?i)\ball (?:of )?the angle (?:measures|sizes)(?=[ .?!]*$)", "all the angles"),
+    # What it is for, where the kind of thing says so.
+    (
+        r"(?i)\b((?-i:an?) (?:point|dot|peg|spot) (?:on|along) .+?) (?:that|which) (?:I |we |you |one )?can (?:be )?"
+        r"(?:slide|slid|move|moved|drag|dragged)(?: along it)?(?=[ .!]*$)",
+        r"\1",
+    ),
+    (r"(?i)\bangle in (?=[A-Z]\b)", "angle at "),
+    # Lines and segments, by what they do.
+    (
+        r"(?i)\bsegment from ([A-Z]) (?:that is )?(?:as long as|equal to|equal in length to|of the same length as) ([A-Z]{2})\b",
+        r"segment from \1 of length \2",
+    ),
+    (
+        r"(?i)\b(?:an? |the )?(?:line )?segment (?:that is )?(?:congruent|equal)(?: in length)? to ([A-Z]{2}) "
+        r"with (?:one|an|its) (?:end ?point|end) at ([A-Z])\b",
+        r"a segment from \2 of length \1",
+    ),
+    (r"(?i)\b(runs?|running) (?=through\b)", lambda found: "passing " if found[1].lower().endswith("ing") else "passes "),
+    (
+        r"(?i)\bline crossing (.+?) at (?:right angles|90 ?(?:°|degrees)) (?:at|through|in) ([A-Z])\b",
+        r"line perpendicular to \1 through \2",
+    ),
+    (
+        r"(?i)\b(?:the )?angle (?:which|that) (\S+) and (\S+) (?:make|form|enclose|include)"
+        r"(?: together| with (?:each other|one another))?\b",
+        r"the angle between \1 and \2",
+    ),
+    (
+        r"(?i)\b(?:line|segment) from ([A-Z]) to ([A-Z]) with (?:an? |the )?(?:little |small |tiny )?arrow(?:head)? at \2\b",
+        r"vector from \1 to \2",
+    ),
+    (r"^((?:[Dd]raw |[Mm]ake |[Aa] |[Tt]he )*[Ss]egment [A-Z]{2}), (\d[\d.]*(?: ?[cm]?m)?)(?: long)?(?=[ .!]*$)", r"\1 of length \2"),
+    # A circle, by the compasses.
+    (
+        r"(?i)^(?:take|taking|with|using) (?-i:([A-Z])) (?:as|for) (?:the |a )?(?:centre|center),? (?:and|with) "
+        r"(?:a )?radius (?:of )?([^,]+?),? (?:draw|describe|make|construct) a(?: circle|n arc)",
+        r"draw a circle with centre \1 and radius \2",
+    ),
+    (r"(?i)\bcircle of (?:the )?cent(?:re|er) (?-i:([A-Z]))\b,?", r"circle with centre \1"),
+    (r"(?i)\btangent lines?\b(?= (?:from|to|at))", lambda found: "tangents" if found[0].lower().endswith("s") else "tangent"),
+    # Where a point is put.
+    (
+        r"(?i)^(put|place|make|mark) (an? )?(?:small |little )?(?:cross|dot|spot|blob) (?=half ?way|in the middle|at the mid)",
+        r"\1 \2point ",
+    ),
+    (
+        r"(?i)\b(?:an? |the )?(?:point|dot|cross) (?:half ?way along|in the middle of|at the mid(?:dle|point) of) (?:the )?"
+        r"(?:line |side |segment )?([A-Z]{2})\b",
+        r"the midpoint of \1",
+    ),
+    (r"(?i)\bthe whole (?=triangle|quadrilateral|square|rectangle|polygon|shape|figure)", "the "),
+    (r"(?i)^(?:set|mark) out (?=an?\b|the\b)", "draw "),
+    # Short forms, and letters that are written otherwise.
+    (r"(?i)\bmdpt\b", "midpoint"),
+    (r"(?i)\btan (?=lines?\b)", "tangent "),
+    (r"(?i)\bbtw\b(?= (?:\S+ )?(?:and|n|&|to|[A-Za-z]\b))", "between"),
+    (r"(?<=between )([a-z]\w?) n ([a-z]\w?)(?=[ .?!]*$)", r"\1 and \2"),
+    (r"ℓ", "l"),
+    (r"(?i)\bone (?=(?:line|circle|point|segment|ray|triangle|square)\b)", "a "),
+    (r"(?i)\bpass(es|ing)? in (?=[A-Z]\b)", r"pass\1 through "),
     # Who asks, and how.
     (r"(?i)^please to (?=\w)", ""),
     (r"(?i)^(measure|calculate|compute|find|tell|show|colour|label|write|mark|join) (?:me|us|for me|for us) (?=\S)", r"\1 "),

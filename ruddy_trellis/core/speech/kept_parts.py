@@ -145,6 +145,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return not kinds or max(kinds.values()) >= (owner.count or 1)
     if role == "angles" and owner.head == "triangle" and isinstance(part, Amount):
         return True  # the third of three, which are seen to add up to 180°
+    if owner.head == "circle" and role in ("centre", "through") and t.circle_there(owner):
+        return True  # it is said which of those that are there is meant, and it is that
     if role == "off":
         return True  # no new point is upon anything
     if role in _WHERE and not isinstance(part, Amount):

@@ -147,8 +147,8 @@ class Things:
                 return self._of_right_sort(node, fitting)
             if node.head == "angle" and ids and any(b.kind(id) == NUMBER for id in ids) and not node.names[0].points:
                 return ids[:1]
-        if node.head == "circle" and node.kind == "old" and not node.names and len(node.roles) == 1 and not node.adjectives:
-            return self._circle_there(*node.roles[0])
+        if node.head == "circle" and (found := self.circle_there(node)):
+            return found
         if node.names or node.roles or node.kind == "new" or node.amounts:
             return None
         if node.head == "image" and node.kind == "old" and not node.adjectives:
@@ -185,8 +185,14 @@ class Things:
             return [b.only(node.head, found)]
         return None
 
-    def _circle_there(self, role: str, part: Node) -> list[str] | None:
-        """The circle that is there of which its centre, or a point on it, is said; None where there is none, or more than one."""
+    def circle_there(self, node: Described) -> list[str] | None:
+        """The circle that is there of which its centre, or a point on it, is said and nothing else: "circle O", "the circle with centre O".
+        None where there is none, or more than one."""
+        if node.kind == "new" or node.adjectives or node.amounts or node.extra or node.plural or len((*node.names, *node.roles)) != 1:
+            return None
+        if node.roles and node.kind != "old":
+            return None
+        role, part = node.roles[0] if node.roles else ("centre", node.names[0])
         if not isinstance(part, Named) or len(part.points) != 1 or not self.b.has(part.points[0]) or role not in ("through", "centre"):
             return None
         point = self.b.point(part.points[0])
