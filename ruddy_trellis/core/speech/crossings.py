@@ -105,6 +105,11 @@ def where_they_meet(t: Things, node: Where) -> list[str]:
     if isinstance(one, Described) and len(one.names) >= 2:
         first, second = (replace(one, names=(name,), plural=False) for name in one.names[:2])
         return _meeting(t, first, second, node.again, None)
+    of = one.role("of") if isinstance(one, Described) and not one.plural else None
+    if isinstance(one, Described) and isinstance(of, Described) and of.head == "angle" and len(of.names) == 2:
+        # "of the bisector of angle A and BC": what is named last is the other thing that meets.
+        bisector = replace(one, roles=(("of", replace(of, names=of.names[:1], plural=False)),))
+        return _meeting(t, bisector, of.names[1], node.again, None)
     if (
         isinstance(one, Described)
         and one.head in _COMMON

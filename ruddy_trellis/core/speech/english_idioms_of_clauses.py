@@ -8,6 +8,8 @@ import re
 from collections.abc import Callable
 
 _SIZE = r"\d[\d.]*(?: ?[cm]?m)?"
+_DEGREES = r"\d[\d.]* ?(?:°|degrees)?"
+_MAKE = r"(?:[Dd]raw |[Mm]ake |[Cc]onstruct |[Aa] |[Tt]he )*"
 _POLYGON = r"triangle|quadrilateral|square|rectangle|rhombus|kite|trapezium|parallelogram|pentagon|hexagon|octagon"
 
 
@@ -18,6 +20,59 @@ def _with_parts(found: re.Match[str]) -> str:
 
 #: Ways of saying what a thing is like, by how they are read.
 OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
+    # How a sentence goes on from the last one says nothing.
+    (r"(?i)^(?:and )?(?:now|next|then|ok|okay|so),? (?!that\b)(?=[a-z]{2,} )", ""),
+    # A right angle, and others, said after the noun.
+    (r"(?i)\btriangle,? (?:which is |that is )?right(?:-| )?angled at (?=[A-Z]\b)", "triangle with a right angle at "),
+    (
+        rf"^({_MAKE}rhombus (([A-Z]{{2}})[A-Z]{{2}}))(?:,| with) sides? ({_SIZE})(?:,| and)(?: an)? (?:∠|angle )(?:of )?"
+        rf"(?:([A-Z]) ?= ?({_DEGREES})|({_DEGREES}) at ([A-Z]))(?=[ .!]*$)",
+        lambda found: f"{found[1]} with {found[3]} = {found[4]} and angle {found[5] or found[8]} = {found[6] or found[7]}",
+    ),
+    (
+        rf"^({_MAKE}(?:{_POLYGON}) [A-Z]{{3,6}}), ([A-Z]{{2}} ?= ?{_SIZE}), (?:∠|angle )([A-Z]{{1,3}}) ?= ?({_DEGREES})(?=[ .!]*$)",
+        r"\1 with \2 and angle \3 = \4",
+    ),
+    # Where two things meet.
+    (
+        r"(?i)\b(intersection|crossing|meeting point) of ((?-i:(?:the )?(?:line|ray|segment|side|median|altitude|bisector|angle bisector|"
+        r"perpendicular bisector|perpendicular|parallel|diagonal|circle|chord|tangent)\b[^,]*?)) with (?=(?:the )?(?:line |side |segment |"
+        r"circle |ray )?(?-i:[A-Za-z]{1,2})(?=[ .!]*$))",
+        r"\1 of \2 and ",
+    ),
+    # What is asked for by what it would be.
+    (
+        r"(?i)^where (?:would|does|will|do|should) ([A-Z]) (?:land|go|end up|come|be|get)(?: to)?,? (?:if|when|after) "
+        r"(?:we |you |I |it is |it were |it was )?(reflect|rotate|translate|turn|mirror|enlarge)(?:ed|d)? ?(?:it )?",
+        r"\2 \1 ",
+    ),
+    (
+        r"(?i)^(?:which|what) line (is|goes|passes|runs) (?=(?:parallel|perpendicular|through|from|tangent))",
+        r"draw the line which \1 ",
+    ),
+    (r"(?i)\b(line|circle|point|ray|segment) what (?=(?:goes|is|passes|touches|runs)\b)", r"\1 which "),
+    (r"(?i)^(?:I|we) (?:need|want|would like|have) to know (?=the\b)", "measure "),
+    (r"(?i)\bthe distance of ([A-Z]) (?:and|to) (?=[A-Z]\b)", r"the distance from \1 to "),
+    (r"(?i)^let ((?-i:[A-Z])) be such that ", r"let \1 be the point such that "),
+    (r"(?i)^(extend|produce|continue) ((?-i:[A-Z]{2})) past ", r"\1 \2 beyond "),
+    (
+        rf"(?i)^(?:mark out|mark off|step off|set off|measure off|measure out) ({_SIZE}) from (?-i:([A-Z])) (?=towards?\b)",
+        r"mark the point \1 from \2 ",
+    ),
+    (
+        r"(?i)^copy (?:the )?(?:segment |length |line )?(?-i:([A-Z]{2})) (?:on|onto|along) (?:the )?ray "
+        r"(?-i:([A-Z])([A-Z]))(?:,? (?:starting )?(?:at|from) (?-i:\2))?(?=[ .!]*$)",
+        r"mark the point on ray \2\3 at the distance \1 from \2",
+    ),
+    (
+        rf"(?i)^offset (?:the )?(?:line )?(\S+) by (?:a distance of )?({_SIZE})(?=[ .!]*$)",
+        r"draw a line parallel to \1 at a distance of \2",
+    ),
+    (r"(?i)^(?:make|draw) a copy of (.+?),? (?:shifted|moved|translated) (?=by\b|\d)", r"translate \1 "),
+    (r"^([A-Z]) ?(?:→|->) ?(\1[′'’]) (?:over|in|across) ", r"let \2 be the reflection of \1 in "),
+    (r"(?i)^rot (?=\S)", "rotate "),
+    (r"(?i)(?<= )abt (?=\S)", "about "),
+    (r"(?i)\b([a-z]{4,}) n (?=[a-z]{4,}\b)", r"\1 and "),
     # Several things under several names, in order.
     (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),
     (r"(?i)^denote by ((?-i:[A-Z])\w*(?:(?:, ?| and )(?-i:[A-Z])\w*)+) the (.+?)(?:,? respectively)?(?=[ .!]*$)", r"\1 are the \2"),

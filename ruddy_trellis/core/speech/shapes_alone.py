@@ -78,6 +78,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         raise Refusal("A polygon is said by its corners.")
     if "cyclic" in node.adjectives and count > 3:
         return _cyclic(t, names or fresh_names(b, count))
+    if kind == "rhombus" and (wanted.angles or node.role("angles") is not None) and node.role("diagonals", "centre") is None:
+        return _with_an_angle(t, node, names, wanted)
     if (
         kind in ("square", "rectangle", "rhombus")
         or "regular" in node.adjectives
@@ -198,6 +200,18 @@ def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: in
         fills["count"] = float(count)
     made = b.make_parts(key, fills, names[2:])
     return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _with_an_angle(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
+    """A rhombus by its side and an angle: a parallelogram of four such sides."""
+    names = names or fresh_names(t.b, 4)
+    sizes: list[Any] = [*_sizes(t, node), *wanted.lengths.values()]
+    angles = [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    if len(sizes) != 1 or len(angles) + len(wanted.angles) != 1:
+        raise Refusal("A rhombus is made from the length of its sides and one angle. Say: a rhombus ABCD with side 4 and angle 50°.")
+    wanted.lengths = {frozenset(names[:2]): sizes[0], frozenset(names[1:3]): sizes[0]}
+    wanted.angles = wanted.angles or {names[0]: angles[0]}
+    return _by_sides(t, replace(node, head="parallelogram"), names, wanted)
 
 
 def _about_its_centre(t: Things, node: Described, names: tuple[str, ...], about: Node) -> str:

@@ -72,6 +72,7 @@ export class Drawer {
     this.waiting = setTimeout(() => {
       const field = document.activeElement;
       if (this.panel.contains(field) && field.matches("input") && field.value !== field.defaultValue) return;
+      if (!window.htmx) return this.refresh(); // it is still on its way
       window.htmx.ajax("GET", `/boards/${this.boardId}/panels/${this.name}${this.query()}`, { target: "#panel", swap: "innerHTML" });
     }, 60);
   }
