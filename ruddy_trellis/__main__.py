@@ -39,8 +39,8 @@ def main() -> int:
     parser.add_argument("--closed", action="store_true", help="nobody can make an account; “people add” does")
     parser.add_argument("--invitation", default="", metavar="WORD", help="whoever makes an account must know this word")
     parser.add_argument("--quota", type=int, default=Options.quota, metavar="MB", help="how much one teacher’s lessons may take")
-    parser.add_argument("--hours", type=_count, default=Options.hours, help="how long a lesson that is opened takes what is handed in")
-    parser.add_argument("--days", type=_count, default=Options.days, help="for how many days what was handed in is kept")
+    parser.add_argument("--hours", type=_count, default=Options.hours, help="how long a class, or a lesson for handing in, is open")
+    parser.add_argument("--days", type=_count, default=Options.days, help="for how many days what was handed in or answered is kept")
     parser.add_argument("--far", action="store_true", help="no browser fetches the 6 MB that let a drag go on beside a slow line")
     parser.add_argument("--log", metavar="FOLDER", help="keep access.log and error.log there")
     parser.add_argument(

@@ -109,11 +109,6 @@ class Classes:
             row = session.exec(select(ClassRow).where(ClassRow.code == code)).first()
             return row if row is not None and not is_over(row) else None
 
-    def open_ones(self):
-        """The ids of all classes that are open."""
-        with self._database.session() as session:
-            return [row.id for row in session.exec(select(ClassRow).where(ClassRow.code.is_not(None))) if not is_over(row)]
-
     def over(self):
         """The ids of classes whose time is over and that are not closed yet."""
         with self._database.session() as session:

@@ -14,7 +14,8 @@ class Options:
         registration: whether anyone who comes may make an account; where not, an account needs the invitation.
         invitation: the word that whoever makes an account must know; none is asked for where it is empty.
         quota: how much the boards and recipes of one teacher may take, in megabytes.
-        hours, days: how long a lesson that is opened takes what is handed in, and for how many days that is kept.
+        hours, days: how long a lesson that is opened takes what is handed in, and a class lasts; for how many days what was handed in or
+            answered is kept.
         near: whether boards run beside their drawings in browsers, so that a drag does not wait for the line.
     """
 

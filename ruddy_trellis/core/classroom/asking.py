@@ -11,7 +11,7 @@ from typing import Any, Literal, TypeAlias
 from ..board.board import Board
 from ..display import Extent
 from ..display.text import rounded_text, unit_text
-from ..kinds import CLAIM, MARK, NUMBER, POINT
+from ..kinds import CLAIM, POINT
 from ..language.printing import noun, sentence
 from ..refusal import Refusal
 from ..seen import Items
@@ -169,8 +169,3 @@ def told(question: Question, answers: list[Answered], board: Board) -> str:
 def right_of_claim(verdict: str | None) -> int | None:
     """Which choice is right of a claim, by what is known of it; None where it is not known, or whether it ever holds."""
     return 0 if verdict in ("stands", "proved") else None
-
-
-def can_be_covered(board: Board, id: str) -> bool:
-    """Whether a cover can lie on what a question is about, to be lifted for all afterwards."""
-    return id in board and board.kind_of(id) in (CLAIM, MARK, NUMBER)

@@ -48,10 +48,6 @@ class Asked:
             await self._tell_question(person)
         self.tell_teacher()
 
-    def stand(self):
-        """What somebody who has just come is told."""
-        return []
-
     async def tell(self, person):
         """Tell somebody who has just come what is asked, and what they have answered."""
         if self.state in ("open", "shown"):

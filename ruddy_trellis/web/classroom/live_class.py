@@ -205,7 +205,3 @@ class LiveClass:
             if live is not None:
                 live.lifted_for_all = lifted
                 live.tell({"t": "lifted", "ids": sorted(lifted)})
-
-    def stand(self):
-        """What somebody who has just come has to know."""
-        return [*self.stage.stand(), *self.asked.stand()]

@@ -17,6 +17,8 @@ WIDTH, HEIGHT, _TICK, _AGE = 320, 192, 0.2, 1.0
 PICTURES, _BEHIND = 40, 2.0
 #: They take at most this share of the time.
 _SHARE = 0.25
+#: How often it is told who is idle, seconds.
+_IDLE = 10.0
 
 
 class Budget:
@@ -107,9 +109,13 @@ class Wall:
         self._seen, self._wanted = {}, {}
 
     async def _run(self):
+        told = time.monotonic()
         while True:
             try:
                 await self._draw_due()
+                if time.monotonic() - told > _IDLE:
+                    told = time.monotonic()
+                    self._room.changed()  # who is idle comes by itself
             except Exception:
                 _LOG.exception("The wall could not be drawn")
             await asyncio.sleep(_TICK)
