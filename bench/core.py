@@ -1,5 +1,6 @@
 """Recomputing in core, against SymPy's geometry classes, and ten thousand shaken copies at once."""
 
+import random
 import statistics
 import time
 from collections import defaultdict
@@ -13,6 +14,7 @@ from ruddy_trellis.core.arithmetic import ARRAYS
 from ruddy_trellis.core.challenge import Challenge, judged, started
 from ruddy_trellis.core.display import Extent, display, refreshed
 from ruddy_trellis.core.edits.saying import said
+from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.lesson.file import board_to_text
 from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
@@ -21,7 +23,7 @@ from tests.core.claims import whole_bank as claims_bank
 from tests.core.test_claims import claimed
 from tests.core.test_phrasings import bank
 
-from .figures import orchard, orchard_with, rosette, thirty, twelve_steps, wreath
+from .figures import kitchen_garden, orchard, orchard_with, rosette, thirty, twelve_steps, wreath
 
 
 def timed(work, times):
@@ -80,9 +82,9 @@ def rows():
     )  # fmt: skip
 
     figure = thirty().board
-    random = np.random.default_rng(1)
+    chance = np.random.default_rng(1)
     shaken = {
-        step.id: tuple(part + random.uniform(-0.5, 0.5, 10_000) for part in step.fills["at"])
+        step.id: tuple(part + chance.uniform(-0.5, 0.5, 10_000) for part in step.fills["at"])
         for step in figure.steps
         if step.construction.moves == "free"
     }
@@ -121,10 +123,31 @@ def rows():
         f"{spent:.2f} ms",
     )
 
+    yield from hover_rows()
     yield from reading_rows()
     yield from truth_rows()
     yield from region_rows()
     yield from challenge_rows()
+
+
+def hover_rows():
+    """What lies under the pointer and what a click would make, in words and drawn faintly."""
+    for what, figure in (("5 steps hang on each peg", orchard()), ("arcs, conics, tags and marks", kitchen_garden())):
+        alone, chance = Alone(figure.board), random.Random(3)
+        alone.do(t="tool", key="segment")
+        places = [value for step in figure.board.steps if step.makes == "point" and (value := figure.board.value(step.id))]
+        alone.do(t="hover", at=places[0], reach=0.2)
+        spent = []
+        for _ in range(200):
+            x, y = chance.choice(places)[:2]
+            start = time.perf_counter()
+            alone.do(t="hover", at=[x + chance.uniform(-1, 1), y + chance.uniform(-1, 1)], reach=0.2)
+            spent.append((time.perf_counter() - start) * 1000)
+            alone.told.clear()
+        yield (
+            f"hovering with a tool on a 200-step board, {what}", "≤ 5 ms at p95",
+            f"{statistics.median(spent):.1f} ms median, {statistics.quantiles(spent, n=20)[18]:.1f} ms p95",
+        )  # fmt: skip
 
 
 def challenge_rows():

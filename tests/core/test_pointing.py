@@ -1,11 +1,18 @@
 """What a click takes, what it says before, what a grab moves, what a selection could become."""
 
 import math
+import random
 import unittest
+from math import cos, radians, sin
 
 from ruddy_trellis.core import Refusal
-from ruddy_trellis.core.display import Extent
+from ruddy_trellis.core.arithmetic import FLOATS
+from ruddy_trellis.core.board.nearest import distance_to_path
+from ruddy_trellis.core.catalogue import CATALOGUE
+from ruddy_trellis.core.display import Extent, display
 from ruddy_trellis.core.edits import perform, read_edit
+from ruddy_trellis.core.formulas import conics
+from ruddy_trellis.core.kinds import CONIC
 from ruddy_trellis.core.pointing.dragging import grab
 from ruddy_trellis.core.pointing.offers import offers
 from ruddy_trellis.core.pointing.picking import look_under
@@ -86,6 +93,30 @@ class PromptTest(unittest.TestCase):
         lines = self.made("intersection", (5, 1), (0.0, 4.4721))
         self.assertEqual(len(lines), 1)
         self.assertIn("again, other than C", lines[0])
+
+    def test_a_conic_is_never_nearer_than_it_is_seen_to_be_at_the_least(self):
+        chance = random.Random(25)
+        for _ in range(150):
+            e, turn = chance.choice([0.0, 0.4, 0.9, 1.0, 1.7]), chance.uniform(0, 360)
+            conic = (chance.uniform(-3, 3), chance.uniform(-3, 3), e * cos(radians(turn)), e * sin(radians(turn)), chance.uniform(0.3, 4))
+            at = (chance.uniform(-9, 9), chance.uniform(-9, 9))
+            least = conics.least_distance(FLOATS, conic, at)
+            self.assertLessEqual(least, distance_to_path(CONIC, conic, at) + 1e-6)
+            if least > 0:
+                self.assertEqual(distance_to_path(CONIC, conic, at, within=least * 0.99), float("inf"))
+            there = conics.point_on_conic(FLOATS, conic, turn + 60)
+            self.assertLess(distance_to_path(CONIC, conic, there, within=0.01), 0.01, "on it, it is found")
+
+    def test_the_name_of_what_is_shown_ahead_stands_where_it_will(self):
+        prompt, pushes = Prompt(CATALOGUE["free_point"]), set()
+        for at in ((3.0, 3.0), (0.3, 0.3), (-0.4, 0.2), (0.1, -0.5), (6.2, 0.4)):
+            f = figure("A=(0,0)\nB=(6,0)")
+            (ahead,) = preview(prompt, f.board, what_at(prompt, f.board, at, 0.05), at, EXTENT)
+            f.say(f"C=({at[0]},{at[1]})")
+            made = display(f.board, EXTENT)[-1]
+            self.assertEqual((ahead["shape"], ahead["label"]), (made["shape"], made["label"]))
+            pushes.add(tuple(made["label"]["push"]))
+        self.assertGreater(len(pushes), 1, "some keep clear of the name of A")
 
     def test_a_polygon_closes_on_its_first_corner_new_ones_too(self):
         f = figure(FIGURE)

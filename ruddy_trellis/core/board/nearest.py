@@ -1,7 +1,7 @@
 """Where on a path a position is nearest."""
 
 from collections.abc import Sequence
-from math import degrees, hypot
+from math import degrees, hypot, inf
 from typing import Any
 
 from .. import limits
@@ -15,15 +15,17 @@ from ..seen import Place
 from .board import Board
 
 
-def distance_to_path(kind: str, value: Any, at: Place) -> float:
-    """How far a position is from a path."""
+def distance_to_path(kind: str, value: Any, at: Place, within: float = inf) -> float:
+    """How far a position is from a path; endlessly far, where it is seen to be further than ``within``."""
     try:
+        if kind == CONIC and within < conics.least_distance(FLOATS, value, at):
+            return inf
         if kind in (CIRCLE, ARC, CONIC, LOCUS):
             near = _value_on(kind, value, place_on(kind, value, at))
         else:
             near = _foot(value, at)
     except Undefined:
-        return float("inf")
+        return inf
     return hypot(near[0] - at[0], near[1] - at[1])
 
 

@@ -65,19 +65,24 @@ _DRAWN_AS = {CLAIM: WORDS_ON_BOARD, QUIZ: REVEAL}
 _SETTLED_AHEAD = 300
 
 
-def display(board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, lifted: Collection[str] = ()) -> Items:
+def display(
+    board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, lifted: Collection[str] = (), beside: SeenBoard | None = None
+) -> Items:
     """The display list of a board.
 
     Args:
         extent: the part that is seen.
         ids: the steps to show; all of them where left out.
         lifted: the ids of things whose covers are lifted; what lies under the others is not in the list.
+        beside: the board to which these steps come, where they are only shown ahead: their labels keep clear of what it has.
 
     Returns:
         For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, ``given`` where a
         student's copy has it from the teacher, and what :func:`refreshed` gives.
     """
-    shapes = Shapes(board, extent, settles=ids is None or len(board) <= _SETTLED_AHEAD)
+    shapes = Shapes(board, extent, settles=beside is None and (ids is None or len(board) <= _SETTLED_AHEAD))
+    if beside is not None and ids is not None:
+        shapes.settle(ids, _shapes(beside, extent))
     if ids is None:
         board.drawn = shapes
     items = []

@@ -24,19 +24,20 @@ Box: TypeAlias = tuple[float, float, float, float]
 Turn: TypeAlias = tuple[float, float, float]
 
 
-def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
+def settled(board: SeenBoard, extent: Extent, shown, beside: "Boxes | None" = None) -> "tuple[dict[str, Any], Boxes]":
     """How labels stand other than where they would by themselves, so that they cover neither one another nor pegs nor marks.
 
     Args:
         shown: pairs of a step and its shape and label.
+        beside: what others take up that stand already.
 
     Returns:
         For the id of each label that moves: the cosine and sine of its turn, and how many times further off it stands.
-        Labels that a person put somewhere stay there.
+        Labels that a person put somewhere stay there. And what all of it takes up.
     """
     # Larger letters on the same board are letters of the same size on a smaller one.
     zoom = _SCREEN / extent.width / board.settings.size
-    taken = _Boxes()
+    taken = beside.copy() if beside is not None else Boxes()
     moving = []
     for step, item in shown:
         label, shape = item["label"], item["shape"]
@@ -77,7 +78,7 @@ def settled(board: SeenBoard, extent: Extent, shown) -> dict[str, Any]:
         taken.add(*best[0])
         if best[1] != (1, 0, 1):
             turns[step.id] = best[1]
-    return turns
+    return turns, taken
 
 
 def turned(push: tuple[float, float], turn: Turn) -> tuple[float, float]:
@@ -123,12 +124,18 @@ def _box(step, label, zoom, offset):
     return x - wide, y - high, x + wide, y + high
 
 
-class _Boxes:
+class Boxes:
     """Boxes of pixels, found again by the cells of a lattice that they touch."""
 
     def __init__(self) -> None:
         self._cells = {}
         self.pairs = 0
+
+    def copy(self) -> "Boxes":
+        """The same boxes, to which others come."""
+        other = Boxes()
+        other._cells = {cell: list(boxes) for cell, boxes in self._cells.items()}
+        return other
 
     def add(self, left, low, right, high) -> None:
         first_column, first_row = int(left // _CELL), int(low // _CELL)

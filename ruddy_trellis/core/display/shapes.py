@@ -45,7 +45,7 @@ from ..regions.region import Region
 from ..seen import SeenBoard
 from . import marking, tags
 from .extent import Extent, clip
-from .labelling import in_two_lines, settled, stood_off, turned
+from .labelling import Boxes, in_two_lines, settled, stood_off, turned
 from .palette import style_of
 from .regions import HATCHES, drawn_rings
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer, verdict_mark
@@ -92,9 +92,13 @@ class Shapes:
         self._group = {id: group for group, ids in self.mark_groups.items() for id in ids}
         self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}
         self._known = {}
-        self.turns = {}
+        self.turns, self.taken = {}, Boxes()
         if settles:
-            self.turns = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
+            self.turns, self.taken = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
+
+    def settle(self, ids: Sequence[str], beside: "Shapes") -> None:
+        """Let the labels of some steps keep clear of all that another board has, to which they come."""
+        self.turns, _ = settled(self.board, self.extent, [(self.board.step(id), self.of(id)) for id in ids], beside.taken)
 
     def marks_that_changed(self, ids: Sequence[str]):
         """The ids of all marks of a group that the figure agreed with and now does not, or the other way round."""

@@ -191,6 +191,15 @@ def point_on_conic(m: Arithmetic, conic: Conic, angle: Number) -> Point:
     return m.inside((fx + reach * cosine, fy + reach * sine), reach, -_FAR, _FAR)
 
 
+def least_distance(m: Arithmetic, conic: Conic, point: Point) -> Number:
+    """What a point is away from a conic at the least: of both sides of its equation, |P - F| and |u . (P - F) + l|, the one changes by no
+    more than a step of P, the other by no more than e times that."""
+    fx, fy, ux, uy, latus = conic
+    x, y = point[0] - fx, point[1] - fy
+    across = m.sqrt(x * x + y * y)
+    return m.divide(m.absolute(across - m.absolute(ux * x + uy * y + latus)), 1 + eccentricity(m, conic))
+
+
 def as_conic(m: Arithmetic, circle: Circle) -> Conic:
     """A circle in the form of a conic."""
     return circle[0], circle[1], m.number(0), m.number(0), m.sqrt(circle[2])

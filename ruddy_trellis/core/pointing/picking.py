@@ -73,7 +73,7 @@ def look_under(board: Board, at: Place, tolerance: float) -> Under:
             if distance <= tolerance * _POINT_REACH:
                 points.append((distance, (step.id,)))
         elif step.makes in (*PATHS, LOCUS):
-            if (distance := distance_to_path(step.makes, value, at)) <= tolerance:
+            if (distance := distance_to_path(step.makes, value, at, tolerance)) <= tolerance:
                 paths.append((distance, (step.id,)))
             if step.makes == CIRCLE and hypot(value[0] - at[0], value[1] - at[1]) ** 2 <= value[2]:
                 shapes.append((value[2] * 3.1416, step.id))

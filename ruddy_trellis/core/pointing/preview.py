@@ -32,7 +32,7 @@ def preview(prompt: Prompt, board: Board, taking: Taking, at: Place, extent: Ext
         if isinstance(edit, Retie):
             return changed_by(board, edit, extent)
         board_ahead, added = tried(board, edit)
-        return display(board_ahead, extent, [step.id for step in added])
+        return display(board_ahead, extent, [step.id for step in added], beside=board)
     except Refusal:
         return []
 
@@ -51,7 +51,7 @@ def pending(prompt: Prompt, board: Board, extent: Extent) -> Items:
     if edit is None:
         return []
     ahead, added = tried(board, edit)
-    return display(ahead, extent, [step.id for step in added])
+    return display(ahead, extent, [step.id for step in added], beside=board)
 
 
 def _unfinished(prompt, sides=True):
