@@ -35,7 +35,7 @@ def read_dxf(content: bytes, per_centimetre: float) -> Found:
     _check_size(content)
     try:
         document, _ = dxf_recover.read(io.BytesIO(content))
-    except (dxf_const.DXFError, ValueError, TypeError, KeyError, IndexError, AttributeError, OSError, RecursionError):
+    except (dxf_const.DXFError, ValueError, TypeError, KeyError, IndexError, AttributeError, AssertionError, OSError, RecursionError):
         raise Refusal("That is no DXF that can be read. Save the drawing as DXF (R12 or later, text).") from None
     # Ours is placed as the board is: 10 mm and the origin of the board are those of the drawing.
     found = Found(is_placed=True)
@@ -45,7 +45,7 @@ def read_dxf(content: bytes, per_centimetre: float) -> Found:
             raise Refusal("There is too much in that drawing for a board. Bring in a part of it.")
         try:
             _read(one, times, found)
-        except (dxf_const.DXFError, ValueError, TypeError, ArithmeticError, AttributeError, NotImplementedError):
+        except (dxf_const.DXFError, ValueError, TypeError, ArithmeticError, AttributeError, AssertionError, NotImplementedError):
             found.leave(f"{_name(one)} that cannot be read")
         found.room()
     found.check()

@@ -222,6 +222,7 @@ class DxfTest(unittest.TestCase):
             many,
             b"999\n" * 2000,
             good.replace(b"CIRCLE", b"CIRCUS"),
+            good.replace(b"AcDbLayout\n  1\n", b"AcDbLayou" + b"\0" * 4 + b"0", 1),  # a layout without a name
         ):
             with self.subTest(content[:20]), self.assertRaises(Refusal):
                 read_dxf(content, 1.0)

@@ -8,6 +8,7 @@ import re
 from collections.abc import Callable
 
 _SIZE = r"\d[\d.]*(?: ?[cm]?m)?"
+_OF_TRIANGLES = r"in-?circle|circum-?circle|medians?|altitudes?|centroid|in-?cent(?:re|er)|ortho-?cent(?:re|er)|circum-?cent(?:re|er)"
 _DEGREES = r"\d[\d.]* ?(?:°|degrees)?"
 _MAKE = r"(?:[Dd]raw |[Mm]ake |[Cc]onstruct |[Aa] |[Tt]he )*"
 _POLYGON = r"triangle|quadrilateral|square|rectangle|rhombus|kite|trapezium|parallelogram|pentagon|hexagon|octagon"
@@ -52,7 +53,7 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
     ),
     (r"(?i)\b(line|circle|point|ray|segment) what (?=(?:goes|is|passes|touches|runs)\b)", r"\1 which "),
     (r"(?i)^(?:I|we) (?:need|want|would like|have) to know (?=the\b)", "measure "),
-    (r"(?i)\bthe distance of ([A-Z]) (?:and|to) (?=[A-Z]\b)", r"the distance from \1 to "),
+    (r"(?i)\bthe distance of (?-i:([A-Z])) (?:and|to) (?=(?-i:[A-Z])\b)", r"the distance from \1 to "),
     (r"(?i)^let ((?-i:[A-Z])) be such that ", r"let \1 be the point such that "),
     (r"(?i)^(extend|produce|continue) ((?-i:[A-Z]{2})) past ", r"\1 \2 beyond "),
     (
@@ -72,7 +73,7 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
     (r"^([A-Z]) ?(?:→|->) ?(\1[′'’]) (?:over|in|across) ", r"let \2 be the reflection of \1 in "),
     (r"(?i)^rot (?=\S)", "rotate "),
     (r"(?i)(?<= )abt (?=\S)", "about "),
-    (r"(?i)\b([a-z]{4,}) n (?=[a-z]{4,}\b)", r"\1 and "),
+    (rf"\b({_OF_TRIANGLES}) n (?=(?:the )?(?:{_OF_TRIANGLES})\b)", r"\1 and "),
     # Several things under several names, in order.
     (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),
     (r"(?i)^denote by ((?-i:[A-Z])\w*(?:(?:, ?| and )(?-i:[A-Z])\w*)+) the (.+?)(?:,? respectively)?(?=[ .!]*$)", r"\1 are the \2"),
@@ -92,7 +93,7 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
         r"(?:slide|slid|move|moved|drag|dragged)(?: along it)?(?=[ .!]*$)",
         r"\1",
     ),
-    (r"(?i)\bangle in (?=[A-Z]\b)", "angle at "),
+    (r"(?i)\bangle in (?=(?-i:[A-Z])\b)", "angle at "),
     # Lines and segments, by what they do.
     (
         r"(?i)\bsegment from ([A-Z]) (?:that is )?(?:as long as|equal to|equal in length to|of the same length as) ([A-Z]{2})\b",
@@ -145,7 +146,7 @@ OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
     (r"(?<=between )([a-z]\w?) n ([a-z]\w?)(?=[ .?!]*$)", r"\1 and \2"),
     (r"ℓ", "l"),
     (r"(?i)\bone (?=(?:line|circle|point|segment|ray|triangle|square)\b)", "a "),
-    (r"(?i)\bpass(es|ing)? in (?=[A-Z]\b)", r"pass\1 through "),
+    (r"(?i)\bpass(es|ing)? in (?=(?-i:[A-Z])\b)", r"pass\1 through "),
     # Who asks, and how.
     (r"(?i)^please to (?=\w)", ""),
     (r"(?i)^(measure|calculate|compute|find|tell|show|colour|label|write|mark|join) (?:me|us|for me|for us) (?=\S)", r"\1 "),
