@@ -28,6 +28,7 @@ export class ClassPanel {
     this.line = null;
     this.leading = sessionStorage.getItem("leading") !== null;
     this.seen = "";
+    this.theirs = { pegs: [], places: [] }; // what others have made, over the board
     this.tries = 0;
     this.root.addEventListener("click", (event) => this.click(event));
     this.root.addEventListener("change", (event) => this.changed(event));
@@ -137,6 +138,7 @@ export class ClassPanel {
     this.setLeading(false);
     this.line = null;
     this.id = null;
+    this.theirs = { pegs: [], places: [] };
     this.view.drawing.showTheirs([]);
     if (!this.root.hidden && document.getElementById("class")) this.load(this.root.dataset.address);
   }
@@ -309,7 +311,7 @@ export class ClassPanel {
 
   marks({ items, numbers, board, count }) {
     if (board !== null && board !== this.board) return;
-    this.view.drawing.showTheirs(items);
+    this.show("pegs", items);
     const told = document.getElementById("pegs-told");
     if (!told) return;
     told.textContent = board === null ? "" : `${count} of ${this.told?.people.length ?? 0}`;
@@ -359,7 +361,8 @@ export class ClassPanel {
     if (!box || !this.asked) return;
     const { state, words, count, of, choices = [], counts = [], told = "", right, about, items = [] } = this.asked;
     box.hidden = !state;
-    if (!state) return this.view.drawing.showTheirs([]);
+    this.show("places", items);
+    if (!state) return;
     const parts = [element("p", { className: "question-words", textContent: words })];
     const act = (what, text, main = false) => {
       const button = element("button", { className: main ? "mini main" : "mini", textContent: text });
@@ -381,7 +384,6 @@ export class ClassPanel {
       parts.push(element("p", { className: "more", textContent: told }));
       if (state === "closed") acts.append(act("show", "Show it to all", true));
       if (this.view.drawing.things.get(about)?.style.cover) acts.append(act("uncover", "Lift the cover for all"));
-      if (items.length) this.view.drawing.showTheirs(items);
     }
     acts.append(act("away", "Put it away"));
     box.replaceChildren(...parts, acts);
@@ -392,6 +394,12 @@ export class ClassPanel {
     const ids = this.acts.selected().filter((id) => this.view.drawing.things.get(id)?.style.cover);
     if (ids.length) this.uncover(ids);
     else toast("Select what lies under a cover.", { refusal: true });
+  }
+
+  /** Marks of one kind over the board, beside those of the other. */
+  show(kind, items) {
+    this.theirs[kind] = items;
+    this.view.drawing.showTheirs([...this.theirs.pegs, ...this.theirs.places]);
   }
 
   uncover(ids) {

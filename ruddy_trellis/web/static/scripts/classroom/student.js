@@ -191,7 +191,8 @@ export class InClass {
     this.question = message;
     this.taking = message.state === "open";
     const { words, choices, kind, board, items } = message;
-    const parts = [element("p", { className: "question-words", textContent: words })];
+    const fold = this.button("Fold", () => this.fold(!this.card.classList.contains("folded")));
+    const parts = [fold, element("p", { className: "question-words", textContent: words })];
     if (board !== this.board && kind !== "words")
       parts.push(Object.assign(element("a", { href: `/class/${this.id}?board=${board}`, textContent: "To the board that it is about" })));
     if (kind === "place") parts.push(this.placeAnswer());
@@ -207,10 +208,19 @@ export class InClass {
     parts.push(element("p", { className: "more question-told" }));
     this.card.replaceChildren(...parts);
     this.card.hidden = false;
+    this.fold(false);
     if (board === this.board) this.view.drawing.showTheirs(items);
     this.showMine();
     if (!this.taking) this.close("No more answers are taken.");
     hear(`A question to the class: ${words}`);
+  }
+
+  /** The question makes room for the board under it, or is there again. */
+  fold(on) {
+    const button = this.card.firstElementChild;
+    this.card.classList.toggle("folded", on);
+    button.textContent = on ? "The question" : "Fold";
+    button.setAttribute("aria-expanded", String(!on));
   }
 
   /** A place is tapped on the board, or typed. */
@@ -239,6 +249,7 @@ export class InClass {
   tapping(on) {
     this.glass ??= this.view.canvas.parentElement.appendChild(element("div", { className: "glass", hidden: true }));
     this.glass.hidden = !on;
+    if (this.question) this.fold(on);
     this.glass.onpointerdown = (event) => {
       this.view.port.measure();
       this.answerAt(this.view.port.at(event));
@@ -267,7 +278,7 @@ export class InClass {
     this.taking = false;
     this.tapping(false);
     this.card.querySelector(".question-told").textContent = words;
-    for (const button of this.card.querySelectorAll("button, input")) button.disabled = true;
+    for (const button of this.card.querySelectorAll("[data-choice], form button, input")) button.disabled = true;
   }
 
   /** What the others answered, without whose it is. */
