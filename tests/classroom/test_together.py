@@ -166,6 +166,28 @@ class TogetherTest(ClassTest):
         self.assertIn("4", seen["label"]["text"])
         self.assertNotIn("cover", seen["style"])
 
+    def test_motions_and_chalk_are_followed(self):
+        self.desk.say("P is a point on the segment from A to B")
+        self.desk.say("n is the motion of P, to and fro, in 2 seconds")
+        board = self.application.state.live.get(self.board)
+        wait_until(lambda: any(step.makes == "motion" for step in board.board.steps))
+        (point,) = (step.id for step in board.board.steps if step.does == "point_on")
+        self.wall.send("lead", on=True, board=self.board)
+        self.owl.line.until("stage")
+        self.desk.send("play")
+        frames = self.owl.line.until("frames")
+        places = [item["shape"]["at"][0] for items in frames["frames"] for item in items if item["id"] == point]
+        self.assertGreater(len(set(places)), 5)
+        self.assertEqual({part for items in frames["frames"] for item in items for part in item}, {"id", "shape", "label"})
+        self.desk.send("pause")
+        until(self.owl.line, "playing", lambda message: not message["on"])
+        stroke = {"pen": "ruddy", "width": 3, "points": [0, 0, 1, 1, 2, 0]}
+        self.desk.send("scribble", name="stroke-1", stroke=stroke, wipe=[])
+        drawn = until(self.owl.line, "stage_changed", lambda message: any(item["kind"] == "chalk" for item in message["items"]))
+        (chalk,) = (item["id"] for item in drawn["items"] if item["kind"] == "chalk")
+        self.desk.send("scribble", name="stroke-1", stroke=None, wipe=[chalk])
+        self.assertEqual(until(self.owl.line, "stage_changed", lambda message: message["gone"])["gone"], [chalk])
+
     # Together
 
     def test_everybodys_peg_is_on_one_board_by_a_condition(self):
