@@ -232,6 +232,7 @@ class TogetherTest(ClassTest):
         self.assertNotIn("right", asked)
         self.fox.line.send("answer", question=asked["id"], choice=1)
         self.fox.line.send("answer", question=asked["id"], choice=0)
+        until(self.fox.line, "answered", lambda message: message["choice"] == 0)
         self.owl.line.send("answer", question=asked["id"], choice=1)
         told = until(self.wall, "asked", lambda message: message.get("count") == 2)
         self.assertNotIn("counts", told, "how many, and not what, until no more are taken")

@@ -77,7 +77,9 @@ class WebTest(unittest.TestCase):
         """A client with cookies of its own: a stranger, or signed in as a demo teacher (registered, where there is no
         demo)."""
         client = TestClient(self.application, base_url="http://testserver")
-        self.enterContext(client)
+        if getattr(self, "portal", None) is None:
+            self.portal = self.enterContext(client).portal
+        client.portal = self.portal  # all of them are served by one loop, as by a server
         if sign_in and self.options.demo:
             self.assertEqual(client.post("/sign-in/demo", data={"sign_in": sign_in}).status_code, 200)
         elif sign_in:
