@@ -100,11 +100,14 @@ async def lead(desk, start, seconds, sent):
 
 def to_the_last(sent, followers):
     """How long each position took to be on every screen, milliseconds; a later one will do."""
-    spent = []
-    for seq, at in sent.items():
-        there = [min((when for number, when in one.when.items() if number >= seq), default=math.inf) for one in followers]
-        spent.append((max(there) - at) * 1000)
-    return spent
+    spent = dict.fromkeys(sent, 0.0)
+    for one in followers:
+        soonest, numbers = math.inf, sorted(one.when)
+        for seq in sorted(sent, reverse=True):
+            while numbers and numbers[-1] >= seq:
+                soonest = min(soonest, one.when[numbers.pop()])
+            spent[seq] = max(spent[seq], (soonest - sent[seq]) * 1000)
+    return list(spent.values())
 
 
 async def drain(line):
