@@ -21,8 +21,6 @@ def _with_parts(found: re.Match[str]) -> str:
 
 #: Ways of saying what a thing is like, by how they are read.
 OF_CLAUSES: tuple[tuple[str, str | Callable[[re.Match[str]], str]], ...] = (
-    # How a sentence goes on from the last one says nothing.
-    (r"(?i)^(?:and )?(?:now|next|then|ok|okay|so),? (?!that\b)(?=[a-z]{2,} )", ""),
     # A right angle, and others, said after the noun.
     (r"(?i)\btriangle,? (?:which is |that is )?right(?:-| )?angled at (?=[A-Z]\b)", "triangle with a right angle at "),
     (

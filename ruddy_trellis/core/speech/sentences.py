@@ -80,10 +80,19 @@ class Best:
 
 @lru_cache(maxsize=256)
 def plain(text: str) -> str:
-    """A sentence without the courtesies around it."""
-    text = " ".join(text.split()).strip()
+    """A sentence without the courtesies around it, and in the words that the grammar has for its idioms."""
+    text = _without_idioms(" ".join(text.split()).strip())
+    bare = _bare(text)
+    return bare if text.startswith(bare) else _bare(_without_idioms(bare))  # what was taken off before it may have hidden an idiom
+
+
+def _without_idioms(text: str) -> str:
     for form, written in english_idioms.WRITTEN:
         text = form.sub(written, text)
+    return text
+
+
+def _bare(text: str) -> str:
     text = text.rstrip(" .!?;:,…")
     while True:
         shorter = english.ENDING.sub("", text)
