@@ -5,7 +5,8 @@ from collections.abc import Sequence
 
 from ruddy_trellis.core.speech import english
 from ruddy_trellis.core.speech.clauses import compiled
-from ruddy_trellis.core.speech.english_clauses import CLAIMS, CLAUSES
+from ruddy_trellis.core.speech.english_claims import CLAIMS
+from ruddy_trellis.core.speech.english_clauses import CLAUSES
 from ruddy_trellis.core.speech.nouns import TAKES
 
 _WAYS = [way for _, ways in (*CLAUSES, *CLAIMS) for way in ways]

@@ -8,10 +8,12 @@ from dataclasses import replace
 from functools import lru_cache
 from typing import Any
 
-from . import english
-from .english_clauses import CLAIMS, CLAUSES, LOOKS, PROPERTIES, Table
+from . import english, english_amounts, english_synonyms
+from .english_claims import CLAIMS, PROPERTIES
+from .english_clauses import CLAUSES, LOOKS
 from .nodes import Amount, Described, Many, Named, Node, Quoted
 from .phrases import Phrases
+from .tables import ClauseTable
 from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
 
 #: What the slots of a clause were filled with.
@@ -29,7 +31,7 @@ def compiled(text: str) -> tuple[Any, ...]:
         if slot:
             stack[-1][-1].append((slot,))
         elif word:
-            stack[-1][-1].append(english.SAME.get(word, word))
+            stack[-1][-1].append(english_synonyms.SAME.get(word, word))
         elif sign in "[(":
             stack.append([[]])
         elif sign == "|":
@@ -43,7 +45,7 @@ def compiled(text: str) -> tuple[Any, ...]:
 
 
 @lru_cache(maxsize=8)
-def laid_out(table: Table) -> list[tuple[str, tuple[Any, ...], frozenset[str], list[frozenset[str]]]]:
+def laid_out(table: ClauseTable) -> list[tuple[str, tuple[Any, ...], frozenset[str], list[frozenset[str]]]]:
     """The clauses of a table as parts, each with the words that have to be there, and with those of which one has to be."""
     found = []
     for does, patterns in table:
@@ -79,14 +81,14 @@ class Clauses:
             self._found[start] = sorted(self.from_(start), key=lambda one: -one[2])
         return self._found[start]
 
-    def from_(self, start: int, table: Table = CLAUSES) -> Iterator[tuple[str, Bound, int]]:
+    def from_(self, start: int, table: ClauseTable = CLAUSES) -> Iterator[tuple[str, Bound, int]]:
         """The clauses that start at a token: the function of each, what fills its slots, and where it ends."""
         for does, parts in self._that_may_be(table):
             for bound, end in self.match(parts, start):
                 if end > start:
                     yield does, bound, end
 
-    def _that_may_be(self, table: Table) -> list[tuple[str, tuple[Any, ...]]]:
+    def _that_may_be(self, table: ClauseTable) -> list[tuple[str, tuple[Any, ...]]]:
         """The clauses of a table whose words are all among the tokens, as parts."""
         if id(table) not in self._may_be:
             words = self._words
@@ -183,7 +185,7 @@ class Clauses:
         here = at
         while here < len(self.said) and self.said[here].kind == NUMBER:
             size = float(self.said[here].text)
-            here += 1 + (self.phrases.word(here + 1) in english.UNITS)
+            here += 1 + (self.phrases.word(here + 1) in english_amounts.UNITS)
             while self.phrases.word(here) in ("to", "the"):
                 here += 1
             way = english.WAYS.get(self.said[here].word) if here < len(self.said) else None
@@ -210,8 +212,8 @@ class Clauses:
         for node, end in self.phrases.one(at):
             if isinstance(node, Amount):
                 yield node, end
-        if self.said[at].kind in (WORD,) and self.said[at].word in english.AMOUNTS:
-            yield Amount(f"{english.AMOUNTS[self.said[at].word]:g}"), at + 1
+        if self.said[at].kind in (WORD,) and self.said[at].word in english_amounts.AMOUNTS:
+            yield Amount(f"{english_amounts.AMOUNTS[self.said[at].word]:g}"), at + 1
 
     def _properties(self, at: int) -> Iterator[tuple[str, int]]:
         """What a shape may be: "a parallelogram", "isosceles"; several words together are each kept."""

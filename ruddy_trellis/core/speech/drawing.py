@@ -12,7 +12,6 @@ from . import claims
 from .amounts import length_said
 from .clauses import Bound, with_roles
 from .crossings import where_they_meet
-from .english import words
 from .images import KIND_OF, imaged, images_under, mapped
 from .lines_between import span_of_length, straight_between, straights_from_to
 from .naming import is_shape, with_facts
@@ -20,6 +19,7 @@ from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .readings import READS, measured
 from .riding import beyond_ray
 from .spans import corners_of, spans_of
+from .tables import words
 from .things import Things
 from .verbs import none_there, points_in, verb
 

@@ -17,9 +17,9 @@ from ..refusal import Refusal
 from .building import Building, Mark, Stray
 from .claims import claim
 from .clauses import Bound
-from .english import words
 from .nodes import Amount, Described, Many, Named, Node, Where
 from .shapes_on_sides import CORNER_COUNTS
+from .tables import words
 from .things import Things
 
 #: Parts that may say to what a thing belongs: of things that are made from nothing else, and of straight things and shapes that may be

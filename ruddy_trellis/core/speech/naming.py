@@ -10,11 +10,12 @@ from ..language import names as spelling
 from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
-from .english import ORDINALS, words
+from .english import ORDINALS
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .nouns import check_words
 from .riding import line_through
 from .shapes_on_sides import CORNER_COUNTS
+from .tables import words
 from .things import Things
 from .tokens import POINT_NAME
 from .verbs import all_there, names_of, none_there, points_in, verb

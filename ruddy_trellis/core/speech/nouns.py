@@ -7,8 +7,8 @@ from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, VECTOR
 from .building import Stray
-from .english import words
 from .nodes import Described, Where
+from .tables import words
 
 #: What makes a description: a function of the ``Things`` and of it, giving ids.
 Maker = Callable[[Any, Described], list[str]]

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from . import english
+from . import english, english_amounts
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
 
@@ -126,10 +126,10 @@ class Phrases:
             yield Described("point", kind="new", roles=(("at_place", Named("", (), pair[0])),)), pair[1]
         if token.word in ("it", "them") and token.kind == WORD:
             yield Ref(token.word), start + 1
-        if token.word in english.MULTIPLES and token.kind == WORD:
+        if token.word in english_amounts.MULTIPLES and token.kind == WORD:
             yield from self._multiples(start)
-        is_part = self.word(start + 1) in english.PARTS and self.word(start + 2) not in english.HEADS
-        if token.kind == WORD and token.word in english.AMOUNTS and (is_part or not self._leads_to_noun(start + 1)):
+        is_part = self.word(start + 1) in english_amounts.PARTS and self.word(start + 2) not in english.HEADS
+        if token.kind == WORD and token.word in english_amounts.AMOUNTS and (is_part or not self._leads_to_noun(start + 1)):
             yield from self._amounts(start)
         if token.kind == WORD and self.word(start) == "where":
             yield from self._wheres(start + 1)
@@ -160,7 +160,7 @@ class Phrases:
         if len(token.points) == 2 and self.word(end) == "produce":
             yield Described("line", names=(named,), extra=("produced",)), end + 1
         # "r degrees", "r cm" and the like are amounts.
-        if end < len(self.said) and self.word(end) in english.UNITS and not token.points:
+        if end < len(self.said) and self.word(end) in english_amounts.UNITS and not token.points:
             yield Amount(f"{token.text} {self.said[end].text}"), end + 1
         if self.word(end) == "itself":
             yield named, end + 1
@@ -194,10 +194,10 @@ class Phrases:
             return sign + self.said[at].text, at + 1
         if (
             at < len(self.said)
-            and self.word(at) in english.AMOUNTS
-            and english.AMOUNTS[self.word(at)] == int(english.AMOUNTS[self.word(at)])
+            and self.word(at) in english_amounts.AMOUNTS
+            and english_amounts.AMOUNTS[self.word(at)] == int(english_amounts.AMOUNTS[self.word(at)])
         ):
-            return f"{sign}{int(english.AMOUNTS[self.word(at)])}", at + 1
+            return f"{sign}{int(english_amounts.AMOUNTS[self.word(at)])}", at + 1
         return None, at
 
     def _amounts(self, start: int):
@@ -211,11 +211,11 @@ class Phrases:
         token = self.said[end]
         if token.kind == NUMBER:
             text += token.text
-        elif token.word in english.NUMBERS and self.word(end + 1) in english.PARTS:
-            text += f"{english.NUMBERS[token.word]}/{english.PARTS[self.word(end + 1)]}"
+        elif token.word in english_amounts.NUMBERS and self.word(end + 1) in english_amounts.PARTS:
+            text += f"{english_amounts.NUMBERS[token.word]}/{english_amounts.PARTS[self.word(end + 1)]}"
             end += 1
-        elif token.word in english.AMOUNTS:
-            value = english.AMOUNTS[token.word]
+        elif token.word in english_amounts.AMOUNTS:
+            value = english_amounts.AMOUNTS[token.word]
             text += f"{value:g}"
         else:
             return
@@ -227,9 +227,9 @@ class Phrases:
         # "10r", "2 AB": an amount times what a name stands for.
         if end < len(self.said) and self.said[end].kind == NAME and len(self.said[end].points) in (0, 2):
             word = self.said[end]
-            unit = self.word(end + 1) in english.UNITS
+            unit = self.word(end + 1) in english_amounts.UNITS
             yield Amount(f"{text} * {word.word}" + (" " + self.said[end + 1].text if unit else "")), end + 1 + unit
-        if self.word(end) in english.UNITS:
+        if self.word(end) in english_amounts.UNITS:
             yield Amount(f"{text} {self.word(end)}".replace(" units", "")), end + 1
         elif self.word(end) in ("time", "times"):
             yield Amount(text), end + 1
@@ -239,7 +239,7 @@ class Phrases:
         """ "twice r", "half of AB", "double the radius"."""
         for node, end in self.one(start + 1 + (self.word(start + 1) == "of"))[:3]:
             if isinstance(node, Named):
-                yield Amount(f"{english.MULTIPLES[self.said[start].word]:g} * {node.text}"), end
+                yield Amount(f"{english_amounts.MULTIPLES[self.said[start].word]:g} * {node.text}"), end
 
     def _wheres(self, start: int):
         """ "where l and m meet", "where l meets m", "where it meets m again"."""
@@ -273,10 +273,13 @@ class Phrases:
                     adjectives.append(word)
             elif word == "of" and kind == "all":
                 place += 1
-            elif word in english.NUMBERS and self._noun_ahead(place + 1):
-                count, place = english.NUMBERS[word], place + 1
+            elif word in english_amounts.NUMBERS and self._noun_ahead(place + 1):
+                count, place = english_amounts.NUMBERS[word], place + 1
             elif (
-                token.kind == NUMBER and token.text.isdigit() and self._noun_ahead(place + 1) and self.word(place + 1) not in english.UNITS
+                token.kind == NUMBER
+                and token.text.isdigit()
+                and self._noun_ahead(place + 1)
+                and self.word(place + 1) not in english_amounts.UNITS
             ):
                 count, place = int(token.text), place + 1
             elif token.kind in (NUMBER,) and (found := self._amount_before_noun(place)) is not None:

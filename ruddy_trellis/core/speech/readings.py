@@ -11,11 +11,12 @@ from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import angle_said, number_said
 from .building import Stray
-from .english import DIRECTIONS, words
+from .english import DIRECTIONS
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import CORNERS, makes
 from .spans import centre_of, corners_of, each, sides_of, spans_of
+from .tables import words
 from .things import Things
 
 

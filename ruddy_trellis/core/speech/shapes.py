@@ -8,13 +8,13 @@ from dataclasses import replace
 from ..kinds import CIRCLE, POLYGON, STRAIGHTS
 from ..refusal import Refusal
 from .building import Final, Stray
-from .english import words
 from .nodes import Amount, Described, Many, Named, Node
 from .nouns import TAKES, makes
 from .orders import suppose_of_shape
 from .shapes_alone import alone_shape
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
 from .spans import centre_of, spans_of
+from .tables import words
 from .things import Things
 from .third_corners import fresh_names
 from .tokens import POINT_NAME

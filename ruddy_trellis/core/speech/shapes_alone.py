@@ -10,10 +10,10 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .building import Final, Stray
-from .english import words
 from .nodes import Amount, Described, Many, Named, Node
 from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
+from .tables import words
 from .things import Things
 from .third_corners import amounts_in, first_side, fresh_names, kept_places, third_corner, upper_crossing
 

@@ -8,12 +8,12 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .building import Stray
-from .english import words
 from .nodes import Described, Named, Node, Ref
 from .nouns import CORNERS
 from .parallels import parallel_at
 from .rounds import side_fits
 from .shape_facts import Wanted, wanted_of
+from .tables import words
 from .things import Things
 from .third_corners import amounts_in, third_corner, upper_crossing
 

@@ -2,7 +2,7 @@
 
 from functools import lru_cache
 
-from . import english
+from . import english_synonyms
 from .tokens import vocabulary
 
 #: Shorter words are not put right: too many others are near them.
@@ -25,7 +25,7 @@ def put_right(word: str) -> tuple[str, ...]:
         return ()
     found = sorted(other for other in _trade() if abs(len(other) - len(low)) <= 1 and other != low and _is_near(low, other))
     found = [other for other in found if not any({low, other} <= pair for pair in _OPPOSITES)]
-    meant = {english.SAME.get(other, other): other for other in reversed(found)}
+    meant = {english_synonyms.SAME.get(other, other): other for other in reversed(found)}
     return tuple(sorted(meant.values()))[:3]
 
 

@@ -7,7 +7,7 @@ from functools import lru_cache
 
 from ..language import names as spelling
 from ..seen import SeenBoard
-from . import english
+from . import english, english_amounts, english_synonyms
 
 WORD, NAME, NUMBER, SIGN, QUOTE, UNKNOWN = "word", "name", "number", "sign", "quote", "unknown"
 _TOKEN = re.compile(
@@ -48,17 +48,17 @@ class Token:
 @lru_cache(maxsize=1)
 def vocabulary() -> frozenset[str]:
     """Every word that the grammar knows, in small letters, as it may be typed."""
-    words = {part for text in (*english.TOGETHER, *english.TOGETHER.values()) for part in text.split()}
-    words |= {*english.SAME, *english.SAME.values(), *english.HEADS, *english.ADJECTIVES, *english.VERBS, *english.IDLE}
+    words = {part for text in (*english_synonyms.TOGETHER, *english_synonyms.TOGETHER.values()) for part in text.split()}
+    words |= {*english_synonyms.SAME, *english_synonyms.SAME.values(), *english.HEADS, *english.ADJECTIVES, *english.VERBS, *english.IDLE}
     words |= {
         *english.NEW_ONES,
         *english.OLD_ONES,
         *english.ALL_ONES,
-        *english.AMOUNTS,
-        *english.MULTIPLES,
-        *english.UNITS,
+        *english_amounts.AMOUNTS,
+        *english_amounts.MULTIPLES,
+        *english_amounts.UNITS,
         *english.PENS,
-        *english.PARTS,
+        *english_amounts.PARTS,
     }
     words |= {part for text, _ in english.ROLES for part in text.split()}
     return frozenset(word for word in words if len(word) > 1 or not word.isalpha() or word == "a")
@@ -68,7 +68,7 @@ def vocabulary() -> frozenset[str]:
 def _together() -> dict[str, list[tuple[tuple[str, ...], tuple[str, ...]]]]:
     """The words that are put together, by the first of them, the longest first."""
     found: dict[str, list[tuple[tuple[str, ...], tuple[str, ...]]]] = {}
-    for text, one in english.TOGETHER.items():
+    for text, one in english_synonyms.TOGETHER.items():
         parts = tuple(text.split())
         found.setdefault(parts[0], []).append((parts, tuple(one.split())))
     return {first: sorted(ways, key=lambda way: -len(way[0])) for first, ways in found.items()}
@@ -97,7 +97,7 @@ def _token(one: re.Match[str], following: list[str], before: Token | None, board
         return Token(text, text[1:-1], QUOTE, start, end)
     if text[0].isdigit() or (text[0] == "." and len(text) > 1) or text[0] in "½⅓⅔¼¾⅕⅛":
         return Token(text, text, NUMBER, start, end)
-    word = english.SAME.get(low, low)
+    word = english_synonyms.SAME.get(low, low)
     if not text[0].isalpha():
         return Token(text, word, WORD if word in vocabulary() and len(word) > 1 else SIGN, start, end)
     plural = (low != word and low.endswith("s")) or low in ("feet", "radii", "rhombi", "loci", "vertices")
@@ -118,13 +118,13 @@ def _token(one: re.Match[str], following: list[str], before: Token | None, board
     if _CAPITALS.fullmatch(text.replace("’", "′")) and not (len(text) > 3 and low in vocabulary()):
         return _name(text, name, start, end, board)
     if low not in vocabulary() and len(low) > 3 and low.endswith("s"):
-        one_word = english.SAME.get(low[:-1], low[:-1])
+        one_word = english_synonyms.SAME.get(low[:-1], low[:-1])
         if low[:-1] in vocabulary() and one_word in english.HEADS:
             return Token(text, one_word, WORD, start, end, plural=True)
     if low in vocabulary():
         if (
             len(low) > 1
-            and low in english.UNITS
+            and low in english_amounts.UNITS
             and before is not None
             and before.kind != NUMBER
             and before.word not in ("in", "degrees")
@@ -135,7 +135,7 @@ def _token(one: re.Match[str], following: list[str], before: Token | None, board
             return _name(text, name, start, end, board)
         return as_word
     if len(text) == 1:
-        if low in english.UNITS and before is not None and before.kind == NUMBER:
+        if low in english_amounts.UNITS and before is not None and before.kind == NUMBER:
             return as_word
         return _name(text, name, start, end, board)
     if text.islower() and len(text) <= 8:
@@ -175,9 +175,9 @@ def _is_article(text: str, start: int, ahead: list[str], before: Token | None, b
         return False
     following = ahead[0] if ahead else ""
     low = following.lower()
-    word = english.SAME.get(low, low)
+    word = english_synonyms.SAME.get(low, low)
     if following[:1].isdigit():
-        nouns = [english.SAME.get(other.lower(), other.lower()) for other in ahead[1:]]
+        nouns = [english_synonyms.SAME.get(other.lower(), other.lower()) for other in ahead[1:]]
         return any(noun in english.HEADS or noun in english.ADJECTIVES for noun in nouns)
     if before is not None and before.word in ("centre", "through", "from") and word in ("radius", "diameter", "through", "to"):
         return False
@@ -244,7 +244,7 @@ def _words_joined(found: list[Token]) -> list[Token]:
             said = found[place : place + len(parts)]
             if len(said) == len(parts) and all(a.text.lower() == b for a, b in zip(said, parts)):
                 plural = said[-1].plural or said[0].plural or parts[-1].endswith("s") or one[-1] in ("sides", "corners")
-                words = [english.SAME.get(word, word) for word in one]
+                words = [english_synonyms.SAME.get(word, word) for word in one]
                 for number, word in enumerate(words):
                     kind = SIGN if not word[0].isalpha() else WORD
                     joined.append(

@@ -8,8 +8,8 @@ from ..kinds import POINT
 from ..language import names as spelling
 from ..refusal import Refusal
 from .clauses import Bound
-from .english import words
 from .nodes import Many, Named, Node
+from .tables import words
 from .things import Things
 
 Verb = Callable[[Things, Bound], None]

@@ -1,0 +1,325 @@
+"""Idioms of English for points and straight things, and for images of them: where they are, through what they go, what they make.
+
+Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
+"""
+
+import re
+
+from .english_amounts import NUMBERS, PARTS
+from .idiom_parts import SIZE, Idioms
+
+#: How many times something is taken, in words.
+_TIMES = {"twice": "2", "double": "2", "three times": "3", "half": "0.5", "": "1"}
+
+
+def _outward(found: re.Match[str]) -> str:
+    """ "CA beyond A", or beyond C: the side in the order in which it is gone along."""
+    beyond = re.search(r"(?:beyond|past|through) ([A-Z])", found[0])
+    one, other = found[1], found[2]
+    return one + other if beyond is None or beyond[1] == other else other + one
+
+
+def _times(found: re.Match[str]) -> str:
+    """ "AB to D so that BD = 2AB": by which factor B is enlarged from A."""
+    times = float(_TIMES.get(found[5], found[5])) + (found[4] != found[1])
+    return f"let {found[3]} be the image of {found[2]} under the enlargement from {found[1]} by the factor {times:g}"
+
+
+#: Ways of saying points and straight things, by how they are read.
+OF_LINES: Idioms = (
+    (r"(?i)\bthe distance of (?-i:([A-Z])) (?:and|to) (?=(?-i:[A-Z])\b)", r"the distance from \1 to "),
+    (r"(?i)^let ((?-i:[A-Z])) be such that ", r"let \1 be the point such that "),
+    (r"(?i)^(extend|produce|continue) ((?-i:[A-Z]{2})) past ", r"\1 \2 beyond "),
+    (
+        rf"(?i)^(?:mark out|mark off|step off|set off|measure off|measure out) ({SIZE}) from (?-i:([A-Z])) (?=towards?\b)",
+        r"mark the point \1 from \2 ",
+    ),
+    (
+        r"(?i)^copy (?:the )?(?:segment |length |line )?(?-i:([A-Z]{2})) (?:on|onto|along) (?:the )?ray "
+        r"(?-i:([A-Z])([A-Z]))(?:,? (?:starting )?(?:at|from) (?-i:\2))?(?=[ .!]*$)",
+        r"mark the point on ray \2\3 at the distance \1 from \2",
+    ),
+    (
+        rf"(?i)^offset (?:the )?(?:line )?(\S+) by (?:a distance of )?({SIZE})(?=[ .!]*$)",
+        r"draw a line parallel to \1 at a distance of \2",
+    ),
+    (r"(?i)^(?:make|draw) a copy of (.+?),? (?:shifted|moved|translated) (?=by\b|\d)", r"translate \1 "),
+    (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),
+    (r"(?i)^denote by ((?-i:[A-Z])\w*(?:(?:, ?| and )(?-i:[A-Z])\w*)+) the (.+?)(?:,? respectively)?(?=[ .!]*$)", r"\1 are the \2"),
+    (
+        r"(?i)\b((?-i:an?) (?:point|dot|peg|spot) (?:on|along) .+?) (?:that|which) (?:I |we |you |one )?can (?:be )?"
+        r"(?:slide|slid|move|moved|drag|dragged)(?: along it)?(?=[ .!]*$)",
+        r"\1",
+    ),
+    (
+        r"(?i)\bsegment from ([A-Z]) (?:that is )?(?:as long as|equal to|equal in length to|of the same length as) ([A-Z]{2})\b",
+        r"segment from \1 of length \2",
+    ),
+    (
+        r"(?i)\b(?:an? |the )?(?:line )?segment (?:that is )?(?:congruent|equal)(?: in length)? to ([A-Z]{2}) "
+        r"with (?:one|an|its) (?:end ?point|end) at ([A-Z])\b",
+        r"a segment from \2 of length \1",
+    ),
+    (r"(?i)\b(runs?|running) (?=through\b)", lambda found: "passing " if found[1].lower().endswith("ing") else "passes "),
+    (
+        r"(?i)\b(?:line|segment) from ([A-Z]) to ([A-Z]) with (?:an? |the )?(?:little |small |tiny )?arrow(?:head)? at \2\b",
+        r"vector from \1 to \2",
+    ),
+    (r"^((?:[Dd]raw |[Mm]ake |[Aa] |[Tt]he )*[Ss]egment [A-Z]{2}), (\d[\d.]*(?: ?[cm]?m)?)(?: long)?(?=[ .!]*$)", r"\1 of length \2"),
+    (
+        r"(?i)^(put|place|make|mark) (an? )?(?:small |little )?(?:cross|dot|spot|blob) (?=half ?way|in the middle|at the mid)",
+        r"\1 \2point ",
+    ),
+    (r"(?i)^(?:set|mark) out (?=an?\b|the\b)", "draw "),
+    (r"(?i)\bpass(es|ing)? in (?=(?-i:[A-Z])\b)", r"pass\1 through "),
+    (r"(?i)^please to (?=\w)", ""),
+    (
+        r"(?i)^let (?:the |a |an )?([a-z-]+ (?:with|on|through|from|to|of|at|in|centred|about) .+) be (?:drawn|constructed|"
+        r"made)(?=[ .!]*$)",
+        r"draw the \1",
+    ),
+    (r"(?i)^lay (?:out|down) (?=an?\b|the\b)", "draw "),
+    (r"(?i)\bnumber (?=sliders?\b|dials?\b)", ""),
+    (r"(?i)\b(variable|moving|movable|running|arbitrary|generic) (?=points?\b)", "any "),
+    (r"(?i)\b(?:a|an|the) any (?=points?\b)", "any "),
+    (r"(?i),? (?:and )?where does (?:it|the point|[A-Z]) (?:land|go|end up|end|lie|come)(?=[ ?.!]*$)", ""),
+    (r"(?i)\b(put|draw|make|place) (an? \w+) here\b", r"\1 \2"),
+    (r"(?i)\bto the left (?=(?:about|around|round) )", "anticlockwise "),
+    (r"(?i)\bto the right (?=(?:about|around|round) )", "clockwise "),
+    (
+        rf"(?i)\b(?:line )?parallel to ([A-Z]{{2}}|[a-z]|the line),? ({SIZE}) (?:away|from it|apart)(?: from it)?\b",
+        r"parallel to \1 at a distance of \2",
+    ),
+    (r"(?i)\bto be (?=thicker|thinner|dashed|dotted|red|blue|green|yellow|black|hidden|bigger)", ""),
+    (r"\b(closer|nearer) to ([A-Z]{1,2}) than ([A-Z]{1,2})\b", r"\1 to \2 than to \3"),
+    (r"^[Tt]he point ([A-Z]) (?=divides\b)", r"\1 "),
+    (r"(?i)\b(and|that|which) goes (?:by|over|through) (?=[A-Z]\b)", r"\1 passes through "),
+    (r"(?i)\bsurface area of\b|\bsurface of (?=the\b|[A-Z]{3,})", "area of "),
+    (r"(?i)\bthe ratio from ([A-Z]{2}) to ([A-Z]{2})\b", r"the ratio of \1 to \2"),
+    (
+        r"(?i)\bthe (?:symmetric|mirror) point (?:of|to) ([A-Z]) (?:to|in|about|over|with respect to|on) (?:the )?(line )?",
+        r"the reflection of \1 in \2",
+    ),
+    (r"(?i)^(the .+?),? (?:call|name) (?:it )?([A-Z])(?=[ .!]*$)", r"let \2 be \1"),
+    (r"(?i)\b(?:the )?same vector (?=from|at|starting)", "the vector equal to it "),
+    (
+        r"(?i)^(?:extend|produce|prolong) ([A-Z])([A-Z]) (?:beyond|past|through) (?:\1|\2) to (?:a point )?([A-Z]),? "
+        r"(?:making|so that|such that|"
+        r"with|so as to make) ((?:\3\1|\1\3|\3\2|\2\3)) (?:equal to|=|equals|is equal to|the same length as) ([A-Z]{2})\b",
+        lambda found: f"produce {_outward(found)} to {found[3]} so that {found[4]} = {found[5]}",
+    ),
+    (
+        r"^[Tt]hrough ([A-Z]) draw \1([A-Z]) parallel (?:to )?and equal to ([A-Z])([A-Z])\b",
+        r"let \2 be the image of \1 under the translation from \3 to \4 and draw the segment \1\2",
+    ),
+    (
+        r"^[Dd]raw ([A-Z])([A-Z]) parallel (?:to )?and equal to ([A-Z])([A-Z])\b",
+        r"let \2 be the image of \1 under the translation from \3 to \4 and draw the segment \1\2",
+    ),
+    (
+        r"(?i)^(?:shift|move|translate|slide) (?:line )?([a-z]|[A-Z]{2}) (?:parallel )?so (?:that )?it (?:passes|goes|runs) "
+        r"through ([A-Z])\b",
+        r"draw the parallel to \1 through \2",
+    ),
+    (
+        r"(?i)^(make|colour|color) (\S+) (\w+) and (big|bigger|large|larger|thick|thicker|small|smaller|dashed|dotted|thin|"
+        r"thinner)(?=[ .!]*$)",
+        r"\1 \2 \3 and make \2 \4",
+    ),
+    (r"(?i)\b(make [A-Z]) (?:big|large)(?=[ .!]*$)", r"\1 bigger"),
+    (
+        r"^(.*\b)([A-Z]) be (?:the )?(projection|foot|reflection|image) of ([A-Z]) (on|onto|to|in) (\w+),? and ([A-Z]) (?:be "
+        r")?its \3 (on|onto|to|in) (\w+)(?=[ .!]*$)",
+        r"\1\2 be the \3 of \4 \5 \6 and \7 the \3 of \4 \8 \9",
+    ),
+    (r"\b(in|on) line (?=[A-Z]{2}\b|[a-z]\b)", r"\1 the line "),
+    (r"(?i)\b(find|draw|make|get|build|construct|mark|put)\s+(?:me|us)\b", r"\1"),
+    # The point of a line that is nearest to another one is a foot.
+    (
+        r"\b(?:the )?point (?:on|of) (?:the )?(line [A-Z]{2}|[a-z]) (?:that is )?(?:closest|nearest) to ([A-Z])\b",
+        r"the foot from \2 to \1",
+    ),
+    # Points in general position are never in line.
+    (
+        r"(?i)\s*,?\s*\b(?:(?:that|which) (?:do|are) )?not (?:(?:all )?(?:lie|lying) )?(?:(?:on|in) (?:a|one|the same) "
+        r"(?:straight )?line|collinear|in line)(?=[ .!]*$| and\b)",
+        "",
+    ),
+    (r"(?i)\bnon-?\s?collinear\s+(?=points)", ""),
+    (r"(?i)\b(join|connect) (them|the points|these) up\b", r"\1 \2"),
+    (r"(?i)(\d\S*(?:\s*[cm]?m\b)?) each\b", r"\1"),
+    (r"(?i)(\d\s*(?:°|degrees?)) between (?:them|these)\b", r"\1"),
+    (r"(?i)\bwhere[’']s\b", "where is"),
+    (
+        r"(?i)^(?:join|connect|link) (?:up )?all (?:of )?the (?:dots|points)(?: up)?,? (?:to make|to form|to get|into) an? ([a-z -]+)$",
+        r"draw the \1",
+    ),
+    (r"(?i)\b(?:in |with |by )?(?:a )?steps? (?:of |size )?(?=\d)", "in steps of "),
+    (
+        r",?\s+(?:to get|to give|giving|to obtain|obtaining|to make|getting)\s+(?=(?:the )?(?:point |image )?[A-Z]['′]?\d?\b)",
+        " and call it ",
+    ),
+    (
+        r"(?i)^(?:extend|produce|prolong) (.+?) and (.+?) (?:until they|to|so that they|till they) meet (?:at|in) ",
+        r"let \1 and \2 produced meet at ",
+    ),
+    (r"\bpoints?, (?=[A-Z]\b)", "points "),
+    (r"(?i)\b(?:that|which) (?:goes|runs|ranges) (?=from\b)", ""),
+    (r"\bpoints? ([A-Z]) (?:with|such that|so that|for which) \1([A-Z]) = \1([A-Z])\b", r"points equidistant from \2 and \3"),
+    (r"(?i)^inscribe (an? .+?) in (.+?) with (?:one|an?|its) (vertex|corner) at (\w+)", r"draw \1 in \2 with a \3 at \4"),
+    (r"(?i)\binto (halves|thirds|quarters|fifths)\b", lambda found: f"into {PARTS[found[1].lower()]} equal parts"),
+    (r"(?i)^(?:put|mark|draw|place) (\w+) equally spaced points (?:on|around|round|along) ([^.]+)", r"divide \2 into \1 equal parts"),
+    (r"(?i)\s+in (?:this|that|the given) order\b", ""),
+    (r"(?i),?\s*\bplease\b\s*,?", " "),
+    (r"(?i)(?<!^)\s+on the board(?=\s*(?:,|with|and))", ""),
+    (r"(?i),? (\d\S*(?:\s*[cm]?m)?) (?:away )?from it\b", r" at a distance of \1"),
+    (r"(?i)\b(segment(?: [A-Z]{2})?|line segment(?: [A-Z]{2})?) (?:that|which) is (\d\S*(?:\s*[cm]?m)?) long\b", r"\1 of length \2"),
+    (r"(?i)\bpick (?=(?:an?|one|two|three|four|five|six|any|some) )", "mark "),
+    (r"(?i)\b(at|is) the origin\b", r"\1 (0, 0)"),
+    (r"(?i)^put (?:the )?(?:point )?([A-Z]) at (\([^)]*\)) and ([A-Z]) at (\([^)]*\))", r"put \1 at \2 and put \3 at \4"),
+    (
+        r"(?i)^put (?:(?:an?|one|two|three|four|five) )(?:(?:more|other) )?(?=points?\b)",
+        lambda found: found[0].lower().replace("put", "mark"),
+    ),
+    (r"(?i)\bmark ((?:one|two|three|four|five|six)) (?:more|other) (?=points?\b)", r"mark \1 "),
+    (r"(?i)\b((?:one|two|three|four|\d) (?:thirds?|quarters?|fifths?)) along (?=[A-Z]{2}\b)", r"\1 of the way along "),
+    (
+        r"^(?:[Dd]raw )?(?:the )?(line|segment) ([A-Z])([A-Z]) (?:through|joining|between) the midpoints of (.+?)(?=[ .!]*$)",
+        r"let \2 and \3 be the midpoints of \4 and draw the \1 \2\3",
+    ),
+    (
+        r"^(?:[Cc]opy|[Cc]arry|[Tt]ransfer|[Ss]tep off) (?:the )?(?:length|distance) (?:of )?([A-Z]{2}) (?:on ?to|along|over to) "
+        r"(?:the )?ray (?:from )?([A-Z])(?: (?:through|to|towards) )?([A-Z])\b",
+        r"the point at \1 from \2 towards \3",
+    ),
+    (
+        r"^(?:[Mm]ark|[Ll]et|[Pp]ut|[Tt]ake|[Cc]hoose|[Ff]ind) (?:a )?(?:the )?(?:point )?([A-Z]) (?:be (?:a |the )?point )?on "
+        r"([A-Z])([A-Z]) "
+        r"(?:such that|so that|with|where) \2\1 (?:is|=|equals) (?:an? |one )?((?:two |three "
+        r")?(?:half|thirds?|quarters?|fifths?)) of \2\3",
+        r"let \1 be the point \4 of the way from \2 to \3",
+    ),
+    (
+        r"^(?:[Ee]xtend|[Pp]roduce|[Pp]rolong) ([A-Z])([A-Z])(?: beyond \2| past \2)? to (?:a )?(?:point )?([A-Z]),? (?:so "
+        r"that|such that|with|where) "
+        r"(\1|\2)\3 (?:is|=|equals) (\d|twice|double|three times|half|) ?(?:of |\*|×)? ?(?:\1\2|\2\1)(?=[ .!]*$)",
+        _times,
+    ),
+    (r"(?i)\b(?:the )?(?:set|locus) of (?:all )?(?:the )?points (?:which|that) (?:are|lie) ", "the locus of points "),
+    (
+        r"(?i)\bperpendicular to (?:the )?(?:segment |line |side )?([A-Z]{2}) (?:at|through|in) its (?:midpoint|middle|centre|center)",
+        r"perpendicular bisector of \1",
+    ),
+    (
+        r"(?i)^(?:slide|put|place|set) (?:a |the )?(?:new )?point ([A-Z]) (?:along|to slide on|to slide along) ",
+        r"let \1 be a point on ",
+    ),
+    (r"(?i)\binfinite (?=line)", ""),
+    (r"(?i)\b(?:pointing|facing|going|directed) (?=(?:outwards?|inwards?)\b)", ""),
+    (
+        r"(?i)\b(?:draw |make |lay |put )?an? (?:path|fence|rope|wall|string|ladder|hedge|road) from (?=[A-Z] to [A-Z]\b)",
+        "draw a segment from ",
+    ),
+    (r"(?i) of the (?:board|page|screen|sheet)(?=[ .!]*$)", ""),
+    (
+        r"(?i)^(reflect|rotate|turn|translate|enlarge) (.+?),? (?:and )?then (?=(?:in|about|by|around|through|across|over|from) )",
+        r"\1 \2 and \1 the image ",
+    ),
+    (
+        r"(?i)\b(two parallel lines) and a line (?:crossing|cutting|meeting|that (?:crosses|cuts|meets)) "
+        r"(?:them )?(?:both|them)(?: lines)?\b",
+        r"\1 and a transversal",
+    ),
+    (r"(?i)\bequally (?:far|distant) from\b", "equidistant from"),
+    (r"(?i)\bthe extension of ([A-Z]{2})\b", r"\1 produced"),
+    (r"(?i)\bto (half|double|twice) (?:its|the|their) size\b", r"by a factor of \1"),
+    (r"(?i)\bby a factor of (?:double|twice)\b", "by a factor of 2"),
+    (r"(?i)\b(?:only )?just (?=touch)", ""),
+    (r"(?i)\blet fall (?=an?\b|the\b)", "draw "),
+    (r"(?i)\b(?:an?|one) (quarter|third|fifth|sixth|tenth|eighth) (?=of the way)", r"one \1 "),
+    (
+        r"(?i)^(?:put|mark|place|plot) (?:a |the )?point (?=(?:one|two|three|half|\d|three-)\b.*of the way\b|halfway\b)",
+        "mark the point ",
+    ),
+    (r"(?i)\bhalf[- ]?way round about\b", "by a half turn about"),
+    (r"(?i)\bhalf[- ]?way (?:round|around) (?=the point|point)", "by a half turn about "),
+    (r"(?i)\bsegment (?:with|of|having) a length of ", "segment of length "),
+    (
+        r"^[Mm]ake (?:it so )?that ([A-Z]) is the symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ([A-Z])\b",
+        r"let \1 be the reflection of \2 in \3",
+    ),
+    (r"(?i)\bthe symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ", r"the reflection of \1 in "),
+    (
+        r"(?i)\bline (\d[\d.]*(?: ?[cm]?m)?) (?:away )?from (?:the line )?([A-Z]{2}|[a-z]),? (?:and|which is|that is)? ?parallel to "
+        r"(?:it|\2)(?=[ .!]*$)",
+        r"parallel to \2 at a distance of \1",
+    ),
+    (r"(?i),? and (?:it|which) (?:should|must|has to|is to|shall) (?:pass|go) through\b", " passing through"),
+    (
+        r"(?i)\b(?:that|which) is as far (?:away )?from ([A-Z]{1,2}) as (?:it is )?(?:from )?([A-Z]{1,2})\b",
+        r"equidistant from \1 and \2",
+    ),
+    (r"(?i)\bthe y[- ]?axis\b", "the line x = 0"),
+    (r"(?i)\bthe x[- ]?axis\b", "the line y = 0"),
+    (r"(?i)\b(up|down|left|right) by (\d[\d.]*)(?=[ .!]*$)", r"\1 \2"),
+    (r"^(.*)\bsegment ([A-Z])([A-Z]) with an arrow at \3(?=[ .!]*$)", r"\1vector from \2 to \3"),
+    (
+        r"^(?:[Dd]raw )?([A-Z])([A-Z]) parallel to ([A-Z]{2}),? with \1 the midpoint of ([A-Z]{2}) and \2 on ([A-Z]{2})(?=[ .!]*$)",
+        r"let \1 be the midpoint of \4 and draw the parallel to \3 through \1 meeting \5 at \2",
+    ),
+    (
+        r"(?i)\bline through \(([-−]?[\d.]+), ?([-−]?[\d.]+)\) with (?:gradient|slope) ([-−]?[\d.]+)(?=[ .!]*$)",
+        r"line y = \3 * (x - (\1)) + (\2)",
+    ),
+    (r"^(?:[Tt]he )?[Pp]oints ([A-Z]\d?(?:, [A-Z]\d?)*,? and [A-Z]\d?) (?=(?:all )?(?:lie|are)\b)", r"\1 "),
+    (r"(?i)^(connect|join|link) (.+?),? (?:with|by|using) an? (?:straight )?(?:line segment|segment|line)(?=[ .!]*$)", r"join \2"),
+    (
+        r"(?i)\bline through ([A-Z]) (?:that|which) (?:bisects|halves|cuts in half) ([A-Z]{2})\b",
+        r"line through \1 and the midpoint of \2",
+    ),
+    (
+        r"(?i)\bline through ([A-Z]) (?:that|which) (?:never|does not|doesn[’']t) (?:meets?|cross(?:es)?|touch(?:es)?) "
+        r"([a-z]|[A-Z]{2})\b",
+        r"parallel to \2 through \1",
+    ),
+    (r"(?i)^(?:denote|call|label|name) by ([A-Z]) (?=the\b)", r"let \1 be "),
+    (r"(?i)\b(?:that|which) (?:begins|starts) (?:from|at|in) ", "from "),
+    (r"(?i)^((?:.*\b)?)(?:draw|put|add) in (?=both\b|the\b|all\b|an?\b|two\b|three\b|any\b|some\b|one\b)", r"\1draw "),
+    (r"(?i)\b(clockwise|anti-?clockwise|counter-?clockwise) (by|through) (\d[\d.]*) ?(°|degrees?)", r"\2 \3 degrees \1"),
+    (r"(?i)^(?:identify|locate) ", "find "),
+    (r"(?i)^cut in (?:half|two) ", "bisect "),
+    (r"(?i)\bthe point ([A-Z] )?(?:which divides|dividing) (?=[A-Z]{2} in\b)", r"the point \1that divides "),
+    (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point that divides ", "the point that divides "),
+    (r"(?i)\bfind (?=(?:their|the) (?:intersection|crossing|point of intersection)\b.* as [A-Z][ .!]*$)", "mark "),
+    (r"(?i)\ball (?=meet (?:at|in) (?:one|a) )", ""),
+    (r"(?i)\band label (where they (?:meet|cross)|their (?:intersection|point of intersection|crossing))(?=[ .!]*$)", r"and mark \1"),
+    (
+        r"(?i)\b(from|to|through|about|around|round|at|centre|center|onto|over|across) (?:the )?point (?-i:([A-Z]))(?=[ "
+        r",.?!]|$)(?! \()",
+        r"\1 \2",
+    ),
+    (
+        r"(?i)\b(?:by |through )?a (quarter|half) turn (clockwise|anti-?clockwise|counter-?clockwise)",
+        lambda found: f"by {90 if found[1].lower() == 'quarter' else 180} degrees {found[2]}",
+    ),
+    (r"(?i)\b(reflection|mirror image|image) of ((?:the )?(?:point )?[A-Z]) (?:over|across) ", r"\1 of \2 in "),
+    (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),
+    (r"^[Mm]ove (?:the )?(?:point )?([A-Z]) by (?:the )?(?:vector )?([A-Z]{2})(?=[ .!]*$)", r"translate \1 by the vector \2"),
+    (
+        r"(?i)\bin the ratio (one|two|three|four|five|six) to (one|two|three|four|five|six)\b",
+        lambda found: f"in the ratio {NUMBERS[found[1].lower()]} : {NUMBERS[found[2].lower()]}",
+    ),
+    (
+        r"(?i)^(?:cut|split|divide|partition) (.+?) (?:up )?into (\w+) (?:(?:congruent|equal) )?(?:segments|pieces|parts)(?=[ .!]*$)",
+        r"divide \1 into \2 equal parts",
+    ),
+    (r"(?i)\bray from ([A-Z]) towards? (?=[A-Z]\b)", r"ray from \1 through "),
+    (r"(?i)\b(two parallel lines),? (?:that are )?(?:cut|crossed|met) by a (?:transversal|line|third line)\b", r"\1 and a transversal"),
+    (r"^([A-Z]{2}) is (produced|extended|prolonged) (?=to\b|beyond\b)", r"produce \1 "),
+    (r"(?i),?\s*\brespectively\b", ""),
+    (r"(?i)\s+in general position", ""),
+    (r"(?i)\b(?:the\s+)?outlines? of\s+", ""),
+    (r"(?i)\bthe point ([A-Z]\d?) is the\b", r"\1 is the"),
+    (r"(?i)\bwith ([A-Z]) (?:in|at) the (?:middle|centre|center)\b", r"with centre \1"),
+    (r"(?i)\bthat is (\d[\d.]*(?:\s*[cm]?m)?) long and (\d[\d.]*(?:\s*[cm]?m)?) wide", r"\1 by \2"),
+)
