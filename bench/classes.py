@@ -8,7 +8,6 @@ import math
 import random
 import re
 import statistics
-import sys
 import tempfile
 import time
 import urllib.parse
@@ -22,7 +21,7 @@ from tests.browser.served import Server
 from tests.browser.slow_line import SlowLine
 
 from .figures import orchard
-from .students import STUDENTS, Teacher, memory, p95
+from .students import STUDENTS, Teacher, asked_seconds, memory, p95
 
 RATE = 20
 
@@ -231,13 +230,12 @@ async def four_classes(server, teacher, seconds):
 
 
 def rows():
-    """The rows of the table that classes answer. ``--minutes 10`` lets the first one drag for that long; it is half a minute else."""
-    seconds = 60 * float(sys.argv[sys.argv.index("--minutes") + 1]) if "--minutes" in sys.argv else 30
+    """The rows of the table that classes answer, of which the first drags for ``asked_seconds``."""
     with tempfile.TemporaryDirectory() as folder:
         server = Server(Path(folder) / "class.sqlite")
         try:
             teacher = Teacher(server)
-            for part, time_of_it in ((one_class, seconds), (far_class, 15), (four_classes, 15)):
+            for part, time_of_it in ((one_class, asked_seconds()), (far_class, 15), (four_classes, 15)):
                 yield from asyncio.run(_listed(part(server, teacher, time_of_it)))
         finally:
             server.kill()

@@ -179,9 +179,14 @@ def handing_in(teacher):
     )
 
 
+def asked_seconds():
+    """For how long a class drags: ``--minutes 10`` for that long; half a minute else."""
+    return 60 * float(sys.argv[sys.argv.index("--minutes") + 1]) if "--minutes" in sys.argv else 30
+
+
 def rows():
-    """The rows of the table that a class answers. ``--minutes 10`` lets it drag for that long; it is half a minute else."""
-    seconds = 60 * float(sys.argv[sys.argv.index("--minutes") + 1]) if "--minutes" in sys.argv else 30
+    """The rows of the table that students answer, who drag for ``asked_seconds``."""
+    seconds = asked_seconds()
     with tempfile.TemporaryDirectory() as folder:
         server = Server(Path(folder) / "class.sqlite")
         try:

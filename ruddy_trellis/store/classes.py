@@ -3,13 +3,13 @@
 import json
 import secrets
 from datetime import UTC, timedelta
-from hashlib import sha256
 
 from sqlalchemy import delete, func, update
 from sqlmodel import select
 
 from .database import Database
 from .hand_ins import DAYS, HOURS
+from .secret import hashed
 from .tables import AnswerRow, BoardRow, CalendarRow, ClassRow, EditRow, MemberRow, QuestionRow, _now
 
 #: So many people are in a class at most, so many questions are kept of it, and so many classes of a lesson.
@@ -22,11 +22,6 @@ class Full(Exception):
 
 class Taken(Exception):
     """Somebody in the class has that name."""
-
-
-def hashed(text: str) -> str:
-    """What is kept of a secret."""
-    return sha256(text.encode()).hexdigest()
 
 
 def _of_class(class_id: int, word: str) -> str:

@@ -3,7 +3,6 @@
 import secrets
 from contextlib import suppress
 from datetime import UTC, timedelta
-from hashlib import sha256
 
 from sqlalchemy import delete, func, update
 from sqlalchemy.exc import IntegrityError
@@ -11,6 +10,7 @@ from sqlmodel import select
 
 from .classes import delete_classes
 from .database import Database, NotKept
+from .secret import hashed
 from .tables import (
     BoardRow,
     ChallengeRow,
@@ -32,11 +32,6 @@ SESSION_DAYS, IDLE_HOURS = 30, 12
 KNOWN_DAYS, KNOWN = 400, 20
 #: That a session is used is noted again after so many seconds.
 _NOTED = 300
-
-
-def hashed(token):
-    """What is kept of a secret that a browser holds."""
-    return sha256(token.encode()).hexdigest()
 
 
 def _aware(moment):

@@ -3,8 +3,8 @@
 from datetime import date, timedelta
 
 from ruddy_trellis.store.hand_ins import AT_ONCE, OF_ONE, TooMany
+from ruddy_trellis.store.secret import hashed
 from ruddy_trellis.store.tables import HandInRow
-from ruddy_trellis.store.teachers import hashed
 
 from .served import Line, WebTest, wait_until
 

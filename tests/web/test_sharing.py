@@ -8,7 +8,7 @@ from starlette.websockets import WebSocketDisconnect
 
 from ruddy_trellis.class_site import application as class_site
 from ruddy_trellis.class_site import create_class_site
-from ruddy_trellis.store.teachers import hashed
+from ruddy_trellis.store.secret import hashed
 
 from .served import Line, WebTest, wait_until
 

@@ -5,7 +5,10 @@ from collections.abc import Iterable
 from typing import Any
 
 from ..board.board import Board
-from ..display import Extent, display
+from ..display import Extent
+from ..display.items import LAYERS
+from ..display.palette import style_of
+from ..display.shapes import Shapes
 from ..kinds import CONDITION, NUMBER, POINT, REGION, STRAIGHTS
 from ..refusal import Refusal
 from ..seen import Items
@@ -59,16 +62,28 @@ def mark(
     """
     if id not in copy or copy.value(id) is None:
         return None
-    (item,) = display(copy, extent, [id], {id})
-    if item["shape"] is None:
+    step = copy.step(id)
+    # Of its own board nothing else is drawn for it, and no label is settled.
+    shape = Shapes(copy, extent, settles=False).of(id)["shape"]
+    if shape is None:
         return None
     look = _PLAIN
     if board is not None and condition is not None:
         look = _HOLDS if holds_at(board, condition, copy.value(id)[:2]) else _FAILS
-    style = {**item["style"], **look, "hidden": False, "label": bool(name), "fill": 0.0, "width": 1.6, "pattern": "solid", "tag": False}
+    return _mark(step.makes, shape, {**style_of(step, copy.settings.looks), **look}, name)
+
+
+def place_mark(at: Any, name: str = "") -> dict[str, Any]:
+    """A place that somebody said as a mark on a board."""
+    return _mark(POINT, {"at": at}, _PLAIN, name)
+
+
+def _mark(kind, shape, look, name):
+    named = name if kind == POINT else ""
+    style = {**look, "width": 1.6, "pattern": "solid", "fill": 0.0, "hidden": False, "label": bool(named), "tag": False}
     style.pop("cover", None)
-    label = {"text": name, "at": item["shape"]["at"], "push": (0.7, 0.7), "offset": None} if name and item["kind"] == POINT else None
-    return {"id": "", "kind": item["kind"], "layer": item["layer"], "style": style, "shape": item["shape"], "label": label}
+    label = {"text": named, "at": shape["at"], "push": (0.7, 0.7), "offset": None} if named else None
+    return {"id": "", "kind": kind, "layer": LAYERS[kind], "style": style, "shape": shape, "label": label}
 
 
 def holds_at(board: Board, condition: str, place: Any) -> bool:

@@ -8,7 +8,7 @@ from starlette.concurrency import run_in_threadpool
 
 from ...core.classroom import asking
 from ...core.classroom.asking import Answered, Question
-from ...core.classroom.collecting import shuffled
+from ...core.classroom.collecting import place_mark, shuffled
 from ...core.refusal import Refusal
 from ..live.saving import saved
 
@@ -62,7 +62,7 @@ class Asked:
             live = await self._room.copy_of(person, self._board)
             shown = asking.shown_with(self.question, live.board, live.extent)
         person.tell({"t": "question", "id": self.id, "board": self._board, "state": self.state, "items": shown,
-                     "mine": asdict(mine) if mine else None, **self.question.for_students()})  # fmt: skip
+                     "mine": _mine(mine) if mine else None, **self.question.for_students()})  # fmt: skip
 
     async def answer(self, person, message):
         """Take what somebody answers. Raises Refusal where it is none, or nothing is asked any more."""
@@ -75,7 +75,7 @@ class Asked:
         await saved(self._room.store.answer, self.id, person.id, asdict(found))
         if person.id in self._room.people:
             self._answers[person.id] = found
-        person.tell({"t": "answered", "question": self.id, "choice": found.choice, "at": found.at})
+        person.tell({"t": "answered", "question": self.id, **_mine(found)})
         self.tell_teacher()
 
     async def do(self, what):
@@ -97,19 +97,7 @@ class Asked:
         return {"t": "answers", "id": self.id, "counts": asking.counted(self.question, self._answers.values()), "items": self._places()}
 
     def _places(self):
-        style = {
-            "pen": "plum",
-            "peg": "fixed",
-            "size": 6.0,
-            "width": 1.6,
-            "pattern": "solid",
-            "fill": 0.0,
-            "hidden": False,
-            "label": False,
-            "tag": False,
-        }
-        places = [one.at for one in self._answers.values() if one.at is not None]
-        return shuffled([{"id": "", "kind": "point", "layer": 4, "style": style, "shape": {"at": at}, "label": None} for at in places])
+        return shuffled([place_mark(one.at) for one in self._answers.values() if one.at is not None])
 
     def tell_teacher(self):
         """Tell the teacher how many have answered; and what, once no more answers are taken."""
@@ -136,6 +124,11 @@ class Asked:
         """What somebody answered goes with them."""
         if self._answers.pop(who, None) is not None:
             self.tell_teacher()
+
+
+def _mine(answered):
+    """What somebody answered, as they are told it themselves; a place with its mark."""
+    return {"choice": answered.choice, "items": [place_mark(answered.at, "?")] if answered.at is not None else []}
 
 
 def answered_of(text):

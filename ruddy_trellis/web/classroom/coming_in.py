@@ -33,8 +33,6 @@ NO_CLASS = "No class takes that code now. Look at it once more: it has no vowels
 _NO_WORD = "No class takes that code and that word now. Look at both once more."
 _TOO_MANY = "So much has been tried from here that it has to wait a minute."
 _TAKES = 0.25
-#: The words for coming back that were not told yet, by person: told once, and kept nowhere.
-_WORDS: dict[int, str] = {}
 
 
 class Tries:
@@ -102,10 +100,7 @@ async def come_in(request: Request, code: Annotated[str, Form(max_length=200)] =
     except Full:
         return await run_in_threadpool(_page, request, "The class is full.", code, name, 422)
     room = await run_in_threadpool(state.live_classes.get, row.id)
-    room.add(member)
-    _WORDS[member.id] = word
-    while len(_WORDS) > 5_000:
-        _WORDS.pop(next(iter(_WORDS)))
+    room.add(member, word)
     return keep(request, RedirectResponse(f"/class/{room.id}/welcome", 303), room.id, token)
 
 
@@ -142,7 +137,7 @@ def welcome(request: Request, class_id: int):
     room, person = member_of(request, class_id)
     if person is None:
         return _page(request, "", status=404)
-    word = _WORDS.pop(person.id, "")
+    word, person.word = person.word, ""
     return page(request, "come_in_welcome.html", room=room, person=person, word=shown(word))
 
 

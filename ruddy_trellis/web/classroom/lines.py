@@ -1,17 +1,16 @@
 """The lines of a class: of the teacher's pages, and of the students'."""
 
-import asyncio
 import logging
 import time
 
-from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from fastapi import APIRouter, WebSocket
 from fastapi.responses import PlainTextResponse
 from starlette.concurrency import run_in_threadpool
 
 from ...core.classroom import messages
 from ...core.refusal import Refusal
 from ...store.database import NotKept
-from ..live.lines import Pace, Places
+from ..live.lines import Places, converse
 from ..live.outgoing import Outgoing
 from ..people.who import session_of, visitor
 from ..security import same_origin
@@ -193,22 +192,5 @@ async def _carry(socket, line):
         if not found:
             return await socket.send_denial_response(PlainTextResponse("Too many pages are open.", 429))
         await socket.accept()
-        writer = asyncio.create_task(line.write())
-        writer.add_done_callback(lambda task: task.cancelled() or task.exception())
-        try:
-            await line.come()
-            pace = Pace()
-            while not writer.done():
-                message = await socket.receive()
-                if message["type"] == "websocket.disconnect":
-                    break
-                began = time.monotonic()
-                await line.receive(message.get("text") or message.get("bytes") or b"")
-                await pace.rest(time.monotonic() - began)
-                await pace.keep()
-        except (WebSocketDisconnect, ConnectionError):
-            pass  # the browser has gone
-        finally:
-            writer.cancel()
-            await line.leave()
+        await converse(socket, line, line.come)
     return None

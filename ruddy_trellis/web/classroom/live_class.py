@@ -30,13 +30,14 @@ class Person:
         apart: whether they carry on alone while the others follow.
         active: when they last did something, on the clock that does not leap.
         looked: how many teacher's pages look over their shoulder.
+        word: the word for coming back, until it was told; it is kept nowhere else.
     """
 
     def __init__(self, row):
         self.id, self.name, self.holder = row.id, row.name, row.holder
         self.lines, self.board = set(), None
         self.help = self.apart = False
-        self.active, self.looked = time.monotonic(), 0
+        self.active, self.looked, self.word = time.monotonic(), 0, ""
         self._answered = deque(maxlen=_OFTEN)
 
     def may_answer(self):
@@ -115,10 +116,10 @@ class LiveClass:
 
     # People --------------------------------------------------------------------------------------------------------
 
-    def add(self, row):
-        """Somebody has come in."""
-        if row.id not in self.people:
-            self.people[row.id] = Person(row)
+    def add(self, row, word=""):
+        """Somebody has come in, or back; ``word`` is what they are still to be told."""
+        person = self.people.setdefault(row.id, Person(row))
+        person.word = word or person.word
         self.changed()
 
     async def remove(self, who):

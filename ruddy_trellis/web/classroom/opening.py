@@ -10,6 +10,7 @@ from fastapi import APIRouter, Form, HTTPException, Request
 from fastapi.responses import RedirectResponse, Response
 from starlette.concurrency import run_in_threadpool
 
+from ...core.classroom.asking import CHOICES
 from ...core.classroom.codes import shown
 from ...core.hand.student import nickname
 from ...core.refusal import Refusal
@@ -39,7 +40,7 @@ def _panel(request, lesson):
     room = request.app.state.live_classes.get(row.id) if row is not None else None
     return page(
         request, "panels/class.html", lesson=lesson, room=room, code=shown(room.code) if room else "", at=_come_in_at(request),
-        hours=request.app.state.classes.hours, days=request.app.state.classes.days,
+        hours=request.app.state.classes.hours, most=CHOICES, days=request.app.state.classes.days,
         earlier=bool(request.app.state.classes.earlier(lesson.id)),
     )  # fmt: skip
 

@@ -11,7 +11,7 @@ from starlette.concurrency import run_in_threadpool
 from ...core.catalogue import CATALOGUE
 from ...core.hand import StudentHand
 from ...core.kits import kit_of
-from ...store.teachers import hashed
+from ...store.secret import hashed
 from ..live.lines import carry
 from ..near import near_places
 from ..people.who import is_theirs

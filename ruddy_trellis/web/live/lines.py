@@ -131,26 +131,37 @@ async def _carry(socket, live, kind, angle_words, protocol):
     if (teacher := visitor(socket)) is not None:
         connection.teacher, connection.session = teacher.id, session_of(socket)
     live.connections.add(connection)
-    writer = asyncio.create_task(connection.write())
+    async with _TURNS.line(connection.teacher) as turn:
+        await converse(socket, connection, connection.welcome, turn)
+
+
+async def converse(socket, line, begin, turn=nullcontext):
+    """Take what a browser says and send what it is told, until either goes.
+
+    Args:
+        line: has ``write``, which sends what waits, ``receive`` for a message, and ``leave``.
+        begin: sends what is told first.
+        turn: gives the turn in which a message is answered.
+    """
+    writer = asyncio.create_task(line.write())
     writer.add_done_callback(lambda task: task.cancelled() or task.exception())
     try:
-        await connection.welcome()
+        await begin()
         pace = Pace()
-        async with _TURNS.line(connection.teacher) as turn:
-            while not writer.done():
-                message = await socket.receive()
-                if message["type"] == "websocket.disconnect":
-                    break
-                async with turn():
-                    began = time.monotonic()
-                    await connection.receive(message.get("text") or message.get("bytes") or b"")
-                    await pace.rest(time.monotonic() - began)
-                await pace.keep()
+        while not writer.done():
+            message = await socket.receive()
+            if message["type"] == "websocket.disconnect":
+                break
+            async with turn():
+                began = time.monotonic()
+                await line.receive(message.get("text") or message.get("bytes") or b"")
+                await pace.rest(time.monotonic() - began)
+            await pace.keep()
     except (WebSocketDisconnect, ConnectionError):
         pass  # the browser has gone
     finally:
         writer.cancel()
         # In a task of its own: what is held must be kept even when this one is being cancelled.
-        leaving = asyncio.create_task(connection.leave())
+        leaving = asyncio.create_task(line.leave())
         _LEAVING.add(leaving)
         leaving.add_done_callback(_LEAVING.discard)

@@ -5,7 +5,8 @@ from starlette.concurrency import run_in_threadpool
 from starlette.requests import HTTPConnection
 
 from ...core.catalogue import CATALOGUE
-from ...store.teachers import KNOWN_DAYS, SESSION_DAYS, hashed
+from ...store.secret import hashed
+from ...store.teachers import KNOWN_DAYS, SESSION_DAYS
 from ..worker import ASKING
 
 #: The session; and that a teacher was signed in here before.

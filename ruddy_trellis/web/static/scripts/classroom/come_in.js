@@ -1,4 +1,6 @@
 // Coming into a class: the code comes behind the number sign of an address that was read off the wall. Whoever is done leaves nothing here.
+import { kept } from "../page/kept.js";
+
 const code = /** @type {HTMLInputElement} */ (document.getElementById("code"));
 
 if (code && location.hash.length > 1) {
@@ -8,5 +10,4 @@ if (code && location.hash.length > 1) {
 }
 
 /** What was kept of the boards of a class goes. */
-if (location.pathname === "/in/done")
-  for (const name of Object.keys(localStorage)) if (name.includes("/class/")) localStorage.removeItem(name);
+if (location.pathname === "/in/done") kept.forget("/class/");

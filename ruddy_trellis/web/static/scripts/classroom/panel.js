@@ -345,7 +345,8 @@ export class ClassPanel {
       .filter(Boolean);
     const right = lines.findIndex((text) => text.startsWith("*"));
     const choices = this.kind === "words" ? lines.map((text) => text.replace(/^\*\s*/, "")) : [];
-    if (choices.length > 6) return toast("There are at most 6 answers to choose among.", { refusal: true });
+    const { most } = /** @type {HTMLElement} */ (document.getElementById("ask-choices")).dataset;
+    if (choices.length > Number(most)) return toast(`There are at most ${most} answers to choose among.`, { refusal: true });
     this.line.send("ask", {
       board: this.board,
       what: this.kind,

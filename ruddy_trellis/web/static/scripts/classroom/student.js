@@ -1,5 +1,6 @@
 // Somebody in a class: asking for help, following, what is put up, questions, and going.
 import { hear } from "../page/hear.js";
+import { kept } from "../page/kept.js";
 import { toast } from "../page/toast.js";
 import { classLine } from "./class_line.js";
 import { Shown } from "./shown.js";
@@ -49,9 +50,9 @@ export class InClass {
     line.on("marks", ({ items }) => this.shown?.mark(items));
     line.on("stage_over", () => this.carryOn());
     line.on("question", (message) => this.ask(message));
-    line.on("answered", ({ question, choice, at }) => {
+    line.on("answered", ({ question, choice, items }) => {
       if (this.question?.id !== question) return;
-      this.question.mine = { choice, at };
+      this.question.mine = { choice, items };
       this.showMine();
       hear("Your answer is taken. You may change it.");
     });
@@ -263,14 +264,10 @@ export class InClass {
   }
 
   showMine() {
-    const { mine, kind, board } = this.question;
+    const { mine, board } = this.question;
     for (const button of this.card.querySelectorAll("[data-choice]"))
       button.setAttribute("aria-pressed", String(mine?.choice === Number(button.dataset.choice)));
-    if (kind === "place" && mine?.at && board === this.board) {
-      const style = { pen: "ruddy", peg: "fixed", size: 7, width: 2, pattern: "solid", fill: 0, hidden: false, label: true };
-      const label = { text: "?", at: mine.at, push: [0.7, 0.7] };
-      this.view.drawing.showTheirs([{ id: "", kind: "point", layer: 4, style, shape: { at: mine.at }, label }]);
-    }
+    if (mine?.items.length && board === this.board) this.view.drawing.showTheirs(mine.items);
     this.card.querySelector(".question-told").textContent = mine ? "Answered. You may change it." : "";
   }
 
@@ -312,7 +309,7 @@ export class InClass {
   async out(words) {
     if (this.isOut) return;
     this.isOut = true;
-    for (const name of Object.keys(localStorage)) if (name.includes("/class/")) localStorage.removeItem(name);
+    kept.forget("/class/");
     await fetch(`/class/${this.id}/done`, { method: "POST", redirect: "manual" }).catch(() => {});
     const main = element("main", { className: "lessons coming-in", tabIndex: -1 });
     main.append(

@@ -8,6 +8,14 @@ export const kept = {
       return null;
     }
   },
+  /** All goes in whose name there is this. */
+  forget(part) {
+    try {
+      for (const name of Object.keys(localStorage)) if (name.includes(part)) localStorage.removeItem(name);
+    } catch {
+      // Then nothing was kept.
+    }
+  },
   write(name, value) {
     try {
       localStorage.setItem(`ruddy-trellis ${name}`, value);
