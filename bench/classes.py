@@ -12,14 +12,18 @@ import tempfile
 import time
 import urllib.parse
 import urllib.request
+from concurrent.futures import ThreadPoolExecutor
 from contextlib import AsyncExitStack
 from pathlib import Path
 
+from playwright.sync_api import sync_playwright
 from websockets.asyncio.client import connect
 
-from tests.browser.served import Server
+from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 from tests.browser.slow_line import SlowLine
+from tests.browser.student_page import StudentPage
 
+from .browser import WATCH, WATCH_NEAR
 from .figures import orchard
 from .students import STUDENTS, Teacher, asked_seconds, memory, p95
 
@@ -196,6 +200,69 @@ async def one_class(server, teacher, seconds):
     )  # fmt: skip
 
 
+class RealPage:
+    """Somebody in a real page, on a thread of their own."""
+
+    def __init__(self, server, code, watch):
+        self._playwright = sync_playwright().start()
+        self._browser = self._playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+        page = self._browser.new_page(viewport={"width": 1280, "height": 800})
+        page.add_init_script(watch)
+        page.goto(f"{server.address}/in#{code.replace(' ', '')}")
+        page.fill("#name", "wren at a page")
+        page.click(".come-in button >> nth=0")
+        self._page = StudentPage(page, server)
+        self._page.visit(f"{server.address}{page.get_attribute('text=To the board', 'href')}")
+        if "near" in watch:
+            page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
+
+    def drag(self, seconds, found):
+        """Drag the first peg in circles, as the browser's bench does. Returns how long each position took, milliseconds."""
+        page, (x, y) = self._page.page, self._page.pixel(*self._page.board.values[0])
+        page.mouse.move(x, y)
+        page.mouse.down()
+        page.evaluate(f"{found}.trips.length = 0")
+        start, step = time.perf_counter(), 0
+        while time.perf_counter() - start < seconds:
+            step += 1
+            page.mouse.move(x + 60 + (step % 120), y + 40 + (step * 7 % 90))
+        trips = page.evaluate(f"{found}.trips")
+        page.mouse.up()
+        page.wait_for_timeout(500)
+        page.click("#undo")
+        page.wait_for_timeout(1000)
+        return trips
+
+    def close(self):
+        self._browser.close()
+        self._playwright.stop()
+
+
+async def real_page(server, teacher, seconds):
+    """A real page's drag in a class, alone, and while the others follow and the wall is on; over the line and beside the drawing. The one
+    who drags has broken off: whoever follows drags nothing."""
+    loop = asyncio.get_running_loop()
+    for number, what, watch, found in ((3, "over the line", WATCH, "watched"), (4, "beside the drawing", WATCH_NEAR, "near")):
+        with ThreadPoolExecutor(1) as thread:
+            async with AsyncExitStack() as stack:
+                room = Room(teacher, server.address)
+                await room.open(number, stack)
+                page = await loop.run_in_executor(thread, RealPage, server, room.code, watch)
+                before = await loop.run_in_executor(thread, page.drag, seconds, found)
+                await room.together(True)
+                await loop.run_in_executor(thread, lambda page=page: page._page.page.click("text=Carry on by myself"))
+                dragging = asyncio.create_task(room.drag(seconds + 2))
+                meanwhile = await loop.run_in_executor(thread, page.drag, seconds, found)
+                await dragging
+                await loop.run_in_executor(thread, page.close)
+                room.close()
+        yield (
+            f"a real page's drag {what} in a class of {STUDENTS} that follows, the wall on, and before", "at most a tenth slower",
+            f"{statistics.median(meanwhile):.1f} and {statistics.median(before):.1f} ms median, "
+            f"{p95(meanwhile):.1f} and {p95(before):.1f} ms p95 ({len(meanwhile)} and {len(before)} positions)",
+        )  # fmt: skip
+
+
 async def far_class(server, teacher, seconds):
     """The same behind a line of 120 ms there and back."""
     slow = SlowLine(int(server.address.rsplit(":", 1)[1]), 0.12)
@@ -232,10 +299,10 @@ async def four_classes(server, teacher, seconds):
 def rows():
     """The rows of the table that classes answer, of which the first drags for ``asked_seconds``."""
     with tempfile.TemporaryDirectory() as folder:
-        server = Server(Path(folder) / "class.sqlite")
+        server = Server(Path(folder) / "class.sqlite", near=True)
         try:
             teacher = Teacher(server)
-            for part, time_of_it in ((one_class, asked_seconds()), (far_class, 15), (four_classes, 15)):
+            for part, time_of_it in ((one_class, asked_seconds()), (real_page, 8), (far_class, 15), (four_classes, 15)):
                 yield from asyncio.run(_listed(part(server, teacher, time_of_it)))
         finally:
             server.kill()

@@ -77,6 +77,7 @@ CIRCLES = (
     ),
     Construction(
         key="circle_radius",
+        gives=("{centre}{self:each} = {radius}",),
         sentence="the circle with centre {centre:point} and radius {radius:length}",
         also=(
             "circle [{=}] [with] centre {centre} [,|and] [of] radius {radius}",
@@ -100,6 +101,7 @@ CIRCLES = (
     ),
     Construction(
         key="circle_on_diameter",
+        gives=("{self.centre} mid {from}{to}",),
         sentence="the circle on the diameter from {from:point} to {to:point}",
         also=(
             "circle [{=}] [with] diameter {from+to}",
@@ -142,6 +144,7 @@ CIRCLES = (
     ),
     Construction(
         key="tangent_at",
+        gives=("{circle.centre}{self&circle} ⊥ {self}",),
         sentence="the tangent to {circle:curved} at {point:point}",
         also=(
             "tangent [{=}] (to|of) {circle} (at|in) {point}",
@@ -162,6 +165,7 @@ CIRCLES = (
     ),
     Construction(
         key="tangent_from",
+        gives=("{circle.centre}{self&circle} ⊥ {self}",),
         sentence="the tangent from {point:point} to {circle:curved}[, {which:which_of_two} one]",
         also=(
             "tangent [{=}] from {point} [to {circle}]",
@@ -219,6 +223,7 @@ CIRCLES = (
     ),
     Construction(
         key="nine_point_circle",
+        gives=("{middle triangle:0 triangle:1}{middle triangle:1 triangle:2}{middle triangle:2 triangle:0} on circle {self}",),
         sentence="the nine-point circle of {triangle:triangle}",
         also=(
             "(nine point|9 point|nine points) circle [{=}] [of|in|for] {triangle}",
@@ -260,6 +265,10 @@ CIRCLES = (
     ),
     Construction(
         key="common_tangent",
+        gives=(
+            "{a.centre}{self&a} ⊥ {self}",
+            "{b.centre}{self&b} ⊥ {self}",
+        ),
         sentence="the common tangent of {a:circle} and {b:circle}[, {which:crossing} one]",
         also=(
             "common tangent (of|to) {a} and {b}",
@@ -361,6 +370,7 @@ CIRCLES = (
     ),
     Construction(
         key="semicircle",
+        gives=("{self.centre} mid {from}{to}",),
         sentence="the semicircle on the diameter from {from:point} to {to:point}",
         also=(
             "(semicircle|half circle|semi circle) [{=}] (on|over|above|with) [diameter] {from+to}",

@@ -76,6 +76,8 @@ class Construction:
         needs: what of the plane it depends on besides the things it is made from: "size" (a unit of length), "direction" (what is
             level), "origin". ``lengths``: gaps in which a typed number is a length, which needs a unit as well.
         likely: its place among the offers for a selection; the smallest comes first.
+        gives: what a school book calls its definition, as facts with gaps in braces, for reasons: see ``truth.reasons.given``. Of a
+            transformation it is what it gives of a point {of} and its {image}.
         helper: whether it is drawn as a helper line at first. ``looks_like``: the gap of the thing that it looks like then.
         aliases: other sentences that are read as this one. ``also``: other ways to say it, as ``language/patterns`` reads them.
         usual: what is meant where a sentence leaves a gap out that has to be filled: for each of some gaps a fill, or a
@@ -116,6 +118,7 @@ class Construction:
     needs: tuple = ()
     lengths: tuple = ()
     likely: float = 50
+    gives: tuple[str, ...] = ()
     helper: bool = False
     looks_like: str = ""
     aliases: tuple = ()

@@ -99,6 +99,7 @@ PEGS = (
 POINTS = (
     Construction(
         key="midpoint",
+        gives=("{self} mid {span}",),
         sentence="the midpoint of {span:span}",
         also=(
             "(midpoint|mid point|centre|half way point|middle point) (of|between|on) {span}",
@@ -122,6 +123,10 @@ POINTS = (
     ),
     Construction(
         key="foot",
+        gives=(
+            "{self}{point} ⊥ {base}",
+            "{self}{base} in line",
+        ),
         sentence="the foot of the perpendicular from {point:point} to {base:straight}",
         also=(
             "foot [{=}] of (perpendicular|altitude|height) from {point} (to|on|onto) {base}",
@@ -166,6 +171,11 @@ POINTS = (
     ),
     Construction(
         key="dividing",
+        gives=(
+            "{span:0}{self} = {first/second} {self}{span:1}",
+            "{span:0}{span:1} = {whole/second} {self}{span:1}",
+            "{self}{span} in line",
+        ),
         sentence="the point that divides {span:span} in the ratio {first:number} : {second:number}",
         also=(
             "[point] [that] [{=}] divides {span} [in] [ratio] {first} (:|to) {second}",
@@ -215,6 +225,10 @@ POINTS = (
     ),
     Construction(
         key="turned",
+        gives=(
+            "{centre}{self} = {centre}{point}",
+            "∠{point}{centre}{self} = {angle}°",
+        ),
         sentence="the point {point:point} turned about {centre:point} by {angle:number} degrees",
         also=(
             "{point} turn (by|through) {angle} [degrees] about {centre}",
@@ -236,6 +250,10 @@ POINTS = (
     ),
     Construction(
         key="mirrored",
+        gives=(
+            "{mirror} ⊥ {point}{self}",
+            "{mirror:each}{point} = {mirror:each}{self}",
+        ),
         sentence="the mirror image of {point:point} in {mirror:straight}",
         also=(
             "reflect {point} (in|across|about|over|on|through|at) {mirror}",
@@ -256,6 +274,10 @@ POINTS = (
     ),
     Construction(
         key="fourth_corner",
+        gives=(
+            "{corners:0}{corners:1} ∥ {corners:2}{self}",
+            "{corners:1}{corners:2} ∥ {corners:0}{self}",
+        ),
         sentence="the fourth corner of the parallelogram {corners:triangle}",
         also=(
             "fourth (corner|point) [of] [parallelogram] {corners}",

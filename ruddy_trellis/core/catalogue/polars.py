@@ -81,6 +81,7 @@ POLARS = (
     ),
     Construction(
         key="touching_point",
+        gives=("{curve.centre}{self} ⊥ {self}{point}",),
         sentence="the touching point from {point:point} on {curve:curved}[, {which:which_of_two} one]",
         also=(
             "(touching point|point of contact|contact point) [{=}] of tangent from {point} to {curve}",
@@ -156,6 +157,7 @@ POLARS = (
     ),
     Construction(
         key="point_towards",
+        gives=("{from}{self}{to} in line",),
         sentence="the point at {distance:length} from {from:point} towards {to:point}",
         also=(
             "point [{=}] {distance} from {from} (towards|to|in direction of) {to}",

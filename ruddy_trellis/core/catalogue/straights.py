@@ -87,6 +87,7 @@ STRAIGHT_THINGS = (
     ),
     Construction(
         key="perpendicular",
+        gives=("{self} ⊥ {base}",),
         sentence="the perpendicular to {base:straight} through {point:point}",
         also=(
             "[line] perpendicular [{=}] (to|on) {base} (through|at|from|in) {point}",
@@ -111,6 +112,7 @@ STRAIGHT_THINGS = (
     ),
     Construction(
         key="parallel",
+        gives=("{self} ∥ {base}",),
         sentence="the parallel to {base:straight} through {point:point}",
         also=(
             "[line] parallel [{=}] (to|with) {base} (through|at|from) {point}",
@@ -133,6 +135,10 @@ STRAIGHT_THINGS = (
     ),
     Construction(
         key="perpendicular_bisector",
+        gives=(
+            "{self} ⊥ {span}",
+            "{self:each}{span:0} = {self:each}{span:1}",
+        ),
         sentence="the perpendicular bisector of {span:span}",
         also=(
             "(perpendicular bisector|mediator|right bisector) [{=}] (of|to|between|for|on) {span}",
@@ -154,6 +160,7 @@ STRAIGHT_THINGS = (
     ),
     Construction(
         key="angle_bisector",
+        gives=("∠{corner:0}{corner:1}{self:each} = ∠{corner:2}{corner:1}{self:each}",),
         sentence="the bisector of angle {corner:corner}",
         also=(
             "bisect [angle] {corner}",

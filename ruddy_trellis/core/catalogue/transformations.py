@@ -42,6 +42,10 @@ TRANSFORMATIONS = (
         "tt",
         80,
         VECTOR.replace("u is the vector from D to E\n", "") + "t is the translation from D to E",
+        gives=(
+            "{of}{image} ∥ {from}{to}",
+            "{of}{image} = {from}{to}",
+        ),
         also=(
             "translation [{=}] {from+to}",
             "translation [{=}] (from|taking) {from} (to|onto) {to}",
@@ -57,6 +61,10 @@ TRANSFORMATIONS = (
         "tv",
         56,
         VECTOR + "t is the translation along u",
+        gives=(
+            "{of}{image} ∥ {vector}",
+            "{of}{image} = {vector}",
+        ),
         also=("translation [{=}] (along|by) [vector] {vector}",),
     ),
     _map(
@@ -86,6 +94,10 @@ TRANSFORMATIONS = (
         "tr",
         81,
         CENTRE + "t is the rotation about D by 60 degrees",
+        gives=(
+            "{centre}{image} = {centre}{of}",
+            "∠{of}{centre}{image} = {angle}°",
+        ),
         also=(
             "rotation [{=}] about {centre} [by|through|of] {angle} [degrees]",
             "rotation [{=}] [of|by|through] {angle} [degrees] about {centre}",
@@ -120,6 +132,10 @@ TRANSFORMATIONS = (
         "tm",
         57,
         MIRROR + "t is the reflection in p",
+        gives=(
+            "{mirror} ⊥ {of}{image}",
+            "{mirror:each}{of} = {mirror:each}{image}",
+        ),
         also=(
             "reflection [{=}] (in|across|about|over|on) {mirror}",
             "reflect (in|across|about|over|on) {mirror}",
@@ -134,6 +150,7 @@ TRANSFORMATIONS = (
         "tp",
         83,
         CENTRE + "t is the reflection in the point D",
+        gives=("{centre} mid {of}{image}",),
         also=(
             "(point reflection|reflection) [{=}] (in|about|through|at) [point] {centre}",
             "half turn [{=}] about {centre}",
@@ -163,6 +180,10 @@ TRANSFORMATIONS = (
         "te",
         85,
         CENTRE.replace("(2.4, 0.4)", "(-0.6, -0.4)") + "t is the enlargement from D by the factor 1.8",
+        gives=(
+            "{centre}{of}{image} in line",
+            "{centre}{image} = {factor} {centre}{of}",
+        ),
         also=(
             "enlargement [{=}] (from|about|centred at|at) {centre} [by|with|,] [scale] [factor] {factor}",
             "enlargement [{=}] [with] centre {centre} [and|,] [scale] factor {factor}",

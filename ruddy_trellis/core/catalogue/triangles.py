@@ -11,11 +11,11 @@ _TRIANGLE = (
 )
 
 
-def _triangle_centre(key, words, formula, keys, likely, also):
+def _triangle_centre(key, words, formula, keys, likely, also, gives):
     return Construction(
         key=key, sentence=f"the {words} of {{triangle:triangle}}", makes=POINT, formula=formula, group="Triangles", tool=words, keys=keys,
         likely=likely, undefined="its three points stand in one line",
-        example=_TRIANGLE + f"D is the {words} of ABC", also=also,
+        example=_TRIANGLE + f"D is the {words} of ABC", also=also, gives=gives,
     )  # fmt: skip
 
 
@@ -29,6 +29,7 @@ def _check_corner(fills, board):
 TRIANGLE_PARTS = (
     Construction(
         key="median",
+        gives=("{self}{middle side} in line",),
         check=_check_corner,
         sentence="the median from {corner:point} to {side:span}",
         makes=SEGMENT,
@@ -49,6 +50,7 @@ TRIANGLE_PARTS = (
     ),
     Construction(
         key="altitude",
+        gives=("{self} ⊥ {base}", "{self}{foot corner base} in line"),
         check=_check_corner,
         sentence="the altitude from {corner:point} to {base:straight}",
         makes=SEGMENT,
@@ -81,6 +83,7 @@ TRIANGLE_PARTS = (
             "crossing of medians [of] {triangle}",
             "centroid",
         ),
+        gives=("{triangle:0}{self}{middle triangle:1 triangle:2} in line", "{triangle:1}{self}{middle triangle:2 triangle:0} in line"),
     ),
     _triangle_centre(
         "circumcentre",
@@ -93,6 +96,7 @@ TRIANGLE_PARTS = (
             "where perpendicular bisectors of {triangle} meets",
             "circumcentre",
         ),
+        gives=("{self}{triangle:0} = {self}{triangle:1}", "{self}{triangle:1} = {self}{triangle:2}"),
     ),
     _triangle_centre(
         "incentre",
@@ -104,6 +108,10 @@ TRIANGLE_PARTS = (
             "(incentre|incenter|centre of incircle) [{=}] [of|in|for] {triangle}",
             "where angle bisectors of {triangle} meets",
             "incentre",
+        ),
+        gives=(
+            "∠{triangle:1}{triangle:0}{self} = ∠{triangle:2}{triangle:0}{self}",
+            "∠{triangle:0}{triangle:1}{self} = ∠{triangle:2}{triangle:1}{self}",
         ),
     ),
     _triangle_centre(
@@ -118,6 +126,7 @@ TRIANGLE_PARTS = (
             "crossing of (altitudes|heights) [of|in] {triangle}",
             "orthocentre",
         ),
+        gives=("{triangle:0}{self} ⊥ {triangle:1}{triangle:2}", "{triangle:1}{self} ⊥ {triangle:2}{triangle:0}"),
     ),
     _triangle_centre(
         "nine_point_centre",
@@ -128,6 +137,10 @@ TRIANGLE_PARTS = (
         (
             "(nine|9) point centre [{=}] [of|in|for] {triangle}",
             "centre of nine point circle of {triangle}",
+        ),
+        gives=(
+            "{self}{middle triangle:0 triangle:1} = {self}{middle triangle:1 triangle:2}",
+            "{self}{middle triangle:1 triangle:2} = {self}{middle triangle:2 triangle:0}",
         ),
     ),
 )

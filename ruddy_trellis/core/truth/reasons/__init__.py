@@ -1,0 +1,1 @@
+"""Why a claim holds: readable arguments, found for the figure that is there."""

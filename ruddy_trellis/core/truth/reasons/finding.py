@@ -1,0 +1,132 @@
+"""The door of the room: a reason for a claim of a board, found, shortened and checked; or none."""
+
+import logging
+import time
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from ...board.board import Board
+from ...kinds import POINT
+from .argument import GIVEN, RULE, TOGETHER, Argument
+from .checking import faults
+from .deriving import Derivation, can_be_reasoned
+from .forms import Fact, Magnitude
+from .goals import NotSaid, goals
+from .helping import helped
+from .holding import Holding, is_so
+from .labelled import MOST_POINTS, Labelled
+from .lining import argument
+from .rules import RULES, THEMES
+from .shortening import needed
+
+_LOG = logging.getLogger(__name__)
+#: A rule that is cheaper than this only says what a thing is called.
+_A_NAME = 0.9
+#: So often a reason that is but the claim's own theorem is looked for otherwise.
+_OTHERWISE = 5
+_OF_AREAS = frozenset(rule.key for rule in THEMES["Areas"])
+
+
+@dataclass(frozen=True)
+class Found:
+    """A reason that was found.
+
+    Attributes:
+        figure: the figure that its points are of.
+        helpers: the ids of what had to be added for it, on the board of that figure.
+    """
+
+    figure: Labelled
+    argument: Argument
+    helpers: tuple[str, ...] = ()
+
+
+def reason(board: Board, claim: str, seconds: float = 5.0) -> Found | None:
+    """A reason for a claim that holds, looked for so many seconds; None where none was found that a pupil could read."""
+    deadline = time.monotonic() + seconds
+    for figure, helpers in _figures(board, claim, deadline):
+        if not can_be_reasoned(figure):
+            continue
+        try:
+            wanted = goals(figure)
+        except NotSaid:
+            continue
+        made = _argued(figure, wanted, deadline)
+        if made is None or any(helper not in _used(figure, made) for helper in helpers):
+            continue
+        wrong = faults(figure, made)
+        if not wrong:
+            return Found(figure, made, helpers)
+        _LOG.warning("A reason was found that does not stand: %s", "; ".join(wrong))
+    return None
+
+
+def _figures(board: Board, claim: str, deadline: float) -> Iterator[tuple[Labelled, tuple[str, ...]]]:
+    """The figures in which a reason is looked for: what the claim hangs on, all of the board, and with a helper more."""
+    small = Labelled(board, claim)
+    yield small, ()
+    points = [step.id for step in board.steps if step.makes == POINT and board.value(step.id) is not None]
+    lines = [
+        step.id for step in board.steps if step.makes in ("line", "segment", "ray", "circle", "arc") and board.value(step.id) is not None
+    ]
+    largest = small
+    if len(points) <= MOST_POINTS:
+        whole = Labelled(board, claim, [*points, *lines])
+        if len(whole) > len(small):
+            yield whole, ()
+            largest = whole
+    for start in dict.fromkeys((small, largest)):
+        try:
+            wanted = goals(start)
+        except NotSaid:
+            wanted = []
+        for larger, helpers in helped(start, wanted):
+            if time.monotonic() > deadline:
+                return
+            yield Labelled(larger, claim, [*(step.id for step in start.steps), *helpers]), helpers
+
+
+def _used(figure: Labelled, made: Argument) -> set[str]:
+    """The ids of the steps that an argument is about."""
+    found = {line.step for line in made.lines if line.step}
+    for line in made.lines:
+        found.update(id for label in line.fact.points if (id := figure.ids[label]) is not None)
+    return found
+
+
+def _argued(figure: Labelled, wanted: Sequence[Fact], deadline: float) -> Argument | None:
+    """An argument within a figure that is more than the claim's own theorem; None where there is none."""
+    holding = Holding(figure.places)
+    if not all(is_so(holding, goal) for goal in wanted):
+        return None
+    of_areas = any(_speaks_of_areas(goal) for goal in wanted)
+    without: set[str] = set() if of_areas else set(_OF_AREAS)
+    for _ in range(_OTHERWISE):
+        found = Derivation(figure, without, deadline)
+        if not found.find(wanted):
+            return None
+        made = argument(needed(found.knowledge, found.turns, wanted), wanted)
+        own = own_theorem(made)
+        if own is None:
+            return made
+        without |= {own, *(rule.key for rule in RULES.values() if rule.family and rule.family == RULES[own].family)}
+    return None
+
+
+def own_theorem(made: Argument) -> str | None:
+    """The key of the rule, if an argument is nothing but one theorem used on what is given; None where it is more."""
+    steps = [line for line in made.lines if line.how != GIVEN and not (line.how == RULE and RULES[line.rule].price < _A_NAME)]
+    theorems = [line for line in made.lines if line.how == RULE and RULES[line.rule].is_theorem]
+    others = [line for line in steps if line not in theorems and line.how != TOGETHER]
+    if len(theorems) == 1 and not others and len(steps) <= 1:
+        return theorems[0].rule
+    return None
+
+
+def _speaks_of_areas(fact: Fact) -> bool:
+    magnitudes: list[Magnitude] = []
+    if fact.form == "product":
+        magnitudes = [magnitude for magnitude, _ in fact.data[0]]
+    elif fact.form == "sum":
+        magnitudes = [magnitude for term, _ in fact.data for magnitude in term]
+    return any(magnitude[0] == "area" for magnitude in magnitudes)

@@ -1,0 +1,96 @@
+"""Helpers that a reason may need and the figure has not: a midpoint, a centre, where two lines meet, a foot; each once, cheapest first."""
+
+from collections.abc import Iterator, Sequence
+from itertools import combinations
+
+from ...board.board import Board
+from ...edits.models import Add, NewStep
+from ...edits.prepare import perform
+from ...kinds import POINT, POLYGON, STRAIGHTS
+from ...refusal import Refusal
+from .forms import Fact
+from .labelled import Labelled
+
+#: Of so many helpers one after another is tried.
+_MOST = 48
+
+
+def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[Board, tuple[str, ...]]]:
+    """Boards with one helper more, and the id of that helper."""
+    seen: set[tuple[str, str]] = set()
+    count = 0
+    for does, fills in _helpers(figure, goals):
+        key = does, repr(sorted(fills.items()))
+        if key in seen or figure.board.alike(does, {gap: tuple(fill) for gap, fill in fills.items() if isinstance(fill, list)}):
+            continue
+        seen.add(key)
+        board = figure.board.copy()
+        try:
+            perform(board, Add(steps=[NewStep(does=does, fills=fills)]))
+        except Refusal:
+            continue
+        made = board.steps[-1].id
+        if board.value(made) is None:
+            continue
+        count += 1
+        yield board, (made,)
+        if count >= _MOST:
+            return
+
+
+def _helpers(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[str, dict]]:
+    id = lambda number: figure.ids[number]
+    for circle, (centre, on) in figure.circles.items():
+        if centre is None and on:
+            yield "centre", {"of": [circle]}
+    sides = _sides(figure, goals)
+    for a, b in sides:
+        yield "midpoint", {"span": [id(a), id(b)]}
+    for (a, b), (c, d) in combinations(_diagonals(figure, sides), 2):
+        if len({a, b, c, d}) == 4:
+            yield "intersection", {"a": [id(a), id(b)], "b": [id(c), id(d)]}
+    named = [number for number in range(len(figure)) if not figure.is_nameless(number)]
+    for a, b in sides:
+        for point in named:
+            if point not in (a, b):
+                yield "foot", {"point": [id(point)], "base": [id(a), id(b)]}
+    for step in figure.steps:
+        if step.does == "midpoint":
+            middle = figure.number(step.id)
+            for point in named:
+                if middle is not None and point != middle and id(point) not in step.fills["span"]:
+                    yield "turned", {"point": [id(point)], "centre": [step.id], "angle": 180.0}
+
+
+def _sides(figure: Labelled, goals: Sequence[Fact]) -> list[tuple[int, int]]:
+    """Pairs of points that are joined, or that the goals speak of: these first."""
+    found: dict[tuple[int, int], None] = {}
+    for goal in goals:
+        found.update(dict.fromkeys(combinations(sorted(goal.points), 2)))
+    for step in figure.steps:
+        if step.makes in STRAIGHTS:
+            found.update(dict.fromkeys(combinations(sorted(figure.lines[step.id]), 2)))
+        elif step.makes == POLYGON and step.does == "polygon":
+            corners = figure.numbers(step.fills["corners"])
+            found.update(dict.fromkeys(tuple(sorted(pair)) for pair in zip(corners, corners[1:] + corners[:1], strict=True)))
+        elif step.makes == POINT:
+            for fill in step.fills.values():
+                if isinstance(fill, tuple) and len(fill) in (2, 3) and all(isinstance(one, str) for one in fill):
+                    found.update(dict.fromkeys(combinations(sorted(figure.numbers(fill)), 2)))
+    return [pair for pair in found if not any(map(figure.is_nameless, pair))][:24]
+
+
+def _diagonals(figure: Labelled, sides: list[tuple[int, int]]) -> list[tuple[int, int]]:
+    """Joined pairs, and the diagonals of quadrilaterals."""
+    found = dict.fromkeys(sides[:10])
+    for step in figure.steps:
+        if step.makes == POLYGON and step.does == "polygon":
+            corners = figure.numbers(step.fills["corners"])
+            if len(corners) == 4:
+                found.update(dict.fromkeys((tuple(sorted(corners[::2])), tuple(sorted(corners[1::2])))))
+        elif step.does == "fourth_corner":
+            a, b, c = figure.numbers(step.fills["corners"])
+            made = figure.number(step.id)
+            if made is not None:
+                found.update(dict.fromkeys((tuple(sorted((a, c))), tuple(sorted((b, made))))))
+    return list(found)

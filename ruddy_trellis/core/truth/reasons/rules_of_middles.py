@@ -1,0 +1,88 @@
+"""Rules about midpoints, parts of lines and ratios."""
+
+from .rule import Rule
+
+MIDDLES = (
+    Rule("is_middle", ("as far from both ends, and in line",), ("ABM in line", "AM = BM"), "M mid AB", ("M between A, B",), price=0.6),
+    Rule("one_middle", ("a line has only one midpoint",), ("P mid AB", "Q mid AB"), "P same Q", price=0.6),
+    Rule("halves", ("the midpoint halves the line",), ("M mid AB",), "AM = BM", price=0.2),
+    Rule("half", ("the midpoint halves the line",), ("M mid AB",), "AB = 2 AM", price=0.2),
+    Rule("middle_in_line", ("the midpoint is on the line",), ("M mid AB",), "ABM in line", price=0.1),
+    Rule("midpoint_theorem", ("midpoint theorem",), ("M mid AB", "N mid AC"), "MN ∥ BC", is_theorem=True, family="midpoint theorem"),
+    Rule("half_of_the_side", ("midpoint theorem",), ("M mid AB", "N mid AC"), "BC = 2 MN", is_theorem=True, family="midpoint theorem"),
+    Rule(
+        "parallel_through_the_middle",
+        ("the parallel through the middle of one side halves the other",),
+        ("M mid AB", "MN ∥ BC", "ACN in line"),
+        "N mid AC",
+        is_theorem=True,
+        family="midpoint theorem",
+    ),
+    Rule(
+        "intercept",
+        ("intercept theorem",),
+        ("ABM in line", "ACN in line", "MN ∥ BC"),
+        "AM : AB = AN : AC",
+        price=1.2,
+        is_theorem=True,
+        family="intercept theorem",
+    ),
+    Rule(
+        "intercept_parallels",
+        ("intercept theorem",),
+        ("ABM in line", "ACN in line", "MN ∥ BC"),
+        "AM : AB = MN : BC",
+        price=1.2,
+        is_theorem=True,
+        family="intercept theorem",
+    ),
+    Rule(
+        "intercept_parts",
+        ("intercept theorem",),
+        ("ABM in line", "ACN in line", "MN ∥ BC"),
+        "AM : MB = AN : NC",
+        price=1.2,
+        is_theorem=True,
+        family="intercept theorem",
+    ),
+    Rule(
+        "intercept_back",
+        ("converse of the intercept theorem",),
+        ("ABM in line", "ACN in line", "AM : AB = AN : AC"),
+        "MN ∥ BC",
+        ("M between A, B", "N between A, C"),
+        price=1.3,
+        is_theorem=True,
+        family="intercept theorem",
+    ),
+    Rule(
+        "hypotenuse", ("the middle of the hypotenuse is as far from all corners",), ("∠ACB = 90°", "M mid AB"), "MA = MC", is_theorem=True
+    ),
+    Rule("half_as_long", ("a median half as long as its side",), ("M mid AB", "MA = MC"), "∠ACB = 90°", is_theorem=True),
+    Rule(
+        "centroid",
+        ("the centroid divides the medians two to one",),
+        ("M mid BC", "N mid CA", "AGM in line", "BGN in line"),
+        "AG = 2 GM",
+        price=1.4,
+        is_theorem=True,
+    ),
+    Rule(
+        "medians_meet",
+        ("the medians of a triangle meet in one point",),
+        ("M mid BC", "N mid CA", "L mid AB", "AGM in line", "BGN in line"),
+        "CGL in line",
+        price=1.6,
+        is_theorem=True,
+    ),
+    Rule("line_added", ("the parts make the whole",), ("ABD in line",), "AD + DB = AB", ("D between A, B",), price=0.5),
+    Rule(
+        "middle_line",
+        ("the middle line of a trapezium",),
+        ("AB ∥ CD", "M mid AD", "N mid BC"),
+        "MN ∥ AB",
+        ("B, C on one side of AD",),
+        price=1.2,
+        is_theorem=True,
+    ),
+)

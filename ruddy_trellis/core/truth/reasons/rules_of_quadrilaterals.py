@@ -1,0 +1,98 @@
+"""Rules about quadrilaterals: what makes one of a kind, and what it has then."""
+
+from .rule import Rule
+
+_SAME_WAY = ("C, D on one side of AB", "A, D on one side of BC")
+
+QUADRILATERALS = (
+    Rule("is_parallelogram", ("two pairs of parallel sides",), ("AB ∥ CD", "BC ∥ DA"), "ABCD parallelogram", price=0.8, family="by sides"),
+    Rule(
+        "parallelogram_by_lengths",
+        ("two pairs of equal sides",),
+        ("AB = CD", "BC = DA"),
+        "ABCD parallelogram",
+        _SAME_WAY,
+        price=1.1,
+    ),
+    Rule(
+        "parallelogram_by_one_pair",
+        ("one pair of sides equal and parallel",),
+        ("AB = CD", "AB ∥ CD"),
+        "ABCD parallelogram",
+        _SAME_WAY,
+        price=1.1,
+    ),
+    Rule(
+        "parallelogram_by_diagonals",
+        ("the diagonals halve one another",),
+        ("O mid AC", "O mid BD"),
+        "ABCD parallelogram",
+        price=1.1,
+    ),
+    Rule(
+        "sides_of_parallelogram",
+        ("opposite sides of a parallelogram",),
+        ("ABCD parallelogram",),
+        "AB = CD",
+        price=0.8,
+        is_theorem=True,
+        family="parallelogram",
+    ),
+    Rule("parallels_of_parallelogram", ("opposite sides of a parallelogram are parallel",), ("ABCD parallelogram",), "AB ∥ CD", price=0.5),
+    Rule(
+        "angles_of_parallelogram",
+        ("opposite angles of a parallelogram",),
+        ("ABCD parallelogram",),
+        "∠ABC = ∠CDA",
+        price=0.8,
+        is_theorem=True,
+        family="parallelogram",
+    ),
+    Rule(
+        "diagonals_of_parallelogram",
+        ("the diagonals of a parallelogram halve one another",),
+        ("ABCD parallelogram", "ACO in line", "BDO in line"),
+        "O mid AC",
+        is_theorem=True,
+        family="parallelogram",
+    ),
+    Rule(
+        "middle_of_parallelogram",
+        ("the diagonals of a parallelogram halve one another",),
+        ("ABCD parallelogram", "O mid AC"),
+        "O mid BD",
+        is_theorem=True,
+        family="parallelogram",
+    ),
+    Rule("is_rectangle", ("a parallelogram with a right angle",), ("ABCD parallelogram", "∠ABC = 90°"), "ABCD rectangle", price=0.6),
+    Rule(
+        "rectangle_by_diagonals",
+        ("a parallelogram with equal diagonals",),
+        ("ABCD parallelogram", "AC = BD"),
+        "ABCD rectangle",
+        price=1.2,
+        is_theorem=True,
+        family="rectangle",
+    ),
+    Rule(
+        "diagonals_of_rectangle",
+        ("the diagonals of a rectangle are equal",),
+        ("ABCD rectangle",),
+        "AC = BD",
+        is_theorem=True,
+        family="rectangle",
+    ),
+    Rule("angles_of_rectangle", ("the angles of a rectangle",), ("ABCD rectangle",), "∠ABC = 90°", price=0.5),
+    Rule("is_rhombus", ("four equal sides",), ("AB = BC", "AB = CD", "AB = DA"), "ABCD rhombus", price=0.6),
+    Rule(
+        "rhombus_of_parallelogram",
+        ("a parallelogram with equal neighbouring sides",),
+        ("ABCD parallelogram", "AB = BC"),
+        "ABCD rhombus",
+        price=0.8,
+    ),
+    Rule("rhombus_is_parallelogram", ("a rhombus is a parallelogram",), ("ABCD rhombus",), "ABCD parallelogram", price=0.7),
+    Rule("is_square", ("a rectangle with equal sides",), ("ABCD rectangle", "ABCD rhombus"), "ABCD square", price=0.6),
+    Rule("is_kite", ("two pairs of equal neighbouring sides",), ("AB = AD", "CB = CD"), "ABCD kite", price=0.6),
+    Rule("is_trapezium", ("a pair of parallel sides",), ("AB ∥ CD",), "ABCD trapezium", ("C, D on one side of AB",), price=0.6),
+)
