@@ -64,12 +64,19 @@ def _of_lines(figure: Labelled, argument: Argument) -> list[str]:
 
 def _follows(look: "_Look", line: Line, cited: Sequence[Fact], gives: set[tuple[Fact, str]]) -> bool:
     if line.how == GIVEN:
-        return (line.fact, line.step) in gives and not line.conditions
+        return not line.conditions and not cited and any(_is_given(line.fact, fact) for fact, step in gives if step == line.step)
     if line.how == TOGETHER:
         return bool(cited or line.fact.form == ANGLES) and not line.conditions and look.together(line.fact, cited)
     if line.how == ONE_CIRCLE:
         return not line.conditions and _is_one_circle(line.fact, cited)
     return line.how == RULE and _by_rule(look, line, cited)
+
+
+def _is_given(fact: Fact, gives: Fact) -> bool:
+    """Whether a fact is what a step gives, or of a circle some of its points."""
+    if fact == gives:
+        return True
+    return fact.form == gives.form == ROUND and {*fact.data[1]} <= {*gives.data[1]} and fact.data[0] in (None, gives.data[0])
 
 
 def _by_rule(look: "_Look", line: Line, cited: Sequence[Fact]) -> bool:

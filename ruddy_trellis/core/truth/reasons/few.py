@@ -9,11 +9,12 @@ _MOST = 400
 Row = Mapping[Any, int]
 
 
-def few(wanted: Row, rows: Sequence[tuple[Row, int]], costs: Sequence[float]) -> tuple[float, tuple[int, ...]] | None:
+def few(wanted: Row, rows: Sequence[tuple[Row, int]], costs: Sequence[float], most: int = 3) -> tuple[float, tuple[int, ...]] | None:
     """The cheapest one, two or three equations of which one is the sum, each taken once, forwards, backwards or twice.
 
     Args:
         rows: equations, each with the number of its fact. ``costs``: how dear each fact is.
+        most: of so many equations at most it may be the sum.
 
     Returns:
         How dear they are together, and the numbers of their facts; None where there are none.
@@ -30,12 +31,12 @@ def few(wanted: Row, rows: Sequence[tuple[Row, int]], costs: Sequence[float]) ->
         once = tuple(sorted(set(numbers)))
         found.append((sum(costs[number] for number in once), once))
 
-    for last, used in _rests(wanted, ways, by_row):
+    for last, used in _rests(wanted, ways, by_row, most):
         note((last, *used))
     return min(found, default=None)
 
 
-def _rests(wanted: Row, ways: list[tuple[Row, int]], by_row: dict[frozenset, int]) -> Iterator[tuple[int, tuple[int, ...]]]:
+def _rests(wanted: Row, ways: list[tuple[Row, int]], by_row: dict[frozenset, int], most: int) -> Iterator[tuple[int, tuple[int, ...]]]:
     whole = frozenset(wanted.items())
     if whole in by_row:
         yield by_row[whole], ()
@@ -44,7 +45,7 @@ def _rests(wanted: Row, ways: list[tuple[Row, int]], by_row: dict[frozenset, int
         key = frozenset(rest.items())
         if key in by_row:
             yield by_row[key], (number,)
-    if len(ways) > 4 * _MOST:
+    if most < 3 or len(ways) > 4 * _MOST:
         return
     at: dict[Any, list[tuple[Row, int]]] = {}
     for taken, number in ways:

@@ -105,7 +105,7 @@ def _argued(figure: Labelled, wanted: Sequence[Fact], deadline: float) -> Argume
         found = Derivation(figure, without, deadline)
         if not found.find(wanted):
             return None
-        made = argument(needed(found.knowledge, found.turns, wanted), wanted)
+        made = argument(needed(found.knowledge, found.turns, wanted), wanted, figure.places[0])
         own = own_theorem(made)
         if own is None:
             return made

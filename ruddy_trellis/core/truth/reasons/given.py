@@ -22,7 +22,7 @@ from ...arithmetic.typed import as_typed
 from ...board.step import Step
 from ...kinds import ARC, CIRCLE, NUMBER, POINT, STRAIGHTS
 from ...language.fills import is_ids
-from .forms import ANGLES, Fact, Label, is_trivial, line, mapped, on_circle, read_form
+from .forms import ANGLES, Fact, Label, is_trivial, line, mapped, midpoint, on_circle, read_form, shape
 from .labelled import Labelled
 
 _GAP = re.compile(r"\{([^}]*)\}")
@@ -45,6 +45,7 @@ def given(figure: Labelled) -> list[tuple[Fact, str]]:
 def _of_step(figure: Labelled, step: Step) -> Iterator[Fact]:
     yield from _lying_on(figure, step)
     yield from _told(figure, step, step, {})
+    yield from _squares(figure, step)
     by = step.fills.get("by", ())
     if step.does == "image_point" and by:
         yield from _told(figure, figure.board.step(by[0]), step, {"of": step.fills["of"], "image": (step.id,)})
@@ -104,10 +105,28 @@ def _fact(text: str, way: dict[str, Any]) -> Fact | None:
 
 
 def _half_turn(fact: Fact) -> Fact:
-    """An angle of 180° says that its vertex is on the line between."""
+    """Turned by 180° a point is as far on the other side: the centre is in the middle."""
     if fact.form == ANGLES and len(fact.data[0]) == 1 and fact.data[1] == 180:
-        return line(fact.data[0][0][0])
+        a, vertex, b = fact.data[0][0][0]
+        return midpoint(vertex, a, b)
     return fact
+
+
+def _squares(figure: Labelled, step: Step) -> Iterator[Fact]:
+    """The square whose last corner a step makes: the third is the first turned by a right angle about the second, the fourth the second
+    about the third, the same way."""
+    if step.does != "turned":
+        return
+    third = figure.board.step(step.fills["centre"][0])
+    if third.does == "turned" and third.fills["centre"] == step.fills["point"] and abs(_angle(step)) == 90 and _angle(third) == _angle(step):
+        around = [figure.number(id) for id in (*third.fills["point"], *step.fills["point"], third.id, step.id)]
+        if None not in around:
+            yield shape("square", tuple(around))
+
+
+def _angle(step: Step) -> Any:
+    angle = step.fills["angle"]
+    return angle if isinstance(angle, (int, float)) else 0
 
 
 def _filled(figure: Labelled, made: Step, fills: dict[str, Any], gap: str, text: str) -> list[Any]:

@@ -50,6 +50,8 @@ def _helpers(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[str, dic
         if len({a, b, c, d}) == 4:
             yield "intersection", {"a": [id(a), id(b)], "b": [id(c), id(d)]}
     named = [number for number in range(len(figure)) if not figure.is_nameless(number)]
+    for a, b in combinations(named[:8], 2):
+        yield "midpoint", {"span": [id(a), id(b)]}
     for a, b in sides:
         for point in named:
             if point not in (a, b):

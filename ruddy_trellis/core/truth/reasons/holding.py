@@ -35,6 +35,9 @@ class Holding:
             if condition.how == "between":
                 middle, a, b = (self._at(choice[label]) for label in condition.points)
                 return (_dot(a - middle, b - middle) < 0).all(axis=0)
+            if condition.how == "not in line":
+                a, b, c = (self._at(choice[label]) for label in condition.points)
+                return (np.abs(_cross(b - a, c - a)) > 1e-5 * _long(b - a) * _long(c - a)).all(axis=0)
             one, other, a, b = (self._at(choice[label]) for label in condition.points)
             sides = _cross(b - a, one - a) * _cross(b - a, other - a)
             return ((sides > 0) if condition.how == "one side" else (sides < 0)).all(axis=0)

@@ -124,17 +124,48 @@ class Knowledge:
             return self._on_known_circle(fact)
         return None
 
-    def cheaply(self, fact: Fact) -> tuple[int, ...] | None:
-        """The same, with as few and cheap facts as may be."""
+    def cheaply(self, fact: Fact, most: int = 2) -> tuple[int, ...] | None:
+        """The same, with as few and cheap facts as may be.
+
+        Args:
+            most: beside facts that only say what is drawn in line, of so many at most others are looked for.
+        """
         known = self.why(fact)
-        if known is None or len(known) <= 1 or fact.form not in (PRODUCT, SUM):
+        if known is None or len(known) <= 1:
             return known
         costs = [one.cost + _TOGETHER for one in self.known]
+        if fact.form in (ANGLES, PARALLEL, PERPENDICULAR, LINE):
+            return self._by_few_directions(fact, known, costs, most)
+        if fact.form not in (PRODUCT, SUM):
+            return known
         ways = [(self.cost(known), known)]
         if fact.form == PRODUCT:
-            ways += filter(None, [few(vector, self._rows[PRODUCT], costs) for vector in product_vectors(fact)])
-        ways += filter(None, [few(vector, self._rows[SUM], costs) for vector in sum_vectors(fact)])
+            ways += filter(None, [few(vector, self._rows[PRODUCT], costs, most) for vector in product_vectors(fact)])
+        ways += filter(None, [few(vector, self._rows[SUM], costs, most) for vector in sum_vectors(fact)])
         return min(ways)[1]
+
+    def _by_few_directions(self, fact: Fact, known: tuple[int, ...], costs: list[float], most: int) -> tuple[int, ...]:
+        """The fewest facts from which one follows by directions; those that say what is in line are counted as nothing."""
+        told = [number for number in known if self.known[number].fact.form not in (LINE, MIDPOINT)]
+        vectors = self._turns.directions(fact)
+        if len(told) <= 1 or len(vectors) != 1:
+            return known
+        drawn = [number for number, one in enumerate(self.known) if one.fact.form in (LINE, MIDPOINT)]
+        at = _merged(vector for number in drawn for vector in self._turns.directions(self.known[number].fact))
+        rows = [
+            (_moved(vector, at), number)
+            for number, one in enumerate(self.known)
+            if one.fact.form in (ANGLES, PARALLEL, PERPENDICULAR)
+            for vector in self._turns.directions(one.fact)
+        ]
+        found = few(_moved(vectors[0], at), rows, costs, most)
+        if found is None or found[0] >= sum(costs[number] for number in told):
+            return known
+        classes = Classes()
+        for number in (*found[1], *drawn):
+            for vector in self._turns.directions(self.known[number].fact):
+                classes.add(vector, number)
+        return classes.why(vectors[0]) or known
 
     @staticmethod
     def _all(classes: Classes, vectors: list[dict[Any, int]]) -> tuple[int, ...] | None:
@@ -160,6 +191,30 @@ class Knowledge:
         numbers = tuple(numbers)
         together = _TOGETHER * len(numbers) if len(numbers) > 1 else 0.0
         return sum(self.known[number].cost for number in numbers) + together
+
+
+def _merged(vectors: Iterable[dict[Any, int]]) -> dict[Any, Any]:
+    """Which pair of points stands for the direction of each, where some are in line."""
+    stands: dict[Any, Any] = {}
+
+    def root(key: Any) -> Any:
+        while key in stands:
+            key = stands[key]
+        return key
+
+    for vector in vectors:
+        roots = list(dict.fromkeys(map(root, vector)))
+        for other in roots[1:]:
+            stands[other] = roots[0]
+    return {key: root(key) for key in stands}
+
+
+def _moved(vector: dict[Any, int], at: Mapping[Any, Any]) -> dict[Any, int]:
+    found: dict[Any, int] = {}
+    for key, times in vector.items():
+        key = at.get(key, key)
+        found[key] = found.get(key, 0) + times
+    return {key: times for key, times in found.items() if times}
 
 
 class Turns:

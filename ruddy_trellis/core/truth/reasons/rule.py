@@ -10,7 +10,8 @@ from .forms import Fact, Label, read_form
 
 @dataclass(frozen=True)
 class Condition:
-    """How points have to lie for a rule: "one side", "two sides" (the last two points are the line) or "between" (the first is)."""
+    """How points have to lie for a rule: on "one side" or "two sides" of the line of the last two, the first "between" the others, or
+    "not in line"."""
 
     how: str
     points: tuple[Label, ...]
@@ -20,13 +21,18 @@ class Condition:
         points = tuple(map(to, self.points))
         if self.how == "between":
             return Condition(self.how, (points[0], *sorted(points[1:])))
+        if self.how == "not in line":
+            return Condition(self.how, tuple(sorted(points)))
         return Condition(self.how, (*sorted(points[:2]), *sorted(points[2:])))
 
 
 def read_condition(text: str) -> Condition:
-    """A condition as it stands in a table: "C, D on one side of AB", "C, D on two sides of AB", "D between B, C"."""
+    """A condition as it stands in a table: "C, D on one side of AB", "C, D on two sides of AB", "D between B, C",
+    "A, B, C not in line"."""
     if found := re.fullmatch(r"(\w), (\w) on (one side|two sides) of (\w)(\w)", text):
         return Condition(found[3], (found[1], found[2], found[4], found[5])).mapped(str)
+    if found := re.fullmatch(r"(\w), (\w), (\w) not in line", text):
+        return Condition("not in line", found.groups()).mapped(str)
     found = re.fullmatch(r"(\w) between (\w), (\w)", text)
     if found is None:
         raise ValueError(text)

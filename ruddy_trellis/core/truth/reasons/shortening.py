@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Sequence
 
-from .forms import Fact
+from .forms import LINE, Fact
 from .instances import Instance
 from .knowledge import Knowledge, Known, Turns
 
@@ -17,7 +17,9 @@ def needed(knowledge: Knowledge, turns: Turns, goals: Sequence[Fact]) -> Knowled
         knowledge: from which all goals follow.
     """
     used = _used(knowledge, goals)
-    given = [one for one in used if one.step is not None]
+    # What is drawn in line costs nothing, and makes plainer sums of angles possible.
+    drawn = [one for one in knowledge.known if one.step is not None and one.fact.form == LINE]
+    given = [*drawn, *(one for one in used if one.step is not None and one not in drawn)]
     instances = [one.instance for one in used if one.instance is not None]
     best = _again(given, instances, turns, goals)
     if best is None:  # the same facts in the same order: what is found must be found again
@@ -28,7 +30,7 @@ def needed(knowledge: Knowledge, turns: Turns, goals: Sequence[Fact]) -> Knowled
             if fewer is not None:
                 best = fewer
                 instances = [other for other in instances if other is not one.instance]
-        elif one.step is not None:
+        elif one.step is not None and one not in drawn:
             fewer = _again([other for other in given if other is not one], instances, turns, goals)
             if fewer is not None:
                 best = fewer
@@ -38,7 +40,7 @@ def needed(knowledge: Knowledge, turns: Turns, goals: Sequence[Fact]) -> Knowled
 
 def _used(knowledge: Knowledge, goals: Iterable[Fact]) -> list[Known]:
     """What stands in the derivation of the goals, in order."""
-    waiting = [number for goal in goals for number in knowledge.cheaply(goal) or ()]
+    waiting = [number for goal in goals for number in knowledge.cheaply(goal, 3) or ()]
     reached: set[int] = set()
     while waiting:
         number = waiting.pop()
@@ -65,7 +67,7 @@ def _again(given: Iterable[Known], instances: Sequence[Instance], turns: Turns, 
             if any(why is None for why in support):
                 later.append(one)
                 continue
-            known = tuple(found.cheaply(premise) or () for premise in one.premises)
+            known = tuple(found.cheaply(premise, 3) or () for premise in one.premises)
             cost = one.rule.price + sum(found.cost(why) for why in known)
             found.learn(Known(one.conclusion, cost, instance=one, support=known))
         if len(later) == len(waiting):

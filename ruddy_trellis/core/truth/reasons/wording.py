@@ -119,6 +119,8 @@ class Wording:
         names = [self.name(label) for label in condition.points]
         if condition.how == "between":
             return f"{names[0]} is between {names[1]} and {names[2]}"
+        if condition.how == "not in line":
+            return f"{join(names)} are not in line"
         one = "one side" if condition.how == "one side" else "different sides"
         return f"{self._either(condition.points[0])} and {self._either(condition.points[1])} are on {one} of {names[2]}{names[3]}"
 
@@ -127,6 +129,8 @@ class Wording:
 
     def because(self, argument: Argument, line: Line) -> str:
         """By what a line holds, in words, without the lines that it cites."""
+        if line.how == GIVEN and line.fact.form == SHAPE:
+            return "it is made so"
         if line.how == GIVEN:
             return sentence(self._figure.board, line.step)
         if line.how == ONE_CIRCLE:
@@ -143,21 +147,30 @@ class Wording:
             return self._of_angles(line.fact, told)
         if line.fact.form in (PARALLEL, PERPENDICULAR):
             if told and all(fact.form in (PARALLEL, PERPENDICULAR) for fact in told):
-                return "parallel and perpendicular to the same lines"
-            return "equal angles at the lines"
+                kinds = {fact.form for fact in told}
+                if len(kinds) == 2:
+                    return "one is perpendicular to it, the other parallel to that one"
+                return f"{'both are' if len(told) == 2 else 'all are'} {told[0].form} to the same line"
+            return "from these angles"
         if line.fact.form == LINE:
             return "they make one straight angle" if any(fact.form == ANGLES for fact in told) else "one line"
-        return "put together"
+        return "from these"
 
     def _of_angles(self, fact: Fact, told: list[Fact]) -> str:
-        terms = fact.data[0]
+        terms, total = fact.data
+        labels = {label for one, _ in terms for label in one}
+        if len(labels) == 3 and len(terms) > 1 and total and len({one[1] for one, _ in terms}) == len(terms):
+            names = "".join(map(self.name, sorted(labels)))
+            return f"sum of the angles in triangle {names}"
         if not told:
-            if len(terms) == 3 and fact.data[1] == 180 and len({label for one, _ in terms for label in one}) == 3:
-                return "sum of the angles in a triangle"
-            return "vertically opposite angles" if len(terms) == 2 and fact.data[1] == 0 else "angles at one point"
+            if len(terms) == 2 and total == 0:
+                return "vertically opposite angles"
+            return "angles on a straight line" if len(terms) == 2 and total == 180 else "angles at one point"
+        if len(terms) == 1 and total == 90:
+            return "a right angle" if len(told) == 1 else "from these angles"
         if len(told) == 1 and told[0].form == PARALLEL and len(terms) == 2:
             return self._at_parallels(fact)
-        return "put together"
+        return "from these angles"
 
     def _at_parallels(self, fact: Fact) -> str:
         (one, _), (other, _) = fact.data[0]
