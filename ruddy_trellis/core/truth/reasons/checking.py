@@ -123,6 +123,12 @@ class _Look:
             return any(one.form == ROUND and {*points} <= {*one.data[1]} and centre in (None, one.data[0]) for one in cited)
         if not is_so(self._holding, fact):
             return False  # of equations the numbers on the right are not kept: they have to be right as the figure lies
+        if fact.form == LINE:
+            known = [row for one in cited for row in self._directions(one)]
+            first, second, *others = fact.data
+            return all(
+                any(_is_sum(known, [_less(pair(one, a), pair(one, b))]) for one, a, b in _seen_from(first, second, other)) for other in others
+            )
         return any(
             _is_sum([row for one in cited for row in read(one)], read(fact))
             for read in (self._directions, _logarithms, _sums)
@@ -149,6 +155,11 @@ class _Look:
                     row[key] = row.get(key, Fraction(0)) + sign * times * self._left(a, vertex, b)
             return [row]
         return []
+
+
+def _seen_from(a: int, b: int, c: int) -> tuple[tuple[int, int, int], ...]:
+    """Each of three points, with the other two: where they are seen in one direction, all three are in line."""
+    return (a, b, c), (b, a, c), (c, a, b)
 
 
 def _less(one: Any, other: Any) -> Mapping[Any, Fraction]:

@@ -2,6 +2,7 @@
 
 import time
 from collections.abc import Collection, Sequence
+from typing import Any
 
 from .forms import Fact
 from .given import given
@@ -14,9 +15,10 @@ from .rules import RULES
 #: By how much dearer a reason may become from one round to the next; of so many rounds the search is ended.
 _DEARER, _ROUNDS = 1.2, 40
 #: A search that has come to its goal goes on up to this share of the goal's cost; of more facts than this none more is derived.
-_ENOUGH, _MOST_FACTS = 0.8, 900
+_ENOUGH, _MOST_FACTS = 0.8, 2500
 #: How dear what is given is.
 _GIVEN = 0.3
+_NEVER: tuple[Any, None] = (None, None)
 
 
 class Derivation:
@@ -35,7 +37,7 @@ class Derivation:
         self._figure, self._deadline = figure, deadline
         self.turns = Turns(figure.places[0])
         self.knowledge = Knowledge(self.turns)
-        self._premises: dict[Fact, tuple[object, tuple[int, ...] | None]] = {}
+        self._premises: dict[Fact, tuple[Any, float | None]] = {}
         holding = Holding(figure.places)
         for fact, step in given(figure):
             if is_so(holding, fact):
@@ -71,7 +73,7 @@ class Derivation:
         return cost < float("inf") or all(self.knowledge.why(goal) is not None for goal in goals)
 
     def _take(self, cost: float, one: Instance) -> None:
-        support = tuple(self.knowledge.cheaply(premise) or () for premise in one.premises)
+        support = tuple(self.knowledge.why(premise) or () for premise in one.premises)
         self.knowledge.learn(Known(one.conclusion, cost, instance=one, support=support))
 
     def _ready(self) -> list[tuple[float, Instance]]:
@@ -80,24 +82,25 @@ class Derivation:
         for one in self._open:
             cost = one.rule.price
             for premise in one.premises:
-                why = self._why(premise)
-                if why is None:
+                dear = self._cost(premise)
+                if dear is None:
                     break
-                cost += self.knowledge.cost(why)
+                cost += dear
             else:
                 found.append((cost, one))
         return sorted(found, key=lambda ready: ready[0])
 
-    def _why(self, premise: Fact) -> tuple[int, ...] | None:
-        """From what a premise follows, looked for again only where something new could say so."""
-        version, why = self._premises.get(premise, (None, None))
-        if why is not None:
-            return why
+    def _cost(self, premise: Fact) -> float | None:
+        """How dear a premise is, looked for again only where something new could say that it follows; None where it does not."""
+        version, cost = self._premises.get(premise, _NEVER)
+        if cost is not None:
+            return cost
         now = self.knowledge.version(premise)
         if version != now:
             why = self.knowledge.why(premise)
-            self._premises[premise] = now, why
-        return why
+            cost = None if why is None else self.knowledge.cost(why)
+            self._premises[premise] = now, cost
+        return cost
 
 
 def _is_sayable(one: Instance, figure: Labelled) -> bool:

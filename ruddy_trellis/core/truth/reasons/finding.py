@@ -24,6 +24,9 @@ _LOG = logging.getLogger(__name__)
 _A_NAME = 0.9
 #: So often a reason that is but the claim's own theorem is looked for otherwise.
 _OTHERWISE = 5
+#: Of more points than this a figure has many, and the rules for triangles that are alike.
+_MANY = 9
+_OF_TRIANGLES = frozenset(rule.key for rule in RULES.values() if any(sign in " ".join((*rule.premises, rule.conclusion)) for sign in "≅~"))
 _OF_AREAS = frozenset(rule.key for rule in THEMES["Areas"])
 
 
@@ -52,11 +55,12 @@ def reason(board: Board, claim: str, seconds: float = 5.0) -> Found | None:
         except NotSaid:
             continue
         made = _argued(figure, wanted, deadline)
-        if made is None or any(helper not in _used(figure, made) for helper in helpers):
+        needed_ones = tuple(helper for helper in helpers if made is not None and helper in _used(figure, made))
+        if made is None or (helpers and not needed_ones):
             continue
         wrong = faults(figure, made)
         if not wrong:
-            return Found(figure, made, helpers)
+            return Found(figure, made, needed_ones)
         _LOG.warning("A reason was found that does not stand: %s", "; ".join(wrong))
     return None
 
@@ -102,14 +106,24 @@ def _argued(figure: Labelled, wanted: Sequence[Fact], deadline: float) -> Argume
     of_areas = any(_speaks_of_areas(goal) for goal in wanted)
     without: set[str] = set() if of_areas else set(_OF_AREAS)
     for _ in range(_OTHERWISE):
-        found = Derivation(figure, without, deadline)
-        if not found.find(wanted):
+        found = _derived(figure, wanted, without, deadline)
+        if found is None:
             return None
         made = argument(needed(found.knowledge, found.turns, wanted), wanted, figure.places[0])
         own = own_theorem(made)
         if own is None:
             return made
         without |= {own, *(rule.key for rule in RULES.values() if rule.family and rule.family == RULES[own].family)}
+    return None
+
+
+def _derived(figure: Labelled, wanted: Sequence[Fact], without: set[str], deadline: float) -> Derivation | None:
+    """What was derived until the goals followed; None where they do not. In a figure of many points it is first tried without triangles
+    that are alike, of which there are very many."""
+    for less in (without | _OF_TRIANGLES, without) if len(figure) > _MANY else (without,):
+        found = Derivation(figure, less, deadline)
+        if found.find(wanted):
+            return found
     return None
 
 

@@ -8,7 +8,7 @@ import re
 from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
-from functools import lru_cache
+from functools import cached_property, lru_cache
 from math import gcd
 from typing import Any, TypeAlias
 
@@ -17,6 +17,8 @@ Label: TypeAlias = Any
 Pair: TypeAlias = tuple[Label, Label]
 #: A length, as ("length", a, b), or the area of a polygon, as ("area", its corners).
 Magnitude: TypeAlias = tuple[Any, ...]
+
+_ONE = Fraction(1)
 
 ANGLES, PRODUCT, SUM = "angles", "product", "sum"
 LINE, ROUND, PARALLEL, PERPENDICULAR = "line", "circle", "parallel", "perpendicular"
@@ -37,6 +39,14 @@ class Fact:
 
     form: str
     data: tuple[Any, ...]
+
+    def __hash__(self) -> int:
+        return self._hash
+
+    @cached_property
+    def _hash(self) -> int:
+        """Kept, as facts are looked up very often."""
+        return hash((self.form, self.data))
 
     @property
     def points(self) -> set[Label]:
@@ -78,15 +88,20 @@ def length(a: Label, b: Label) -> Magnitude:
 
 def area(*corners: Label) -> Magnitude:
     """The area of a polygon; from whichever corner it is read, and either way round."""
+    if len(corners) == 3:
+        return ("area", *sorted(corners))
     turns = [way[start:] + way[:start] for way in (corners, corners[::-1]) for start in range(len(corners))]
     return ("area", *min(turns))
 
 
 def _whole(terms: Mapping[Any, Fraction]) -> tuple[dict[Any, int], Fraction]:
     """Terms in whole numbers without a common divisor, the first positive; and by what they were multiplied."""
-    known = {key: Fraction(times) for key, times in terms.items() if times}
-    if not known:
+    if not any(terms.values()):
         return {}, Fraction(1)
+    if all(type(times) is int for times in terms.values()):
+        common = gcd(*terms.values()) * (1 if terms[min(key for key, times in terms.items() if times)] > 0 else -1)
+        return {key: times // common for key, times in terms.items() if times}, _ONE if common == 1 else Fraction(1, common)
+    known = {key: Fraction(times) for key, times in terms.items() if times}
     below = 1
     for times in known.values():
         below = below * times.denominator // gcd(below, times.denominator)
@@ -102,15 +117,16 @@ def _whole(terms: Mapping[Any, Fraction]) -> tuple[dict[Any, int], Fraction]:
 def angles(terms: Mapping[Any, Any], total: Any) -> Fact:
     """Angles that add up to something, degrees."""
     whole, scale = _whole(terms)
-    return Fact(ANGLES, (tuple(sorted(whole.items())), Fraction(total) * scale))
+    total = total if type(total) is Fraction else Fraction(total)
+    return Fact(ANGLES, (tuple(sorted(whole.items())), total if scale is _ONE else total * scale))
 
 
 def product(powers: Mapping[Magnitude, Any], value: Any = 1) -> Fact:
     """Magnitudes to whole powers that multiply to a number."""
-    known = {key: int(power) for key, power in powers.items() if power}
-    value = Fraction(value)
+    known = {key: power for key, power in powers.items() if power}
+    value = _ONE if value == 1 else Fraction(value)
     if known and known[min(known)] < 0:
-        known, value = {key: -power for key, power in known.items()}, 1 / value
+        known, value = {key: -power for key, power in known.items()}, value if value is _ONE else 1 / value
     return Fact(PRODUCT, (tuple(sorted(known.items())), value))
 
 

@@ -16,9 +16,17 @@ _MOST = 48
 
 
 def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[Board, tuple[str, ...]]]:
-    """Boards with one helper more, and the id of that helper."""
+    """Boards with one helper more, or with the midpoints of a triangle's sides, and the ids of these helpers."""
     seen: set[tuple[str, str]] = set()
     count = 0
+    for triangle in _triangles(figure):
+        board, made = figure.board.copy(), []
+        for a, b in combinations(triangle, 2):
+            if not any(set(figure.ends(step.fills["span"])) == {a, b} for step in figure.steps if step.does == "midpoint"):
+                perform(board, Add(steps=[NewStep(does="midpoint", fills={"span": [figure.ids[a], figure.ids[b]]})]))
+                made.append(board.steps[-1].id)
+        if made:
+            yield board, tuple(made)
     for does, fills in _helpers(figure, goals):
         key = does, repr(sorted(fills.items()))
         if key in seen or figure.board.alike(does, {gap: tuple(fill) for gap, fill in fills.items() if isinstance(fill, list)}):
@@ -36,6 +44,12 @@ def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[Board, tup
         yield board, (made,)
         if count >= _MOST:
             return
+
+
+def _triangles(figure: Labelled) -> list[tuple[int, ...]]:
+    """The triangles of which a centre is made."""
+    found = {tuple(sorted(figure.numbers(step.fills["triangle"]))) for step in figure.steps if "triangle" in step.fills and step.makes == POINT}
+    return [one for one in sorted(found) if len(one) == 3]
 
 
 def _helpers(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[str, dict]]:

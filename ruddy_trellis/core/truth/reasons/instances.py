@@ -3,7 +3,7 @@
 Only what holds in the shaken positions is ever looked at, so that there is little to derive.
 """
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 from itertools import permutations
 from typing import Any
@@ -34,14 +34,18 @@ class Instance:
     conditions: tuple[Condition, ...]
 
 
-def instance(rule: Rule, points: Sequence[int]) -> Instance:
-    """A rule of some points."""
+def instance(rule: Rule, points: Sequence[int], one: Callable[[Fact], Fact] = lambda fact: fact) -> Instance:
+    """A rule of some points.
+
+    Args:
+        one: gives for equal facts one and the same.
+    """
     to = dict(zip(rule.letters, points, strict=True)).__getitem__
     return Instance(
         rule,
         tuple(points),
-        tuple(mapped(fact, to) for fact in rule.premise_facts),
-        mapped(rule.concluded, to),
+        tuple(one(mapped(fact, to)) for fact in rule.premise_facts),
+        one(mapped(rule.concluded, to)),
         tuple(condition.mapped(to) for condition in rule.condition_facts),
     )
 
@@ -55,6 +59,7 @@ class Instances:
 
     def __init__(self, places: Any) -> None:
         self._count = places.shape[1]
+        self._facts: dict[Fact, Fact] = {}
         self._first, self._all = Holding(places[:_FIRST]), Holding(places)
         self._pairs = self._similar_triangles(places)
 
@@ -62,8 +67,8 @@ class Instances:
         """The places of a figure where a rule could be used, each way to say it once."""
         seen = set()
         choice = self._chosen(rule)
-        for row in choice[:_MOST]:
-            found = instance(rule, [int(point) for point in row])
+        for row in choice[:_MOST].tolist():
+            found = instance(rule, row, lambda fact: self._facts.setdefault(fact, fact))
             if is_trivial(found.conclusion) or found.conclusion in found.premises:
                 continue
             key = frozenset(found.premises), found.conclusion

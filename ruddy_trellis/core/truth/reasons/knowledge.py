@@ -113,7 +113,9 @@ class Knowledge:
         number = self._number.get(fact)
         if number is not None:
             return (number,)
-        if fact.form in (ANGLES, PARALLEL, PERPENDICULAR, LINE):
+        if fact.form == LINE:
+            return self._in_line(fact)
+        if fact.form in (ANGLES, PARALLEL, PERPENDICULAR):
             return self._all(self._directions, self._turns.directions(fact))
         if fact.form == PRODUCT:
             found = self._all(self._products, product_vectors(fact))
@@ -134,7 +136,7 @@ class Knowledge:
         if known is None or len(known) <= 1:
             return known
         costs = [one.cost + _TOGETHER for one in self.known]
-        if fact.form in (ANGLES, PARALLEL, PERPENDICULAR, LINE):
+        if fact.form in (ANGLES, PARALLEL, PERPENDICULAR):
             return self._by_few_directions(fact, known, costs, most)
         if fact.form not in (PRODUCT, SUM):
             return known
@@ -176,6 +178,21 @@ class Knowledge:
                 return None
             found.update(why)
         return tuple(sorted(found)) if vectors else None
+
+    def _in_line(self, fact: Fact) -> tuple[int, ...] | None:
+        """Why points are in line: each with the first two, as from one of the three the others are seen in one direction."""
+        first, second, *others = fact.data
+        found: set[int] = set()
+        for other in others:
+            ways = [
+                self._directions.why({pair(one, a): 1, pair(one, b): -1})
+                for one, a, b in ((first, second, other), (second, first, other), (other, first, second))
+            ]
+            known = [way for way in ways if way is not None]
+            if not known:
+                return None
+            found.update(min(known, key=self.cost))
+        return tuple(sorted(found))
 
     def _on_known_circle(self, fact: Fact) -> tuple[int, ...] | None:
         centre, points = fact.data
