@@ -79,9 +79,7 @@ class AngleSums:
     def right_angles(self, fact: Fact) -> list[tuple[int, int, int]]:
         """The right angles between two lines, at points of both."""
         on = [self._on(pair) for pair in fact.data]
-        return [
-            angle(a, vertex, b) for vertex in on[0] if vertex in on[1] for a in on[0] if a != vertex for b in on[1] if b != vertex
-        ]
+        return [angle(a, vertex, b) for vertex in on[0] if vertex in on[1] for a in on[0] if a != vertex for b in on[1] if b != vertex]
 
     def at_parallels(self, fact: Fact) -> list[Fact]:
         """What two parallels say of angles at a line across: alternate angles are equal, those on one side make 180°."""

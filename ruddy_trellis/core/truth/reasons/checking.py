@@ -126,9 +126,8 @@ class _Look:
         if fact.form == LINE:
             known = [row for one in cited for row in self._directions(one)]
             first, second, *others = fact.data
-            return all(
-                any(_is_sum(known, [_less(pair(one, a), pair(one, b))]) for one, a, b in _seen_from(first, second, other)) for other in others
-            )
+            ways = ([_less(pair(one, a), pair(one, b)) for one, a, b in _seen_from(first, second, other)] for other in others)
+            return all(any(_is_sum(known, [way]) for way in each) for each in ways)
         return any(
             _is_sum([row for one in cited for row in read(one)], read(fact))
             for read in (self._directions, _logarithms, _sums)

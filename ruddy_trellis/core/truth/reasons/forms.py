@@ -99,8 +99,8 @@ def _whole(terms: Mapping[Any, Fraction]) -> tuple[dict[Any, int], Fraction]:
     if not any(terms.values()):
         return {}, Fraction(1)
     if all(type(times) is int for times in terms.values()):
-        common = gcd(*terms.values()) * (1 if terms[min(key for key, times in terms.items() if times)] > 0 else -1)
-        return {key: times // common for key, times in terms.items() if times}, _ONE if common == 1 else Fraction(1, common)
+        common = gcd(*map(int, terms.values())) * (1 if terms[min(key for key, times in terms.items() if times)] > 0 else -1)
+        return {key: int(times) // common for key, times in terms.items() if times}, _ONE if common == 1 else Fraction(1, common)
     known = {key: Fraction(times) for key, times in terms.items() if times}
     below = 1
     for times in known.values():

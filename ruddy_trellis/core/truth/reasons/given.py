@@ -118,7 +118,12 @@ def _squares(figure: Labelled, step: Step) -> Iterator[Fact]:
     if step.does != "turned":
         return
     third = figure.board.step(step.fills["centre"][0])
-    if third.does == "turned" and third.fills["centre"] == step.fills["point"] and abs(_angle(step)) == 90 and _angle(third) == _angle(step):
+    if (
+        third.does == "turned"
+        and third.fills["centre"] == step.fills["point"]
+        and abs(_angle(step)) == 90
+        and _angle(third) == _angle(step)
+    ):
         around = [figure.number(id) for id in (*third.fills["point"], *step.fills["point"], third.id, step.id)]
         if None not in around:
             yield shape("square", tuple(around))

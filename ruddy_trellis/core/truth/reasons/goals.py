@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 from fractions import Fraction
-from itertools import combinations
+from itertools import combinations, pairwise
 from math import isqrt
 from typing import Any
 
@@ -175,7 +175,7 @@ def _of_triangle(figure: Labelled, corners: list[int], word: str) -> Iterator[Fa
 def _stated(figure: Labelled, fills: Mapping[str, Any]) -> Iterator[Fact]:
     statement = fills["statement"]
     sides = [_Polynomial.of(tree, statement, figure) for tree in statement.tree[1:]]
-    for one, other in zip(sides, sides[1:], strict=False):
+    for one, other in pairwise(sides):
         yield _equation(one, other)
 
 

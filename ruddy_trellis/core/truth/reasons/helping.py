@@ -8,7 +8,7 @@ from ...edits.models import Add, NewStep
 from ...edits.prepare import perform
 from ...kinds import POINT, POLYGON, STRAIGHTS
 from ...refusal import Refusal
-from .forms import Fact
+from .forms import Fact, pair
 from .labelled import Labelled
 
 #: Of so many helpers one after another is tried.
@@ -37,18 +37,20 @@ def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[Board, tup
             perform(board, Add(steps=[NewStep(does=does, fills=fills)]))
         except Refusal:
             continue
-        made = board.steps[-1].id
-        if board.value(made) is None:
+        helper = board.steps[-1].id
+        if board.value(helper) is None:
             continue
         count += 1
-        yield board, (made,)
+        yield board, (helper,)
         if count >= _MOST:
             return
 
 
 def _triangles(figure: Labelled) -> list[tuple[int, ...]]:
     """The triangles of which a centre is made."""
-    found = {tuple(sorted(figure.numbers(step.fills["triangle"]))) for step in figure.steps if "triangle" in step.fills and step.makes == POINT}
+    found = {
+        tuple(sorted(figure.numbers(step.fills["triangle"]))) for step in figure.steps if "triangle" in step.fills and step.makes == POINT
+    }
     return [one for one in sorted(found) if len(one) == 3]
 
 
@@ -88,12 +90,12 @@ def _sides(figure: Labelled, goals: Sequence[Fact]) -> list[tuple[int, int]]:
             found.update(dict.fromkeys(combinations(sorted(figure.lines[step.id]), 2)))
         elif step.makes == POLYGON and step.does == "polygon":
             corners = figure.numbers(step.fills["corners"])
-            found.update(dict.fromkeys(tuple(sorted(pair)) for pair in zip(corners, corners[1:] + corners[:1], strict=True)))
+            found.update(dict.fromkeys(pair(*ends) for ends in zip(corners, corners[1:] + corners[:1], strict=True)))
         elif step.makes == POINT:
             for fill in step.fills.values():
                 if isinstance(fill, tuple) and len(fill) in (2, 3) and all(isinstance(one, str) for one in fill):
                     found.update(dict.fromkeys(combinations(sorted(figure.numbers(fill)), 2)))
-    return [pair for pair in found if not any(map(figure.is_nameless, pair))][:24]
+    return [ends for ends in found if not any(map(figure.is_nameless, ends))][:24]
 
 
 def _diagonals(figure: Labelled, sides: list[tuple[int, int]]) -> list[tuple[int, int]]:
@@ -103,10 +105,10 @@ def _diagonals(figure: Labelled, sides: list[tuple[int, int]]) -> list[tuple[int
         if step.makes == POLYGON and step.does == "polygon":
             corners = figure.numbers(step.fills["corners"])
             if len(corners) == 4:
-                found.update(dict.fromkeys((tuple(sorted(corners[::2])), tuple(sorted(corners[1::2])))))
+                found.update(dict.fromkeys((pair(*corners[::2]), pair(*corners[1::2]))))
         elif step.does == "fourth_corner":
             a, b, c = figure.numbers(step.fills["corners"])
             made = figure.number(step.id)
             if made is not None:
-                found.update(dict.fromkeys((tuple(sorted((a, c))), tuple(sorted((b, made))))))
+                found.update(dict.fromkeys((pair(a, c), pair(b, made))))
     return list(found)

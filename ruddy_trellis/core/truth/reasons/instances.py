@@ -78,7 +78,7 @@ class Instances:
 
     def _chosen(self, rule: Rule) -> Any:
         """The choices of points, a row each, in the order of the rule's letters."""
-        facts = [fact for fact in (*rule.premise_facts, rule.concluded)]
+        facts = [*rule.premise_facts, rule.concluded]
         over = next((fact for fact in facts if fact.form in (CONGRUENT, SIMILAR)), None)
         if over is not None:
             order = [pair[0] for pair in over.data] + [pair[1] for pair in over.data]
@@ -101,8 +101,9 @@ class Instances:
 
     def _kept(self, rule: Rule, facts: list[Fact], order: list[Label], rows: Any, new: set[Label], holding: Holding) -> Any:
         """The choices of which all holds that can be asked now and has something new in it."""
-        for one in (*facts, *rule.condition_facts):
-            labels = one.points if isinstance(one, Fact) else set(one.points)
+        asked: list[Fact | Condition] = [*facts, *rule.condition_facts]
+        for one in asked:
+            labels = set(one.points)
             if not len(rows) or not labels <= set(order) or not labels & new:
                 continue
             choice = {letter: rows[:, place] for place, letter in enumerate(order)}

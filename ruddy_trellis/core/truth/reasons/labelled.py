@@ -23,7 +23,8 @@ from ..positions import Positions, at_place
 POSITIONS, _SHAKEN, _SHARES = 24, 160, (0.2, 0.1, 0.05, 0.02, 0.008, 0.003)
 #: Of more points no reason is looked for.
 MOST_POINTS = 18
-#: How far along its line a nameless point is, in shares of what the line is given by; each copy has its own, so that no length says anything.
+#: How far along its line a nameless point is, in shares of what the line is given by; each copy has its own, so that no length says
+#: anything.
 _FAR = tuple(1.37 + 0.61 * ((number * 0.6180339887) % 1) for number in range(64))
 #: How near zero a cross product of unit vectors counts as in line.
 _FLAT = 1e-7
@@ -82,6 +83,15 @@ class Labelled:
 
     def __len__(self) -> int:
         return len(self.ids)
+
+    def key(self, number: int) -> tuple[str, ...]:
+        """What a point is known by from one time to the next: its id, or of a nameless one its line's and which of its points it is."""
+        id = self.ids[number]
+        return ("point", id) if id is not None else ("line", self._nameless[number][0], str(self._nameless[number][1]))
+
+    def labelled(self, key: tuple[str, ...]) -> int | None:
+        """The number of the point of a key; None where it is not there."""
+        return next((number for number in range(len(self.ids)) if self.key(number) == key), None)
 
     def is_nameless(self, number: int) -> bool:
         return number in self._nameless
@@ -163,10 +173,10 @@ class Labelled:
         positions = Positions(self.claimed, 3)
         now = positions.now()
         here = at_place(now, 0)
-        taken, places = [here], [self._places_at(now, 1)]
+        taken, places = [here], [self.places_at(now, 1)]
         wanted = _arrangement(places[0])
         beside = positions.near(here, 1, _SHARES[-1])
-        nearly = self._places_at(beside, 1)
+        nearly = self.places_at(beside, 1)
         if (_arrangement(nearly) != wanted).any():
             # Three points are in line just now, by chance: the figure beside it stands for it.
             taken, places, wanted = [at_place(beside, 0)], [nearly], _arrangement(nearly)
@@ -174,7 +184,7 @@ class Labelled:
             if len(taken) >= POSITIONS:
                 break
             tried = positions.near(here, _SHAKEN, share)
-            found = self._places_at(tried, _SHAKEN)
+            found = self.places_at(tried, _SHAKEN)
             alike = (_arrangement(found) == wanted).all(axis=1) & np.isfinite(found).all(axis=(1, 2))
             # Half of them from shakes as wide as may be, the others nearer, where a figure is seldom arranged otherwise.
             for place in np.flatnonzero(alike)[: POSITIONS - len(taken)]:
@@ -182,7 +192,7 @@ class Labelled:
                 places.append(found[place : place + 1])
         self._numbers, self._places = taken, np.concatenate(places)
 
-    def _places_at(self, numbers: Mapping[str, Any], count: int) -> Any:
+    def places_at(self, numbers: Mapping[str, Any], count: int) -> Any:
         """Where all points are, for arrays of the pegs' numbers."""
         with np.errstate(all="ignore"):
             values = self.claimed.board.evaluate(ARRAYS, {id: parts for id, parts in numbers.items() if parts})
@@ -216,6 +226,12 @@ class Labelled:
                 start = found[on[0]] if on and which else value[:2]
                 found[number] = start and tuple(start[axis] + far * value[2 + axis] for axis in (0, 1))
         return found
+
+
+def figure_now(figure: Labelled) -> Any:
+    """Where the points of a figure are now: an array of one position by points by two."""
+    positions = Positions(figure.claimed, 3)
+    return figure.places_at(positions.now(), 1)
 
 
 def _arrangement(places: Any) -> Any:

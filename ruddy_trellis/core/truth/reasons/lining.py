@@ -1,7 +1,6 @@
 """An argument from what is known: line after line, each after those that it follows from."""
 
 from collections.abc import Sequence
-
 from typing import Any
 
 from .angle_sums import AngleSums, without_known
@@ -105,7 +104,7 @@ class _Lines:
         found = [(wanted, parts) for wanted in _as_angles(sums, fact) if (parts := sums.parts(wanted, told)) is not None and parts[1]]
         if not found or (len(told) < 2 and len(found[0][1][1]) < 2):
             return cites
-        wanted, (used, made) = min(found, key=lambda one: len(one[1][0]) + len(one[1][1]))
+        used, made = min((parts for _, parts in found), key=lambda parts: len(parts[0]) + len(parts[1]))
         if len(made) > _MOST_SUMS:
             return cites
         right = [angles({one: 1}, 90) for one_fact in used if one_fact.form == PERPENDICULAR for one in sums.right_angles(one_fact)]

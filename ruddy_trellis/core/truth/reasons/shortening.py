@@ -62,14 +62,13 @@ def _again(given: Iterable[Known], instances: Sequence[Instance], turns: Turns, 
         if all(found.why(goal) is not None for goal in goals):
             return found
         later = []
-        for one in waiting:
-            support = [found.why(premise) for premise in one.premises]
-            if any(why is None for why in support):
-                later.append(one)
+        for rule in waiting:
+            if any(found.why(premise) is None for premise in rule.premises):
+                later.append(rule)
                 continue
-            known = tuple(found.cheaply(premise, 3) or () for premise in one.premises)
-            cost = one.rule.price + sum(found.cost(why) for why in known)
-            found.learn(Known(one.conclusion, cost, instance=one, support=known))
+            support = tuple(found.cheaply(premise, 3) or () for premise in rule.premises)
+            cost = rule.rule.price + sum(map(found.cost, support))
+            found.learn(Known(rule.conclusion, cost, instance=rule, support=support))
         if len(later) == len(waiting):
             return None
         waiting = later
