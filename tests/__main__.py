@@ -18,7 +18,7 @@ from contextlib import suppress
 from pathlib import Path
 
 ROOT = Path(__file__).parent.parent
-FOLDERS = ("core", "near", "drawings", "store", "classroom", "web", "browser")
+FOLDERS = ("core", "reasons", "near", "drawings", "store", "classroom", "web", "browser")
 #: How long a file of tests may take, in seconds. The slowest takes a third of it on a machine with nothing else to do; long walks more.
 LIMIT = 1500 if os.environ.get("WALKS") == "all" else 600
 

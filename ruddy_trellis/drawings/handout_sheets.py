@@ -3,10 +3,13 @@
 from types import SimpleNamespace
 from typing import Any
 
+from ..core.kinds import CLAIM
 from ..core.language.printing import sentence
 from ..core.lesson.file import board_from_store
 from ..core.lesson.handout import answers, given, questions, told
 from ..core.refusal import Refusal
+from ..core.truth.reasons.telling import told_reason
+from ..core.truth.verdicts import STANDS, first_verdict
 from .boards import as_opened, centimetres, picture_of_board, under
 from .svg import svg_text
 from .wanted import Wanted
@@ -16,6 +19,8 @@ _WIDE, _HIGH, _FITTED = 180, 250, {1: 175, 2: 130, 4: 84}
 _MM = 25.4 / 96
 #: On paper lines and letters are this much finer than on the screen.
 _FINER = 1.35
+#: Of so many claims the reasons are looked for, and for how long each, in seconds.
+_CLAIMS, _SECONDS = 4, 4.0
 
 
 def sheet_of(document: str, number: int, chosen: dict[str, Any], photographs: dict[str, bytes], asked: list[str] | None) -> dict[str, Any]:
@@ -52,8 +57,18 @@ class _Sheet:
             "working": [sentence(board, step.id) for step in board.steps] if chosen.working else [],
             "whole": self._whole() if chosen.answered else None,
             "answers": answers(board) if chosen.answered else [],
+            "reasons": self._reasons(),
+            "gaps": chosen.reasons,
             "scale": f"1 cm is {1 / centimetres(board.settings):.6g} {board.settings.unit or 'units'}" if to_scale else "",
         }
+
+    def _reasons(self):
+        """The reasons for the claims that hold, in words; of so many claims at most, as each takes its time."""
+        if self.chosen.reasons == "none":
+            return []
+        claims = [step.id for step in self.board.steps if step.makes == CLAIM][:_CLAIMS]
+        known = [id for id in claims if first_verdict(self.board, id).verdict == STANDS]
+        return [told for id in known if (told := told_reason(self.board, id, self.chosen.words, _SECONDS)) is not None]
 
     @property
     def _look(self):

@@ -223,7 +223,10 @@ CIRCLES = (
     ),
     Construction(
         key="nine_point_circle",
-        gives=("{middle triangle:0 triangle:1}{middle triangle:1 triangle:2}{middle triangle:2 triangle:0} on circle {self}",),
+        gives=(
+            "{middle triangle:0 triangle:1}{middle triangle:1 triangle:2}{middle triangle:2 triangle:0} on circle {self.centre}",
+            "{self}{middle triangle:0 triangle:1}{middle triangle:1 triangle:2}{middle triangle:2 triangle:0} on circle",
+        ),
         sentence="the nine-point circle of {triangle:triangle}",
         also=(
             "(nine point|9 point|nine points) circle [{=}] [of|in|for] {triangle}",

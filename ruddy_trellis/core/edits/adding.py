@@ -90,8 +90,8 @@ def new_steps(board: Board, new: Any, new_ids: Sequence[str], kept: Collection[s
             yield step.with_(look=replace(step.look, hidden=part.hidden, cover=part.cover, **part.look), by=by)
     else:
         step = step_of(board, construction, with_defaults(construction, fills, board), new.name, None, kept)
-        is_plain = not new.hidden and not new.covered
-        yield step if is_plain else step.with_(look=replace(step.look, hidden=new.hidden, cover=new.covered or None))
+        look = {"hidden": new.hidden, "cover": new.covered or None, "caption": new.caption}
+        yield step.with_(look=replace(step.look, **look)) if any(look.values()) else step
 
 
 def with_defaults(construction: Construction, fills: Fills, board: Board) -> dict[str, Any]:

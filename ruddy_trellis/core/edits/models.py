@@ -22,13 +22,15 @@ class _Edit(BaseModel):
 
 class NewStep(_Edit):
     """A step to add. Its fills are in the file format's JSON; "new:0" names the first step of the same edit. One that only helps others
-    starts hidden; on one that is ``covered`` a cover lies until somebody lifts it."""
+    starts hidden; on one that is ``covered`` a cover lies until somebody lifts it, and a ``caption``
+    is what its label says."""
 
     does: str = Field(max_length=40)
     fills: dict[str, Any] = Field(default_factory=dict, max_length=12)
     name: str | None = Field(default=None, max_length=limits.SENTENCE_LENGTH * 20)
     hidden: bool = False
     covered: bool = False
+    caption: str | None = Field(default=None, max_length=limits.CAPTION_LENGTH)
 
 
 class Add(_Edit):

@@ -7,6 +7,7 @@ from ..challenge.always import always
 from ..kinds import POLYGON
 from ..truth.exact_readings import ExactReading, exact_reading
 from ..truth.noticing import Noticed, noticed, shapes_of, with_points
+from ..truth.reasons.telling import Told, told_reason
 from ..truth.resting import Tie, rests_on
 from ..truth.verdicts import Verdict, after_proof, first_verdict
 from .file import board_from_store
@@ -33,6 +34,11 @@ def looked_through(document: str, chosen: Sequence[str], notice: bool) -> tuple[
 def ties_of(document: str, id: str) -> list[Tie]:
     """What a claim of a stored board rests on."""
     return rests_on(board_from_store(document), id)
+
+
+def why_so(document: str, id: str, words: int, seconds: float) -> Told | None:
+    """The reason for a claim of a stored board that holds, in words (see ``truth.reasons``); None where none was found."""
+    return told_reason(board_from_store(document), id, words, seconds)
 
 
 def as_formula(document: str, id: str, frame: tuple[str, ...], called: str) -> ExactReading:

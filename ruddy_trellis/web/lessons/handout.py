@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field
 from ...core.lesson.file import board_to_text
 from ...core.lesson.handout import questions
 from ...drawings.handout_sheets import sheet_of
-from ..people.who import live_board
+from ..people.who import live_board, signed_in
 from ..photographs import photographs_of
 from ..rendering import page
 from ..worker import WRITER, while_asked
@@ -26,6 +26,11 @@ CHOICES = (
     ("a_sheet", "On a sheet", (("1", "one"), ("2", "two"), ("4", "four"))),
     ("figure", "Figure", (("whole", "as it opens"), ("given", "what is given"), ("none", "none"))),
     ("size", "Its size", (("fitted", "as wide as there is room"), ("scale", "to scale"))),
+    (
+        "reasons",
+        "Why it is so",
+        (("none", "left out"), ("whole", "told"), ("reasons", "the reasons to fill in"), ("statements", "the statements to fill in")),
+    ),
     ("room_is", "Room to write", (("lines", "lines"), ("squares", "squares"), ("nothing", "plain"))),
 )
 SWITCHES = (
@@ -46,6 +51,7 @@ class Chosen(BaseModel):
     size: Literal["scale", "fitted"] = "fitted"
     a_sheet: Literal["1", "2", "4"] = "1"
     working: bool = False
+    reasons: Literal["none", "whole", "reasons", "statements"] = "none"
     room: int = Field(default=3, ge=0, le=15)
     room_is: Literal["lines", "squares", "nothing"] = "lines"
     answered: bool = False
@@ -63,9 +69,9 @@ async def handout(request: Request, board_id: int, chosen: Annotated[Chosen, Que
     own = chosen.asked.splitlines()[:_MOST] if chosen.chosen and chosen.boards == "this" else None
     if not chosen.chosen:
         chosen.asked = "\n".join(questions(live.board).values())
-    sheets = []
+    sheets, words = [], signed_in(request).angle_words
     for number, document in enumerate(documents):
-        work = WRITER.do(sheet_of, document, number, chosen.model_dump(), photographs, own)
+        work = WRITER.do(sheet_of, document, number, {**chosen.model_dump(), "words": words}, photographs, own)
         sheet = await while_asked(request, work)
         sheets.append({**sheet, **{part: sheet[part] and Markup(sheet[part]) for part in ("drawn", "whole")}})  # our own; words are escaped
     return page(

@@ -1,5 +1,7 @@
 """What is asked for of one board besides its page: the panels of the drawer, its picture, its files."""
 
+from contextlib import suppress
+
 import orjson
 from fastapi import APIRouter, Request
 from fastapi.concurrency import run_in_threadpool
@@ -41,11 +43,14 @@ from ...core.pointing.gathering import KINDS, RELATIONS
 from ...core.refusal import Refusal
 from ...core.truth.exact_equations import EQUATED
 from ...core.truth.loose_ends import loose_ends
+from ...core.truth.reasons.putting import WAYS as PUT_WAYS
+from ...core.truth.reasons.putting import put_on_board
 from ...core.truth.where import answers, condition_words, is_in_told, region_to_say, region_told
 from ...drawings.plot import plot
 from ...drawings.tables import log_csv
+from ..live.reasons import reason_of
 from ..live.verdicts import LOOKS, STOPPED
-from ..people.who import live_board
+from ..people.who import live_board, signed_in
 from ..rendering import page, picture_of
 from ..worker import while_asked
 
@@ -157,9 +162,11 @@ def history_panel(request: Request, board_id: int):
 
 
 @router.get("/boards/{board_id}/panels/claims")
-async def claims_panel(request: Request, board_id: int, notice: bool = False, ids: str = "", ties: str = ""):
+async def claims_panel(
+    request: Request, board_id: int, notice: bool = False, ids: str = "", ties: str = "", why: str = "", anew: bool = False
+):
     """What is claimed on a board, with what is known of each, what its shapes are, and if asked for, what might be true of it or
-    of what is selected: each of that becomes a claim at a click; and what one of the claims rests on."""
+    of what is selected: each of that becomes a claim at a click; what one of the claims rests on; and why one of them is so."""
     live = await run_in_threadpool(live_board, request, board_id)
     board = live.board
     claims = [(step, claim_words(board, step.id), live.verdict(step.id)) for step in board.steps if step.makes == CLAIM]
@@ -173,10 +180,26 @@ async def claims_panel(request: Request, board_id: int, notice: bool = False, id
     new = [one for one in found if (one.edit.steps[0].does, frozenset(one.ids)) not in made]
     return page(
         request, "panels/claims.html", board=board, board_id=board_id, claims=claims, stopped=STOPPED, chosen=bool(chosen), asked=notice,
-        resting=ties, ties=rests,
+        resting=ties, ties=rests, **await _reason(request, live, why, anew),
         shapes=[one for one in shapes if one[0] in board and (one[1] or one[2])],
         noticed=[(one, orjson.dumps(one.edit.model_dump()).decode()) for one in new],
     )  # fmt: skip
+
+
+async def _reason(request, live, claim, anew):
+    """Why a claim is so, for its panel; nothing where none is asked about."""
+    if not claim:
+        return {"reasoned": ""}
+    puts, told, why = [], None, ""
+    try:
+        words = signed_in(request).angle_words
+        state, told = await reason_of(live, claim, words, anew, lambda work: while_asked(request, work))
+        for way, says in PUT_WAYS.items() if told else ():
+            with suppress(Refusal):  # it has more lines than go on a board that way
+                puts.append((way, says, put_on_board(live.board, told, way).model_dump()))
+    except Refusal as refusal:
+        state, why = "refused", refusal.sentence
+    return {"reasoned": claim, "claim": claim, "state": state, "told": told, "why": why, "puts": puts}
 
 
 @router.get("/boards/{board_id}/panels/readings/{id}/formula")

@@ -95,7 +95,7 @@ class Verdicts:
         """Find the first verdicts; proofs are looked for beside it."""
         board = self._live.board.copy()
         ids = [step.id for step in board.steps if step.makes == CLAIM]
-        marks = await apart(len(board), lambda: {id: _mark(board, id) for id in ids})
+        marks = await apart(len(board), lambda: {id: claim_mark(board, id) for id in ids})
         places = {id: places_mark(board, id) for id in self._untold if id in marks}
         changed = [id for id in ids if self.known.get(id, (None,))[0] != marks[id] or places.get(id) != self._untold.get(id)]
         self._untold = {id: mark for id, mark in self._untold.items() if id in marks and id not in changed}
@@ -231,7 +231,7 @@ def _with_suppositions(board, id):
     return Claimed(board, id, supposed=suppositions_of(board, id))
 
 
-def _mark(board, id):
+def claim_mark(board, id):
     """What a verdict hangs on, with the names by which it tells positions and conditions."""
     claimed = _with_suppositions(board, id)
     return claimed.mark, tuple((step.id, board.name(step.id)) for step in claimed.board.steps)

@@ -16,6 +16,8 @@ from .rules import RULES
 _DEARER, _ROUNDS = 1.2, 40
 #: A search that has come to its goal goes on up to this share of the goal's cost; of more facts than this none more is derived.
 _ENOUGH, _MOST_FACTS = 0.8, 2500
+#: A goal that is dearer than this is long in any case: nothing shorter is looked for.
+_DEAR = 14.0
 #: How dear what is given is.
 _GIVEN = 0.3
 _NEVER: tuple[Any, None] = (None, None)
@@ -58,7 +60,7 @@ class Derivation:
         for _ in range(_ROUNDS):
             if all(self.knowledge.why(goal) is not None for goal in goals):
                 cost = min(cost, sum(self.knowledge.cost(self.knowledge.cheaply(goal) or ()) for goal in goals))
-                if limit >= cost * _ENOUGH:
+                if limit >= min(cost, _DEAR) * _ENOUGH:
                     return True
             ready = self._ready()
             if not ready or time.monotonic() > self._deadline or len(self.knowledge.known) > _MOST_FACTS:

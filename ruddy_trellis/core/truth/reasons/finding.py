@@ -84,10 +84,10 @@ def _figures(board: Board, claim: str, deadline: float) -> Iterator[tuple[Labell
             wanted = goals(start)
         except NotSaid:
             wanted = []
-        for larger, helpers in helped(start, wanted):
+        for larger in helped(start, wanted):
             if time.monotonic() > deadline:
                 return
-            yield Labelled(larger, claim, [*(step.id for step in start.steps), *helpers]), helpers
+            yield Labelled(larger.board, claim, [*(step.id for step in start.steps), *larger.there, *larger.made]), larger.made
 
 
 def _used(figure: Labelled, made: Argument) -> set[str]:

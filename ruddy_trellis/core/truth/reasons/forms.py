@@ -180,6 +180,17 @@ def same(a: Label, b: Label) -> Fact:
     return Fact(SAME, pair(a, b))
 
 
+def is_proper(fact: Fact) -> bool:
+    """Whether no length in a fact is from a point to itself, and no angle has a leg without one."""
+    if fact.form == ANGLES:
+        return all(len({*corner}) == 3 for corner, _ in fact.data[0])
+    if fact.form == PRODUCT:
+        return all(len({*one[1:]}) == len(one) - 1 for one, _ in fact.data[0])
+    if fact.form in (PARALLEL, PERPENDICULAR):
+        return all(a != b for a, b in fact.data)
+    return fact.form != MIDPOINT or len({fact.data[0], *fact.data[1]}) == 3
+
+
 def mapped(fact: Fact, to: Callable[[Label], Label]) -> Fact:
     """A fact with other labels."""
     form, data = fact.form, fact.data

@@ -22,7 +22,7 @@ from ...arithmetic.typed import as_typed
 from ...board.step import Step
 from ...kinds import ARC, CIRCLE, NUMBER, POINT, STRAIGHTS
 from ...language.fills import is_ids
-from .forms import ANGLES, Fact, Label, is_trivial, line, mapped, midpoint, on_circle, read_form, shape
+from .forms import ANGLES, Fact, Label, is_proper, is_trivial, line, mapped, midpoint, on_circle, read_form, shape
 from .labelled import Labelled
 
 _GAP = re.compile(r"\{([^}]*)\}")
@@ -37,7 +37,7 @@ def given(figure: Labelled) -> list[tuple[Fact, str]]:
     found: dict[Fact, str] = {}
     for step in figure.steps:
         for fact in _of_step(figure, step):
-            if not is_trivial(fact):
+            if is_proper(fact) and not is_trivial(fact):
                 found.setdefault(fact, step.id)
     return list(found.items())
 
@@ -161,7 +161,7 @@ def _filled(figure: Labelled, made: Step, fills: dict[str, Any], gap: str, text:
             number = abs((number + 180) % 360 - 180)
         return [abs(number)]
     labels = _points_on(figure, made, fills, name)
-    if not labels:
+    if not labels and made.id not in figure.circles:
         raise _Missing
     is_point = name == "self" and made.makes == POINT
     return [tuple(labels if is_point or " in line" in text or " on circle" in text else labels[:2])]

@@ -1,6 +1,7 @@
 """Helpers that a reason may need and the figure has not: a midpoint, a centre, where two lines meet, a foot; each once, cheapest first."""
 
 from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
 from itertools import combinations
 
 from ...board.board import Board
@@ -15,35 +16,63 @@ from .labelled import Labelled
 _MOST = 48
 
 
-def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[tuple[Board, tuple[str, ...]]]:
-    """Boards with one helper more, or with the midpoints of a triangle's sides, and the ids of these helpers."""
+@dataclass(frozen=True)
+class Helped:
+    """A board with a helper more.
+
+    Attributes:
+        made: the ids of what was added, and ``there`` of what is on the board in any case and helps.
+    """
+
+    board: Board
+    made: tuple[str, ...] = ()
+    there: tuple[str, ...] = ()
+
+
+def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[Helped]:
+    """The board of a figure with one helper more, or with the midpoints of a triangle's sides; what is there already is not made again."""
     seen: set[tuple[str, str]] = set()
-    count = 0
     for triangle in _triangles(figure):
-        board, made = figure.board.copy(), []
-        for a, b in combinations(triangle, 2):
-            if not any(set(figure.ends(step.fills["span"])) == {a, b} for step in figure.steps if step.does == "midpoint"):
-                perform(board, Add(steps=[NewStep(does="midpoint", fills={"span": [figure.ids[a], figure.ids[b]]})]))
-                made.append(board.steps[-1].id)
-        if made:
-            yield board, tuple(made)
+        yield _with(figure, [("midpoint", {"span": _ids(figure, ends)}) for ends in combinations(triangle, 2)])
     for does, fills in _helpers(figure, goals):
         key = does, repr(sorted(fills.items()))
-        if key in seen or figure.board.alike(does, {gap: tuple(fill) for gap, fill in fills.items() if isinstance(fill, list)}):
+        if key in seen:
             continue
         seen.add(key)
-        board = figure.board.copy()
+        found = _with(figure, [(does, fills)])
+        if found.made or found.there:
+            yield found
+        if len(seen) >= _MOST:
+            return
+
+
+def _with(figure: Labelled, helpers: Sequence[tuple[str, dict]]) -> Helped:
+    """A figure's board with some helpers, without those that have no value."""
+    board, made, there = figure.board.copy(), [], []
+    for does, fills in helpers:
+        alike = _alike(board, does, fills)
+        if alike:
+            there += [id for id in alike if figure.number(id) is None]
+            continue
         try:
             perform(board, Add(steps=[NewStep(does=does, fills=fills)]))
         except Refusal:
             continue
         helper = board.steps[-1].id
-        if board.value(helper) is None:
-            continue
-        count += 1
-        yield board, (helper,)
-        if count >= _MOST:
-            return
+        if board.value(helper) is not None:
+            made.append(helper)
+    return Helped(board, tuple(made), tuple(there))
+
+
+def _alike(board: Board, does: str, fills: dict) -> list[str]:
+    """The ids of what is made so already; of two points that are taken in either order, in either."""
+    wanted = {gap: tuple(fill) if isinstance(fill, list) else fill for gap, fill in fills.items()}
+    other = {gap: fill[::-1] if gap == "span" else fill for gap, fill in wanted.items()}
+    return [*dict.fromkeys((*board.alike(does, wanted), *board.alike(does, other)))]
+
+
+def _ids(figure: Labelled, labels: Sequence[int]) -> list[str | None]:
+    return [figure.ids[label] for label in labels]
 
 
 def _triangles(figure: Labelled) -> list[tuple[int, ...]]:

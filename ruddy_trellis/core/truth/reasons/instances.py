@@ -14,7 +14,7 @@ from .holding import Holding
 from .rule import Condition, Rule
 
 #: In so many positions choices are looked at first; of more choices than this of one rule none beyond is used.
-_FIRST, _MOST = 5, 1500
+_FIRST, _MOST = 3, 1500
 #: Of more pairs of similar triangles than this none beyond is looked at.
 _MOST_TRIANGLES = 1200
 

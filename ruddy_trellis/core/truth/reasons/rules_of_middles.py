@@ -83,7 +83,6 @@ MIDDLES = (
         ("the middle line of a trapezium",),
         ("AB ∥ CD", "M mid AD", "N mid BC"),
         "MN ∥ AB",
-        ("B, C on one side of AD",),
         price=1.2,
         is_theorem=True,
     ),

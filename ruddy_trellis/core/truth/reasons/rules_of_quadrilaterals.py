@@ -101,5 +101,5 @@ QUADRILATERALS = (
     Rule("rhombus_is_parallelogram", ("a rhombus is a parallelogram",), ("ABCD rhombus",), "ABCD parallelogram", price=0.7),
     Rule("is_square", ("a rectangle with equal sides",), ("ABCD rectangle", "ABCD rhombus"), "ABCD square", price=0.6),
     Rule("is_kite", ("two pairs of equal neighbouring sides",), ("AB = AD", "CB = CD"), "ABCD kite", price=0.6),
-    Rule("is_trapezium", ("a pair of parallel sides",), ("AB ∥ CD",), "ABCD trapezium", ("C, D on one side of AB",), price=0.6),
+    Rule("is_trapezium", ("a pair of parallel sides",), ("AB ∥ CD",), "ABCD trapezium", ("A, D on one side of BC",), price=0.6),
 )

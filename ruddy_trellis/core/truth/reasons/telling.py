@@ -51,7 +51,8 @@ class Told:
         claim: what is claimed, in words.
         first: what is to be drawn first, as sentences: helpers, and what is to be joined.
         given, steps: the lines.
-        lies: how the points have to lie: for each condition how, and of which points (see ``Labelled.key``).
+        facts, lies: what its lines say and how points have to lie, of numbers; ``points`` are what these were known by (see
+            ``Labelled.key``).
         helpers: the steps that have to be added for it, and ``also`` the ids of what belongs to its figure.
     """
 
@@ -59,7 +60,9 @@ class Told:
     first: tuple[str, ...]
     given: tuple[ToldLine, ...]
     steps: tuple[ToldLine, ...]
-    lies: tuple[tuple[str, tuple[tuple[str, ...], ...]], ...] = ()
+    facts: tuple[Fact, ...] = ()
+    lies: tuple[Condition, ...] = ()
+    points: tuple[tuple[str, ...], ...] = ()
     helpers: tuple[dict[str, Any], ...] = ()
     also: tuple[str, ...] = ()
     made: tuple[str, ...] = field(default=())
@@ -74,6 +77,18 @@ class Told:
             where = f"; in this figure {join(list(line.where))}" if line.where else ""
             rows.append(f"{line.number}. {line.says}, because: {line.because}{cites}{where}")
         return "\n".join([*rows, f"So {self.claim}."])
+
+    @property
+    def hints(self) -> tuple[str, ...]:
+        """Hints for somebody who looks for it: what to draw, what to look at, and the first reason only."""
+        last = self.steps[-1]
+        look = next(
+            (line.says for line in reversed(self.steps[:-1]) if " is congruent to " in line.says or " is similar to " in line.says), ""
+        )
+        parts = look.replace(" is congruent to ", " and ").replace(" is similar to ", " and ")
+        at = f"Look at the triangles {parts}." if parts else f"In the end it follows from this: {last.because}."
+        first = self.steps[0]
+        return (*self.first, at, f"It begins like this: {first.says}, because: {first.because}.")
 
 
 def told_reason(board: Board, claim: str, words: int = 0, seconds: float = 5.0) -> Told | None:
@@ -110,7 +125,9 @@ class _Telling:
             first=tuple(self._first()),
             given=tuple(self._line(at, line) for at, line in given),
             steps=tuple(self._line(at, line) for at, line in steps),
-            lies=tuple((one.how, tuple(figure.key(label) for label in one.points)) for one in self._argument.conditions),
+            facts=tuple(line.fact for line in self._argument.lines),
+            lies=self._argument.conditions,
+            points=tuple(figure.key(number) for number in range(len(figure))),
             helpers=tuple(step.model_dump() for step in self._helpers),
             also=tuple(step.id for step in figure.steps if step.id not in self._found.helpers),
             made=self._found.helpers,
@@ -131,7 +148,7 @@ class _Telling:
             says,
             "" if because == says else because,
             tuple(self._called[cited] for cited in line.cites if cited in self._called),
-            tuple(map(self._wording.lies, line.conditions)),
+            tuple(self._wording.lies(one) for one in line.conditions if one.how != "not in line"),
             tuple(id for id in self._lighting.lit(line) if id not in place),
             Add(steps=[*self._helpers, *moved]).model_dump() if moved else None,
         )
@@ -178,9 +195,7 @@ def _moved(fill: Any, place: dict[str, str]) -> Any:
 
 
 def still_runs(board: Board, claim: str, told: Told) -> bool:
-    """Whether a figure lies now as a reason says that it has to."""
-    if not told.lies:
-        return True
+    """Whether a figure lies now as a reason says that it has to: all its conditions hold, and what its lines say."""
     here = board.copy()
     made: Sequence[str] = ()
     if told.helpers:
@@ -190,11 +205,9 @@ def still_runs(board: Board, claim: str, told: Told) -> bool:
     if any(id not in here for id in told.also):
         return False
     figure = Labelled(here, claim, [*told.also, *made])
-    labels = [[figure.labelled((*key[:1], at.get(key[1], key[1]), *key[2:])) for key in points] for _, points in told.lies]
-    if any(label is None for points in labels for label in points):
+    numbers = [figure.labelled((*key[:1], at.get(key[1], key[1]), *key[2:])) for key in told.points]
+    if None in numbers:
         return False
+    choice = {label: [number] for label, number in enumerate(numbers)}
     holding = Holding(figure_now(figure))
-    return all(
-        bool(holding.lies(Condition(how, tuple(range(len(points)))), {place: [label] for place, label in enumerate(points)})[0])
-        for (how, _), points in zip(told.lies, labels, strict=True)
-    )
+    return all(bool(holding.lies(one, choice)[0]) for one in told.lies) and all(bool(holding.holds(one, choice)[0]) for one in told.facts)

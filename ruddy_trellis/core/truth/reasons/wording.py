@@ -131,6 +131,8 @@ class Wording:
         """By what a line holds, in words, without the lines that it cites."""
         if line.how == GIVEN and line.fact.form == SHAPE:
             return "it is made so"
+        if line.how == GIVEN and line.fact.form == MIDPOINT and self._figure.board.step(line.step).does == "midpoint":
+            return self.says(line.fact)
         if line.how == GIVEN:
             return sentence(self._figure.board, line.step)
         if line.how == ONE_CIRCLE:

@@ -1,6 +1,7 @@
 // The drawer: panels made by the server, put in by htmx, and what is pressed in them.
 
 import { rove } from "../page/roving.js";
+import { Reason } from "./reason.js";
 
 /** Panels about what is selected. */
 const FOLLOWING = new Set(["look", "recipe", "where"]);
@@ -18,8 +19,10 @@ export class Drawer {
     this.copied = null;
     this.aheadOf = null; // the button whose edit is shown ahead
     this.pairOf = null; // the row whose two angles are drawn
+    this.why = null; // the claim of which it is told why it is so
     this.root = document.getElementById("drawer");
     this.panel = document.getElementById("panel");
+    this.reason = new Reason(this.panel);
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.addEventListener("click", () => this.open(tab.dataset.panel));
     rove(this.root.querySelector(".drawer-names"), "[data-panel]");
     document.getElementById("fold").addEventListener("click", () => this.fold());
@@ -40,6 +43,7 @@ export class Drawer {
       this.mark();
       this.running(this.now ?? []);
       this.pair(null);
+      this.reason.shown();
     });
   }
 
@@ -84,7 +88,9 @@ export class Drawer {
     if (this.name === "angles") return `?ids=${this.angleLines}`;
     if (this.name === "claims") {
       const notice = this.noticing === undefined ? "" : `notice=true&ids=${this.noticing}`;
-      return `?ties=${this.resting ?? ""}&${notice}`;
+      const anew = this.anew ? "&anew=true" : "";
+      this.anew = false;
+      return `?ties=${this.resting ?? ""}&why=${this.why ?? ""}${anew}&${notice}`;
     }
     return this.name === "log" ? `?${new URLSearchParams(this.plot)}` : "";
   }
@@ -165,6 +171,18 @@ export class Drawer {
     this.open("claims");
   }
 
+  /** Ask why a claim is so; the same button again puts the answer away. */
+  askWhy(button) {
+    const { why, anew } = button.dataset;
+    this.why = this.why === why && !anew ? null : why;
+    this.anew = Boolean(anew);
+    if (this.why) {
+      button.textContent = "Looking for a reason…";
+      button.setAttribute("aria-busy", "true");
+    }
+    this.refresh();
+  }
+
   /** Ask what might be true of what is selected, or of the whole board; or no longer. */
   notice() {
     this.noticing = this.noticing === undefined ? this.acts.selected().join(",") : undefined;
@@ -184,8 +202,10 @@ export class Drawer {
     else if (dataset.ties) {
       this.resting = this.resting === dataset.ties ? null : dataset.ties;
       this.refresh();
-    } else if (dataset.formula) this.asFormula(dataset.formula);
-    else if (dataset.copy) this.copyText(dataset.copy, "The formula is copied.");
+    } else if (dataset.why) this.askWhy(element);
+    else if (element.id === "next-reason") this.reason.next();
+    else if (dataset.formula) this.asFormula(dataset.formula);
+    else if (dataset.copy) this.copyText(dataset.copy, dataset.copied ?? "The formula is copied.");
     else if (dataset.say) this.acts.send({ t: "say", text: dataset.say });
     else if (element.id === "notice") this.notice();
     else if (dataset.send) this.acts.send(JSON.parse(dataset.send));
