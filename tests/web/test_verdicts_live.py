@@ -26,7 +26,9 @@ class Here:
         return self.instead if self.instead is not None else function(*arguments)
 
 
-class LiveVerdictsTest(WebTest):
+class WithClaims(WebTest):
+    """Boards with claims on them, and ways to wait for what is known of these."""
+
     def board(self, *sentences):
         board = self.new_board()
         line = Line(self.enterContext(self.client.websocket_connect(f"/boards/{board}/live")))
@@ -61,6 +63,8 @@ class LiveVerdictsTest(WebTest):
         verdicts._remembered.clear()
         self.enterContext(mock.patch.object(verdicts, "_LATER", 0.05))
 
+
+class LiveVerdictsTest(WithClaims):
     def test_what_could_not_be_tried_at_once_is_tried_again(self):
         first = Here(refusals=5)
         with mock.patch.object(verdicts, "FIRST", first), mock.patch.object(verdicts, "TRUTH", Here(refusals=2)):

@@ -17,6 +17,7 @@ from .forms import (
     angles,
     area,
     equal_lengths,
+    is_trivial,
     length,
     line,
     on_circle,
@@ -41,7 +42,7 @@ def goals(figure: Labelled) -> list[Fact]:
     say = _SAYINGS.get(claim.does)
     if say is None:
         raise NotSaid
-    found = list(dict.fromkeys(say(figure, claim.fills)))
+    found = [fact for fact in dict.fromkeys(say(figure, claim.fills)) if not is_trivial(fact)]
     if not found:
         raise NotSaid
     return found

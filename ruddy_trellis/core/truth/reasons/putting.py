@@ -1,6 +1,8 @@
 """A reason put on the board: its lines as words, one under another, shown at once, told by reveals, or with parts under covers."""
 
 from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Any
 
 from ...board.board import Board
 from ...edits.models import Add, NewStep
@@ -18,7 +20,7 @@ WAYS = {
 #: An edit adds at most so many steps.
 _MOST = 50
 #: How far apart lines are, where the first stands, and how far to the right of its button or its statement a text is: shares of the view.
-_APART, _LEFT, _TOP, _BESIDE, _AFTER = 0.062, 0.03, 0.05, 0.09, 0.34
+_APART, _LEFT, _TOP, _BESIDE, _AFTER = 0.075, 0.03, 0.05, 0.16, 0.34
 
 
 def put_on_board(board: Board, told: Told, way: str) -> Add:
@@ -26,40 +28,45 @@ def put_on_board(board: Board, told: Told, way: str) -> Add:
     if way not in WAYS:
         raise Refusal(f"A reason is put on the board as one of these: {', '.join(WAYS)}.")
     rows = list(_rows(told, way))
-    if sum(map(len, rows)) * (2 if way == "reveals" else 1) > _MOST:
-        raise Refusal("This reason has too many lines for the board. Copy it as text, or print it on the handout.")
     left, low, right, high = board.settings.view
     steps, reveals = [], []
     for number, row in enumerate(rows):
         down = high - (_TOP + min(_APART, 0.9 / len(rows)) * number) * (high - low)
         across = left + _LEFT * (right - left)
-        for place, (text, is_covered) in enumerate(row):
-            x = across + ((_AFTER if place else 0) + (_BESIDE if way == "reveals" else 0)) * (right - left)
-            fills = {"text": {"words": text, "of": []}, "at": [round(x, 2), round(down, 2)]}
-            if way == "reveals":
-                at = [round(across, 2), round(down, 2)]
-                fills_of = {"things": [f"new:{len(steps)}"], "start": "hidden", "at": at}
-                reveals.append(NewStep(does="reveal", fills=fills_of, caption=f"Reason {number + 1}"))
+        for place, (text, is_covered) in enumerate(row.texts):
+            x = across + ((_AFTER if place else 0) + (_BESIDE if row.button else 0)) * (right - left)
+            if row.button:
+                shows: dict[str, Any] = {"things": [f"new:{len(steps)}"], "start": "hidden", "at": [round(across, 2), round(down, 2)]}
+                reveals.append(NewStep(does="reveal", fills=shows, caption=row.button))
+            fills: dict[str, Any] = {"text": {"words": text, "of": []}, "at": [round(x, 2), round(down, 2)]}
             steps.append(NewStep(does="words", fills=fills, covered=is_covered))
+    if len(steps) + len(reveals) > _MOST:
+        raise Refusal("This reason has too many lines for the board. Copy it as text, or print it on the handout.")
     return Add(steps=[*steps, *reveals])
 
 
-def _rows(told: Told, way: str) -> Iterator[list[tuple[str, bool]]]:
-    """The texts of each row, with whether each is covered."""
+@dataclass(frozen=True)
+class _Row:
+    """A row on the board: its texts, each with whether it is covered, and the words of the reveal that shows it, or ""."""
+
+    texts: tuple[tuple[str, bool], ...]
+    button: str = ""
+
+
+def _rows(told: Told, way: str) -> Iterator[_Row]:
     if way == "hints":
-        for hint in told.hints:
-            yield [(hint, True)]
+        yield from (_Row(((hint, True),)) for hint in told.hints)
         return
     for text in told.first:
-        yield [(text, False)]
+        yield _Row(((text, False),))
     if told.given:
-        yield [("Given: " + "; ".join(f"({line.number}) {line.says}" for line in told.given) + ".", False)]
+        yield _Row((("Given: " + "; ".join(f"({line.number}) {line.says}" for line in told.given) + ".", False),))
     for line in told.steps:
         if way in ("lines", "reveals"):
-            yield [(f"{line.number}. {line.says}: {_why(line)}", False)]
+            yield _Row(((f"{line.number}. {line.says}: {_why(line)}", False),), f"Reason {line.number}" if way == "reveals" else "")
         else:
-            yield [(f"{line.number}. {line.says}", way == "statements"), (f"because: {_why(line)}", way == "reasons")]
-    yield [(f"So {told.claim}.", False)]
+            yield _Row(((f"{line.number}. {line.says}", way == "statements"), (f"because: {_why(line)}", way == "reasons")))
+    yield _Row(((f"So {told.claim}.", False),), "So" if way == "reveals" else "")
 
 
 def _why(line: ToldLine) -> str:
