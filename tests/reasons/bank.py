@@ -10,13 +10,17 @@ from ..core.claims import SHARE
 from ..core.figures import figure
 
 #: Of the bank each so many-th statement is tried in the test command, and all of it in the long walks.
-EACH = 1 if SHARE == 1 else 3
+EACH = 1 if SHARE == 1 else 4
 
 
-def statements(file="statements.txt"):
+FILES = ("statements.txt", "further_statements.txt")
+
+
+def statements(files=FILES):
     """Yield for each statement its theme, the sentences of its figure, whether it is true, and what it says."""
     theme, sentences, said = "", [], []
-    for line in [*Path(__file__).with_name(file).read_text("utf-8").splitlines(), ""]:
+    lines = [line for file in files for line in [*Path(__file__).with_name(file).read_text("utf-8").splitlines(), ""]]
+    for line in lines:
         if line.startswith("#"):
             continue
         if line.startswith("== "):

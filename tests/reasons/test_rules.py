@@ -75,7 +75,7 @@ class RulesTest(unittest.TestCase):
 
     def test_no_rule_holds_of_any_figure(self):
         random = np.random.default_rng(5)
-        for rule in RULES.values():
+        for rule in (rule for rule in RULES.values() if rule.premises):  # what needs none but how points lie holds of many
             held = 0
             for _ in range(12):
                 at = {letter: random.normal(0, 2, 2) for letter in rule.letters}
@@ -97,7 +97,7 @@ class RulesTest(unittest.TestCase):
         self.assertEqual(len(RULES), sum(map(len, THEMES.values())), "each key once")
         for rule in RULES.values():
             self.assertTrue(rule.names and all(rule.names), rule.key)
-            self.assertTrue(rule.premises and rule.concluded not in rule.premise_facts, rule.key)
+            self.assertNotIn(rule.concluded, rule.premise_facts, rule.key)
 
 
 if __name__ == "__main__":

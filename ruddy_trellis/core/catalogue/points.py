@@ -253,6 +253,7 @@ POINTS = (
         gives=(
             "{mirror} ⊥ {point}{self}",
             "{mirror:each}{point} = {mirror:each}{self}",
+            "{mirror}{middle point self} in line",
         ),
         sentence="the mirror image of {point:point} in {mirror:straight}",
         also=(

@@ -138,6 +138,7 @@ STRAIGHT_THINGS = (
         gives=(
             "{self} ⊥ {span}",
             "{self:each}{span:0} = {self:each}{span:1}",
+            "{self}{middle span} in line",
         ),
         sentence="the perpendicular bisector of {span:span}",
         also=(

@@ -128,11 +128,10 @@ class _Look:
             first, second, *others = fact.data
             ways = ([_less(pair(one, a), pair(one, b)) for one, a, b in _seen_from(first, second, other)] for other in others)
             return all(any(_is_sum(known, [way]) for way in each) for each in ways)
-        return any(
-            _is_sum([row for one in cited for row in read(one)], read(fact))
-            for read in (self._directions, _logarithms, _sums)
-            if read(fact)
-        )
+        given = lambda read: [row for one in cited for row in read(one)]
+        if any(_is_sum(given(read), read(fact)) for read in (self._directions, _logarithms) if read(fact)):
+            return True
+        return any(_is_sum(given(_sums), [row]) for row in _sums(fact)[:1])
 
     def _left(self, a: int, vertex: int, b: int) -> int:
         places = self._figure.places[0]
@@ -178,7 +177,11 @@ def _logarithms(fact: Fact) -> list[Mapping[Any, Fraction]]:
 def _sums(fact: Fact) -> list[Mapping[Any, Fraction]]:
     """What a fact says of sums of products of magnitudes."""
     if fact.form == SUM:
-        return [{key: Fraction(times) for key, times in fact.data}]
+        whole: list[Mapping[Any, Fraction]] = [{key: Fraction(times) for key, times in fact.data}]
+        if all(len(term) == 1 and term[0][0] == "length" for term, _ in fact.data):
+            for (factor,), _ in fact.data:  # what adds up to nothing does so when all of it is multiplied by a length
+                whole.append({tuple(sorted((*term, factor))): Fraction(times) for term, times in fact.data})
+        return whole
     if fact.form == PRODUCT:
         above = tuple(sorted(key for key, power in fact.data[0] for _ in range(power)))
         below = tuple(sorted(key for key, power in fact.data[0] for _ in range(-power)))

@@ -4,7 +4,7 @@ import time
 from collections.abc import Collection, Sequence
 from typing import Any
 
-from .forms import Fact
+from .forms import Fact, Magnitude, magnitudes_of
 from .given import given
 from .holding import Holding, is_so
 from .instances import Instance, Instances
@@ -30,13 +30,16 @@ class Derivation:
         figure: the labelled figure.
         without: the keys of rules that are not used.
         deadline: by ``time.monotonic()``.
+        areas: of what quadrilaterals the areas are looked at.
 
     Attributes:
         knowledge: what is known. ``turns``: which way the angles of the figure turn.
     """
 
-    def __init__(self, figure: Labelled, without: Collection[str] = (), deadline: float = float("inf")) -> None:
-        self._figure, self._deadline = figure, deadline
+    def __init__(
+        self, figure: Labelled, without: Collection[str] = (), deadline: float = float("inf"), areas: Collection[Magnitude] = ()
+    ) -> None:
+        self._figure, self._deadline, self._areas = figure, deadline, areas
         self.turns = Turns(figure.places[0])
         self.knowledge = Knowledge(self.turns)
         self._premises: dict[Fact, tuple[Any, float | None]] = {}
@@ -51,8 +54,12 @@ class Derivation:
         look, found = Instances(self._figure.places), []
         for rule in RULES.values():
             if rule.key not in without and time.monotonic() < self._deadline:
-                found += [one for one in look.of(rule) if _is_sayable(one, self._figure)]
+                found += [one for one in look.of(rule) if _is_sayable(one, self._figure) and self._is_looked_at(one)]
         return found
+
+    def _is_looked_at(self, one: Instance) -> bool:
+        """Whether the areas of quadrilaterals in a conclusion are among those that are looked at."""
+        return all(len(magnitude) <= 4 or magnitude in self._areas for magnitude in magnitudes_of(one.conclusion))
 
     def find(self, goals: Sequence[Fact]) -> bool:
         """Derive until all goals follow, and on for as long as they could follow more cheaply. Returns whether they do."""

@@ -10,7 +10,7 @@ from ...kinds import POINT
 from .argument import GIVEN, RULE, TOGETHER, Argument
 from .checking import faults
 from .deriving import Derivation, can_be_reasoned
-from .forms import Fact, Magnitude
+from .forms import Fact, magnitudes_of
 from .goals import NotSaid, goals
 from .helping import helped
 from .holding import Holding, is_so
@@ -24,9 +24,13 @@ _LOG = logging.getLogger(__name__)
 _A_NAME = 0.9
 #: So often a reason that is but the claim's own theorem is looked for otherwise.
 _OTHERWISE = 5
+#: An argument of more steps than this is told to nobody, nor one with a line that follows from more lines than that.
+_STEPS, _TOGETHER = 45, 12
 #: Of more points than this a figure has many, and the rules for triangles that are alike.
 _MANY = 9
 _OF_TRIANGLES = frozenset(rule.key for rule in RULES.values() if any(sign in " ".join((*rule.premises, rule.conclusion)) for sign in "≅~"))
+#: The areas of quadrilaterals are looked at where they are asked about only.
+_OF_QUADRILATERALS = frozenset(("halves_of_parallelogram", "cut_in_two"))
 _OF_AREAS = frozenset(rule.key for rule in THEMES["Areas"])
 
 
@@ -47,14 +51,14 @@ class Found:
 def reason(board: Board, claim: str, seconds: float = 5.0) -> Found | None:
     """A reason for a claim that holds, looked for so many seconds; None where none was found that a pupil could read."""
     deadline = time.monotonic() + seconds
-    for figure, helpers in _figures(board, claim, deadline):
+    for figure, helpers, with_areas in _figures(board, claim, deadline):
         if not can_be_reasoned(figure):
             continue
         try:
             wanted = goals(figure)
         except NotSaid:
             continue
-        made = _argued(figure, wanted, deadline)
+        made = _argued(figure, wanted, deadline, with_areas)
         needed_ones = tuple(helper for helper in helpers if made is not None and helper in _used(figure, made))
         if made is None or (helpers and not needed_ones):
             continue
@@ -65,10 +69,11 @@ def reason(board: Board, claim: str, seconds: float = 5.0) -> Found | None:
     return None
 
 
-def _figures(board: Board, claim: str, deadline: float) -> Iterator[tuple[Labelled, tuple[str, ...]]]:
-    """The figures in which a reason is looked for: what the claim hangs on, all of the board, and with a helper more."""
+def _figures(board: Board, claim: str, deadline: float) -> Iterator[tuple[Labelled, tuple[str, ...], bool]]:
+    """The figures in which a reason is looked for: what the claim hangs on, all of the board, and with a helper more; and whether with
+    areas."""
     small = Labelled(board, claim)
-    yield small, ()
+    yield small, (), False
     points = [step.id for step in board.steps if step.makes == POINT and board.value(step.id) is not None]
     lines = [
         step.id for step in board.steps if step.makes in ("line", "segment", "ray", "circle", "arc") and board.value(step.id) is not None
@@ -77,7 +82,7 @@ def _figures(board: Board, claim: str, deadline: float) -> Iterator[tuple[Labell
     if len(points) <= MOST_POINTS:
         whole = Labelled(board, claim, [*points, *lines])
         if len(whole) > len(small):
-            yield whole, ()
+            yield whole, (), False
             largest = whole
     for start in dict.fromkeys((small, largest)):
         try:
@@ -87,7 +92,8 @@ def _figures(board: Board, claim: str, deadline: float) -> Iterator[tuple[Labell
         for larger in helped(start, wanted):
             if time.monotonic() > deadline:
                 return
-            yield Labelled(larger.board, claim, [*(step.id for step in start.steps), *larger.there, *larger.made]), larger.made
+            also = [*(step.id for step in start.steps), *larger.there, *larger.made]
+            yield Labelled(larger.board, claim, also), larger.made, larger.with_areas
 
 
 def _used(figure: Labelled, made: Argument) -> set[str]:
@@ -98,13 +104,15 @@ def _used(figure: Labelled, made: Argument) -> set[str]:
     return found
 
 
-def _argued(figure: Labelled, wanted: Sequence[Fact], deadline: float) -> Argument | None:
+def _argued(figure: Labelled, wanted: Sequence[Fact], deadline: float, with_areas: bool) -> Argument | None:
     """An argument within a figure that is more than the claim's own theorem; None where there is none."""
     holding = Holding(figure.places)
     if not all(is_so(holding, goal) for goal in wanted):
         return None
-    of_areas = any(_speaks_of_areas(goal) for goal in wanted)
+    of_areas = with_areas or any(one[0] == "area" for goal in wanted for one in magnitudes_of(goal))
     without: set[str] = set() if of_areas else set(_OF_AREAS)
+    if not any(len(one) > 4 for goal in wanted for one in magnitudes_of(goal)):
+        without |= _OF_QUADRILATERALS
     for _ in range(_OTHERWISE):
         found = _derived(figure, wanted, without, deadline)
         if found is None:
@@ -112,7 +120,7 @@ def _argued(figure: Labelled, wanted: Sequence[Fact], deadline: float) -> Argume
         made = argument(needed(found.knowledge, found.turns, wanted), wanted, figure.places[0])
         own = own_theorem(made)
         if own is None:
-            return made
+            return made if is_readable(made) else None
         without |= {own, *(rule.key for rule in RULES.values() if rule.family and rule.family == RULES[own].family)}
     return None
 
@@ -121,10 +129,16 @@ def _derived(figure: Labelled, wanted: Sequence[Fact], without: set[str], deadli
     """What was derived until the goals followed; None where they do not. In a figure of many points it is first tried without triangles
     that are alike, of which there are very many."""
     for less in (without | _OF_TRIANGLES, without) if len(figure) > _MANY else (without,):
-        found = Derivation(figure, less, deadline)
+        shapes = {one for goal in wanted for one in magnitudes_of(goal) if len(one) > 4}
+        found = Derivation(figure, less, deadline, shapes)
         if found.find(wanted):
             return found
     return None
+
+
+def is_readable(made: Argument) -> bool:
+    """Whether a pupil could follow an argument: not too many steps, and none that puts too much together at once."""
+    return len(made.steps) <= _STEPS and all(len(line.cites) <= _TOGETHER for line in made.steps)
 
 
 def own_theorem(made: Argument) -> str | None:
@@ -135,12 +149,3 @@ def own_theorem(made: Argument) -> str | None:
     if len(theorems) == 1 and not others and len(steps) <= 1:
         return theorems[0].rule
     return None
-
-
-def _speaks_of_areas(fact: Fact) -> bool:
-    magnitudes: list[Magnitude] = []
-    if fact.form == "product":
-        magnitudes = [magnitude for magnitude, _ in fact.data[0]]
-    elif fact.form == "sum":
-        magnitudes = [magnitude for term, _ in fact.data for magnitude in term]
-    return any(magnitude[0] == "area" for magnitude in magnitudes)

@@ -180,6 +180,13 @@ def same(a: Label, b: Label) -> Fact:
     return Fact(SAME, pair(a, b))
 
 
+def magnitudes_of(fact: Fact) -> list[Magnitude]:
+    """The lengths and areas that stand in a fact."""
+    if fact.form == PRODUCT:
+        return [one for one, _ in fact.data[0]]
+    return [one for term, _ in fact.data for one in term] if fact.form == SUM else []
+
+
 def is_proper(fact: Fact) -> bool:
     """Whether no length in a fact is from a point to itself, and no angle has a leg without one."""
     if fact.form == ANGLES:

@@ -5,7 +5,7 @@ What a construction gives stands beside its definition in the catalogue (``Const
 - ``{point}``, ``{corners:0}``: the point in a gap, or one of its points; ``{span}``, ``{base}``: two points of it, or of the line in it;
 - ``{self}``: the point that is made, or points of the line or circle that is; ``{self.centre}``, ``{circle.centre}``: the centre;
 - ``{self:each}``: every point on it, a fact for each; ``{self&circle}``: every point of both;
-- ``{middle span}``, ``{foot corner base}``: a point that is made so from what is in these gaps;
+- ``{middle span}``, ``{middle point self}``, ``{foot corner base}``: a point that is made so from what is in these gaps;
 - ``{angle}``, ``{factor}``, ``{first/second}``, ``{whole/second}``: a typed number, a ratio of two, and of their sum to one.
 
 What cannot be said of a figure, as there is no such point or the number is read off, is left out.
@@ -141,7 +141,7 @@ def _filled(figure: Labelled, made: Step, fills: dict[str, Any], gap: str, text:
         first = _number(fills, "first") + _number(fills, "second") if above == "whole" else _number(fills, above)
         return [abs(first / _number(fills, below))]
     if gap.startswith(("middle ", "foot ")):
-        return [(_made_so(figure, fills, gap),)]
+        return [(_made_so(figure, {**fills, "self": (made.id,)}, gap),)]
     if "&" in gap:
         one, other = (_points_on(figure, made, fills, part) for part in gap.split("&"))
         return [(label,) for label in one if label in other and not figure.is_nameless(label)]
@@ -149,7 +149,8 @@ def _filled(figure: Labelled, made: Step, fills: dict[str, Any], gap: str, text:
     if name.endswith(".centre"):
         return [(_centre(figure, made, fills, name.removesuffix(".centre")),)]
     if which == "each":
-        return [(label,) for label in _points_on(figure, made, fills, name) if not figure.is_nameless(label)]
+        # Of a nameless point no length says anything, an angle does.
+        return [(label,) for label in _points_on(figure, made, fills, name) if "∠" in text or not figure.is_nameless(label)]
     if which:
         ends = figure.ends(fills[name])
         if int(which) >= len(ends):

@@ -22,11 +22,13 @@ class Helped:
 
     Attributes:
         made: the ids of what was added, and ``there`` of what is on the board in any case and helps.
+        with_areas: whether areas may lead to the goal, though it says nothing of any.
     """
 
     board: Board
     made: tuple[str, ...] = ()
     there: tuple[str, ...] = ()
+    with_areas: bool = False
 
 
 def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[Helped]:
@@ -34,6 +36,12 @@ def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[Helped]:
     seen: set[tuple[str, str]] = set()
     for triangle in _triangles(figure):
         yield _with(figure, [("midpoint", {"span": _ids(figure, ends)}) for ends in combinations(triangle, 2)])
+    for point, arms in _of_bisectors(figure):
+        yield _with(figure, [("foot", {"point": _ids(figure, (point,)), "base": _ids(figure, arm)}) for arm in arms], with_areas=True)
+    for ends in _between_middles(figure):
+        yield _with(figure, [("midpoint", {"span": _ids(figure, ends)})])
+    for pairs in _of_mirrors(figure):
+        yield _with(figure, [("midpoint", {"span": _ids(figure, ends)}) for ends in pairs])
     for does, fills in _helpers(figure, goals):
         key = does, repr(sorted(fills.items()))
         if key in seen:
@@ -46,7 +54,40 @@ def helped(figure: Labelled, goals: Sequence[Fact]) -> Iterator[Helped]:
             return
 
 
-def _with(figure: Labelled, helpers: Sequence[tuple[str, dict]]) -> Helped:
+def _of_mirrors(figure: Labelled) -> list[set[tuple[int, int]]]:
+    """For each mirror line the pairs of points that are images of one another in it, where there are several."""
+    found: dict[tuple[str, ...], set[tuple[int, int]]] = {}
+    for step in figure.steps:
+        made = figure.number(step.id)
+        if step.does == "mirrored" and made is not None:
+            point = figure.number(step.fills["point"][0])
+            if point is not None:
+                found.setdefault(step.fills["mirror"], set()).add(pair(point, made))
+        elif step.does == "perpendicular_bisector" and len(ends := figure.ends(step.fills["span"])) == 2:
+            found.setdefault((step.id,), set()).add(pair(*ends))
+    return [pairs for pairs in found.values() if len(pairs) > 1]
+
+
+def _of_bisectors(figure: Labelled) -> list[tuple[int, list[tuple[int, int]]]]:
+    """The points on angle bisectors, each with the two arms."""
+    found = []
+    for step in figure.steps:
+        if step.does == "angle_bisector":
+            a, vertex, b = figure.numbers(step.fills["corner"])
+            for point in figure.lines[step.id]:
+                if point != vertex and not figure.is_nameless(point):
+                    found.append((point, [(vertex, a), (vertex, b)]))
+    return found
+
+
+def _between_middles(figure: Labelled) -> list[tuple[int, int]]:
+    """Pairs of points of which the one is an end of what one midpoint halves, the other of what another does."""
+    spans = [ends for step in figure.steps if step.does == "midpoint" and len(ends := figure.ends(step.fills["span"])) == 2]
+    found = {pair(a, b): None for one, other in combinations(spans, 2) for a in one for b in other if a != b}
+    return list(found)[:8]
+
+
+def _with(figure: Labelled, helpers: Sequence[tuple[str, dict]], with_areas: bool = False) -> Helped:
     """A figure's board with some helpers, without those that have no value."""
     board, made, there = figure.board.copy(), [], []
     for does, fills in helpers:
@@ -61,7 +102,7 @@ def _with(figure: Labelled, helpers: Sequence[tuple[str, dict]]) -> Helped:
         helper = board.steps[-1].id
         if board.value(helper) is not None:
             made.append(helper)
-    return Helped(board, tuple(made), tuple(there))
+    return Helped(board, tuple(made), tuple(there), with_areas)
 
 
 def _alike(board: Board, does: str, fills: dict) -> list[str]:

@@ -18,6 +18,7 @@ from .forms import (
     Fact,
     is_trivial,
     length,
+    line,
     on_circle,
     pair,
 )  # fmt: skip
@@ -38,7 +39,7 @@ class Known:
         step: the id of the step that gives it, or None.
         instance: the rule that it comes from, with its points, or None.
         support: for each premise the numbers of the facts from which it follows.
-        joined: the numbers of the two facts about circles that it puts together, or ().
+        joined: the numbers of the two facts about circles, or about lines, that it puts together, or ().
     """
 
     fact: Fact
@@ -63,6 +64,7 @@ class Knowledge:
         self._directions, self._products, self._sums = Classes(), Classes(), Classes()
         self._rows: dict[str, list[tuple[dict[Any, int], int]]] = {PRODUCT: [], SUM: []}
         self._circles: list[int] = []
+        self._lines: list[int] = []
         self._circle_version = 0
 
     def learn(self, one: Known) -> int | None:
@@ -82,7 +84,18 @@ class Knowledge:
             self._rows[SUM].append((vector, number))
         if one.fact.form == ROUND:
             self._join(number)
+        elif one.fact.form == LINE:
+            self._join_lines(number)
         return number
+
+    def _join_lines(self, number: int) -> None:
+        """Put a line together with those that it shares two points with."""
+        self._lines.append(number)
+        for other in self._lines[:-1]:
+            points, others = {*self.known[number].fact.data}, {*self.known[other].fact.data}
+            if len(points & others) >= 2 and not points <= others and not others <= points:
+                cost = self.known[number].cost + self.known[other].cost
+                self.learn(Known(line(points | others), cost, joined=(number, other)))
 
     def _join(self, number: int) -> None:
         """Put a circle together with those that it shares three points with, or its centre and a point."""
@@ -121,7 +134,7 @@ class Knowledge:
             found = self._all(self._products, product_vectors(fact))
             return found if found is not None else self._all(self._sums, sum_vectors(fact))
         if fact.form == SUM:
-            return self._all(self._sums, sum_vectors(fact))
+            return self._all(self._sums, sum_vectors(fact)[:1])
         if fact.form == ROUND:
             return self._on_known_circle(fact)
         return None
@@ -143,7 +156,7 @@ class Knowledge:
         ways = [(self.cost(known), known)]
         if fact.form == PRODUCT:
             ways += filter(None, [few(vector, self._rows[PRODUCT], costs, most) for vector in product_vectors(fact)])
-        ways += filter(None, [few(vector, self._rows[SUM], costs, most) for vector in sum_vectors(fact)])
+        ways += filter(None, [few(vector, self._rows[SUM], costs, most) for vector in sum_vectors(fact)[:1]])
         return min(ways)[1]
 
     def _by_few_directions(self, fact: Fact, known: tuple[int, ...], costs: list[float], most: int) -> tuple[int, ...]:
@@ -286,7 +299,10 @@ def product_vectors(fact: Fact) -> list[dict[Any, int]]:
 def sum_vectors(fact: Fact) -> list[dict[Any, int]]:
     """A fact as an equation of products of magnitudes that add up to zero. Fractions are kept as they are modulo a prime."""
     if fact.form == SUM:
-        return [dict(fact.data)]
+        # A sum of lengths is a sum as well where all of it is multiplied by one of them.
+        lengths = [term[0] for term, _ in fact.data] if all(len(term) == 1 and term[0][0] == "length" for term, _ in fact.data) else []
+        times = [{tuple(sorted((*term, one))): count for term, count in fact.data} for one in lengths]
+        return [dict(fact.data), *times]
     if fact.form == PRODUCT:
         above: list[Any] = []
         below: list[Any] = []

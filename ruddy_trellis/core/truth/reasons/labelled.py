@@ -144,8 +144,8 @@ class Labelled:
         return self.numbers(fill)
 
     def ends(self, fill: tuple[str, ...]) -> list[int]:
-        """The numbers of two points that fill a gap, or of the ends of a segment between two; none where it has no such ends."""
-        if len(fill) == 1:
+        """The numbers of the points that fill a gap, or of the ends of a segment between two; none where it has no such ends."""
+        if len(fill) == 1 and self.board.kind_of(fill[0]) != POINT:
             step = self.board.step(fill[0])
             if step.makes != SEGMENT or step.does != "segment":
                 return []
@@ -205,10 +205,10 @@ class Labelled:
             value = values[line]
             if value is not None:
                 for axis in (0, 1):
-                    far = np.array([_FAR[(copy * 7 + number * 3) % len(_FAR)] for copy in range(count)]) if which else 0.0
+                    far = (1 if which else -1) * np.array([_FAR[(copy * 7 + number * 3) % len(_FAR)] for copy in range(count)])
                     start = value[axis]
                     on = [one for one in self.lines[line] if one != number and not self.is_nameless(one)]
-                    if on and which:
+                    if on:
                         start = found[:, on[0], axis]
                     found[:, number, axis] = start + far * value[2 + axis]
         return found
@@ -221,9 +221,9 @@ class Labelled:
         for number, (line, which) in self._nameless.items():
             value = values[line]
             if value is not None:
-                far = m.number(_FAR[number % len(_FAR)]) if which else m.number(0)
+                far = m.number(_FAR[number % len(_FAR)] * (1 if which else -1))
                 on = [one for one in self.lines[line] if one != number and not self.is_nameless(one)]
-                start = found[on[0]] if on and which else value[:2]
+                start = found[on[0]] if on else value[:2]
                 found[number] = start and tuple(start[axis] + far * value[2 + axis] for axis in (0, 1))
         return found
 

@@ -22,6 +22,7 @@ from .forms import (
     SIMILAR,
     SUM,
     Fact,
+    magnitudes_of,
     mapped,
 )
 from .labelled import Labelled
@@ -141,9 +142,8 @@ class _Steps:
                 self._segment((centre, label))
 
     def _magnitudes(self, fact: Fact, strokes: str) -> None:
-        found = fact.data[0] if fact.form == PRODUCT else [(one, 0) for term, _ in fact.data for one in term]
-        is_equal = fact.form == PRODUCT and len(found) == 2 and fact.data[1] == 1 and all(abs(power) == 1 for _, power in found)
-        for magnitude, _ in found:
+        is_equal = fact.form == PRODUCT and fact.data[1] == 1 and sorted(power for _, power in fact.data[0]) == [-1, 1]
+        for magnitude in magnitudes_of(fact):
             if magnitude[0] == "length":
                 self._segment(magnitude[1:], strokes if is_equal else "")
             else:
@@ -180,8 +180,7 @@ def _pairs_in(fact: Fact) -> Iterator[tuple[int, int]]:
         for (a, vertex, b), _ in data[0]:
             yield from ((a, vertex), (vertex, b))
     elif form in (PRODUCT, SUM):
-        magnitudes = [one for one, _ in data[0]] if form == PRODUCT else [one for term, _ in data for one in term]
-        for _, *labels in magnitudes:
+        for _, *labels in magnitudes_of(fact):
             yield from zip(labels, labels[1:] + labels[:1], strict=True)
     elif form in (PARALLEL, PERPENDICULAR):
         yield from data

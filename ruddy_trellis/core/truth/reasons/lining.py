@@ -30,7 +30,8 @@ class _Lines:
         if one.step is not None:
             return self._write(Line(one.fact, GIVEN, step=one.step))
         if one.joined:
-            return self._write(Line(one.fact, ONE_CIRCLE, cites=self._all(one.joined)))
+            how = ONE_CIRCLE if one.fact.form == ROUND else TOGETHER
+            return self._write(Line(one.fact, how, cites=self._all(one.joined)))
         assert one.instance is not None, "what is neither given nor joined comes from a rule"
         cites: list[int] = []
         for premise, support in zip(one.instance.premises, one.support, strict=True):

@@ -14,6 +14,15 @@ AREAS = (
     ),
     Rule("median_halves", ("one height and equal bases",), ("M mid BC",), "area ABM = area ACM", price=0.9),
     Rule("median_makes_half", ("one height and half of the base",), ("M mid BC",), "area ABC = 2 area ABM", price=0.9),
+    Rule("halves_of_parallelogram", ("a diagonal halves a parallelogram",), ("ABCD parallelogram",), "area ABCD = 2 area ABC"),
+    Rule(
+        "cut_in_two",
+        ("the parts make the whole",),
+        (),
+        "area ABC + area ACD = area ABCD",
+        ("B, D on two sides of AC", "A, C on two sides of BD"),
+        price=0.6,
+    ),
     Rule(
         "bases_in_line",
         ("one height: areas are as the bases",),

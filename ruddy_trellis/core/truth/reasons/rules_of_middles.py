@@ -77,6 +77,8 @@ MIDDLES = (
         price=1.6,
         is_theorem=True,
     ),
+    Rule("one_parallel", ("through a point there is only one parallel",), ("AP ∥ CD", "BP ∥ CD"), "ABP in line", price=0.7),
+    Rule("one_perpendicular", ("through a point there is only one perpendicular",), ("AP ⊥ CD", "BP ⊥ CD"), "ABP in line", price=0.7),
     Rule("line_added", ("the parts make the whole",), ("ABD in line",), "AD + DB = AB", ("D between A, B",), price=0.5),
     Rule(
         "middle_line",

@@ -12,7 +12,7 @@ from ...edits.prepare import perform
 from ...kinds import POLYGON, STRAIGHTS, join
 from ...language.fills import fill_to_json
 from ...language.printing import claim_words, sentence
-from .argument import GIVEN, Line
+from .argument import GIVEN, TOGETHER, Line
 from .finding import Found, reason
 from .forms import ANGLES, CONGRUENT, LINE, PRODUCT, SIMILAR, Fact, pair
 from .holding import Holding
@@ -115,8 +115,8 @@ class _Telling:
     def told(self) -> Told:
         figure, board = self._figure, self._figure.board
         lines = list(enumerate(self._argument.lines))
-        given = [(at, line) for at, line in lines if line.how == GIVEN and self._is_told(line)]
-        steps = [(at, line) for at, line in lines if line.how != GIVEN]
+        given = [(at, line) for at, line in lines if line.how == GIVEN and not self._is_drawn(line)]
+        steps = [(at, line) for at, line in lines if line.how != GIVEN and not self._is_drawn(line)]
         names = ascii_lowercase if len(given) <= len(ascii_lowercase) else [f"g{number}" for number in range(1, len(given) + 1)]
         self._called = {at: name for (at, _), name in zip(given, names, strict=False)}
         self._called |= {at: str(number) for number, (at, _) in enumerate(steps, 1)}
@@ -133,9 +133,11 @@ class _Telling:
             made=self._found.helpers,
         )
 
-    def _is_told(self, line: Line) -> bool:
-        """Whether something given is told: not that points are in line that are drawn so."""
-        return line.fact.form != LINE or line.fact in self._argument.goals
+    def _is_drawn(self, line: Line) -> bool:
+        """Whether a line only says that points are in line that are drawn so, or two lines that are one."""
+        if line.fact.form != LINE or line.fact in self._argument.goals:
+            return False
+        return line.how == GIVEN or (line.how == TOGETHER and all(self._is_drawn(self._argument.lines[cited]) for cited in line.cites))
 
     def _line(self, at: int, line: Line) -> ToldLine:
         says, because = self._wording.says(line.fact), self._wording.because(self._argument, line)
