@@ -22,7 +22,7 @@ _TABLE = re.compile(r"(?<=<!-- measured -->\n).*?(?=<!-- /measured -->)", re.DOT
 #: How the rows begin that stand in the README.
 _ASKED = (
     "recomputing a 200-step board", "the same figure in SymPy", "10,000 shaken copies", "locus of 1,000", "reading a sentence",
-    "a first verdict", "claims: every kind", "a region of five",
+    "a first verdict", "claims: every kind", "a reason for", "a region of five",
     "Is it right?", "40 hand in at once", "a 200-step board as PDF", "drag on a 200-step board, 5 steps",
     "drag beside the drawing at 300 ms of network, 5 steps", "the hand in the browser", "first visit",
     "motion of three", "opening a board page", "page weight", "40 students dragging at 20 positions a second each, 5 steps",

@@ -18,10 +18,13 @@ from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.lesson.file import board_to_text
 from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.core.truth.reasons.finding import reason
 from ruddy_trellis.core.truth.verdicts import first_verdict
 from tests.core.claims import whole_bank as claims_bank
 from tests.core.test_claims import claimed
 from tests.core.test_phrasings import bank
+from tests.reasons.bank import claimed as claimed_statement
+from tests.reasons.bank import statements
 
 from .figures import kitchen_garden, orchard, orchard_with, rosette, thirty, twelve_steps, wreath
 
@@ -126,6 +129,7 @@ def rows():
     yield from hover_rows()
     yield from reading_rows()
     yield from truth_rows()
+    yield from reason_rows()
     yield from region_rows()
     yield from challenge_rows()
 
@@ -210,6 +214,27 @@ def truth_rows():
             f"{sum(one[1] == 'proved' for one in true)} of {len(true)} true proved, {sum(one[1] == 'fails' for one in false)} of "
             f"{len(false)} false fail, slowest {max(one[2] for one in found):.1f} s",
         )
+
+
+def reason_rows():
+    """Reasons for the statements of the bank: for how many one is found that is more than what is given, how long that takes, and of how
+    many steps it is; and for the near misses."""
+    spent, steps, true, missed = [], [], 0, 0
+    for _, sentences, is_true, text in statements():
+        board, claim = claimed_statement(sentences, text)
+        start = time.perf_counter()
+        found = reason(board, claim)
+        spent.append(time.perf_counter() - start)
+        true += is_true
+        missed += found is not None and not is_true
+        if found is not None and is_true and found.argument.steps:
+            steps.append(len(found.argument.steps))
+    yield (
+        "a reason for a statement of school geometry",
+        "≥ 70%, none for a near miss, ≤ 12 steps at the median, ≤ 5 s",
+        f"{len(steps)} of {true} true, {missed} of {len(spent) - true} near misses, {statistics.median(steps):.0f} steps at the median, "
+        f"{statistics.median(spent) * 1000:.0f} ms median, {statistics.quantiles(spent, n=20)[18]:.1f} s p95, {max(spent):.1f} s at most",
+    )
 
 
 def reading_rows():

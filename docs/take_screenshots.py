@@ -103,6 +103,8 @@ def main():
             b.open("nine posts")
             b.open_drawer("claims")
             page.wait_for_selector(".verdict-proved >> nth=2")
+            page.click("text=Why? >> nth=0")
+            page.hover("#reason-steps > li:has-text('similar') >> nth=-1")
             take("claims")
             b.open("Build it by hand")
             page.goto(f"{server.address}/lessons/{b.slug}/as-student")
