@@ -6,6 +6,7 @@ from typing import Any
 
 from ...kinds import join
 from ...language.printing import sentence
+from ..angle_pairs import as_said
 from .argument import GIVEN, ONE_CIRCLE, TOGETHER, Argument, Line
 from .forms import ANGLES, CONGRUENT, LINE, MIDPOINT, PARALLEL, PERPENDICULAR, PRODUCT, ROUND, SAME, SHAPE, SUM, Fact
 from .labelled import Labelled
@@ -136,7 +137,9 @@ class Wording:
         if line.how == GIVEN:
             return sentence(self._figure.board, line.step)
         if line.how == ONE_CIRCLE:
-            return "three points are on only one circle"
+            (_, points), (_, others) = (argument.lines[number].fact.data for number in line.cites)
+            by_points = len({*points} & {*others}) >= 3
+            return "through three points there is only one circle" if by_points else "about one centre, through one point"
         if line.how == TOGETHER:
             return self._together(argument, line)
         return RULES[line.rule].called(self._words)
@@ -166,8 +169,8 @@ class Wording:
             return f"sum of the angles in triangle {names}"
         if not told:
             if len(terms) == 2 and total == 0:
-                return "vertically opposite angles"
-            return "angles on a straight line" if len(terms) == 2 and total == 180 else "angles at one point"
+                return as_said("vertical", self._words)
+            return as_said("linear pair", self._words) if len(terms) == 2 and total == 180 else "angles at one point"
         if len(terms) == 1 and total == 90:
             return "a right angle" if len(told) == 1 else "from these angles"
         if len(told) == 1 and told[0].form == PARALLEL and len(terms) == 2:
@@ -177,7 +180,7 @@ class Wording:
     def _at_parallels(self, fact: Fact) -> str:
         (one, _), (other, _) = fact.data[0]
         if fact.data[1]:
-            return "co-interior angles at parallels"
+            return f"{as_said('consecutive interior', self._words)} at parallels"
         places = self._figure.places[0]
         a, b = (places[label[1]] for label in (one, other))
         side = lambda angle: [
@@ -185,7 +188,7 @@ class Wording:
             for label in (angle[0], angle[2])
         ]
         first, second = (sum(part for part in side(angle)) for angle in (one, other))
-        return "corresponding angles at parallels" if first * second > 0 else "alternate angles at parallels"
+        return f"{as_said('corresponding' if first * second > 0 else 'alternate interior', self._words)} at parallels"
 
 
 def _number(value: Fraction) -> str:
