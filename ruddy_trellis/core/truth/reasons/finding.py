@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from ...board.board import Board
 from ...kinds import POINT
-from .argument import GIVEN, ONE_CIRCLE, RULE, TOGETHER, Argument
+from .argument import ONE_CIRCLE, RULE, TOGETHER, Argument
 from .checking import faults
 from .deriving import Derivation, can_be_reasoned
 from .forms import Fact, magnitudes_of
@@ -143,11 +143,9 @@ def is_readable(made: Argument) -> bool:
 
 def own_theorem(made: Argument) -> str | None:
     """The key of the rule, if an argument is nothing but one theorem used on what is given; None where it is more."""
-    steps = [
-        line for line in made.lines if line.how not in (GIVEN, ONE_CIRCLE) and not (line.how == RULE and RULES[line.rule].price < _A_NAME)
-    ]
-    theorems = [line for line in made.lines if line.how == RULE and RULES[line.rule].is_theorem]
-    others = [line for line in steps if line not in theorems and line.how not in (TOGETHER, ONE_CIRCLE)]
+    steps = [line for line in made.steps if line.how != ONE_CIRCLE and not (line.how == RULE and RULES[line.rule].price < _A_NAME)]
+    theorems = [line for line in made.steps if line.how == RULE and RULES[line.rule].is_theorem]
+    others = [line for line in steps if line not in theorems and line.how != TOGETHER]
     if len(theorems) == 1 and not others and len(steps) <= 1:
         return theorems[0].rule
     return None

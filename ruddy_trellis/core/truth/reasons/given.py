@@ -76,7 +76,7 @@ def _told(figure: Labelled, step: Step, made: Step, more: dict[str, Any]) -> Ite
     for text in step.construction.gives:
         try:
             pieces = {gap: _filled(figure, made, fills, gap, text) for gap in _GAP.findall(text)}
-        except (_Missing, ZeroDivisionError):
+        except (_Missing, ZeroDivisionError, IndexError):
             continue
         for way in choices(*pieces.values()):
             fact = _fact(text, dict(zip(pieces, way, strict=True)))
@@ -118,12 +118,9 @@ def _squares(figure: Labelled, step: Step) -> Iterator[Fact]:
     if step.does != "turned":
         return
     third = figure.board.step(step.fills["centre"][0])
-    if (
-        third.does == "turned"
-        and third.fills["centre"] == step.fills["point"]
-        and abs(_angle(step)) == 90
-        and _angle(third) == _angle(step)
-    ):
+    if third.does != "turned" or third.fills["centre"] != step.fills["point"]:
+        return
+    if abs(_angle(step)) == 90 and _angle(third) == _angle(step):
         around = [figure.number(id) for id in (*third.fills["point"], *step.fills["point"], third.id, step.id)]
         if None not in around:
             yield shape("square", tuple(around))

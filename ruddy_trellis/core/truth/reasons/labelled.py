@@ -113,11 +113,8 @@ class Labelled:
         found: dict[str, list[int]] = {}
         for step in self.steps:
             if step.makes in STRAIGHTS:
-                ends = (
-                    [id for gap in ("from", "to") for id in step.fills.get(gap, ())]
-                    if step.does in ("segment", "ray", "line", "vector")
-                    else []
-                )
+                is_through = step.does in ("segment", "ray", "line", "vector")
+                ends = [id for gap in ("from", "to") for id in step.fills.get(gap, ())] if is_through else []
                 on = self.numbers([*ends, *sorted(self.board.incidence.get(step.id, ()), key=self.board.place)])
                 for one in range(2 - len(on)):
                     self._nameless[len(self.ids)] = step.id, one if on == [] else 1
@@ -132,8 +129,6 @@ class Labelled:
             if step.makes in (CIRCLE, ARC):
                 centre = self.centre_id(step.id)
                 on = self.numbers(sorted(self.board.incidence.get(step.id, ()), key=self.board.place))
-                if step.makes == ARC and step.does == "arc":
-                    pass  # its second end gives a direction only
                 found[step.id] = None if centre is None else self._number.get(centre), on
         return found
 

@@ -36,7 +36,8 @@ export class Drawer {
     });
     this.panel.addEventListener("submit", (event) => this.submit(event));
     for (const kind of ["pointerover", "focusin"]) this.panel.addEventListener(kind, (event) => this.pointed(event.target));
-    this.panel.addEventListener("pointerleave", () => this.pointed(null));
+    // A line of a reason that was chosen stays lit.
+    this.panel.addEventListener("pointerleave", () => this.pointed(document.activeElement.closest(".reason-line")));
     this.panel.addEventListener("focusout", () => this.pointed(null));
     document.body.addEventListener("htmx:afterSwap", () => {
       this.toWhatWasMade();
