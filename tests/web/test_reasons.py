@@ -1,5 +1,6 @@
 """Why a claim is so, as the server tells it: in the panel, remembered for the arrangement, and on the handout with gaps."""
 
+import time
 from unittest import mock
 
 from ruddy_trellis.web.live import reasons, verdicts
@@ -40,7 +41,10 @@ class ReasonsTest(WithClaims):
         self.assertIn("one side of AB", self.panel(board, why=id))
         live = self.application.state.live.get(board)
         line.send("edit", edit={"kind": "move", "numbers": {live.board.find("C"): [2.2, 0.9]}})
-        line.until("changed")
+        for _ in range(100):  # what was told before comes first
+            if live.board.value(live.board.find("C")) == (2.2, 0.9):
+                break
+            time.sleep(0.05)
         self.assertIn("Here it runs differently", self.panel(board, why=id))
         self.assertNotIn("one side of AB", self.panel(board, why=id))
         self.assertIn("Reasons", self.panel(board, why=id, anew=True))

@@ -268,8 +268,9 @@ OF_LINES: Idioms = (
         r"let \1 be the midpoint of \4 and draw the parallel to \3 through \1 meeting \5 at \2",
     ),
     (
-        r"(?i)\bline through \(([-−]?[\d.]+), ?([-−]?[\d.]+)\) with (?:gradient|slope) ([-−]?[\d.]+)(?=[ .!]*$)",
-        r"line y = \3 * (x - (\1)) + (\2)",
+        r"(?i)\b(?:a |the )?line through (?:the point )?\( ?([-−]?[\d.]+), ?([-−]?[\d.]+) ?\) (?:with|of|having) (?:a )?(?:gradient|slope) "
+        r"(?:of )?([-−]?[\d.]+)(?=[ .!]*$)",
+        r"the line y = \3 * (x - (\1)) + (\2)",
     ),
     (r"^(?:[Tt]he )?[Pp]oints ([A-Z]\d?(?:, [A-Z]\d?)*,? and [A-Z]\d?) (?=(?:all )?(?:lie|are)\b)", r"\1 "),
     (r"(?i)^(connect|join|link) (.+?),? (?:with|by|using) an? (?:straight )?(?:line segment|segment|line)(?=[ .!]*$)", r"join \2"),
@@ -322,4 +323,19 @@ OF_LINES: Idioms = (
     (r"(?i)\bthe point ([A-Z]\d?) is the\b", r"\1 is the"),
     (r"(?i)\bwith ([A-Z]) (?:in|at) the (?:middle|centre|center)\b", r"with centre \1"),
     (r"(?i)\bthat is (\d[\d.]*(?:\s*[cm]?m)?) long and (\d[\d.]*(?:\s*[cm]?m)?) wide", r"\1 by \2"),
+    (r"(?i)\ba line (\d[\d.]*(?: ?[kcm]?m)?) long\b", r"a segment of length \1"),
+    (
+        r"(?i)\btwo lines? (?:crossing|meeting|intersecting|which cross|that cross|which meet|that meet) at right angles\b",
+        "two perpendicular lines",
+    ),
+    (
+        r"(?i)^(?:extend|produce|prolong|continue) (?:the )?(?:lines? |sides? )?(?-i:([A-Z]{2})) and (?-i:([A-Z]{2})) "
+        r"(?:until|till|so that|to where) they (?:meet|cross|intersect)(?=[ .!]*$)",
+        r"where line \1 meets line \2",
+    ),
+    (
+        r"(?i)\b(?:the )?(?:angle )?bisector (?:at|from|of angle|of the angle at) (?-i:([A-Z])) (?:until|till|to where) it "
+        r"(?:hits|meets|reaches|cuts|touches) (?:the )?(?:side |line )?(?-i:([A-Z]{2}))(?=[ .!]*$)",
+        r"where the bisector of angle \1 meets \2",
+    ),
 )

@@ -39,4 +39,5 @@ OF_PLACES: Idioms = (
         "the places ",
     ),
     (r"(?i)^it\s+must\s+also\s+be\s+", "the places "),
+    (r"(?i)^(?:let|take|call) (?-i:([A-Z])) (?:be |as |at )?the origin(?=[ .!]*$)", r"\1 = (0, 0)"),
 )

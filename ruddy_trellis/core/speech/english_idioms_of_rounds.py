@@ -258,4 +258,10 @@ OF_ROUNDS: Idioms = (
     ),
     (r"(?i)(\d+(?:\.\d+)?\s*(?:cm|mm|m)?)\s+across\b", r"of diameter \1"),
     (r"(?:\bcircle\s+|⊙\s*)?\(([A-Z])([A-Z])([A-Z])\)", r"the circumcircle of \1\2\3"),
+    (
+        r"(?i)\b(circle with cent(?:re|er) (?-i:[A-Z])(?: and radius [^,;]+?)?) and (?:a |the |one |any |its )?chord (?-i:([A-Z]{2}))"
+        r"(?=[ .!]*$)",
+        r"\1 and draw the chord \2",
+    ),
+    (r"(?i)\b(inscribed in \S+),? (?:starting|beginning) (?:at|from|with) (?-i:([A-Z]))\b", r"\1 with a corner at \2"),
 )

@@ -220,4 +220,18 @@ OF_SHAPES: Idioms = (
         r"regular \1",
     ),
     (r"(?i)\bone (?:corner|angle) is (?:a )?(?:square|right)$", "one corner is right"),
+    (
+        r"(?i)\b(right(?:-angled| angled)? triangle) with (?:a |the )?hypotenuse (?:of )?(\d[\d.]*(?: ?[kcm]?m)?) and "
+        r"(?:one |a |the )?(?:leg|side|cathetus) (?:of )?(?=\d)",
+        r"\1 with hypotenuse \2 and leg ",
+    ),
+    (
+        r"(?i)^((?:draw |construct |make )?)(?:the |a |an )?(triangle|quadrilateral|pentagon|hexagon|heptagon|octagon) "
+        r"(?-i:([A-Z]{3,8})), regular,? (?:with |of )?side (?:of )?(?=\d)",
+        r"\1regular \2 \3 with side ",
+    ),
+    (
+        r"(?i)\b(a parallelogram|a rhombus) with angles (?:of )?(\d+)(?: ?°| degrees)? and \d+(?: ?°| degrees)?(?=[ .!]*$)",
+        r"\1 with an angle of \2 degrees",
+    ),
 )

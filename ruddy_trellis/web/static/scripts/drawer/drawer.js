@@ -1,7 +1,6 @@
 // The drawer: panels made by the server, put in by htmx, and what is pressed in them.
 
 import { rove } from "../page/roving.js";
-import { Reason } from "./reason.js";
 
 /** Panels about what is selected. */
 const FOLLOWING = new Set(["look", "recipe", "where"]);
@@ -22,7 +21,6 @@ export class Drawer {
     this.why = null; // the claim of which it is told why it is so
     this.root = document.getElementById("drawer");
     this.panel = document.getElementById("panel");
-    this.reason = new Reason(this.panel);
     for (const tab of this.root.querySelectorAll("[data-panel]")) tab.addEventListener("click", () => this.open(tab.dataset.panel));
     rove(this.root.querySelector(".drawer-names"), "[data-panel]");
     document.getElementById("fold").addEventListener("click", () => this.fold());
@@ -44,8 +42,18 @@ export class Drawer {
       this.mark();
       this.running(this.now ?? []);
       this.pair(null);
-      this.reason.shown();
+      this.reasonShown();
     });
+  }
+
+  /** A reason that is told is told in steps or under covers by a script of its own, fetched when the first is. */
+  async reasonShown() {
+    if (!this.reason && !this.panel.querySelector("#reason-way")) return;
+    if (!this.reason) {
+      const { Reason } = await import("./reason.js");
+      this.reason ??= new Reason(this.panel);
+    }
+    this.reason.shown();
   }
 
   /** A working that has grown is seen where it has. */
@@ -204,7 +212,6 @@ export class Drawer {
       this.resting = this.resting === dataset.ties ? null : dataset.ties;
       this.refresh();
     } else if (dataset.why) this.askWhy(element);
-    else if (element.id === "next-reason") this.reason.next();
     else if (dataset.formula) this.asFormula(dataset.formula);
     else if (dataset.copy) this.copyText(dataset.copy, dataset.copied ?? "The formula is copied.");
     else if (dataset.say) this.acts.send({ t: "say", text: dataset.say });

@@ -13,7 +13,7 @@ export class Reason {
     panel.addEventListener("change", (event) => {
       if (event.target.id === "reason-way") this.tell(event.target.value);
     });
-    panel.addEventListener("click", (event) => this.lift(event.target));
+    panel.addEventListener("click", ({ target }) => (target.id === "next-reason" ? this.next() : this.lift(target)));
     panel.addEventListener("keydown", (event) => this.key(event));
   }
 
