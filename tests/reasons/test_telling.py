@@ -5,7 +5,7 @@ import unittest
 from pathlib import Path
 
 from ruddy_trellis.core import Refusal
-from ruddy_trellis.core.edits import Add, Move, perform
+from ruddy_trellis.core.edits import Add, Move, NewStep, perform
 from ruddy_trellis.core.kinds import CLAIM
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.core.truth.reasons.putting import WAYS, put_on_board
@@ -102,6 +102,9 @@ class ArrangementTest(unittest.TestCase):
         board, claim, told = told_of(ARCS, "angle ACB = angle ADB")
         self.assertTrue(told.helpers and told.lies)
         self.assertTrue(still_runs(board, claim, told))
+        taken = board.copy()
+        perform(taken, Add(steps=[NewStep(does="free_point", name=told.helpers[0]["name"], fills={"at": [1.0, 6.0]})]))
+        self.assertFalse(still_runs(taken, claim, told), "its helper is something else now")
         perform(board, Move(numbers={board.find("C"): [2.5, 0.7]}))
         self.assertFalse(still_runs(board, claim, told), "the centre is on the other side now")
 

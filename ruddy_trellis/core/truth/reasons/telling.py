@@ -12,6 +12,7 @@ from ...edits.prepare import perform
 from ...kinds import POLYGON, STRAIGHTS, join
 from ...language.fills import fill_to_json
 from ...language.printing import claim_words, sentence
+from ...refusal import Refusal
 from .argument import GIVEN, TOGETHER, Line
 from .finding import Found, reason
 from .forms import ANGLES, CONGRUENT, LINE, PRODUCT, SIMILAR, Fact, pair
@@ -201,7 +202,10 @@ def still_runs(board: Board, claim: str, told: Told) -> bool:
     here = board.copy()
     made: Sequence[str] = ()
     if told.helpers:
-        perform(here, Add(steps=[NewStep(**step) for step in told.helpers]))
+        try:
+            perform(here, Add(steps=[NewStep(**step) for step in told.helpers]))
+        except Refusal:
+            return False  # what it calls a helper is called so no longer, or what it is made from has gone
         made = [step.id for step in here.steps[len(board.steps) :]]
     at = dict(zip(told.made, made, strict=True))
     if any(id not in here for id in told.also):
