@@ -86,3 +86,21 @@ class ReasonsTest(BrowserTest):
         page.click("text=Undo")
         b.settle()
         self.assertEqual(b.working(), before)
+
+    def test_it_steps_back_when_the_figure_lies_otherwise_and_comes_again(self):
+        b, page = BoardPage(self.page, self.server.address).start("Arcs"), self.page
+        b.say("A = (-4, -2)", "B = (4, -2)", "C = (1, 3)", "c is the arc through A, C and B", "D is a point on c at 0.3")
+        b.say("angle ACB = angle ADB?")
+        b.open_drawer("claims")
+        expect(page.locator("#panel .verdict").first).to_contain_text("proved")
+        page.locator("[data-why]").first.focus()
+        page.keyboard.press("Enter")
+        reason = page.locator(".reason")
+        expect(reason).to_contain_text("C and E are on one side of AB")
+        b.drag_point("C", (0.5, -1))
+        expect(reason).to_contain_text("Here it runs differently")
+        expect(reason).not_to_contain_text("one side of AB")
+        page.locator(".reason [data-why]").click()
+        expect(page.locator(".reason-end")).to_be_visible()
+        b.drag_point("C", (1, 3))
+        expect(reason).to_contain_text("C and E are on one side of AB")

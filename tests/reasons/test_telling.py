@@ -98,6 +98,14 @@ class ArrangementTest(unittest.TestCase):
         perform(board, Move(numbers={peg: [110.0]}))
         self.assertTrue(still_runs(board, claim, told))
 
+    def test_the_plainest_of_several_is_told_however_the_figure_lies(self):
+        """Two angles over an arc are each half of one at the centre, or of what is left of it to 360°: three steps, not six."""
+        for corner in ("(1, 3)", "(0.5, -1)", "(-2, 5)", "(3.5, -1)", "(0, 2.01)"):
+            figure = f"A = (-4, -2)\nB = (4, -2)\nC = {corner}\nc is the arc through A, C and B\nD is a point on c at 0.3"
+            _, _, told = told_of(figure, "angle ACB = angle ADB")
+            self.assertEqual([line.because for line in told.steps[:2]], ["angle at the centre"] * 2, corner)
+            self.assertEqual(len(told.steps), 3, corner)
+
     def test_with_a_helper_as_well(self):
         board, claim, told = told_of(ARCS, "angle ACB = angle ADB")
         self.assertTrue(told.helpers and told.lies)

@@ -10,7 +10,7 @@ Row = Mapping[Any, int]
 
 
 def few(wanted: Row, rows: Sequence[tuple[Row, int]], costs: Sequence[float], most: int = 3) -> tuple[float, tuple[int, ...]] | None:
-    """The cheapest one, two or three equations of which one is the sum, each taken once, forwards, backwards or twice.
+    """The cheapest one, two or three equations of which one, or twice it, is the sum; each taken once, forwards, backwards or twice.
 
     Args:
         rows: equations, each with the number of its fact. ``costs``: how dear each fact is.
@@ -31,8 +31,10 @@ def few(wanted: Row, rows: Sequence[tuple[Row, int]], costs: Sequence[float], mo
         once = tuple(sorted(set(numbers)))
         found.append((sum(costs[number] for number in once), once))
 
-    for last, used in _rests(wanted, ways, by_row, most):
-        note((last, *used))
+    twice = {key: 2 * value for key, value in wanted.items()}  # two halves that are equal: 2 a = c and 2 b = c
+    for times in (wanted, twice):
+        for last, used in _rests(times, ways, by_row, most):
+            note((last, *used))
     return min(found, default=None)
 
 
