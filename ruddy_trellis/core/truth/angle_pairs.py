@@ -37,7 +37,11 @@ _NEAR = 1e-6
 
 def called(relation: str, words: int) -> str:
     """What a pair is called where a person teaches: ``words`` counts the columns of ``NAMES``."""
-    names = NAMES[relation]
+    return in_column(NAMES[relation], words)
+
+
+def in_column(names: Sequence[str], words: int) -> str:
+    """Of several names the one of a column; the last stands for the columns that follow."""
     return names[min(max(words, 0), len(names) - 1)]
 
 

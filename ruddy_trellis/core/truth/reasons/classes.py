@@ -23,19 +23,18 @@ class Classes:
         self.version = 0
         self._count = 0
 
-    def add(self, vector: Mapping[Any, int], fact: int) -> bool:
-        """Learn an equation of a fact, which may have several. Returns whether it did not follow from those before."""
+    def add(self, vector: Mapping[Any, int], fact: int) -> None:
+        """Learn an equation of a fact, which may have several."""
         self._count += 1
         rest, used = self._reduced(vector)
         if not rest:
-            return False
+            return
         pivot = next(iter(rest))
         used = {key: -times % _PRIME for key, times in used.items()}
         used[fact, self._count] = 1
         inverse = pow(rest[pivot], -1, _PRIME)
         self._rows[pivot] = _times(rest, inverse), _times(used, inverse)
         self.version += 1
-        return True
 
     def why(self, vector: Mapping[Any, int]) -> tuple[int, ...] | None:
         """The facts from which an equation follows; None where it does not follow."""

@@ -4,7 +4,7 @@ import time
 from collections.abc import Collection, Sequence
 from typing import Any
 
-from .forms import Fact, Magnitude, magnitudes_of
+from .forms import ANGLES, LINE, PARALLEL, PERPENDICULAR, ROUND, Fact, Magnitude, magnitudes_of
 from .given import given
 from .holding import Holding, is_so
 from .instances import Instance, Instances
@@ -118,7 +118,7 @@ def _is_sayable(one: Instance, figure: Labelled) -> bool:
 
 
 def _is_told(fact: Fact, figure: Labelled) -> bool:
-    return fact.form in ("angles", "parallel", "perpendicular", "line", "circle") or not any(map(figure.is_nameless, fact.points))
+    return fact.form in (ANGLES, PARALLEL, PERPENDICULAR, LINE, ROUND) or not any(map(figure.is_nameless, fact.points))
 
 
 def can_be_reasoned(figure: Labelled) -> bool:

@@ -69,10 +69,10 @@ class Knowledge:
         self._lines: list[int] = []
         self._circle_version = 0
 
-    def learn(self, one: Known) -> int | None:
-        """Take in a fact. Returns its number; None where it was known already, as cheap."""
+    def learn(self, one: Known) -> None:
+        """Take in a fact, unless it is known already, and as cheap."""
         if one.fact in self._number:
-            return None
+            return
         number = len(self.known)
         self.known.append(one)
         self._number[one.fact] = number
@@ -88,7 +88,6 @@ class Knowledge:
             self._join(number)
         elif one.fact.form == LINE:
             self._join_lines(number)
-        return number
 
     def _join_lines(self, number: int) -> None:
         """Put a line together with those that it shares two points with."""

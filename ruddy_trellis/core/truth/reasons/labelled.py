@@ -149,22 +149,20 @@ class Labelled:
 
     # Positions --------------------------------------------------------------------------------------------------------
 
-    @cached_property
+    @property
     def shaken(self) -> list[dict[str, tuple[float, ...]]]:
         """The numbers of the pegs in positions of the same arrangement as the figure, the figure itself first, or one right beside it where
         it lies so by chance; at most ``POSITIONS``, fewer where there are none."""
-        self._look_about()
-        return self._numbers
+        return self._copies[0]
 
-    @cached_property
+    @property
     def places(self) -> Any:
         """Where the points are in these positions: an array of positions by points by two, board units."""
-        self._look_about()
-        return self._places
+        return self._copies[1]
 
-    def _look_about(self) -> None:
-        if hasattr(self, "_places"):
-            return
+    @cached_property
+    def _copies(self) -> tuple[list[dict[str, tuple[float, ...]]], Any]:
+        """The positions: the numbers of the pegs in each, and where the points are."""
         positions = Positions(self.claimed, 3)
         now = positions.now()
         here = at_place(now, 0)
@@ -181,11 +179,11 @@ class Labelled:
             tried = positions.near(here, _SHAKEN, share)
             found = self.places_at(tried, _SHAKEN)
             alike = (_arrangement(found) == wanted).all(axis=1) & np.isfinite(found).all(axis=(1, 2))
-            # Half of them from shakes as wide as may be, the others nearer, where a figure is seldom arranged otherwise.
+            # From shakes as wide as may be first, then from nearer ones, where a figure is seldom arranged otherwise.
             for place in np.flatnonzero(alike)[: POSITIONS - len(taken)]:
                 taken.append(at_place(tried, int(place)))
                 places.append(found[place : place + 1])
-        self._numbers, self._places = taken, np.concatenate(places)
+        return taken, np.concatenate(places)
 
     def places_at(self, numbers: Mapping[str, Any], count: int) -> Any:
         """Where all points are, for arrays of the pegs' numbers."""
@@ -199,12 +197,10 @@ class Labelled:
         for number, (line, which) in self._nameless.items():
             value = values[line]
             if value is not None:
+                far = (1 if which else -1) * np.array([_FAR[(copy * 7 + number * 3) % len(_FAR)] for copy in range(count)])
+                on = [one for one in self.lines[line] if one != number and not self.is_nameless(one)]
                 for axis in (0, 1):
-                    far = (1 if which else -1) * np.array([_FAR[(copy * 7 + number * 3) % len(_FAR)] for copy in range(count)])
-                    start = value[axis]
-                    on = [one for one in self.lines[line] if one != number and not self.is_nameless(one)]
-                    if on:
-                        start = found[:, on[0], axis]
+                    start = found[:, on[0], axis] if on else value[axis]
                     found[:, number, axis] = start + far * value[2 + axis]
         return found
 

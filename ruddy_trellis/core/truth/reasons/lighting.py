@@ -29,6 +29,8 @@ from .labelled import Labelled
 from .rules import RULES
 
 _STROKES = ("once", "twice", "thrice")
+#: Of more than this nobody sees anything.
+_MOST = 30
 
 
 class Lighting:
@@ -79,7 +81,7 @@ class _Steps:
 
     def _add(self, does: str, **fills: Any) -> None:
         step = NewStep(does=does, fills=fills)
-        if step not in self.made and len(self.made) < 30:
+        if step not in self.made and len(self.made) < _MOST:
             self.made.append(step)
 
     def _id(self, label: int) -> str | None:

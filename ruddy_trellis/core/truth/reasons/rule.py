@@ -5,6 +5,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property
 
+from ..angle_pairs import in_column
 from .forms import Fact, Label, read_form
 
 
@@ -44,7 +45,7 @@ class Rule:
     """One rule: where its premises hold of some points, and these lie as it says, its conclusion holds.
 
     Attributes:
-        key: its name in the file format and in tests.
+        key: by what it is known.
         names: by what names schools tell it, a column a country (see ``angle_pairs.NAMES``); the last stands for those that follow.
         premises, conclusion: facts in the writing of ``forms.read_form``.
         conditions: how the points lie, in the writing of ``read_condition``.
@@ -84,4 +85,4 @@ class Rule:
 
     def called(self, words: int) -> str:
         """Its name where a person teaches: ``words`` counts the columns."""
-        return self.names[min(max(words, 0), len(self.names) - 1)]
+        return in_column(self.names, words)

@@ -1,7 +1,7 @@
 """A reason as it is told to people: what is to be drawn first, what is given, numbered lines, and how the figure has to lie."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from itertools import combinations
 from string import ascii_lowercase
 from typing import Any
@@ -54,7 +54,8 @@ class Told:
         given, steps: the lines.
         facts, lies: what its lines say and how points have to lie, of numbers; ``points`` are what these were known by (see
             ``Labelled.key``).
-        helpers: the steps that have to be added for it, and ``also`` the ids of what belongs to its figure.
+        helpers: the steps that have to be added for it, and ``also`` the ids of what belongs to its figure,
+            ``made`` those of the helpers as it was found.
     """
 
     claim: str
@@ -66,7 +67,7 @@ class Told:
     points: tuple[tuple[str, ...], ...] = ()
     helpers: tuple[dict[str, Any], ...] = ()
     also: tuple[str, ...] = ()
-    made: tuple[str, ...] = field(default=())
+    made: tuple[str, ...] = ()
 
     @property
     def text(self) -> str:
@@ -83,10 +84,8 @@ class Told:
     def hints(self) -> tuple[str, ...]:
         """Hints for somebody who looks for it: what to draw, what to look at, and the first reason only."""
         last = self.steps[-1]
-        look = next(
-            (line.says for line in reversed(self.steps[:-1]) if " is congruent to " in line.says or " is similar to " in line.says), ""
-        )
-        parts = look.replace(" is congruent to ", " and ").replace(" is similar to ", " and ")
+        alike = (" is congruent to ", " is similar to ")
+        parts = next((line.says.replace(sign, " and ") for line in reversed(self.steps[:-1]) for sign in alike if sign in line.says), "")
         at = f"Look at the triangles {parts}." if parts else f"In the end it follows from this: {last.because}."
         first = self.steps[0]
         return (*self.first, at, f"It begins like this: {first.says}, because: {first.because}.")

@@ -95,9 +95,8 @@ class Wording:
     def _product(self, powers: Any, value: Fraction) -> str:
         above = [one for one, power in powers for _ in range(power) if power > 0]
         below = [one for one, power in powers for _ in range(-power) if power < 0]
-        if len(above) == 2 and len(below) == 2 and value == 1 and not all(one[0] == "length" for one in (*above, *below)):
-            return self._as_ratio(above, below)
-        if len(above) == 2 and len(below) == 2 and value == 1 and len({*above, *below}) == 4:
+        is_four = len({*above, *below}) == 4 or any(one[0] == "area" for one in (*above, *below))
+        if len(above) == 2 and len(below) == 2 and value == 1 and is_four:
             return self._as_ratio(above, below)
         left, right = self._powers(tuple(above)), self._powers(tuple(below))
         if not below:
