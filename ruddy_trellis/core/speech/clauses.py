@@ -144,7 +144,7 @@ class Clauses:
         elif slot == "w2":
             yield from self.phrases.one(at)
         elif kind == "place":
-            found = self.phrases._coordinates(at)
+            found = self.phrases.coordinates(at)
             if found is not None:
                 yield found
         elif kind == "steps":

@@ -6,8 +6,9 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from . import english, english_amounts
+from .amount_phrases import AmountPhrases
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
-from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
+from .tokens import NAME, NUMBER, QUOTE, WORD, Token
 
 #: A tree, and before which token its stretch ends.
 Parse = tuple[Node, int]
@@ -38,7 +39,7 @@ _HAS = english.words("with side sides base radius height facts angles diagonals"
 _NONE: frozenset[str] = frozenset()
 
 
-class Phrases:
+class Phrases(AmountPhrases):
     """All phrases of one list of tokens.
 
     Args:
@@ -46,7 +47,7 @@ class Phrases:
     """
 
     def __init__(self, said: Sequence[Token]) -> None:
-        self.said = list(said)
+        super().__init__(said)
         self._known: dict[tuple[str, int], list[Parse]] = {}
         self._busy: set[tuple[str, int]] = set()
         self._left = _STEPS
@@ -71,13 +72,6 @@ class Phrases:
         ways = sorted(found, key=lambda parse: -parse[1])[:_MOST]
         self._known[key] = ways
         return ways
-
-    def word(self, place: int) -> str:
-        """The word at a place; "" past the end, and for what is no word."""
-        if not 0 <= place < len(self.said):
-            return ""
-        token = self.said[place]
-        return token.word if token.kind in (WORD, SIGN) else ""
 
     # Lists.
 
@@ -121,8 +115,8 @@ class Phrases:
             yield from self._names(start)
             return
         if token.kind == NUMBER or (self.word(start) in ("-", "√") and start + 1 < len(self.said) and self.said[start + 1].kind == NUMBER):
-            yield from self._amounts(start)
-        if self.word(start) == "(" and (pair := self._coordinates(start)) is not None:
+            yield from self.amounts(start)
+        if self.word(start) == "(" and (pair := self.coordinates(start)) is not None:
             yield Described("point", kind="new", roles=(("at_place", Named("", (), pair[0])),)), pair[1]
         if token.word in ("it", "them") and token.kind == WORD:
             yield Ref(token.word), start + 1
@@ -130,7 +124,7 @@ class Phrases:
             yield from self._multiples(start)
         is_part = self.word(start + 1) in english_amounts.PARTS and self.word(start + 2) not in english.HEADS
         if token.kind == WORD and token.word in english_amounts.AMOUNTS and (is_part or not self._leads_to_noun(start + 1)):
-            yield from self._amounts(start)
+            yield from self.amounts(start)
         if token.kind == WORD and self.word(start) == "where":
             yield from self._wheres(start + 1)
         yield from self._described(start)
@@ -142,7 +136,7 @@ class Phrases:
         token = self.said[start]
         end = start + 1
         at = end + (self.word(end) in ("at", ":", "="))
-        if (pair := self._coordinates(at)) is not None:
+        if (pair := self.coordinates(at)) is not None:
             yield Named(token.text, token.points, pair[0]), pair[1]
         named = Named(token.text, token.points)
         # "AD perpendicular to BC": a line through two points that has parts of its own.
@@ -165,75 +159,6 @@ class Phrases:
         if self.word(end) == "itself":
             yield named, end + 1
         yield named, end
-
-    def _coordinates(self, place: int) -> tuple[tuple[str, str], int] | None:
-        """ "(2, 3)" or "2, 3" at a place, and where it ends."""
-        open_ = self.word(place) == "("
-        at = place + open_
-        one, at = self._signed(at)
-        if one is None:
-            return None
-        if self.word(at) in (",", ";", "comma") or (at < len(self.said) and self.said[at].text.lower() == "comma"):
-            at += 1
-        else:
-            return None
-        other, at = self._signed(at)
-        if other is None:
-            return None
-        if open_:
-            if self.word(at) != ")":
-                return None
-            at += 1
-        return (one, other), at
-
-    def _signed(self, at: int) -> tuple[str | None, int]:
-        sign = ""
-        if self.word(at) in ("-", "+") or (at < len(self.said) and self.said[at].text.lower() in ("minus", "−", "‐")):
-            sign, at = "-" if self.said[at].text != "+" else "", at + 1
-        if at < len(self.said) and self.said[at].kind == NUMBER:
-            return sign + self.said[at].text, at + 1
-        if (
-            at < len(self.said)
-            and self.word(at) in english_amounts.AMOUNTS
-            and english_amounts.AMOUNTS[self.word(at)] == int(english_amounts.AMOUNTS[self.word(at)])
-        ):
-            return f"{sign}{int(english_amounts.AMOUNTS[self.word(at)])}", at + 1
-        return None, at
-
-    def _amounts(self, start: int):
-        """A number with its fraction, its sign and its unit."""
-        end = start
-        text = ""
-        if self.word(end) in ("-", "√"):
-            text, end = self.said[end].text, end + 1
-        if end >= len(self.said):
-            return
-        token = self.said[end]
-        if token.kind == NUMBER:
-            text += token.text
-        elif token.word in english_amounts.NUMBERS and self.word(end + 1) in english_amounts.PARTS:
-            text += f"{english_amounts.NUMBERS[token.word]}/{english_amounts.PARTS[self.word(end + 1)]}"
-            end += 1
-        elif token.word in english_amounts.AMOUNTS:
-            value = english_amounts.AMOUNTS[token.word]
-            text += f"{value:g}"
-        else:
-            return
-        end += 1
-        if self.word(end) == "/" and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER:
-            text, end = f"{text}/{self.said[end + 1].text}", end + 2
-        elif self.word(end) == "√" and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER:
-            text, end = f"{text}√{self.said[end + 1].text}", end + 2
-        # "10r", "2 AB": an amount times what a name stands for.
-        if end < len(self.said) and self.said[end].kind == NAME and len(self.said[end].points) in (0, 2):
-            word = self.said[end]
-            unit = self.word(end + 1) in english_amounts.UNITS
-            yield Amount(f"{text} * {word.word}" + (" " + self.said[end + 1].text if unit else "")), end + 1 + unit
-        if self.word(end) in english_amounts.UNITS:
-            yield Amount(f"{text} {self.word(end)}".replace(" units", "")), end + 1
-        elif self.word(end) in ("time", "times"):
-            yield Amount(text), end + 1
-        yield Amount(text), end
 
     def _multiples(self, start: int):
         """ "twice r", "half of AB", "double the radius"."""
@@ -332,7 +257,7 @@ class Phrases:
         """ "3 cm", "6 by 4", "60 mm by 40 mm", "60°" before a noun."""
         found: list[str] = []
         while True:
-            ways = [(node, end) for node, end in self._amounts(place) if isinstance(node, Amount)]
+            ways = [(node, end) for node, end in self.amounts(place) if isinstance(node, Amount)]
             if not ways or self.said[place].kind != NUMBER:
                 return None
             node, place = max(ways, key=lambda way: way[1])
@@ -351,24 +276,6 @@ class Phrases:
             place += 1
         return (found, place) if self._noun_ahead(place) else None
 
-    def _sizes(self, place: int) -> tuple[list[str], int] | None:
-        """ "60 mm by 40 mm", "6 x 4" at a place."""
-        found: list[str] = []
-        while True:
-            ways = [(node, end) for node, end in self._amounts(place) if isinstance(node, Amount)]
-            if not ways:
-                return None
-            node, end = max(ways, key=lambda way: way[1])
-            found.append(node.text)
-            if (
-                (self.word(end) in ("by", "*") or (end < len(self.said) and self.said[end].text in ("x", "×")))
-                and end + 1 < len(self.said)
-                and self.said[end + 1].kind == NUMBER
-            ):
-                place = end + 1
-                continue
-            return found, end
-
     def _named(self, base: Described, end: int):
         """A noun with names right after it: "triangle ABC", "the midpoints D, E and F", "circle k"."""
         if base.head == "point" and not base.names:
@@ -385,7 +292,7 @@ class Phrases:
         if self.word(end) == "call":
             end += 1
         if self.word(end) == "(" and base.head == "point":
-            if (pair := self._coordinates(end)) is not None:
+            if (pair := self.coordinates(end)) is not None:
                 yield from self._with_roles(base.with_role("at_place", Named("", (), pair[0])), pair[1])
         yield from self._with_roles(base, end)
         if end < len(self.said) and self.said[end].kind == NAME:
@@ -393,7 +300,7 @@ class Phrases:
             place = end
             while place < len(self.said) and self.said[place].kind == NAME:
                 token = self.said[place]
-                pair = self._coordinates(place + 1 + (self.word(place + 1) in ("at", ":")))
+                pair = self.coordinates(place + 1 + (self.word(place + 1) in ("at", ":")))
                 if pair is not None and base.head == "point":
                     items.append(Named(token.text, token.points, pair[0]))
                     place = pair[1]
@@ -432,7 +339,7 @@ class Phrases:
         if depth >= 6 or self._left < 0:
             return
         if self.word(end) == "=" and base.head in ("segment", "line") and base.names and not base.roles and end + 1 < len(self.said):
-            for size, stop in self._amounts(end + 1):
+            for size, stop in self.amounts(end + 1):
                 yield base.with_role("length", size), stop
         at = end + (self.word(end) == ",")
         if (adverb := self.word(at)) in _ADVERBS and adverb not in base.extra:
@@ -442,7 +349,7 @@ class Phrases:
             self.said[end].kind == NUMBER or (self.word(end) == "," and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER)
         ):
             begin = end + (self.word(end) == ",")
-            for node, stop in self._amounts(begin):
+            for node, stop in self.amounts(begin):
                 if self.word(stop) == "apart":
                     yield from self._with_roles(base.with_role("apart", node), stop + 1, depth + 1)
                 elif self.word(stop) == "long":
@@ -470,7 +377,7 @@ class Phrases:
                         both = Many((*(before.items if isinstance(before, Many) else (before,)), node))
                         yield from self._with_roles(replace(base, roles=(*base.roles[:-1], (role, both))), stop, depth + 1)
         if base.head in _SIZED and start < len(self.said) and self.said[start].kind == NUMBER and not base.amounts:
-            sizes = self._sizes(start)
+            sizes = self.sizes(start)
             if sizes is not None:
                 yield from self._with_roles(replace(base, amounts=tuple(sizes[0])), sizes[1], depth + 1)
         for role, place in self._roles_at(start):

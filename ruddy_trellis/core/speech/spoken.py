@@ -1,0 +1,291 @@
+"""From phrases to things on a board: what a name, a reference, a description and a place stand for, there or made.
+
+What fills a gap of a kind is in ``things``; what a description makes in the files of its kind: ``points``, ``straights``, ``rounds``,
+``shapes``, ``readings``, ``images``.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from dataclasses import replace
+from typing import Any
+
+from ..catalogue import CATALOGUE
+from ..edits.models import Move
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, with_article, word
+from ..language import names as spelling
+from ..refusal import Refusal
+from .amounts import as_told
+from .building import Building
+from .nodes import Described, Many, Named, Node, Ref, Where
+from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
+
+
+class Spoken:
+    """What phrases stand for on the board of a building.
+
+    Attributes:
+        b: the building.
+        names: what the next things that are made are to be called, by the sentence around them; taken as they are made.
+        selected: the ids of what is selected on the board, for "it" in an act.
+        is_supposing: whether what is claimed is only supposed.
+    """
+
+    def __init__(self, building: Building) -> None:
+        self.b = building
+        self.names: list[str] = []
+        self.selected: list[str] = []
+        self.is_supposing = False
+        self._nested = 0
+
+    # Names to give.
+
+    def take_name(self, kind: str) -> str | None:
+        """The name that waits for the next thing, as it is spelt for a thing of that kind."""
+        return self.b.free_name(self.names.pop(0), kind) if self.names else None
+
+    def make(self, key: str, **fills: Any) -> str:
+        """Make a thing with the name that waits, if one does."""
+        kind = CATALOGUE[key].makes
+        return self.b.make(key, {name.rstrip("_"): fill for name, fill in fills.items()}, self.take_name(kind))
+
+    def aside(self, work: Callable[[], Any]) -> Any:
+        """Do something while no name waits: it is what things are made from."""
+        waiting, self.names = self.names, []
+        self._nested += 1
+        try:
+            return work()
+        finally:
+            self.names = waiting
+            self._nested -= 1
+
+    def point_aside(self, node: Node) -> str:
+        """A point that something is made from."""
+        return self.aside(lambda: self.point(node))
+
+    # Kinds of things.
+
+    def all_of(self, node: Node) -> list[str]:
+        """The ids of everything that a phrase stands for, made where it has to be."""
+        if isinstance(node, Many):
+            return [id for item in node.items for id in self.all_of(item)]
+        if isinstance(node, Described):
+            return self.described(node)
+        if isinstance(node, Named):
+            return [self.named_thing(node)]
+        if isinstance(node, Ref):
+            return self.referred(node)
+        if isinstance(node, Where):
+            return MEETING[0](self, node)
+        raise Refusal(f"{as_told(node)} is no thing on the board.")
+
+    def described(self, node: Described) -> list[str]:
+        """The ids of what a description makes, or of what is there that it speaks of."""
+        if self._nested and not node.kind and not node.plural and node.head in KINDS_OF and self.b.of_kind(*KINDS_OF[node.head]):
+            node = replace(node, kind="old")
+        if "its" in node.adjectives and node.role("of") is None and node.head not in OWN_NAMES:
+            node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"), kind="")
+        there = self._there(node)
+        if there is not None:
+            self.b.recent.note(there)
+            return there
+        if (
+            node.kind == "old"
+            and node.head in KINDS_OF
+            and not (node.names or node.roles or node.amounts or node.adjectives)
+            and node.head not in ("side", "chord", "line", "segment", "point")
+        ):
+            if node.head == "triangle" and self.b.triangles():
+                return [self.b.polygon(self.b.triangle())]
+            raise Refusal(f"There is no {node.head.replace('-', ' ')} here.")
+        return self.made(node)
+
+    def made(self, node: Described) -> list[str]:
+        """The ids of what a description makes. Every word of it has to be one that its noun takes. Raises Refusal."""
+        maker = MAKERS.get(node.head)
+        if maker is None:
+            raise Refusal(f"“{node.head.replace('-', ' ')}” is not made by a sentence.")
+        if "its" in node.adjectives and node.role("of") is None:
+            node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"))
+        if node.head == "circle" and {"inscribe", "circumscribe"} & set(node.adjectives):
+            head = "incircle" if "inscribe" in node.adjectives else "circumcircle"
+            return self.made(
+                replace(node, head=head, adjectives=tuple(word for word in node.adjectives if word not in ("inscribe", "circumscribe")))
+            )
+        if node.head in OF_NAMED and node.names and node.role("of") is None:
+            node = replace(node, names=(), roles=(*node.roles, ("of", node.names[0] if len(node.names) == 1 else Many(node.names))))
+        check_words(node)
+        if (
+            node.names
+            and node.head not in OWN_NAMES
+            and all(isinstance(name, Named) and len(name.points) < 2 and name.at is None for name in node.names)
+        ):
+            # "the centroid G": a name for what is made.
+            self.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+            node = replace(node, names=())
+        if node.names and node.head in ONE_LETTER:
+            # "the midpoints d e f": a letter for each of them.
+            letters = [point for name in node.names if isinstance(name, Named) for point in name.points]
+            if not node.plural or any(self.b.has(letter) for letter in letters):
+                raise Refusal(f"What is {letters[0] if letters else 'that'} to a {node.head.replace('-', ' ')}?")
+            self.names[:0] = letters
+            node = replace(node, names=())
+        found = maker(self, node)
+        if not found:
+            raise Refusal(f"It is not clear which {node.head.replace('-', ' ')} is meant.")
+        self.b.recent.note(found)
+        return found
+
+    def _there(self, node: Described) -> list[str] | None:
+        """What a description speaks of that is there: "the circle", "line l", "the altitude"; None where it is to be made."""
+        b = self.b
+        if len(node.names) == 1 and isinstance(node.names[0], Named) and not node.roles:
+            name = spelling.tidy(node.names[0].text)
+            ids = b.ahead.ids_named(name)
+            kinds = KINDS_OF.get(node.head, ())
+            fitting = [id for id in ids if b.kind(id) in kinds or (node.head in MADE_AS and b.ahead.step(id).does in MADE_AS[node.head])]
+            if fitting:
+                return self._of_right_sort(node, fitting)
+            if node.head == "angle" and ids and any(b.kind(id) == NUMBER for id in ids) and not node.names[0].points:
+                return ids[:1]
+        if node.head == "circle" and (found := self.circle_there(node)):
+            return found
+        if node.names or node.roles or node.kind == "new" or node.amounts:
+            return None
+        if node.head == "image" and node.kind == "old" and not node.adjectives:
+            found = [step.id for step in b.ahead.steps if b.is_image(step.id) and not step.look.hidden]
+            if not found:
+                raise Refusal("There is no image here.")
+            return b.recent_of(found, node.count or len(found)) if node.plural else [found[-1]]
+        if node.head in MADE_AS and node.kind != "all":
+            found = [step.id for step in b.ahead.steps if step.does in MADE_AS[node.head]]
+            if found and (node.kind == "old" or len(found) == 1) and not node.plural:
+                return [b.only(node.head, found)]
+            if found and node.plural and len(found) >= (node.count or 2):
+                return found[-(node.count or len(found)) :]
+            return None
+        if node.head in MADE_AS and node.kind == "all" and not node.adjectives:
+            found = [step.id for step in b.ahead.steps if step.does in MADE_AS[node.head]]
+            if len(found) == (node.count or 2 if node.head == "tangent" else 3):
+                return found
+            return None
+        if node.head not in KINDS_OF or (node.adjectives and node.adjectives != ("same",)):
+            return None
+        if node.head in CORNERS and node.kind != "old":
+            return None
+        found = self._of_right_sort(node, b.of_kind(*KINDS_OF[node.head]), quiet=True)
+        if node.head == "line":
+            found = [id for id in found if b.kind(id) == LINE] or found
+        if node.plural and node.kind in ("old", "all"):
+            if not found:
+                return None
+            if node.count and len(found) > node.count:
+                found = [id for id in b.recent.ids if id in found][-node.count :] if any(id in b.recent.ids for id in found) else found
+            return found
+        if node.kind == "old" and found:
+            return [b.only(node.head, found)]
+        return None
+
+    def circle_there(self, node: Described) -> list[str] | None:
+        """The circle that is there of which its centre, or a point on it, is said and nothing else: "circle O", "the circle with centre O".
+        None where there is none, or more than one."""
+        if node.kind == "new" or node.adjectives or node.amounts or node.extra or node.plural or len((*node.names, *node.roles)) != 1:
+            return None
+        if node.roles and node.kind != "old":
+            return None
+        role, part = node.roles[0] if node.roles else ("centre", node.names[0])
+        if not isinstance(part, Named) or len(part.points) != 1 or not self.b.has(part.points[0]) or role not in ("through", "centre"):
+            return None
+        point = self.b.point(part.points[0])
+        steps = [(id, self.b.ahead.step(id)) for id in self.b.of_kind(CIRCLE)]
+        found = [id for id, step in steps if (point in self.b.points_on(id) if role == "through" else step.fills.get("centre") == (point,))]
+        return found if len(found) == 1 else None
+
+    def _of_right_sort(self, node: Described, ids: Sequence[str], quiet: bool = False) -> list[str]:
+        count = CORNERS.get(node.head)
+        if count is None:
+            return list(ids)
+        found = [id for id in ids if len(self.b.ahead.value(id) or self.b.ahead.step(id).fills.get("corners", ())) == count]
+        if not found and not quiet:
+            raise Refusal(f"{self.b.ahead.name(ids[0])} is no {node.head}.")
+        return found
+
+    def named_thing(self, node: Named) -> str:
+        """The thing of a name: what is there, or the straight thing or shape that points spell."""
+        b = self.b
+        if node.at is not None:
+            return self.point(node)
+        ids = b.ahead.ids_named(spelling.tidy(node.text))
+        if ids:
+            b.recent.note(ids[:1])
+            return ids[0]
+        if len(node.points) == 1:
+            return b.point(node.points[0])
+        if len(node.points) == 2:
+            ends = b.points(node.points)
+            return b.straight_between(*ends) or b.make("segment", {"from": ends[:1], "to": ends[1:]})
+        if len(node.points) > 2:
+            return b.polygon(b.points(node.points))
+        raise Refusal(f"Nothing here is called {node.text}.")
+
+    def referred(self, node: Ref) -> list[str]:
+        found = [id for id in self.b.recent.ids if id in self.b.ahead]
+        if not found:
+            raise Refusal(f"Nothing was spoken of that “{node.word}” could be.")
+        return [found[-1]]
+
+    def point(self, node: Node) -> str:
+        """The one point that a phrase stands for."""
+        found = self.points(node)
+        if len(found) != 1:
+            raise Refusal(f"One point is needed here, not {len(found)}.")
+        return found[0]
+
+    def _put(self, point: str, at: tuple[float, float]) -> str:
+        """A point that is there and of which a place is said: it is moved there. Raises Refusal where it cannot be."""
+        b = self.b
+        if b.ahead.value(point) != at:
+            if b.ahead.step(point).moves != "free" or not b.makes or point not in b.board:
+                raise Refusal(f"{b.ahead.name(point)} is there already, and is elsewhere.")
+            b.act(Move(numbers={point: list(at)}))
+        return point
+
+    def points(self, node: Node) -> list[str]:
+        """The points that a phrase stands for."""
+        b = self.b
+        if isinstance(node, Many):
+            return [id for item in node.items for id in self.points(item)]
+        if isinstance(node, Named):
+            if node.at is not None:
+                x, y = (number for number in map(_plain, node.at))
+                name = b.free_name(node.text, POINT)
+                if b.has(name):
+                    return [self._put(b.point(name), (x, y))]
+                return [b.make("free_point", {"at": (x, y)}, name)]
+            if node.points:
+                return list(b.points(node.points))
+            ids = b.ahead.ids_named(spelling.tidy(node.text))
+            if ids:
+                raise Refusal(f"{node.text} is {with_article(word(b.kind(ids[0])))}; a point is needed here.")
+            return list(b.points((b.free_name(node.text, POINT),)))
+        if isinstance(node, Ref):
+            found = [id for id in b.recent.ids if id in b.ahead and b.kind(id) == POINT]
+            if not found:
+                raise Refusal("No point was spoken of.")
+            if node.word == "them":
+                last = [id for id in found if id in b.last_group]
+                return last if len(last) > 1 else found if len(b.of_kind(POINT)) == len(found) == 2 else found[-2:]
+            return found[-1:]
+        if isinstance(node, Described) and node.head in ("point", "corner") and node.names and not node.roles:
+            check_words(node)  # "turn point B clockwise": what is said of the turn is no part of the point
+            return [id for name in node.names for id in self.points(name)]
+        if isinstance(node, (Described, Where)):
+            found = self.aside(lambda: self.all_of(node))
+            if not all(b.kind(id) == POINT for id in found):
+                raise Refusal("A point is needed here.")
+            return found
+        raise Refusal("A point is needed here.")
+
+
+def _plain(text: str) -> float:
+    return float(text.replace("−", "-"))
