@@ -2,6 +2,7 @@
 
 import json
 import unittest
+from itertools import pairwise
 from pathlib import Path
 
 from ruddy_trellis.core import Refusal
@@ -132,6 +133,14 @@ class PuttingTest(unittest.TestCase):
                 self.assertEqual(sum(step.makes == "reveal" for step in new), len(told.steps) + 1)
         with self.assertRaises(Refusal):
             put_on_board(board, told, "upside down")
+
+    def test_nothing_is_put_upon_the_claim_or_upon_another_row(self):
+        board, claim, told = told_of(MIDDLES, "KLMN is a parallelogram")
+        _, low, _, high = board.settings.view
+        rows = {step.fills["at"][1] for step in put_on_board(board, told, "reveals").steps}
+        heights = sorted([*rows, board.value(claim)[1]])
+        self.assertGreater(min(b - a for a, b in pairwise(heights)), 0.03 * (high - low))
+        self.assertTrue(all(low <= one <= high for one in heights))
 
     def test_too_many_lines_are_refused(self):
         board, _, told = told_of(MIDDLES, "KLMN is a parallelogram")
