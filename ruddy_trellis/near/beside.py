@@ -9,15 +9,15 @@ from typing import Any
 
 from ..core.board.copying import board_of
 from ..core.hand import Alone
-from ..core.kinds import CLAIM, CONDITION, CONIC, FAMILY, LOCUS, REGION
+from ..core.kinds import CONDITION, REGION
 from ..core.pointing.prompt import Prompt
 from ..core.refusal import Refusal
 
 #: What is asked of the copy. All else is asked of the server.
 ASKED = frozenset(("grab", "drag", "drop", "lift", "hover"))
-#: Kinds of things that are drawn of many places at once, with libraries that a browser has not, or of which a verdict is told: these, and
-#: what hangs on them, the copy lacks and the server shows.
-ELSEWHERE = frozenset((CONIC, LOCUS, FAMILY, CONDITION, REGION, CLAIM))
+#: Kinds of things whose outlines are laid together with a library that a browser has not: these, and what hangs on them, the copy lacks
+#: and the server shows.
+ELSEWHERE = frozenset((CONDITION, REGION))
 
 
 class Beside:

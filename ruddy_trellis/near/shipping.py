@@ -8,7 +8,7 @@ from hashlib import sha256
 from pathlib import Path
 
 _HERE = Path(__file__).parent
-_RUNTIME = _HERE / "runtime"
+_RUNTIME, _STANDING_IN = _HERE / "runtime", _HERE / "standing_in"
 _PACKAGE = _HERE.parent
 #: What of ``near`` runs in the browser.
 _BESIDE = ("__init__.py", "beside.py", "compiled.py")
@@ -33,7 +33,7 @@ def core_archive() -> bytes:
     """The core and what runs it in the browser, as one archive of sources; the same bytes for the same files."""
     files = {path.relative_to(_PACKAGE.parent).as_posix(): path for path in (_PACKAGE / "core").rglob("*.py")}
     files |= {f"ruddy_trellis/near/{name}": _HERE / name for name in _BESIDE}
-    files |= {path.name: path for path in (_HERE / "standing_in").glob("*.py")}
+    files |= {path.relative_to(_STANDING_IN).as_posix(): path for path in _STANDING_IN.rglob("*.py")}
     kept = io.BytesIO()
     with zipfile.ZipFile(kept, "w", zipfile.ZIP_DEFLATED, compresslevel=9) as archive:
         archive.writestr(zipfile.ZipInfo("ruddy_trellis/__init__.py", _THEN), "")

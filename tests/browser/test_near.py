@@ -4,8 +4,8 @@ import json
 import time
 
 from ruddy_trellis.core.board.copying import steps_and_settings
-from tests.near.drags import messages, told
-from tests.near.test_near import boards
+from tests.near.drags import apart, messages, told
+from tests.near.test_near import SAMPLED_SHARE, boards, is_sampled
 
 from .board_page import BoardPage
 from .served import BrowserTest, long_walk
@@ -124,10 +124,12 @@ class NearTest(BrowserTest):
         texts = [json.dumps(steps_and_settings(board)) for board in boards()]
         here = [told(text, number) for number, text in enumerate(texts)]
         there = page.evaluate(DRAG_THERE, [[text, *messages(text, number)] for number, text in enumerate(texts)])
-        apart = []
-        for number, (one, other) in enumerate(zip(here, there, strict=True)):
-            apart += [(number, *pair) for pair in zip(one, other) if pair[0] != pair[1]][:1]
-        self.assertFalse(apart, f"{len(apart)} boards are apart, first {[str(part)[:1500] for part in apart[0]] if apart else ''}")
+        found = []
+        for number, (board, one, other) in enumerate(zip(boards(), here, there, strict=True)):
+            share = SAMPLED_SHARE if is_sampled(board) else 0.0
+            different = apart(list(map(json.loads, one)), list(map(json.loads, other)), share)
+            found += [f"board {number}: {different}"] if different else []
+        self.assertFalse(found, f"{len(found)} boards are apart")
 
     @long_walk
     def test_undo_and_a_drag_after_it(self):

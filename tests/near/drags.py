@@ -7,6 +7,7 @@ first on the path: what runs in the browser.
 import json
 import random
 import sys
+from typing import Any
 
 from ruddy_trellis.near.beside import Beside
 
@@ -36,6 +37,19 @@ def told(board: str, chance: int) -> list[str]:
     beside = Beside()
     beside.open(board)
     return [beside.take(message) for message in messages(board, chance)]
+
+
+def apart(one: Any, other: Any, share: float) -> str:
+    """Where two answers, read from JSON, are apart by more than a share of the size of their numbers; "" where nowhere."""
+    if isinstance(one, (int, float)) and isinstance(other, (int, float)):
+        return "" if one == other or abs(one - other) <= share * (1 + abs(one) + abs(other)) else f"{one} and {other}"
+    if isinstance(one, dict) and isinstance(other, dict) and one.keys() == other.keys():
+        pairs: Any = ((name, one[name], other[name]) for name in one)
+    elif isinstance(one, list) and isinstance(other, list) and len(one) == len(other):
+        pairs = ((number, *pair) for number, pair in enumerate(zip(one, other)))
+    else:
+        return "" if one == other else f"{str(one)[:300]} and {str(other)[:300]}"
+    return next((f"{name}: {found}" for name, p, q in pairs if (found := apart(p, q, share))), "")
 
 
 if __name__ == "__main__":

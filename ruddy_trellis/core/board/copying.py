@@ -9,8 +9,16 @@ from .codec import settings_from_json, settings_to_json, step_from_json, step_to
 
 
 def steps_and_settings(board: Board) -> dict[str, Any]:
-    """A board as a copy of it is made beside a drawing: its settings, and its steps with their ids."""
-    return {"settings": settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps]}
+    """A board as a copy of it is made beside a drawing: its settings, its steps with their ids, what is known of its claims."""
+    return _told(board, {step.id for step in board.steps})
+
+
+def _told(board, ids):
+    return {
+        "settings": settings_to_json(board.settings),
+        "steps": [step_to_json(step) for step in board.steps if step.id in ids],
+        "verdicts": {id: words for id, words in board.verdicts.items() if id in ids},
+    }
 
 
 def as_students_may_have_it(board: Board) -> dict[str, Any] | None:
@@ -19,8 +27,7 @@ def as_students_may_have_it(board: Board) -> dict[str, Any] | None:
     if any(step.look.cover or step.makes == REVEAL for step in board.steps):
         return None
     seen = [step.id for step in board.steps if not step.look.hidden]
-    needed = {*seen, *board.ancestors(seen)}
-    return {"settings": settings_to_json(board.settings), "steps": [step_to_json(step) for step in board.steps if step.id in needed]}
+    return _told(board, {*seen, *board.ancestors(seen)})
 
 
 def board_of(data: Any, elsewhere: Collection[str] = ()) -> tuple[Board, frozenset[str]]:
@@ -42,4 +49,5 @@ def board_of(data: Any, elsewhere: Collection[str] = ()) -> tuple[Board, frozens
     board = Board()
     board.settings = settings_from_json(data["settings"])
     board.become(steps)
+    board.verdicts = data["verdicts"]
     return board, frozenset(left_out)

@@ -11,6 +11,7 @@ Two that meet are one of each, which tells them apart when they come back.
 
 from collections.abc import Sequence
 from itertools import permutations
+from math import nan
 from typing import Any, TypeAlias
 
 from ..arithmetic.late import np
@@ -74,6 +75,8 @@ def conic_conic(m: Arithmetic, a: Conic, b: Conic, which: int, *near: float) -> 
     equation, x, y, weight = _equation(m, a, b)
 
     def choose(roots):
+        if isinstance(roots, list):  # in floats there is one of each
+            return _chosen(m, roots, (x, y, weight), (a, b), which, near)
         if not near:
             return in_order(roots)[..., which]
         inner = lambda part: np.expand_dims(np.asarray(m.approximate(part), dtype=float), -1)  # one for all roots of each
@@ -90,6 +93,27 @@ def conic_conic(m: Arithmetic, a: Conic, b: Conic, which: int, *near: float) -> 
     t = m.real_root(equation, choose)
     down = _at(weight, t)
     return b[0] + m.divide(_at(x, t), down), b[1] + m.divide(_at(y, t), down)
+
+
+def _chosen(m: Arithmetic, roots: Sequence[complex], parts: tuple, conics: tuple, which: int, near: Sequence[float]) -> float:
+    """The one among the roots of two conics' equation that :func:`conic_conic` asks for; NaN where it is not there.
+
+    Args:
+        parts: the coefficients of x, of y and of what divides both.
+        conics: the two.
+    """
+    if not near:
+        return in_order(roots)[which]
+    x, y, weight = (tuple(float(m.approximate(part)) for part in one) for one in parts)
+    (*_, latus), (gx, gy, *_, other) = (tuple(float(m.approximate(part)) for part in one) for one in conics)
+    places = {}
+    for t in roots:
+        down = _at(weight, t)
+        if t == t and down != 0:
+            places[t] = gx + _at(x, t) / down, gy + _at(y, t) / down
+    off = {t: _apart(place, _place(near), (gx, gy), abs(latus) + abs(other)) for t, place in places.items()}
+    best = min(off, key=off.__getitem__, default=None)
+    return best.real if best is not None and _is_real(*places[best]) else nan
 
 
 # Following ---------------------------------------------------------------------------------------------------
