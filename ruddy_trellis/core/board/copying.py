@@ -5,11 +5,13 @@ from typing import Any
 
 from ..kinds import REVEAL
 from .board import Board
+from .chalk import stroke_from_json, stroke_to_json
 from .codec import settings_from_json, settings_to_json, step_from_json, step_to_json
 
 
 def steps_and_settings(board: Board) -> dict[str, Any]:
-    """A board as a copy of it is made beside a drawing: its settings, its steps with their ids, what is known of its claims."""
+    """A board as a copy of it is made beside a drawing: its settings, its steps with their ids, its chalk, what is known of its
+    claims."""
     return _told(board, {step.id for step in board.steps})
 
 
@@ -17,6 +19,7 @@ def _told(board, ids):
     return {
         "settings": settings_to_json(board.settings),
         "steps": [step_to_json(step) for step in board.steps if step.id in ids],
+        "chalk": [stroke_to_json(stroke) for stroke in board.chalk],
         "verdicts": {id: words for id, words in board.verdicts.items() if id in ids},
     }
 
@@ -49,5 +52,6 @@ def board_of(data: Any, elsewhere: Collection[str] = ()) -> tuple[Board, frozens
     board = Board()
     board.settings = settings_from_json(data["settings"])
     board.become(steps)
+    board.chalk = tuple(map(stroke_from_json, data["chalk"]))
     board.verdicts = data["verdicts"]
     return board, frozenset(left_out)

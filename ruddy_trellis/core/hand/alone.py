@@ -14,6 +14,7 @@ from .acts import Answer
 from .drags import Drags
 from .hand import Hand
 from .messages import read_message
+from .told import state_of
 
 
 class Alone:
@@ -45,7 +46,7 @@ class Alone:
         return {"t": "board", "items": display(self.board, self.extent), "state": self.state()}
 
     def state(self) -> dict[str, Any]:
-        return {"steps": len(self.board), "undo": bool(self._done), "redo": bool(self._undone)}
+        return state_of(self.board, bool(self._done), bool(self._undone))
 
     def do(self, **message: Any) -> list[Answer]:
         """Give the hand a message, as ``do(t="say", text="A = (1, 2)")``. Returns the answers; a refusal is one of them."""

@@ -2,8 +2,10 @@
 for the server checks all that it keeps. It has what the core uses, and no more.
 """
 
+import json
 from copy import copy
-from typing import Annotated, get_args, get_origin
+from types import UnionType
+from typing import Annotated, Union, get_args, get_origin
 
 _MISSING = object()
 
@@ -16,8 +18,8 @@ class ValidationError(ValueError):
 
 
 class _Default:
-    def __init__(self, default=_MISSING, default_factory=None, **_):
-        self.default, self.factory = default, default_factory
+    def __init__(self, default=_MISSING, default_factory=None, alias=None, **_):
+        self.default, self.factory, self.alias = default, default_factory, alias
 
 
 Field = _Default
@@ -40,26 +42,35 @@ class BaseModel:
     """A thing with the fields that its class names."""
 
     _fields: dict = {}
+    _kinds: dict = {}
+    _aliases: dict = {}
 
     def __init_subclass__(cls, **_):
-        own = {name: cls.__dict__.get(name, _MISSING) for name in cls.__annotations__ if name != "model_config"}
-        cls._fields = {**cls._fields, **own}
+        kinds = {name: kind for name, kind in cls.__annotations__.items() if name != "model_config"}
+        own = {name: cls.__dict__.get(name, _MISSING) for name in kinds}
+        cls._fields, cls._kinds = {**cls._fields, **own}, {**cls._kinds, **kinds}
+        cls._aliases = {**cls._aliases, **{one.alias: name for name, one in own.items() if getattr(one, "alias", None)}}
 
     def __init__(self, **given):
+        given = {self._aliases.get(name, name): value for name, value in given.items()}
         if strange := given.keys() - self._fields.keys():
             raise ValidationError(f"{', '.join(sorted(strange))} is not asked for")
         self.model_fields_set = set(given)
         for name, default in self._fields.items():
-            setattr(self, name, given[name] if name in given else _said(default))
+            setattr(self, name, _made(self._kinds[name], given[name]) if name in given else _said(default))
 
     def __eq__(self, other):
         return type(self) is type(other) and self.model_dump() == other.model_dump()
 
     __hash__ = None  # type: ignore[assignment]
 
-    def model_dump(self, exclude_unset=False, exclude=(), **_):
+    def model_dump(self, exclude_unset=False, exclude=(), by_alias=False, **_):
         names = [name for name in self._fields if name not in exclude and (not exclude_unset or name in self.model_fields_set)]
-        return {name: _dumped(getattr(self, name)) for name in names}
+        called = {name: alias for alias, name in self._aliases.items()} if by_alias else {}
+        return {called.get(name, name): _dumped(getattr(self, name), exclude_unset, by_alias) for name in names}
+
+    def model_dump_json(self, **how):
+        return json.dumps(self.model_dump(**how))
 
     def model_copy(self, update=None):
         return type(self)(**{**{name: getattr(self, name) for name in self.model_fields_set}, **(update or {})})
@@ -69,8 +80,36 @@ class BaseModel:
         return cls(**data)
 
 
-def _dumped(value):
-    return value.model_dump() if isinstance(value, BaseModel) else value
+def _dumped(value, exclude_unset=False, by_alias=False):
+    if isinstance(value, BaseModel):
+        return value.model_dump(exclude_unset, by_alias=by_alias)
+    if isinstance(value, (list, tuple)):
+        return type(value)(_dumped(one, exclude_unset, by_alias) for one in value)
+    return {name: _dumped(one, exclude_unset, by_alias) for name, one in value.items()} if isinstance(value, dict) else value
+
+
+def _made(kind, value):
+    """A value as a field of a kind holds it: models of what came as dicts, tuples of lists."""
+    origin, inner = get_origin(kind), get_args(kind)
+    if origin is Annotated:
+        return _made(inner[0], value)
+    if isinstance(value, dict):
+        if isinstance(kind, type) and issubclass(kind, BaseModel):
+            return kind.model_validate(value)
+        if origin in (Union, UnionType):
+            models = [one for one in inner if isinstance(one, type) and issubclass(one, BaseModel)]
+            return models[0].model_validate(value) if len(models) == 1 else value
+        if origin is dict:
+            return {name: _made(inner[1], one) for name, one in value.items()}
+    if isinstance(value, (list, tuple)):
+        if origin is list:
+            return [_made(inner[0], one) for one in value]
+        if origin is tuple:
+            kinds = [inner[0]] * len(value) if inner[-1] is Ellipsis else inner
+            return tuple(_made(*pair) for pair in zip(kinds, value))
+        if origin in (Union, UnionType) and (lists := [one for one in inner if get_origin(one) in (list, tuple)]):
+            return _made(lists[0], value)
+    return value
 
 
 class TypeAdapter:

@@ -10,7 +10,7 @@ from ...core.hand import Hand, acts, read_message
 from ...core.refusal import Refusal
 from ...store.database import NotKept
 from .apart import apart
-from .motion import Running
+from .motion import Sent
 from .outgoing import Outgoing
 
 _LOG = logging.getLogger(__name__)
@@ -149,7 +149,7 @@ class Connection:
     def _shift(self, numbers):
         items = self.live.shift(self, numbers)
         if self._running and items:
-            moved = self._running.moved()
+            moved = self._running.running.moved()
             items = [item for item in items if item["id"] not in moved]
             self._running.disturbed()
         return items
@@ -164,9 +164,9 @@ class Connection:
 
     async def _run(self, ids, from_start):
         if self._running:
-            ids = tuple(dict.fromkeys((*self._running.ids, *ids)))
+            ids = tuple(dict.fromkeys((*self._running.running.ids, *ids)))
             await self._stop()
-        self._running = Running(self.live, self.send, ids, from_start, lambda: self.live.extent)
+        self._running = Sent(self.live, self.send, ids, from_start, lambda: self.live.extent)
         self.send({"t": "playing", "ids": list(ids)})
         self._running.task = asyncio.create_task(self._until_over(self._running))
 

@@ -1,7 +1,7 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from functools import cached_property
 
 import orjson
@@ -12,6 +12,7 @@ from ...core.display import Extent, display
 from ...core.edits import Paste, Patch, prepare
 from ...core.edits.history import brought_back, state_before
 from ...core.hand import Drags
+from ...core.hand.told import changes, state_of
 from ...core.lesson.arriving import arrived_paste, own_recipes
 from ...core.lesson.file import board_from_store, board_to_text, check_kept
 from ...core.refusal import Refusal
@@ -100,13 +101,7 @@ class LiveBoard:
 
     def state(self):
         """What a page needs besides the display list."""
-        settings = self.board.settings
-        return {
-            "title": settings.title, "unit": settings.unit, "ground": settings.ground, "view": settings.view, "paper": settings.paper,
-            "spacing": settings.spacing, "size": settings.size, "snap": settings.snap, "scale": settings.scale, "log": len(settings.log),
-            "photograph": asdict(settings.photograph) if settings.photograph else None,
-            "undo": self.edits_done > 0, "redo": self.edits_done < self.edit_count, "steps": len(self.board),
-        }  # fmt: skip
+        return state_of(self.board, self.edits_done > 0, self.edits_done < self.edit_count)
 
     def _changes(self, items=None):
         """The items that differ from those last told, the ids that are gone, and the state.
@@ -117,12 +112,7 @@ class LiveBoard:
         before, self._told = self._told or {}, {item["id"]: item for item in (self.items() if items is None else items)}
         self._seen = (self.board, self.extent)
         moved, self._moved = self._moved, set()
-        return {
-            "t": "changed",
-            "items": [item for id, item in self._told.items() if id in moved or before.get(id) != item],
-            "gone": [id for id in before if id not in self._told],
-            "state": self.state(),
-        }
+        return changes(before, list(self._told.values()), moved, self.state())
 
     def tell(self, message):
         """Send a message to every connection."""

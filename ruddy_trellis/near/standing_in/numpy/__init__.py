@@ -173,7 +173,7 @@ def take_along_axis(value, places, axis):
 
 def _of_each(how, careful):
     def found(value):
-        return each(how, value if isinstance(value, (ndarray, *NUMBERS)) else table(value), careful=careful)
+        return each(how, value if isinstance(value, (ndarray, NUMBERS)) else table(value), careful=careful)
 
     return found
 

@@ -1,10 +1,11 @@
 """Arrays as flat lists with a shape, in plain Python."""
 
 import operator
+from fractions import Fraction
 from itertools import chain, repeat
 from math import copysign, inf, nan, prod, sqrt
 
-NUMBERS = (bool, int, float, complex)
+NUMBERS = (int, float, complex, Fraction)
 
 
 class ndarray:
@@ -164,8 +165,8 @@ class ndarray:
     def min(self, axis=None):
         return self.along(least, axis)
 
-    def max(self, axis=None):
-        return self.along(most, axis)
+    def max(self, axis=None, initial=-inf):
+        return self.along(lambda row: most([*row, initial]) if initial > -inf else most(row), axis)
 
     def mean(self, axis=None):
         return self.along(lambda row: sum(row) / len(row) if row else nan, axis)
@@ -300,11 +301,11 @@ def _rest(p, q):
 
 def _both(how, careful=None):
     def forward(self, other):
-        other = other if isinstance(other, (ndarray, *NUMBERS)) else table(other)
+        other = other if isinstance(other, (ndarray, NUMBERS)) else table(other)
         return each(how, self, other, careful=careful)
 
     def backward(self, other):
-        other = other if isinstance(other, (ndarray, *NUMBERS)) else table(other)
+        other = other if isinstance(other, (ndarray, NUMBERS)) else table(other)
         return each(how, other, self, careful=careful)
 
     return forward, backward
@@ -313,6 +314,7 @@ def _both(how, careful=None):
 for _name, _how, _careful in (
     ("add", operator.add, None), ("sub", operator.sub, None), ("mul", operator.mul, None), ("truediv", operator.truediv, divided),
     ("mod", operator.mod, _rest), ("pow", _raised, None), ("and", operator.and_, None), ("or", operator.or_, None),
+    ("xor", operator.xor, None),
 ):  # fmt: skip
     _forward, _backward = _both(_how, _careful)
     setattr(ndarray, f"__{_name}__", _forward)
