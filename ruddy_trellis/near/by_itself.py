@@ -265,5 +265,10 @@ def page_data(board: Board, hints: list[str], recipes: dict[str, Any]) -> dict[s
     Returns:
         What ``Page.open`` takes, as a dict. What cannot be drawn there, and what hangs on it, is left out.
     """
-    return {"board": steps_and_settings(board_of(json.loads(json.dumps(steps_and_settings(board))), ELSEWHERE)[0]), "hints": hints,
-            "recipes": recipes}  # fmt: skip
+    whole = {"board": steps_and_settings(board), "hints": hints, "recipes": recipes}
+    return {**whole, "board": steps_and_settings(board_there(whole))}
+
+
+def board_there(data: dict[str, Any]) -> Board:
+    """The board of such data, without what cannot be drawn there."""
+    return board_of(json.loads(json.dumps(data["board"])), ELSEWHERE)[0]

@@ -1,6 +1,7 @@
 """What a browser fetches to run the hand: the runtime, packed as it lies in ``runtime``, and the core, packed from the files that the
 server itself runs."""
 
+import ast
 import io
 import zipfile
 from functools import cache
@@ -32,8 +33,38 @@ def runtime_file(name: str) -> bytes | None:
 def core_archive() -> bytes:
     """The core and what runs it in the browser, as one archive of sources; the same bytes for the same files."""
     files = {path.relative_to(_PACKAGE.parent).as_posix(): path for path in (_PACKAGE / "core").rglob("*.py")}
-    files |= {f"ruddy_trellis/near/{name}": _HERE / name for name in _BESIDE}
-    files |= {path.relative_to(_STANDING_IN).as_posix(): path for path in _STANDING_IN.rglob("*.py")}
+    return _archive(files | {f"ruddy_trellis/near/{name}": _HERE / name for name in _BESIDE})
+
+
+@cache
+def lone_archive() -> bytes:
+    """The same for a page that works by itself: of the core what its hand uses, and nothing that proves or gives reasons."""
+    found: dict[str, Path] = {}
+    waiting = [_HERE / "by_itself.py"]
+    while waiting:
+        path = waiting.pop()
+        name = path.relative_to(_PACKAGE.parent).as_posix()
+        if name in found or not path.is_file():
+            continue
+        found[name] = path
+        waiting += [folder / "__init__.py" for folder in path.parents if _PACKAGE in folder.parents]
+        waiting += _imported(path)
+    return _archive(found)
+
+
+def _imported(path: Path) -> list[Path]:
+    """The files that a file of ours imports of ours, and some that are not there."""
+    found = []
+    for node in ast.walk(ast.parse(path.read_text("utf-8"))):
+        if isinstance(node, ast.ImportFrom) and node.level:
+            base = path.parents[node.level - 1].joinpath(*(node.module or "").split("."))
+            each = [base, *(base / one.name for one in node.names)]
+            found += [one.with_suffix(".py") for one in each] + [one / "__init__.py" for one in each]
+    return found
+
+
+def _archive(files: dict[str, Path]) -> bytes:
+    files = files | {path.relative_to(_STANDING_IN).as_posix(): path for path in _STANDING_IN.rglob("*.py")}
     kept = io.BytesIO()
     with zipfile.ZipFile(kept, "w", zipfile.ZIP_DEFLATED, compresslevel=9) as archive:
         archive.writestr(zipfile.ZipInfo("ruddy_trellis/__init__.py", _THEN), "")

@@ -33,13 +33,13 @@ SHEETS = {
 #: On a teacher's board the strip under the figure is for small screens.
 _SCREENS = {("board", "strip"): "(max-width: 43.75em), (max-height: 35em)"}
 
-_IMPORT = re.compile(r'^import (?:\{([^}]*)\} from )?"(\.[^"]+)";\n', re.MULTILINE)
-_LATER = re.compile(r'(import\(|new URL\()"(\.\.?/[\w/]+\.js)"')
-_TOP = re.compile(r"^(export )?(?:async )?(?:function|class|const|let) (\w+|\{[^}]*\}|\[[^\]]*\])", re.MULTILINE)
+IMPORT = re.compile(r'^import (?:\{([^}]*)\} from )?"(\.[^"]+)";\n', re.MULTILINE)
+LATER = re.compile(r'(import\(|new URL\()"(\.\.?/[\w/]+\.js)"')
+TOP = re.compile(r"^(export )?(?:async )?(?:function|class|const|let) (\w+|\{[^}]*\}|\[[^\]]*\])", re.MULTILINE)
 _RULE = re.compile(r"([^{}]+)\{((?:[^{}]|\{[^{}]*\})*)\}")
 
 
-def _beside(path, name):
+def beside(path, name):
     """The script that another one names by a relative address; both below the folder of scripts."""
     return (SCRIPTS / path).parent.joinpath(name).resolve().relative_to(SCRIPTS.resolve()).as_posix()
 
@@ -55,8 +55,8 @@ def modules(entry):
 
     def visit(path):
         begun.add(path)
-        for _, name in _IMPORT.findall((SCRIPTS / path).read_text("utf-8")):
-            if (other := _beside(path, name)) not in begun:
+        for _, name in IMPORT.findall((SCRIPTS / path).read_text("utf-8")):
+            if (other := beside(path, name)) not in begun:
                 visit(other)
         found.append(path)
 
@@ -68,7 +68,7 @@ def _later(path):
     """What a script fetches later is named from the folder above, which is the same for all; a thread from where it begins."""
 
     def named(found):
-        other = _beside(path, found[2])
+        other = beside(path, found[2])
         return f'{found[1]}"../{f"../{WORKERS[other]}/" if other in WORKERS else ""}{other}"'
 
     return named
@@ -76,7 +76,7 @@ def _later(path):
 
 def _body(path):
     """A script without its imports."""
-    return _LATER.sub(_later(path), _IMPORT.sub("", (SCRIPTS / path).read_text("utf-8")))
+    return LATER.sub(_later(path), IMPORT.sub("", (SCRIPTS / path).read_text("utf-8")))
 
 
 def _together(entry):
@@ -88,7 +88,7 @@ def _together(entry):
     owners, exported, parts = {}, [], []
     for path in modules(entry):
         text = _body(path)
-        for export, names in _TOP.findall(text):
+        for export, names in TOP.findall(text):
             for name in re.findall(r"\w+", names):
                 if owners.setdefault(name, path) != path:
                     raise ValueError(
@@ -118,13 +118,13 @@ def script(page, path):
     shared = modules(entry)
 
     def source(found):
-        other = _beside(path, found[2])
+        other = beside(path, found[2])
         return found[0].replace(found[2], f"../{entry if other in shared else other}")
 
     def later(found):
-        return _later(path)(found) if _beside(path, found[2]) in WORKERS else found[0]
+        return _later(path)(found) if beside(path, found[2]) in WORKERS else found[0]
 
-    return _LATER.sub(later, _IMPORT.sub(source, (SCRIPTS / path).read_text("utf-8")))
+    return LATER.sub(later, IMPORT.sub(source, (SCRIPTS / path).read_text("utf-8")))
 
 
 @cache

@@ -17,7 +17,8 @@ ROOMS = (
     "core/lesson", "core/classroom", "core/figure", "core",
     "near/beside", "near/by_itself", "near/compiled", "near/standing_in", "near/shipping", "near",
     "drawings", "incoming", "store", "class_site", "demo", "web/access_log", "web/security", "web/options",
-    "web/worker", "web/shelf", "web/near", "web/bundling", "web/rendering", "web/photographs", "web/people", "web/live", "web/lessons",
+    "web/worker", "web/shelf", "web/near", "web/bundling", "web/rendering", "web/photographs", "web/by_itself",
+    "web/people", "web/live", "web/lessons",
     "web/classroom", "web/watching", "web/doors", "web/application",
     "commands", "__main__",
 )  # fmt: skip

@@ -12,7 +12,8 @@ from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.near.by_itself import ByItself, Page, page_data
 
 TRIANGLE = (
-    "A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B, C", "d is the length of AB", "k is the circle with centre A through B",
+    "A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B, C", "d is the length of AB",
+    "k is the circle with centre A through B",
     "P is a point on k", "m is the motion of P, once, in 1 seconds", "r is a dial from 0 to 10 in steps of 1 at 3",
 )  # fmt: skip
 
@@ -76,7 +77,7 @@ class ByItselfTest(unittest.TestCase):
         self.assertNotIn("keep", refused)
 
     def test_start_again_is_an_edit(self):
-        page, first = opened(board())
+        page, _ = opened(board())
         ask(page, t="say", text="M is the midpoint of AB")
         again = ask(page, t="reset")
         self.assertEqual((again["answers"][0]["gone"] != [], again["keep"]), (True, ""))

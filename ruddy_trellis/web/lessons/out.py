@@ -25,10 +25,12 @@ from ...drawings.exporting import (
 from ...drawings.film import film_file
 from ...drawings.sheets import PAPERS
 from ...drawings.wanted import Film, Wanted
-from ..people.who import live_board, own_lesson
+from ..by_itself.page import by_itself, weighs
+from ..people.who import live_board, own_lesson, signed_in
 from ..photographs import photograph_of, photographs_of
 from ..rendering import file_name, page
 from ..worker import WRITER, while_asked
+from .recipes import recipe_documents
 
 router = APIRouter()
 #: As what a board can go out, in groups.
@@ -53,6 +55,7 @@ GROUPS = (
             ("txt", "the working as text"),
         ),
     ),
+    ("For whoever has no line", (("page", "a page that works by itself (HTML)"),)),
     ("The lesson", (("json", "lesson file of this program"), ("zip", "everything, with a page about it (ZIP)"))),
 )
 #: What can be on it: the name of the choice, its words, and with which kinds there is one.
@@ -113,8 +116,37 @@ def out_panel(request: Request, board_id: int):
     motions = [step for step in board.steps if step.makes == MOTION]
     scale = f"{1 / centimetres(board.settings):.6g} {board.settings.unit or 'units'} of the board"
     return page(
-        request, "panels/out.html", board=board, motions=motions, papers=PAPERS, scale=scale, groups=GROUPS, choices=WITH, many=many
-    )
+        request, "panels/out.html", board=board, motions=motions, papers=PAPERS, scale=scale, groups=GROUPS, choices=WITH, many=many,
+        weighs=weighs() / 1e6,
+    )  # fmt: skip
+
+
+@router.post("/boards/{board_id}/out/page")
+def out_page(request: Request, board_id: int):
+    """A board as a page that works by itself."""
+    live = live_board(request, board_id)
+    return _page(request, request.app.state.lessons.lesson(live.lesson_id), [live])
+
+
+@router.post("/lessons/{slug}/out/page")
+def out_lesson_page(request: Request, slug: str):
+    """All boards of a lesson as one page that works by itself."""
+    lesson = own_lesson(request, slug)
+    lives = [request.app.state.live.get(row.id) for row in request.app.state.lessons.boards(lesson.id)]
+    return _page(request, lesson, lives)
+
+
+def _page(request, lesson, lives):
+    boards = [live.board for live in lives]
+    photographs = photographs_of(request, lesson.id, boards)
+    wanted = {key for board in boards for key in board.settings.kit_tools}
+    recipes = recipe_documents(request, signed_in(request).id, wanted)
+    own = [{key: recipes[key] for key in board.settings.kit_tools if key in recipes} for board in boards]
+    text = by_itself(lesson.title, [(live.board, live.challenge, *rest) for live, *rest in zip(lives, own, [
+        photographs.get(board.settings.photograph.mark) if board.settings.photograph else None for board in boards
+    ])])  # fmt: skip
+    headers = {"content-disposition": f'attachment; filename="{file_name(lesson.title)}.html"'}
+    return Response(text, media_type="text/html; charset=utf-8", headers=headers)
 
 
 @router.post("/boards/{board_id}/out/{kind}")

@@ -220,7 +220,7 @@ export class BoardView {
     const stretch = this.hooks.fits ? Math.min(width / USUAL.width, height / USUAL.height) : 1;
     const share = Math.max(0.62, Math.min(stretch * 1.07, 1));
     this.page.style.setProperty("--share", share);
-    const photographs = new URL(this.photographs, location.href).href;
+    const photographs = this.page.dataset.photographs ?? new URL(this.photographs, location.href).href;
     if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share, stretch, photographs });
   }
 

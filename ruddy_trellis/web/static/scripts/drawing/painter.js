@@ -46,7 +46,7 @@ class Painter {
     this.marks = { lit: new Set(), chosen: new Set() };
     this.scene = { ghosts: false, ground: "blank", paper: "light", spacing: null, box: null };
     // Words measured with another font would keep its widths, so the first picture waits for the fonts, for a while.
-    const fonts = Object.entries(FONT_FILES).map(([weight, address]) => {
+    const fonts = Object.entries(look.fonts ?? FONT_FILES).map(([weight, address]) => {
       const font = new FontFace("Atkinson Hyperlegible", `url(${new URL(address, import.meta.url)})`, { weight });
       self.fonts.add(font);
       return font.load();

@@ -1,12 +1,15 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, prompt, take. Told: ready, opened, prompted, answers, cannot, failed.
+// Asked: begin, open, look, prompt, take; pack. Told: ready, opened, prompted, answers, cannot, failed; packed.
+
+import { kept } from "./compiled.js";
 
 const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
 let starting = null;
 
-self.addEventListener("message", async ({ data: { kind, number, text, places } }) => {
+self.addEventListener("message", async ({ data: { kind, number, text, places, sources } }) => {
   try {
     if (kind === "begin") starting = begin(places);
+    if (kind === "pack") return postMessage({ kind: "packed", archive: await packed(places, sources) });
     const beside = await starting; // what is asked meanwhile waits its turn
     if (kind === "begin") postMessage({ kind: "ready" });
     else if (kind === "open") {
@@ -21,8 +24,30 @@ self.addEventListener("message", async ({ data: { kind, number, text, places } }
   }
 });
 
-/** Start the runtime with the core. */
-async function begin({ runtime, core, mark }) {
+/** Start the runtime with the core. Gives what answers. */
+async function begin(places) {
+  return (await runs(places)).runPython(`
+from ruddy_trellis.near.beside import Beside
+Beside()
+`);
+}
+
+/** The core compiled, of which only what is in an archive of sources, for a page that carries it along. */
+async function packed(places, sources) {
+  const python = await runs(places);
+  python.FS.writeFile("/wanted.zip", sources);
+  python.runPython(`
+from ruddy_trellis.near.compiled import packed
+with open("/core.zip", "rb") as whole, open("/wanted.zip", "rb") as wanted:
+    made = packed(whole.read(), wanted.read())
+with open("/packed.zip", "wb") as file:
+    file.write(made)
+`);
+  return python.FS.readFile("/packed.zip");
+}
+
+/** The runtime, with the core on its path. */
+async function runs({ runtime, core, mark }) {
   const { loadPyodide } = await import(`${runtime}/pyodide.mjs`);
   const [python, compiled] = await Promise.all([
     loadPyodide({ indexURL: `${runtime}/`, lockFileContents: JSON.stringify(LOCK) }),
@@ -30,12 +55,11 @@ async function begin({ runtime, core, mark }) {
   ]);
   if (compiled) python.FS.writeFile("/core.zip", compiled);
   else await compile(python, core, mark);
-  return python.runPython(`
+  python.runPython(`
 import sys
 sys.path.insert(0, "/core.zip")
-from ruddy_trellis.near.beside import Beside
-Beside()
 `);
+  return python;
 }
 
 /** Fetch the sources of the core and compile them; what came of it is kept, for it takes seconds. */
@@ -55,26 +79,4 @@ for name in [name for name in sys.modules if name.startswith("ruddy_trellis")]:
 `);
   python.FS.unlink("/sources.zip");
   await kept("put", mark, python.FS.readFile("/core.zip")).catch(() => {});
-}
-
-/** What was compiled once, by its mark; of others nothing is kept. */
-function kept(what, mark, bytes) {
-  return new Promise((resolve, reject) => {
-    const opening = indexedDB.open("ruddy-trellis-near", 1);
-    opening.onupgradeneeded = () => opening.result.createObjectStore("compiled");
-    opening.onerror = () => reject(opening.error);
-    opening.onsuccess = () => {
-      const change = opening.result.transaction("compiled", what === "put" ? "readwrite" : "readonly");
-      const store = change.objectStore("compiled");
-      if (what === "put") {
-        store.clear();
-        store.put(bytes, mark);
-        change.oncomplete = () => resolve();
-      } else {
-        const asking = store.get(mark);
-        asking.onsuccess = () => resolve(asking.result);
-      }
-      change.onerror = () => reject(change.error);
-    };
-  });
 }

@@ -7,11 +7,11 @@ const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("taking
 const panel = document.getElementById("out-panel");
 const STREAMED = new Set(["gif", "apng", "zip"]);
 /** What the name of a file ends with, where that is not the kind. */
-const ENDINGS = { apng: "png", log: "csv" };
+const ENDINGS = { apng: "png", log: "csv", page: "html" };
 /** How much of the height of the window the picture may take. */
 const SHARE = 0.52;
 /** What cannot be seen in the picture of the dialog. */
-const UNSEEN = new Set(["csv", "log", "txt", "json", "zip", "print"]);
+const UNSEEN = new Set(["csv", "log", "txt", "json", "zip", "print", "page"]);
 let dialogOf = null;
 
 /**
@@ -157,7 +157,8 @@ class Out {
   }
 
   out(kind) {
-    return kind === "zip" || (kind === "pdf" && this.form.elements.every?.checked)
+    const every = { pdf: "every", page: "each" }[kind];
+    return kind === "zip" || this.form.elements[every]?.checked
       ? `/lessons/${panel.dataset.lesson}/out/${kind}`
       : `/boards/${panel.dataset.board}/out/${kind}`;
   }
@@ -223,13 +224,14 @@ class Out {
     await this.working(async (signal) => {
       const answer = await this.post(this.out(kind), await this.asked(), signal);
       const name = `${document.getElementById("title").value.replace(/[^\w]+/g, "-") || "lesson"}.${ENDINGS[kind] ?? kind}`;
-      const content = STREAMED.has(kind) ? await this.followed(answer) : await answer.blob();
+      let content = STREAMED.has(kind) ? await this.followed(answer) : await answer.blob();
+      if (kind === "page") content = await (await import("./by_itself.js")).quickened(content, this.view.page.dataset.near);
       const link = document.createElement("a");
       link.href = URL.createObjectURL(content);
       link.download = name;
       link.click();
       setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-      return `Saved as ${name}.`;
+      return `Saved as ${name}${kind === "page" ? `: ${(content.size / 1e6).toFixed(1)} MB` : ""}.`;
     });
   }
 
