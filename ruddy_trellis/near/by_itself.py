@@ -263,9 +263,10 @@ def page_data(board: Board, hints: list[str], recipes: dict[str, Any]) -> dict[s
         recipes: those of the kit, by key, as JSON.
 
     Returns:
-        What ``Page.open`` takes, as a dict. What cannot be drawn there, and what hangs on it, is left out.
+        What ``Page.open`` takes, as a dict. What cannot be drawn there, and what hangs on it, is left out, and so is what is hidden
+        where nothing hangs on it that is seen.
     """
-    whole = {"board": steps_and_settings(board), "hints": hints, "recipes": recipes}
+    whole = {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes}
     return {**whole, "board": steps_and_settings(board_there(whole))}
 
 

@@ -7,7 +7,7 @@ import unittest
 from pathlib import Path
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 #: How long a page may take until its board can be moved, seconds: five on a machine that does nothing else.
 READY = 40
@@ -156,6 +156,61 @@ class ByItselfTest(BrowserTest):
         page.press("#typed", "Enter")
         page.get_by_text("not drawn in a page that works by itself").first.wait_for()
         self.assertEqual(self.asked, [], "nothing is asked of anybody")
+
+    @long_walk
+    def test_a_lesson_on_a_phone_by_touch(self):
+        b = BoardPage(self.page, self.server.address).open("The pond and its mirror")
+        self.assertTrue(b.board)
+        alone = self.opened(self.saved(), viewport={"width": 390, "height": 844}, has_touch=True, is_mobile=True)
+        page = alone.page
+        page.tap("text=1 Where they land")
+        page.locator("[aria-pressed=true]", has_text="1 Where they land").wait_for()
+        page.tap("#story-next")
+        page.locator("[aria-pressed=true]", has_text="2 Straight across").wait_for()
+        place = alone.pixel(*b.value("A"))
+        page.touchscreen.tap(*place)
+        page.locator("#sentence", has_text="A is a free point").wait_for()
+        page.locator("#undo").wait_for()
+        self.assertTrue(page.is_disabled("#undo"))
+        page.focus("#drawing")
+        page.keyboard.press("ArrowRight")
+        page.locator("#undo:enabled").wait_for()
+        page.tap(".tabs a:nth-child(2)")
+        page.wait_for_selector("body[data-ready]", timeout=READY * 1000, state="attached")
+        page.locator("h1", has_text="Two mirrors").wait_for(state="attached")
+        page.locator("#undo:disabled").wait_for()
+        page.tap(".tabs a:nth-child(1)")
+        page.wait_for_selector("body[data-ready]", timeout=READY * 1000, state="attached")
+        # What was revealed and moved on the first board is so still.
+        page.locator("[aria-pressed=true]", has_text="2 Straight across").wait_for()
+        page.tap("#reset")
+        page.locator("[aria-pressed=false]", has_text="2 Straight across").wait_for()
+        self.assertEqual(self.asked, [])
+
+    @long_walk
+    def test_covers_and_a_browser_that_keeps_nothing(self):
+        """Made where nothing runs beside the drawing: the page has the sources, and compiles them itself."""
+        b = self.begun("A = (0, 0)", "B = (4, 0)", "d is the length of AB")
+        ids = {b.board.name(step.id): step.id for step in b.board.steps}
+        self.page.evaluate(
+            "(id) => line.socket.send(JSON.stringify({t: 'edit', edit: {kind: 'restyle', ids: [id], look: {cover: true}}}))", ids["d"]
+        )
+        b.settle()
+        self.page.evaluate("delete document.getElementById('board').dataset.near")
+        target = self.saved(ready=False)
+        text = target.read_text("utf-8")
+        target.write_text(text.replace("localStorage", "nowhere"), "utf-8")
+        alone = self.opened(target)
+        alone.says("covered")
+        alone.says_not("4.00")
+        alone.drag((4, 0), (5, 0))
+        alone.page.locator("#undo:enabled").wait_for()
+        alone.page.focus("#drawing")
+        for _ in range(3):
+            alone.page.keyboard.press("]")
+        alone.page.keyboard.press("Enter")
+        alone.says("5.00")
+        self.assertEqual(self.asked, [])
 
 
 if __name__ == "__main__":

@@ -1,6 +1,8 @@
 """A page that works by itself answers as the server does: drags, undo, sentences, motions, hints; and it keeps what was done."""
 
 import json
+import subprocess
+import sys
 import time
 import unittest
 from unittest.mock import patch
@@ -9,7 +11,10 @@ from ruddy_trellis.core.edits import LookChanges, Restyle
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.figure import Figure
 from ruddy_trellis.core.lesson.student_copy import student_copy
+from ruddy_trellis.near import shipping
 from ruddy_trellis.near.by_itself import ByItself, Page, page_data
+
+from .test_near import boards
 
 TRIANGLE = (
     "A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B, C", "d is the length of AB",
@@ -165,6 +170,26 @@ class ByItselfTest(unittest.TestCase):
         self.assertIn("could not be done, and nothing was changed", str(told))
         self.assertNotIn("keep", told)
         self.assertIn("midpoint", str(ask(page, t="say", text="M is the midpoint of AB")["answers"][0]))
+
+    def test_random_acts_are_answered_or_refused_with_the_stand_ins(self):
+        data = []
+        for number, made in enumerate(boards()[::4]):
+            made = made.copy()
+            made.settings = made.settings.with_(kit=("everything", "compass", "look")[number % 3])
+            data.append(page_data(student_copy(made), ["Look."], {}))
+        run = f"""
+import sys
+sys.path.insert(0, {str(shipping._HERE / "standing_in")!r})
+sys.modules.update(flint=None, shapely=None)
+import runpy
+runpy.run_module("tests.near.acts", run_name="__main__")"""
+        there = subprocess.run(
+            [sys.executable, "-c", run], check=False, input=json.dumps(data), capture_output=True, text=True, timeout=400
+        )
+        self.assertEqual(there.returncode, 0, there.stderr[-2000:])
+        found = json.loads(there.stdout)
+        self.assertEqual(len(found), len(data))
+        self.assertEqual([(number, *some[:2]) for number, some in enumerate(found) if some], [])
 
     def test_whoever_may_only_look_builds_nothing(self):
         alone = ByItself(student_copy(board(kit="look")))

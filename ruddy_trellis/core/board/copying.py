@@ -9,13 +9,15 @@ from .chalk import stroke_from_json, stroke_to_json
 from .codec import settings_from_json, settings_to_json, step_from_json, step_to_json
 
 
-def steps_and_settings(board: Board) -> dict[str, Any]:
+def steps_and_settings(board: Board, is_seen: bool = False) -> dict[str, Any]:
     """A board as a copy of it is made beside a drawing: its settings, its steps with their ids, its chalk, what is known of its
-    claims."""
-    return _told(board, {step.id for step in board.steps})
+    claims.
 
-
-def _told(board, ids):
+    Args:
+        is_seen: whether hidden things on which nothing hangs that is seen are left out.
+    """
+    ids = {step.id for step in board.steps if not (is_seen and step.look.hidden)}
+    ids = {*ids, *board.ancestors(list(ids))}
     return {
         "settings": settings_to_json(board.settings),
         "steps": [step_to_json(step) for step in board.steps if step.id in ids],
@@ -29,8 +31,7 @@ def as_students_may_have_it(board: Board) -> dict[str, Any] | None:
     covered, or behind a reveal: what is under them is nobody's before it is lifted."""
     if any(step.look.cover or step.makes == REVEAL for step in board.steps):
         return None
-    seen = [step.id for step in board.steps if not step.look.hidden]
-    return _told(board, {*seen, *board.ancestors(seen)})
+    return steps_and_settings(board, True)
 
 
 def board_of(data: Any, elsewhere: Collection[str] = ()) -> tuple[Board, frozenset[str]]:

@@ -48,7 +48,7 @@ class Inside {
 
   send(message) {
     // Until the thread is there it cannot say that it is: what was sent meanwhile waits.
-    if (!this.ready && message === '{"t":"here"}') this.tell({ t: "here", number: 0 });
+    if (!this.ready && message === '{"t":"here"}') setTimeout(() => this.tell({ t: "here", number: 0 }));
     else this.thread.postMessage({ text: message });
   }
 
