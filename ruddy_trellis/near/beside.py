@@ -8,23 +8,22 @@ import json
 from typing import Any
 
 from ..core.board.copying import board_of
-from ..core.hand import Alone
-from ..core.kinds import CONDITION, REGION
+from ..core.hand.acts import Answer
+from ..core.lesson.file import lesson_to_json
 from ..core.pointing.prompt import Prompt
 from ..core.refusal import Refusal
+from .away import Away
+from .lone import ELSEWHERE
 
 #: What is asked of the copy. All else is asked of the server.
 ASKED = frozenset(("grab", "drag", "drop", "lift", "hover"))
-#: Kinds of things whose outlines are laid together with a library that a browser has not: these, and what hangs on them, the copy lacks
-#: and the server shows.
-ELSEWHERE = frozenset((CONDITION, REGION))
 
 
 class Beside:
     """The copy of one board. Every method takes and gives JSON."""
 
     def __init__(self) -> None:
-        self._alone: Alone | None = None
+        self._alone: Away | None = None
         self._prompt: Prompt | None = None
         # What was told before there was a copy, and outlives each of them.
         self._view: tuple[float, ...] | None = None
@@ -34,7 +33,7 @@ class Beside:
         """Make the copy anew from what the server tells of the board. Gives the ids of what the server shows. Raises Refusal where
         a step cannot be made here."""
         board, elsewhere = board_of(json.loads(text), ELSEWHERE)
-        self._alone = Alone(board)
+        self._alone = Away(board)
         self._alone.view = self._view or board.settings.view
         self._alone.do(t="lift", ids=self._lifted)
         self._alone.told.clear()
@@ -71,6 +70,37 @@ class Beside:
         answers = self._alone.do(**message)
         self._alone.told.clear()
         return json.dumps([self._alone.hand.as_seen(answer) for answer in answers], separators=(",", ":"), default=_plain)
+
+    # Without the line -------------------------------------------------------------------------------------------
+
+    def leave(self) -> str:
+        """There is no line any more: from here on ``do`` answers everything."""
+        return self._told(self._alone.leave() if self._alone is not None else [])
+
+    def do(self, text: str) -> str:
+        """Answer a message while there is no line: an object with ``answers``, ``due`` (in how many seconds ``go_on`` has more; null for
+        never) and, where that has changed, ``unsent``: what the server does not know of."""
+        return self._told(self._alone.answered(json.loads(text)) if self._alone is not None else [])
+
+    def end(self) -> str:
+        """The line is back: what is held is let go, and what runs stops. Gives what ``do`` gives, with ``file``: the board as it is here,
+        as a lesson."""
+        if self._alone is None:
+            return self._told([])
+        answers = [answer for kind in ("drop", "pause") for answer in self._alone.answered({"t": kind})]
+        self._alone.is_away = False
+        lesson = lesson_to_json(self._alone.board.settings.title or "Kept aside", [self._alone.board])
+        return self._told(answers, unsent=self._alone.unsent, file=lesson)
+
+    def go_on(self) -> str:
+        """What motions and pictures in a row have come to."""
+        return self._told(self._alone.gone_on() if self._alone is not None else [])
+
+    def _told(self, answers: list[Answer], **more: Any) -> str:
+        told: dict[str, Any] = {"answers": answers, "due": self._alone.due() if self._alone is not None else None, **more}
+        if self._alone is not None and any(answer["t"] == "changed" for answer in answers):
+            told["unsent"] = self._alone.unsent
+        return json.dumps(told, separators=(",", ":"), default=_plain)
 
 
 def _plain(value: Any) -> Any:

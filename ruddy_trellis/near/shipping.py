@@ -12,7 +12,7 @@ _HERE = Path(__file__).parent
 _RUNTIME, _STANDING_IN = _HERE / "runtime", _HERE / "standing_in"
 _PACKAGE = _HERE.parent
 #: What of ``near`` runs in the browser.
-_BESIDE = ("__init__.py", "beside.py", "by_itself.py", "compiled.py")
+_BESIDE = ("__init__.py", "lone.py", "away.py", "beside.py", "by_itself.py", "compiled.py")
 #: A time that is the same at every start, so that the archive is too.
 _THEN = (2026, 1, 1, 0, 0, 0)
 

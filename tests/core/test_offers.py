@@ -50,6 +50,22 @@ class AskedTest(unittest.TestCase):
                 else:
                     perform(board.copy(), row.edit)
 
+    def test_any_two_things_can_be_selected(self):
+        """Of every kind there is something here, images without corners of their own among them."""
+        board = figure(
+            "A = (0, 0)\nB = (4, 0)\nC = (1, 3)\nABC is the polygon through A, B, C\nk is the circle with centre A through B\n"
+            "m is the reflection in the line through B and C\nABC' is the image of ABC under m\nk' is the image of k under m\n"
+            "r is a dial from 0 to 10 in steps of 1 at 3\nd is the length of AB\ne is the ellipse with foci A and B through C\n"
+            "P is a point on k\nj is the places nearer to A than to B\nAB = 4\nw is the motion of P, once, in 2 seconds\n"
+            "the locus of the midpoint of P and C as P runs"
+        ).board
+        ids = [step.id for step in board.steps]
+        self.assertGreater(len({step.makes for step in board.steps}), 10)
+        for first in ids:
+            for second in ids:
+                for row in offers(board, list(dict.fromkeys((first, second)))):
+                    self.assertTrue(row.order or row.edit is not None, row.sentence)
+
     def test_every_offer_is_taken_by_the_hand_that_was_offered_it(self):
         """As it is done at a board: selected, offered, taken by its number; what has come of images is selected then."""
         for lines, selection, _ in ASKED:

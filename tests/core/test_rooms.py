@@ -15,7 +15,7 @@ ROOMS = (
     "core/arithmetic", "core/formulas", "core/regions", "core/language", "core/display", "core/sampling",
     "core/catalogue", "core/board", "core/edits", "core/kits", "core/speech", "core/pointing", "core/truth", "core/challenge", "core/hand",
     "core/lesson", "core/classroom", "core/figure", "core",
-    "near/beside", "near/by_itself", "near/compiled", "near/standing_in", "near/shipping", "near",
+    "near/lone", "near/away", "near/beside", "near/by_itself", "near/compiled", "near/standing_in", "near/shipping", "near",
     "drawings", "incoming", "store", "class_site", "demo", "web/access_log", "web/security", "web/options",
     "web/worker", "web/shelf", "web/near", "web/bundling", "web/rendering", "web/photographs", "web/by_itself",
     "web/people", "web/live", "web/lessons",

@@ -165,7 +165,7 @@ class ByItselfTest(unittest.TestCase):
 
     def test_a_fault_of_ours_changes_nothing(self):
         page, _ = opened(board())
-        with patch("ruddy_trellis.near.by_itself.changes", side_effect=RuntimeError("broken")), self.assertLogs(level="ERROR"):
+        with patch("ruddy_trellis.near.lone.changes", side_effect=RuntimeError("broken")), self.assertLogs(level="ERROR"):
             told = ask(page, t="say", text="M is the midpoint of AB")
         self.assertIn("could not be done, and nothing was changed", str(told))
         self.assertNotIn("keep", told)

@@ -173,13 +173,16 @@ class StudentsTest(unittest.TestCase):
         self.assertIn("M", names, "the segment hangs on it")
         self.assertNotIn("S", names)
 
-    def test_a_board_that_covers_something_is_not_told(self):
+    def test_what_only_a_teacher_lifts_is_not_told(self):
         figure = Figure()
         for words in ("A = (0, 0)", "B = (4, 0)", "d is the length of AB"):
             figure.say(words)
         (told,) = Alone(figure.board, StudentHand).do(t="near")
         self.assertEqual(told, {"t": "near", **steps_and_settings(figure.board)})
         perform(figure.board, Restyle(ids=[figure.board.steps[-1].id], look=LookChanges(cover=True)))
+        (told,) = Alone(figure.board, StudentHand).do(t="near")
+        self.assertEqual(len(told["steps"]), 3, "whoever may lift it may have it beside the drawing")
+        perform(figure.board, Restyle(ids=[figure.board.steps[-1].id], look=LookChanges(teacher_lifts=True)))
         (told,) = Alone(figure.board, StudentHand).do(t="near")
         self.assertEqual(told, {"t": "near", "steps": None})
         (whole,) = Alone(figure.board).do(t="near")

@@ -3,7 +3,6 @@
 from collections.abc import Collection
 from typing import Any
 
-from ..kinds import REVEAL
 from .board import Board
 from .chalk import stroke_from_json, stroke_to_json
 from .codec import settings_from_json, settings_to_json, step_from_json, step_to_json
@@ -27,9 +26,9 @@ def steps_and_settings(board: Board, is_seen: bool = False) -> dict[str, Any]:
 
 
 def as_students_may_have_it(board: Board) -> dict[str, Any] | None:
-    """The same for somebody who may not know all of it: without hidden things on which nothing hangs that is seen. None where things are
-    covered, or behind a reveal: what is under them is nobody's before it is lifted."""
-    if any(step.look.cover or step.makes == REVEAL for step in board.steps):
+    """The same for somebody who may not know all of it: without hidden things on which nothing hangs that is seen. None where a cover is
+    the teacher's to lift: what is under it is nobody's before. What a person may lift or reveal is in the copy, and is drawn no sooner."""
+    if any(step.look.cover and step.look.teacher_lifts for step in board.steps):
         return None
     return steps_and_settings(board, True)
 

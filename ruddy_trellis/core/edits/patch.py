@@ -16,7 +16,7 @@ class Patch:
     """What an edit changed: the steps as they were and as they are, each with its place, the settings, and the
     strokes of chalk.
 
-    ``words`` says it to a person: "Deleted A, and with it AB".
+    ``words`` says it to a person: "Deleted A, and with it AB". ``key`` is what whoever asked for it knows it by, where they do.
     """
 
     words: str
@@ -26,6 +26,7 @@ class Patch:
     settings_after: Settings | None = None
     chalk_before: tuple[Stroke, ...] = ()
     chalk_after: tuple[Stroke, ...] = ()
+    key: str = ""
 
     def reversed(self) -> "Patch":
         """The patch that takes this one back."""
@@ -51,7 +52,7 @@ class Patch:
         return {step.id for _, step in (*self.before, *self.after)}
 
     def to_json(self) -> dict[str, Any]:
-        data: dict[str, Any] = {"words": self.words}
+        data: dict[str, Any] = {"words": self.words, **({"key": self.key} if self.key else {})}
         for part in ("before", "after"):
             data[part] = [[place, step_to_json(step)] for place, step in getattr(self, part)]
             settings = getattr(self, "settings_" + part)
@@ -68,7 +69,7 @@ class Patch:
             settings = data["settings_" + part]
             parts["settings_" + part] = settings_from_json(settings) if settings else None
             parts["chalk_" + part] = tuple(map(stroke_from_json, data.get("chalk_" + part, ())))
-        return cls(data["words"], **parts)
+        return cls(data["words"], **parts, key=data.get("key", ""))
 
 
 def known(board: Board, ids: Sequence[str]) -> Sequence[str]:

@@ -16,9 +16,14 @@ Answer: TypeAlias = dict[str, Any]
 
 @dataclass(frozen=True)
 class Change:
-    """Make an edit. Gives its Patch."""
+    """Make an edit. Gives its Patch.
+
+    Attributes:
+        key: what the edit is known by: one that was made already is not made again, and gives the patch that it made. "" for none.
+    """
 
     edit: Any
+    key: str = ""
 
 
 @dataclass(frozen=True)

@@ -75,7 +75,7 @@ class Alone:
 
     def _perform(self, act: acts.Act) -> Any:
         match act:
-            case acts.Change(edit):
+            case acts.Change(edit, _):
                 self._keep()
                 return self._applied(prepare(self.board, edit))
             case acts.Hold(ids):

@@ -1,6 +1,7 @@
 """Edits that are asked for as such: looks, names, deleting, tying, undo and redo."""
 
 from dataclasses import replace
+from itertools import zip_longest
 from typing import Any
 
 from ..display.palette import look_of
@@ -31,6 +32,41 @@ def edit(hand, message: messages.DoEdit) -> Doing:
         yield done(patch.words)
     else:
         yield heard(patch.words)
+
+
+def send_later(hand, message: messages.Unsent) -> Doing:
+    """What was done without the line is done now, each edit checked as ever. What cannot be done any more is told, and the rest is done."""
+    called: dict[str, str] = {}
+    lost = []
+    for one in message.edits:
+        try:
+            patch = yield Change(read_edit(_renamed(one.edit, called)), one.key)
+        except Refusal as refusal:
+            lost.append(refusal.sentence)
+            called.update(dict.fromkeys(one.made, _NOTHING))  # what was made of it there is nothing here
+            continue
+        known = {step.id for _, step in patch.before}
+        made = [step.id for _, step in patch.after if step.id not in known]
+        called.update(zip_longest(one.made, made[: len(one.made)], fillvalue=_NOTHING))
+    yield {"t": "taken", "keys": [one.key for one in message.edits], "lost": lost}
+    yield hand.table.whole()
+
+
+#: An id that nothing has.
+_NOTHING = "none"
+#: The parts of an edit that are words, in which nothing stands for an id.
+_WORDS = frozenset(("kind", "does", "name", "text", "caption", "title", "word", "gap"))
+
+
+def _renamed(value: Any, called: dict[str, str]) -> Any:
+    """An edit with other ids: those of things that came to be called otherwise here, since somebody else has made things meanwhile."""
+    if isinstance(value, str):
+        return called.get(value, value)
+    if isinstance(value, list):
+        return [_renamed(one, called) for one in value]
+    if isinstance(value, dict):
+        return {called.get(part, part): one if part in _WORDS else _renamed(one, called) for part, one in value.items()}
+    return value
 
 
 def loosen(hand, message: messages.Loosen) -> Doing:
@@ -84,6 +120,7 @@ def _known(hand, id: str) -> str:
 
 HANDLERS: dict[type, Any] = {
     messages.DoEdit: edit,
+    messages.Unsent: send_later,
     messages.Loosen: loosen,
     messages.Ahead: ahead,
     messages.BoardLook: board_look,

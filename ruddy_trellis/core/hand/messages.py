@@ -115,6 +115,21 @@ class DoEdit(_Message):
     edit: dict
 
 
+class _Unsent(_Message):
+    """An edit that was made without the line: what it is known by, and the ids of what it made there."""
+
+    key: Annotated[str, Field(pattern=r"^[a-z0-9-]{8,60}$")]
+    edit: dict
+    made: Annotated[list[Annotated[str, Field(max_length=20)]], Field(max_length=limits.STEPS)] = []
+
+
+class Unsent(_Message):
+    """What was done while there was no line, in order."""
+
+    t: Literal["unsent"]
+    edits: Annotated[list[_Unsent], Field(min_length=1, max_length=1000)]
+
+
 class Nudge(_Message):
     t: Literal["nudge"]
     ids: Annotated[Ids, Field(min_length=1)]
@@ -348,6 +363,7 @@ Message = Annotated[
     | Select
     | Offer
     | DoEdit
+    | Unsent
     | Nudge
     | View
     | Gather

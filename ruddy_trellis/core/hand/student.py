@@ -30,6 +30,7 @@ _LOOKING = (
     messages.Lift,
     messages.Undo,
     messages.Redo,
+    messages.Unsent,
     messages.Play,
     messages.Pause,
     messages.Reset,

@@ -23,7 +23,7 @@ class Asked:
     order: str = ""
 
     def adding(self, board: Board) -> Add | None:
-        """The edit that says it; None where the figure does not take one of its sentences."""
+        """The edit that says it; None where the figure does not take one of its sentences, or there is nothing to say."""
         steps: list[NewStep] = []
         for text in self.says:
             try:
@@ -33,7 +33,7 @@ class Asked:
             if len(self.says) > 1 and len(new) > 1:
                 return None  # what a sentence makes on its way is counted from the beginning of an edit
             steps += new
-        return Add(steps=steps)
+        return Add(steps=steps) if steps else None  # such as to join a point to the corners of an image, which are no points here
 
 
 def asked(board: Board, ids: Sequence[str]) -> Iterator[Asked]:

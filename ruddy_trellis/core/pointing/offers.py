@@ -82,7 +82,7 @@ def _asked_most(board, ids):
     for one in asked(board, ids):
         if one.order:
             yield Offer("order", one.words, None, one.order)
-        elif (edit := one.adding(board)) is not None and edit.steps:
+        elif (edit := one.adding(board)) is not None:
             yield Offer(edit.steps[-1].does, one.words, edit)
 
 

@@ -100,8 +100,8 @@ class Connection:
         match act:
             case acts.Shift(numbers):
                 return self._shift(numbers)
-            case acts.Change(edit):
-                return await live.change(edit)
+            case acts.Change(edit, key):
+                return await live.change(edit, key)
             case acts.Hold(ids):
                 live.hold(self, ids)
             case acts.LetGo():

@@ -1,7 +1,7 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import orjson
@@ -23,6 +23,8 @@ from .verdicts import Verdicts
 
 #: A pasted working of more lines than this is read in a process of its own.
 _LONG_PASTE = 60
+#: Of how many edits it is remembered whether they came with a key.
+_KEYED = 300
 #: How long a view waits, at least, before it is kept: while someone zooms there are many.
 _VIEW_PAUSE = 1.0
 
@@ -49,6 +51,8 @@ class LiveBoard:
         #: The items that everyone was last told, by id, and of which board and in which extent they are.
         self._told = self._seen = None
         self._moved = set()
+        #: The patches of edits that came with a key; None while none did.
+        self._keys = None
         self._verdicts = Verdicts(self, lessons.verdicts)
         self._view, self._view_kept = self.board.settings.view, None
         #: What is called after every edit.
@@ -126,14 +130,32 @@ class LiveBoard:
 
     # Changing -----------------------------------------------------------------------------------------------
 
-    async def change(self, edit):
-        """Check, apply, save and tell an edit. Returns its patch. Raises Refusal; then nothing has changed."""
+    async def change(self, edit, key=""):
+        """Check, apply, save and tell an edit. Returns its patch. Raises Refusal; then nothing has changed.
+
+        Args:
+            key: what whoever asks knows it by: an edit of that key is made once, and gives its patch again.
+        """
         async with self._lock:
             await self._drop_all()
+            if key and (made := (await self._known_keys()).get(key)) is not None:
+                return made
             if isinstance(edit, Paste) and edit.text.count("\n") > _LONG_PASTE:
                 stored = await WORKER.do(arrived_paste, board_to_text(self._at_rest()), edit.text, own_recipes())
-                return await self._keep(lambda board: Patch.from_json(orjson.loads(stored)), len(stored) // 100)
-            return await self._keep(lambda board: prepare(board, edit))
+                patch = await self._keep(lambda board: replace(Patch.from_json(orjson.loads(stored)), key=key), len(stored) // 100)
+            else:
+                patch = await self._keep(lambda board: replace(prepare(board, edit), key=key))
+            if key:
+                (await self._known_keys())[key] = patch
+            return patch
+
+    async def _known_keys(self):
+        """The patches of the last edits that came with a key, by that."""
+        if self._keys is None:
+            rows = await saved(self._lessons.edits, self.id, _KEYED) if self.id is not None else []
+            patches = [Patch.from_json(orjson.loads(row.patch)) for row in rows if '"key":"' in row.patch]
+            self._keys = {patch.key: patch for patch in patches}
+        return self._keys
 
     def _check(self, board, patch):
         """Raise Refusal where whoever is at this board may not make a change, by whatever way it came."""

@@ -33,6 +33,7 @@ export class BoardView {
     this.port = new Viewport(this.canvas);
     this.drawing = new Drawing(this.canvas, this.port, JSON.parse(this.page.dataset.look));
     this.port.show(this.page.dataset.view.split(" ").map(Number));
+    this.path = path;
     this.photographs = path.replace(/live$/, "photographs/");
     this.state = {};
     this.sequence = 0;
@@ -47,7 +48,8 @@ export class BoardView {
       hooks.protocol,
     );
     this.prompt = null; // the tool in the hand, with what fills its sentence
-    this.near = null; // fetched when the board is there
+    this.near = null; // fetched when the board is there, and so is what goes on without a line
+    this.offline = null;
     this.followed = false; // whether others look at this board, live
     this.heldNear = false; // whether what is held moves beside the drawing
     this.last = 0; // the number of the last place of a drag that was held near
@@ -79,6 +81,7 @@ export class BoardView {
   }
 
   connected(open, gone) {
+    if (this.offline?.connected(open, gone)) return;
     this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
     if (gone) toast("This lesson is no longer open here. Sign in again, or ask for its new link.", { refusal: true });
     else if (!open && this.line.failures > 1) this.tellAway("The server cannot be reached. Trying again; what was saved is safe.");
@@ -127,6 +130,7 @@ export class BoardView {
     const { line } = this;
     this.drawing.onCovers = (ids) => this.lift(ids);
     line.on("board", (message) => {
+      if (this.offline?.waits(message)) return;
       this.changedElsewhere();
       this.drawing.show(message.items);
       this.showDials();
@@ -224,7 +228,8 @@ export class BoardView {
     if (this.state.size) this.drawing.showBoard({ ...this.state, size: this.state.size * share, stretch, photographs });
   }
 
-  note(words) {
+  note(asked) {
+    const words = this.offline?.says ?? asked;
     // Writing the same words again would lay out the head strip for every position of a drag.
     if (this.saved.textContent === words) return;
     this.saved.textContent = words;
@@ -355,6 +360,10 @@ export class BoardView {
 
   /** Fetch what runs the hand beside the drawing, once the page has nothing else to do. */
   async bringNear() {
+    if (!this.offline) {
+      const { Away } = await import("./away.js");
+      this.offline ??= new Away(this);
+    }
     const { near } = this.page.dataset;
     if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2 || navigator.connection?.saveData) return;
     const { Near } = await import("./near.js");
@@ -368,8 +377,10 @@ export class BoardView {
         this.note("Moving…");
       },
       under: (message) => this.hooks.under?.(message),
+      told: (told) => this.offline.told(told),
       ended: (words) => {
         this.heldNear = false;
+        this.offline.end();
         this.hooks.under?.(null);
         // Of an error its kind, which is the beginning of its last line.
         const kind = words.trim().split("\n").pop().split(":")[0];

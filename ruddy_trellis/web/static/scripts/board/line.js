@@ -25,6 +25,7 @@ export class Line {
     this.stalled = false;
     this.sent = this.asked = 0;
     this.handlers = new Map();
+    this.inside = null; // what answers while there is no line, where something does
     this.wait = 250;
     this.failures = 0;
     this.open();
@@ -83,9 +84,22 @@ export class Line {
     this.handlers.set(kind, handler);
   }
 
-  /** Send a message. Returns whether the line is open. */
+  get isOpen() {
+    return this.socket.readyState === WebSocket.OPEN;
+  }
+
+  /** Something was answered that did not come over the line. */
+  deliver(message) {
+    this.handlers.get(message.t)?.(message);
+  }
+
+  /** Send a message. Returns whether somebody answers. */
   send(kind, content = {}) {
-    if (this.socket.readyState !== WebSocket.OPEN) {
+    if (this.inside) {
+      this.inside(kind, content);
+      return true;
+    }
+    if (!this.isOpen) {
       if (!FLEETING.has(kind)) this.onMissed();
       return false;
     }

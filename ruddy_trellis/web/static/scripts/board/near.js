@@ -9,14 +9,16 @@ export class Near {
   /**
    * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
    * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
-   *   under: (message: object) => void, ended: (words: string) => void}} acts ask the server
-   *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and why
+   *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void}} acts ask the server
+   *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and
+   *   why; what is answered while there is no line
    */
   constructor(places, acts) {
     this.acts = acts;
     this.ready = false;
     this.fresh = false; // whether the copy is as the board is
     this.asking = false;
+    this.away = false; // whether the copy answers everything, since there is no line
     this.changes = 0; // how many changes of the board were heard of
     this.hasTool = false; // whether the copy has the tool that is in the hand
     this.prompts = 0; // how many prompts were heard of
@@ -31,8 +33,12 @@ export class Near {
   }
 
   /** What the thread tells. */
-  told({ kind, number, text, words }) {
+  told({ kind, number, text, words, after, told }) {
     if (kind === "failed") return this.end(words);
+    if (kind === "told") {
+      if (after === "end") this.finished?.(told);
+      return this.acts.told(told);
+    }
     if (kind === "cannot") return this.cannot();
     if (kind === "ready") {
       clearTimeout(this.patience);
@@ -67,7 +73,7 @@ export class Near {
   }
 
   renew() {
-    if (!this.ready || this.asking) return;
+    if (!this.ready || this.asking || this.away) return;
     this.asked = this.changes;
     this.asking = this.acts.ask();
   }
@@ -76,6 +82,29 @@ export class Near {
   connected() {
     this.asking = false;
     this.stale();
+  }
+
+  /** The line is gone. Returns whether the copy answers everything from here on: what it lacks it cannot. */
+  leave() {
+    if (!this.fresh) return false;
+    this.away = true;
+    this.know(false); // what is asked now is asked as of a server
+    this.worker.postMessage({ kind: "leave" });
+    return true;
+  }
+
+  /** Something is asked while there is no line. */
+  ask(kind, content) {
+    this.worker?.postMessage({ kind: "do", text: JSON.stringify({ t: kind, ...content }) });
+  }
+
+  /** The line is back. Gives what the server does not know of, and the board as a file. */
+  finish() {
+    return new Promise((done) => {
+      this.away = false;
+      this.finished = done;
+      this.worker.postMessage({ kind: "end" });
+    });
   }
 
   /** The server's answer: the board as it is now, by all that came before it; nothing where it keeps something back. */

@@ -86,6 +86,7 @@ export class Drawer {
       const field = document.activeElement;
       if (this.panel.contains(field) && field.matches("input") && field.value !== field.defaultValue) return;
       if (!window.htmx) return this.refresh(); // it is still on its way
+      if (this.acts.away()) return this.panel.replaceChildren("There is no line to the server: this panel comes with it.");
       window.htmx.ajax("GET", `/boards/${this.boardId}/panels/${this.name}${this.query()}`, { target: "#panel", swap: "innerHTML" });
     }, 60);
   }

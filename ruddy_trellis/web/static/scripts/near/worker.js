@@ -1,10 +1,12 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, prompt, take; pack. Told: ready, opened, prompted, answers, cannot, failed; packed.
+// Asked: begin, open, look, prompt, take; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, told, cannot, failed;
+// packed.
 
 import { kept } from "./compiled.js";
 
 const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
 let starting = null;
+let going = 0;
 
 self.addEventListener("message", async ({ data: { kind, number, text, places, sources } }) => {
   try {
@@ -16,6 +18,8 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
       postMessage({ kind: "opened", number, text: beside.open(text) });
     } else if (kind === "look") beside.look(text);
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
+    else if (kind === "leave" || kind === "do" || kind === "end")
+      tell(beside, kind, text === undefined ? beside[kind]() : beside[kind](text));
     else postMessage({ kind: "answers", number, text: beside.take(text) });
   } catch (problem) {
     const words = String(problem?.message ?? problem).slice(-2000);
@@ -23,6 +27,14 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     postMessage({ kind: words.includes("ModuleNotFoundError") ? "cannot" : "failed", number, words });
   }
 });
+
+/** Tell what was answered without a line, and go on by and by where there is more to come. */
+function tell(beside, kind, text) {
+  const told = JSON.parse(text);
+  postMessage({ kind: "told", after: kind, told });
+  clearTimeout(going);
+  if (told.due !== null) going = setTimeout(() => tell(beside, "do", beside.go_on()), told.due * 1000);
+}
 
 /** Start the runtime with the core. Gives what answers. */
 async function begin(places) {

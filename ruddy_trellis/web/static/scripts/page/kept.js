@@ -8,6 +8,16 @@ export const kept = {
       return null;
     }
   },
+  /** What is kept under names that begin so, by the whole names. */
+  all(part) {
+    try {
+      const begins = `ruddy-trellis ${part}`;
+      const names = Object.keys(localStorage).filter((name) => name.startsWith(begins));
+      return names.map((name) => [name, localStorage.getItem(name)]);
+    } catch {
+      return [];
+    }
+  },
   /** All goes in whose name there is this. */
   forget(part) {
     try {

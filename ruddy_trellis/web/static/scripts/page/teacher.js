@@ -115,6 +115,7 @@ const drawer = new Drawer(boardId, {
   send: ({ t, ...content }) => line.send(t, content),
   ahead: (change) => line.send("ahead", { edit: change }),
   reach: () => 10 / port.zoom,
+  away: () => view.offline?.is,
   refuse: (words) => toast(words, { refusal: true }),
   snap: (snap) => edit({ kind: "arrange", snap, ...(snap && !view.state.spacing ? { spacing: port.roundLength(64) } : {}) }),
   paste() {

@@ -9,20 +9,21 @@ export function helpLink(address) {
   return Object.assign(document.createElement("a"), { href: address, target: "_blank", textContent: "Help", className: "help-link" });
 }
 
-/** Show words; with `undo`, a button that takes the last edit back; with `help`, a link there; those that stay are there until the
- *  next ones. */
-export function toast(words, { refusal = false, undo = null, stays = false, help = "" } = {}) {
+/** Show words; with `undo`, a button that takes the last edit back, with `act` one of its own words; with `help`, a link there; those that
+ *  stay are there until the next ones. */
+export function toast(words, { refusal = false, undo = null, act = null, stays = false, help = "" } = {}) {
   const place = document.getElementById("toast");
   const text = document.createElement("span");
   text.textContent = words;
   place.replaceChildren(text);
   hear(words);
-  if (undo) {
+  const does = undo ? { words: "Undo", act: undo } : act;
+  if (does) {
     const button = document.createElement("button");
-    button.textContent = "Undo";
+    button.textContent = does.words;
     button.addEventListener("click", () => {
       hideToast();
-      undo();
+      does.act();
     });
     place.append(button);
   }

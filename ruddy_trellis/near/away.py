@@ -1,0 +1,78 @@
+"""The hand at a copy of a board while there is no line to the server: what is done goes on, is noted, and is sent later.
+
+While the line is there the same copy answers drags, and the server keeps what comes of them (see ``beside``).
+"""
+
+from typing import Any
+
+from ..core.board import Board, numbers_of
+from ..core.edits import Patch
+from ..core.hand import Hand, StudentHand, acts
+from ..core.hand.acts import Answer
+from ..core.refusal import Refusal
+from .lone import Lone
+
+_HISTORY = "Without the line only what is not saved yet can be undone"
+
+
+class Away(Lone):
+    """A copy of a board, and what was done at it that the server does not know of.
+
+    Attributes:
+        is_away: whether there is no line.
+        unsent: what was done, in order: for each the edit as JSON, and the ids of what it has made.
+    """
+
+    where = "while there is no line"
+    lacking = "That needs the line to the server, which is not there just now"
+
+    def __init__(self, board: Board) -> None:
+        super().__init__(board, StudentHand if board.settings.own_from else Hand)
+        self.is_away = False
+        self.unsent: list[dict[str, Any]] = []
+        self._taken_back: list[dict[str, Any]] = []
+
+    def leave(self) -> list[Answer]:
+        """From here on there is no line: everything is answered here. What was moved before is the server's."""
+        self.is_away = True
+        self._done.clear()
+        self._undone.clear()
+        self.whole()
+        self._taken()
+        return [{"t": "state", "state": self.state()}]
+
+    def _perform(self, act: acts.Act) -> Any:
+        match act:
+            case acts.BringBack(_) | acts.LookBack(_):
+                raise Refusal(f"{self.lacking}.")
+            case acts.Change(edit):
+                patch = super()._perform(act)
+                self._note({**edit.model_dump(exclude_unset=True), "kind": edit.kind}, patch)
+                return patch
+            case acts.Undo() if not self._done and not self._drags:
+                raise Refusal(f"{_HISTORY}.")
+        return super()._perform(act)
+
+    def _note(self, edit: dict[str, Any], patch: Patch) -> None:
+        known = {step.id for _, step in patch.before}
+        made = [step.id for _, step in patch.after if step.id not in known]
+        self.unsent.append({"edit": edit, "made": made})
+        self._taken_back.clear()
+
+    def _keep(self) -> bool:
+        moved = super()._keep()
+        if moved and self.is_away:
+            patch = self._done[-1]
+            numbers = {step.id: list(at) for _, step in patch.after if (at := numbers_of(step))}
+            self._note({"kind": "move", "numbers": numbers}, patch)
+        return moved
+
+    def _tell_changes(self) -> None:
+        if self.is_away:
+            super()._tell_changes()
+
+    def _step(self, taken: list[Patch], put: list[Patch], nothing: str, way) -> str:
+        words = super()._step(taken, put, nothing, way)
+        notes = (self.unsent, self._taken_back) if taken is self._done else (self._taken_back, self.unsent)
+        notes[1].append(notes[0].pop())
+        return words

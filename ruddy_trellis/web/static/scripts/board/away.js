@@ -1,0 +1,127 @@
+// While there is no line to the server a board goes on by the copy beside it: what is done is kept in this browser, and sent later.
+import { kept } from "../page/kept.js";
+import { toast } from "../page/toast.js";
+
+/** How long the line may be gone until that is said, milliseconds. */
+const SAID_AFTER = 1500;
+
+export class Away {
+  /** @param {import("./board_view.js").BoardView} view */
+  constructor(view) {
+    this.view = view;
+    this.is = false; // whether there is no line, and the copy answers
+    this.sending = false; // whether what was done is on its way: what the server shows meanwhile is without it
+    this.shown = null; // what it has shown meanwhile
+    this.name = `unsent ${view.path}`;
+    this.session = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
+    this.unsent = JSON.parse(kept.read(this.name) ?? "null")?.edits ?? [];
+    view.line.on("taken", (message) => this.taken(message));
+    view.line.on("state", ({ state }) => view.takeState(state));
+    if (this.unsent.length && view.line.isOpen) this.send();
+  }
+
+  /** What stands in the head strip instead of anything else; null for nothing. */
+  get says() {
+    const count = this.unsent.length;
+    return this.is ? (count ? `Not saved yet: ${count} change${count === 1 ? "" : "s"}` : "No line: go on") : null;
+  }
+
+  /** The line has opened, or is cut. Returns whether all is done that there is to do about it. */
+  connected(open, gone) {
+    if (open && this.is) this.finish();
+    else if (open && this.unsent.length) setTimeout(() => this.send());
+    else if (!open && !gone && !this.is && this.view.near?.leave()) this.begin();
+    return this.is && !gone;
+  }
+
+  begin() {
+    const { view } = this;
+    this.is = true;
+    view.heldNear = false; // what is held goes on as all else does
+    view.line.inside = (kind, content) => view.near.ask(kind, content);
+    view.note("");
+    this.timer = setTimeout(
+      () => toast("The server cannot be reached. Go on: what you do is kept in this browser, and saved when it is back.", { stays: true }),
+      SAID_AFTER,
+    );
+  }
+
+  /** Something was answered here. */
+  told({ answers, unsent }) {
+    for (const answer of answers) this.view.line.deliver(answer);
+    if (!unsent) return;
+    this.unsent = unsent.map((one, number) => ({ ...one, key: `${this.session}-${number}` }));
+    this.keep();
+    this.view.note("");
+  }
+
+  keep() {
+    if (!this.unsent.length) return kept.forget(this.name);
+    const title = document.querySelector("h1")?.textContent ?? document.title;
+    kept.write(this.name, JSON.stringify({ at: Date.now(), title, where: location.href, edits: this.unsent }));
+  }
+
+  /** The line is back. */
+  async finish() {
+    clearTimeout(this.timer);
+    this.sending = true;
+    const { file } = await this.view.near.finish();
+    this.file = file;
+    this.end();
+    this.view.away = this.view.cut = false;
+    this.view.connected(true, false);
+    if (!this.unsent.length) this.settled();
+  }
+
+  /** From here on the server answers again, or nobody does. */
+  end() {
+    this.is = false;
+    this.view.line.inside = null;
+    this.session = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
+  }
+
+  send() {
+    this.sending = true;
+    this.view.note("Saving…");
+    this.view.line.send("unsent", { edits: this.unsent });
+  }
+
+  /** What the server shows while what was done here is on its way waits. Returns whether it does. */
+  waits(message) {
+    if (this.sending) this.shown = message;
+    return this.sending;
+  }
+
+  settled() {
+    this.sending = false;
+    if (this.shown) this.view.line.deliver(this.shown);
+    this.shown = null;
+    this.view.note("Saved");
+  }
+
+  /** The server has what was done here. */
+  taken({ keys, lost }) {
+    const count = keys.length;
+    this.unsent = this.unsent.filter(({ key }) => !keys.includes(key));
+    this.keep();
+    this.shown = null; // the board as it is now comes next
+    this.sending = false;
+    this.view.note("Saved");
+    if (!lost.length) return toast(`Connected again: ${count} change${count === 1 ? " is" : "s are"} saved.`);
+    const { file } = this;
+    toast(`Connected again. Of ${count} changes ${lost.length} could not be kept, since somebody has changed the board: ${lost[0]}`, {
+      refusal: true,
+      stays: true,
+      act: file && { words: "Save the board as you had it", act: () => saveAs(file) },
+    });
+  }
+}
+
+/** A lesson as a file. */
+function saveAs(lesson) {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([JSON.stringify(lesson)], { type: "application/json" }));
+  link.download = "as-I-had-it.json";
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}

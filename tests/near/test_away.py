@@ -1,0 +1,169 @@
+"""What is done while there is no line goes on beside the drawing, and is done at the server later: once, checked, whoever came between."""
+
+import json
+import random
+import unittest
+
+from ruddy_trellis.near.beside import Beside
+from ruddy_trellis.web.application import create_application
+from tests.web.served import Line, WebTest
+
+from .acts import act
+
+GIVEN = ("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B, C", "r is a dial from 0 to 10 in steps of 1 at 3")
+
+
+class AwayTest(WebTest):
+    def setUp(self):
+        super().setUp()
+        self.board = self.new_board()
+        self.line = self.open()
+        for text in GIVEN:
+            self.line.say(text)
+
+    def open(self, client=None):
+        line = Line(self.enterContext((client or self.client).websocket_connect(f"/boards/{self.board}/live")))
+        line.until("board")
+        return line
+
+    def copy(self):
+        """The copy beside the drawing, as the line is cut."""
+        self.line.send("near")
+        beside = Beside()
+        beside.open(json.dumps(self.line.until("near")))
+        (told,) = json.loads(beside.leave())["answers"]
+        self.assertEqual((told["t"], told["state"]["undo"]), ("state", False))
+        self.unsent = []
+        return beside
+
+    def do(self, beside, **message):
+        told = json.loads(beside.do(json.dumps(message)))
+        self.unsent = told.get("unsent", self.unsent)
+        return told["answers"]
+
+    def say(self, beside, *sentences):
+        for text in sentences:
+            self.assertEqual(self.do(beside, t="say", text=text)[0]["t"], "changed", text)
+
+    def send(self, line=None, edits=None, first=0):
+        """The line is back: what was done is sent. Returns what came of it."""
+        keyed = [{**one, "key": f"line-one-{number + first}"} for number, one in enumerate(self.unsent if edits is None else edits)]
+        line = line or self.line
+        line.send("unsent", edits=keyed)
+        told = line.until("taken")
+        line.until("board")
+        return told
+
+    @property
+    def kept(self):
+        live = self.application.state.live.get(self.board).board
+        return [(live.name(step.id), step.does) for step in live.steps]
+
+    def live(self):
+        return self.application.state.live.get(self.board).board
+
+    def test_what_was_done_away_is_done_at_the_server(self):
+        beside = self.copy()
+        self.say(beside, "M is the midpoint of AB", "k is the circle with centre M through C")
+        self.do(beside, t="grab", ids=["s2"], at=[4, 0])
+        self.do(beside, t="drag", to=[6, 1], seq=1)
+        self.do(beside, t="drop")
+        self.do(beside, t="edit", edit={"kind": "restyle", "ids": ["s3"], "look": {"pen": "sky"}})
+        self.do(beside, t="nudge", ids=["s5"], by=[1, 0])
+        self.assertEqual([one["edit"]["kind"] for one in self.unsent], ["add", "add", "move", "restyle", "move"])
+        self.assertEqual(self.send()["lost"], [])
+        self.assertEqual(self.live().steps, beside._alone.board.steps)
+        self.line.send("undo")
+        self.assertIn("Undone", self.line.until("says")["words"])
+        self.assertEqual(self.live().value("s5"), 3)
+
+    def test_undo_takes_back_what_is_not_saved_and_no_more(self):
+        beside = self.copy()
+        (refused,) = self.do(beside, t="undo")
+        self.assertIn("only what is not saved yet can be undone", refused["words"])
+        self.say(beside, "M is the midpoint of AB", "N is the midpoint of BC")
+        self.do(beside, t="undo")
+        self.assertEqual(len(self.unsent), 1)
+        self.do(beside, t="redo")
+        self.assertEqual(len(self.unsent), 2)
+        self.do(beside, t="undo")
+        self.do(beside, t="undo")
+        self.assertEqual(self.unsent, [])
+        self.say(beside, "P is the midpoint of CA")
+        self.assertIn("refusal", str(self.do(beside, t="bring_back", number=0)))
+        self.send()
+        self.assertEqual(self.kept[-1], ("P", "midpoint"))
+
+    def test_sent_twice_it_is_made_once_even_by_a_server_that_was_started_anew(self):
+        beside = self.copy()
+        self.say(beside, "M is the midpoint of AB", "N is the midpoint of MC")
+        self.send(edits=self.unsent[:1])
+        self.send()  # the first of them was kept, and its answer lost
+        kept = self.kept
+        self.assertEqual(kept.count(("M", "midpoint")), 1)
+        self.assertEqual(kept[-1], ("N", "midpoint"))
+        again = create_application(self.application.state.database._path, self.options)
+        self.addCleanup(again.state.database.close)
+        self.application = again
+        self.portal = None
+        line = self.open(self.new_client("maud.alder"))
+        self.send(line)
+        self.assertEqual(self.kept, kept)
+
+    def test_what_somebody_else_made_meanwhile_has_ids_of_its_own(self):
+        beside = self.copy()
+        self.line.say("E is the midpoint of BC")
+        self.line.say("F is the midpoint of CA")
+        self.say(beside, "M is the midpoint of AB", "k is the circle with centre M through A")
+        self.do(beside, t="say", text="hide M")
+        self.assertEqual(self.send()["lost"], [])
+        board = self.live()
+        self.assertEqual([name for name, _ in self.kept[-4:]], ["E", "F", "M", "k"])
+        self.assertTrue(board.step(board.find("M")).look.hidden)
+        self.assertFalse(board.step(board.find("E")).look.hidden)
+        self.assertEqual(board.value(board.find("k"))[:2], (2, 0))
+
+    def test_what_can_no_longer_be_done_is_told_and_the_rest_is_done(self):
+        beside = self.copy()
+        self.say(beside, "M is the midpoint of AC", "N is the midpoint of AB")
+        self.do(beside, t="say", text="hide M")
+        self.line.send("edit", edit={"kind": "delete", "ids": ["s3"]})
+        self.line.until("changed")
+        told = self.send()
+        self.assertEqual(len(told["lost"]), 2)
+        self.assertEqual(self.kept[-1], ("N", "midpoint"))
+
+    def test_a_student_without_a_line_does_no_more_than_with_one(self):
+        self.line.send("edit", edit={"kind": "arrange", "kit": "compass"})
+        self.line.until("changed")
+        lesson, _ = next(pair for pair in self.own_lessons() if pair[1] == self.board)
+        self.client.post(f"/lessons/{lesson.slug}/share", data={"shared": "gallery"})
+        key = self.lessons.find(lesson.slug).share_key
+        token = "copy.a-secret-of-one-browser-0"
+        self.line = Line(self.enterContext(self.new_client().websocket_connect(f"/open/{key}/{self.board}/live", [token])))
+        self.line.until("board")
+        beside = self.copy()
+        self.say(beside, "the segment from A to B")
+        for words in ("delete A", "M is the midpoint of AB"):
+            self.assertIn("refusal", str(self.do(beside, t="say", text=words)), words)
+        self.assertIn("needs the line", str(self.do(beside, t="reset")))
+        told = self.send(edits=[*self.unsent, {"edit": {"kind": "delete", "ids": ["s1"]}, "made": []}])
+        self.assertEqual(len(told["lost"]), 1)
+        self.line.send("working")
+        self.assertIn("AB is the segment", str(self.line.until("working")))
+
+    def test_random_acts_come_to_the_same_board(self):
+        for chance in range(6):
+            beside, numbers = self.copy(), random.Random(chance)
+            for _ in range(50):
+                ids = [step.id for step in beside._alone.board.steps]
+                self.do(beside, **act(numbers, ids))
+            self.do(beside, t="drop")
+            self.do(beside, t="pause")
+            if self.unsent:
+                self.assertEqual(self.send(first=1000 * chance)["lost"], [], chance)
+            self.assertEqual(self.live().steps, beside._alone.board.steps, chance)
+
+
+if __name__ == "__main__":
+    unittest.main()
