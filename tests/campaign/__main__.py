@@ -4,11 +4,11 @@ them for ten, with a seed. Whatever breaks stops it with what it was."""
 import random
 import sys
 
-from . import boards, claims, doors, kills, regions, tabs
+from . import boards, claims, cuts, doors, kills, regions, tabs
 
 CAMPAIGNS = {
     "boards": boards.campaign, "kills": kills.campaign, "tabs": tabs.campaign, "doors": doors.campaign, "claims": claims.campaign,
-    "regions": regions.campaign,
+    "regions": regions.campaign, "cuts": cuts.campaign,
 }  # fmt: skip
 
 

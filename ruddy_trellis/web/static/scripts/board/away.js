@@ -41,7 +41,7 @@ export class Away {
     view.line.inside = (kind, content) => view.near.ask(kind, content);
     view.note("");
     this.timer = setTimeout(
-      () => toast("The server cannot be reached. Go on: what you do is kept in this browser, and saved when it is back.", { stays: true }),
+      () => toast("The server cannot be reached. Go on: what you do is kept in this browser, and saved when it is back."),
       SAID_AFTER,
     );
   }

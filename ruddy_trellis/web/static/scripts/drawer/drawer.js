@@ -87,8 +87,19 @@ export class Drawer {
       if (this.panel.contains(field) && field.matches("input") && field.value !== field.defaultValue) return;
       if (!window.htmx) return this.refresh(); // it is still on its way
       if (this.acts.away()) return this.panel.replaceChildren("There is no line to the server: this panel comes with it.");
-      window.htmx.ajax("GET", `/boards/${this.boardId}/panels/${this.name}${this.query()}`, { target: "#panel", swap: "innerHTML" });
+      this.ask();
     }, 60);
+  }
+
+  /** Ask for the panel, one at a time. Where the line is cut just now, it is asked for again with whatever comes over it next. */
+  async ask() {
+    this.again = this.asking;
+    if (this.asking) return;
+    this.asking = true;
+    const address = `/boards/${this.boardId}/panels/${this.name}${this.query()}`;
+    await window.htmx.ajax("GET", address, { target: "#panel", swap: "innerHTML" }).catch(() => {});
+    this.asking = false;
+    if (this.again) this.refresh();
   }
 
   /** What a panel has to know besides its board. */
