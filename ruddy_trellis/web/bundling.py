@@ -36,12 +36,19 @@ _SCREENS = {("board", "strip"): "(max-width: 43.75em), (max-height: 35em)"}
 IMPORT = re.compile(r'^import (?:\{([^}]*)\} from )?"(\.[^"]+)";\n', re.MULTILINE)
 LATER = re.compile(r'(import\(|new URL\()"(\.\.?/[\w/]+\.js)"')
 TOP = re.compile(r"^(export )?(?:async )?(?:function|class|const|let) (\w+|\{[^}]*\}|\[[^\]]*\])", re.MULTILINE)
+#: What is written above a function for whoever reads it.
+_NOTES = re.compile(r"^ */\*\*.*?\*/\n", re.DOTALL | re.MULTILINE)
 _RULE = re.compile(r"([^{}]+)\{((?:[^{}]|\{[^{}]*\})*)\}")
 
 
 def beside(path, name):
     """The script that another one names by a relative address; both below the folder of scripts."""
     return (SCRIPTS / path).parent.joinpath(name).resolve().relative_to(SCRIPTS.resolve()).as_posix()
+
+
+def without_notes(path):
+    """A script without its notes, in which addresses of scripts stand that are only names of types."""
+    return _NOTES.sub("", (SCRIPTS / path).read_text("utf-8"))
 
 
 @cache
@@ -75,8 +82,8 @@ def _later(path):
 
 
 def _body(path):
-    """A script without its imports."""
-    return LATER.sub(_later(path), IMPORT.sub("", (SCRIPTS / path).read_text("utf-8")))
+    """A script without its imports and its notes."""
+    return LATER.sub(_later(path), IMPORT.sub("", without_notes(path)))
 
 
 def _together(entry):

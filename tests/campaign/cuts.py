@@ -22,9 +22,13 @@ SEEN = "[...document.querySelectorAll('#seen > li')].map((line) => line.textCont
 class Window:
     """A window at the board, behind a line of its own."""
 
-    def __init__(self, browser, server, chance):
+    def __init__(self, browser, server, chance, made):
+        """
+        Args:
+            made: what was seen to be made, in any window, the newest last.
+        """
         self.line = SlowLine(server.port, chance.choice((0.0, 0.1, 0.3)))
-        self.chance, self.problems, self.made = chance, [], set()
+        self.chance, self.problems, self.made = chance, [], made
         context = browser.new_context(viewport={"width": 1280, "height": 800})
         come_in(context, server)
         self.page = context.new_page()
@@ -61,7 +65,7 @@ class Window:
             page.press("#typed", "Enter")
             try:
                 page.wait_for_function(f"(name) => {SEEN}.some((line) => line.startsWith(name + ' '))", arg=name, timeout=1500)
-                self.made.add(name)
+                self.made.append(name)
             except Overdue:
                 page.fill("#typed", "")  # it was refused, or its answer was under way as the line was cut
         elif what == "drag":
@@ -79,6 +83,7 @@ class Window:
             page.keyboard.press("]")
             page.keyboard.press("ArrowRight")
         elif what == "undo and redo":
+            del self.made[-2:]  # where the line is cut between the two, what was made last may stay undone
             page.focus("#drawing")
             page.keyboard.press("Control+z")
             page.wait_for_timeout(chance.choice((50, 500)))
@@ -106,7 +111,8 @@ class Window:
 
 
 def one_round(browser, server, chance):
-    one, other = Window(browser, server, chance), Window(browser, server, chance)
+    made: list[str] = []
+    one, other = Window(browser, server, chance, made), Window(browser, server, chance, made)
     one.start()
     other.start(one.page.url.removeprefix(one.line.address))
     windows = (one, other)
@@ -126,7 +132,7 @@ def one_round(browser, server, chance):
         assert not window.problems, window.problems
     one.b.address = server.address
     kept = {one.b.board.name(step.id) for step in one.b.board.steps}
-    lost = {name for window in windows for name in window.made} - kept
+    lost = set(made) - kept
     assert not lost, f"{lost} were seen and are not kept: {kept}"
     shown = [sorted(window.seen()) for window in windows]
     assert shown[0] == shown[1], f"two windows show something else: {[line for line in shown[0] if line not in shown[1]]}"

@@ -3,21 +3,15 @@
 import re
 from functools import cache
 
-from ..bundling import IMPORT, LATER, SCRIPTS, TOP, beside, modules
+from ..bundling import IMPORT, LATER, TOP, beside, modules, without_notes
 
 #: What no page that works by itself asks for: it has no line, no class and no server.
 _WITHOUT = frozenset(("board/near.js", "classroom/student.js"))
-_NOTES = re.compile(r"/\*\*.*?\*/\n?", re.DOTALL)
-
-
-def _text(path):
-    """A script without its notes, in which addresses of scripts stand that are only names of types."""
-    return _NOTES.sub("", (SCRIPTS / path).read_text("utf-8"))
 
 
 def _later(path):
     """The scripts that one asks for later, but for threads."""
-    return {beside(path, name) for how, name in LATER.findall(_text(path)) if how == "import("} - _WITHOUT
+    return {beside(path, name) for how, name in LATER.findall(without_notes(path)) if how == "import("} - _WITHOUT
 
 
 def _all(entry):
@@ -31,13 +25,16 @@ def _all(entry):
         found[path] = None
         if path not in shared:
             waiting += sorted(
-                {*_later(path), *(beside(path, name) for _, name in IMPORT.findall(_text(path)) if beside(path, name) not in shared)}
+                {
+                    *_later(path),
+                    *(beside(path, name) for _, name in IMPORT.findall(without_notes(path)) if beside(path, name) not in shared),
+                }
             )
     return shared, tuple(found)
 
 
 def _exported(path):
-    return [name for export, names in TOP.findall(_text(path)) if export for name in re.findall(r"\w+", names)]
+    return [name for export, names in TOP.findall(without_notes(path)) if export for name in re.findall(r"\w+", names)]
 
 
 def _body(path):
@@ -49,7 +46,7 @@ def _body(path):
             return f'$later("{other}"'
         return f'$thread("{other}"'
 
-    text = LATER.sub(later, IMPORT.sub("", _text(path)))
+    text = LATER.sub(later, IMPORT.sub("", without_notes(path)))
     # From a file no thread can be begun as a module.
     text = re.sub(r'(\$thread\("[^"]*"), import\.meta\.url\), \{ type: "module" \}', r"\1)", text)
     return re.sub(r"^export ", "", text, flags=re.MULTILINE).replace("import.meta.url", '"about:blank"')
@@ -58,7 +55,7 @@ def _body(path):
 def _taken(path, shared):
     """What stands in the place of the imports of a script that is begun later."""
     lines = []
-    for names, name in IMPORT.findall(_text(path)):
+    for names, name in IMPORT.findall(without_notes(path)):
         other, wanted = beside(path, name), [part.strip().split(" as ") for part in (names or "").split(",") if part.strip()]
         if other in shared:
             lines += [f"const {own[1]} = {own[0]};" for own in wanted if len(own) > 1]

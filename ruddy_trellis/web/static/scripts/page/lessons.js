@@ -1,7 +1,4 @@
-// The list of lessons: a chosen file is read at once, and so is one that is dropped on the page. What was done without a line and is not
-// saved yet is told.
-import { kept } from "./kept.js";
-
+// The list of lessons: a chosen file is read at once, and so is one that is dropped on the page.
 for (const button of document.querySelectorAll(".open-file")) {
   const field = /** @type {HTMLInputElement} */ (button.parentElement.querySelector("input[type=file]"));
   button.addEventListener("click", () => field.click());
@@ -19,20 +16,5 @@ document.addEventListener("drop", (event) => {
   field.form.submit();
 });
 
-const unsent = kept.all("unsent ").map(([, text]) => JSON.parse(text));
-const told = document.getElementById("unsent");
-told.hidden = !unsent.length;
-for (const { at, title, where, edits } of unsent) {
-  const line = document.createElement("p");
-  const count = `${edits.length} change${edits.length === 1 ? "" : "s"}`;
-  line.append(`${count} of ${new Date(at).toLocaleString()} in “${title}” ${edits.length === 1 ? "is" : "are"} not saved yet: `);
-  line.append(Object.assign(document.createElement("a"), { href: where, textContent: "open it, and they are" }), ".");
-  told.append(line);
-}
-
-// Whoever signs out leaves nothing behind in this browser.
-document.querySelector("form[action='/sign-out']")?.addEventListener("submit", (event) => {
-  if (unsent.length && !confirm("Some of what you did without a line is not saved yet. Sign out all the same, and lose it?"))
-    event.preventDefault();
-  else kept.forget("unsent ");
-});
+// What was done without a line and is not saved yet is told, and not left behind by whoever signs out.
+if (Object.keys(window.localStorage ?? {}).some((name) => name.startsWith("ruddy-trellis unsent "))) import("./unsent.js");
