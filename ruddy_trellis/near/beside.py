@@ -7,6 +7,7 @@ It is the hand itself (``core.hand``) alone at that copy. Texts go in and out, s
 import json
 from typing import Any
 
+from ..core.board import Board
 from ..core.board.copying import board_of
 from ..core.hand.acts import Answer
 from ..core.lesson.file import lesson_to_json
@@ -16,7 +17,7 @@ from .away import Away
 from .lone import ELSEWHERE
 
 #: What is asked of the copy. All else is asked of the server.
-ASKED = frozenset(("grab", "drag", "drop", "lift", "hover"))
+ASKED = frozenset(("grab", "drag", "drop", "lift", "hover", "select", "complete", "consider"))
 
 
 class Beside:
@@ -39,6 +40,12 @@ class Beside:
         self._alone.told.clear()
         self._hold(self._prompt)
         return json.dumps(sorted(elsewhere))
+
+    def warm(self) -> None:
+        """Work out before anybody waits for it what every first answer needs: the tables of words."""
+        lone = Away(Board())
+        for message in ({"t": "say", "text": "A = (0, 0)"}, {"t": "select", "ids": ["s1"]}, {"t": "complete", "text": "the midp"}):
+            lone.do(**message)
 
     def prompt(self, text: str) -> str:
         """Take the same tool in the hand as at the server, filled alike; null for none. Gives whether it is known here."""

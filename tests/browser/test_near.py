@@ -116,6 +116,47 @@ class NearTest(BrowserTest):
             b.settle()
         self.assertIn("is the midpoint of AC", "\n".join(b.working()))
 
+    @long_walk
+    def test_what_is_only_asked_is_answered_at_once_and_the_server_has_the_last_word(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B and C")
+        page = self.page
+        page.keyboard.press("Escape")
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        page.wait_for_timeout(3000)
+        when = """(wanted) => {
+          const began = performance.now();
+          window.after = undefined;
+          const looks = setInterval(() => {
+            const offered = document.getElementById("onward-choices").innerText;
+            if (offered !== wanted) { window.after = performance.now() - began; clearInterval(looks); }
+          }, 4);
+        }"""
+        for name in "ABC":
+            page.mouse.move(*b.pixel(*b.value(name)))
+            page.wait_for_timeout(100)
+            page.evaluate(when, page.inner_text("#onward-choices"))
+            page.mouse.down()
+            page.mouse.up()
+            page.wait_for_function("() => window.after !== undefined")
+            self.assertLess(page.evaluate("window.after"), 700 * self.far, name)
+            self.assertTrue(page.locator("#onward-choices button").count(), name)
+        offered = page.inner_text("#onward-choices")
+        b.settle()
+        self.assertEqual(page.inner_text("#onward-choices"), offered, "the server says the same")
+        page.fill("#typed", "the midp")
+        page.wait_for_selector("#ways li", timeout=int(700 * self.far))
+        b.settle()
+        self.assertIn("midpoint", page.inner_text("#ways"))
+        page.keyboard.press("Escape")
+        # The offer that was shown by the copy is taken by the server.
+        page.keyboard.press("Escape")
+        b.click_point("A")
+        b.click_point("B", shift=True)
+        first = page.inner_text("#onward-choices button")
+        page.keyboard.press("1")
+        b.settle()
+        self.assertEqual(len(b.board.steps), 5, first)
+
     def test_both_hands_come_to_the_same_bits(self):
         page = self.page
         page.goto(self.server.address + "/")

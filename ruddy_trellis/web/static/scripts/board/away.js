@@ -4,6 +4,8 @@ import { toast } from "../page/toast.js";
 
 /** How long the line may be gone until that is said, milliseconds. */
 const SAID_AFTER = 1500;
+/** How long what was done is waited for to be taken, milliseconds. */
+const PATIENCE = 15_000;
 
 export class Away {
   /** @param {import("./board_view.js").BoardView} view */
@@ -12,12 +14,24 @@ export class Away {
     this.is = false; // whether there is no line, and the copy answers
     this.sending = false; // whether what was done is on its way: what the server shows meanwhile is without it
     this.shown = null; // what it has shown meanwhile
-    this.name = `unsent ${view.path}`;
-    this.session = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
-    this.unsent = JSON.parse(kept.read(this.name) ?? "null")?.edits ?? [];
+    this.unsent = [];
+    this.newSession();
+    // What other windows at this board have left, or still have: what is sent twice is made once.
+    const begins = `unsent ${view.path} `;
+    this.left = kept.all(begins).map(([name, text]) => ({ name: name.slice(name.indexOf(begins)), edits: JSON.parse(text).edits }));
     view.line.on("taken", (message) => this.taken(message));
     view.line.on("state", ({ state }) => view.takeState(state));
-    if (this.unsent.length && view.line.isOpen) this.send();
+    // Of a panel that was asked for just as the line was cut, or of a dialog.
+    document.body.addEventListener("htmx:sendError", () => {
+      if (this.is) toast("That comes with the line to the server.", { refusal: true });
+    });
+    if (view.line.isOpen) this.send();
+  }
+
+  /** What is done from here on is kept under a name of its own, and each edit has keys that no other has. */
+  newSession() {
+    this.session = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
+    this.name = `unsent ${this.view.path} ${this.session}`;
   }
 
   /** What stands in the head strip instead of anything else; null for nothing. */
@@ -29,7 +43,7 @@ export class Away {
   /** The line has opened, or is cut. Returns whether all is done that there is to do about it. */
   connected(open, gone) {
     if (open && this.is) this.finish();
-    else if (open && this.unsent.length) setTimeout(() => this.send());
+    else if (open) setTimeout(() => this.send());
     else if (!open && !gone && !this.is && this.view.near?.leave()) this.begin();
     return this.is && !gone;
   }
@@ -68,22 +82,29 @@ export class Away {
     const { file } = await this.view.near.finish();
     this.file = file;
     this.end();
+    if (this.unsent.length) this.left.push({ name: this.name, edits: this.unsent });
+    this.unsent = [];
+    this.newSession();
     this.view.away = this.view.cut = false;
     this.view.connected(true, false);
-    if (!this.unsent.length) this.settled();
+    if (!this.left.length) this.settled();
   }
 
   /** From here on the server answers again, or nobody does. */
   end() {
     this.is = false;
     this.view.line.inside = null;
-    this.session = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
   }
 
+  /** Send what is left of a time without a line, one time after another. */
   send() {
+    if (!this.left.length || !this.view.line.isOpen) return;
     this.sending = true;
     this.view.note("Saving…");
-    this.view.line.send("unsent", { edits: this.unsent });
+    this.view.line.send("unsent", { edits: this.left[0].edits });
+    // Whatever comes of it, the board is not kept from view for long.
+    clearTimeout(this.patience);
+    this.patience = setTimeout(() => this.settled(), PATIENCE);
   }
 
   /** What the server shows while what was done here is on its way waits. Returns whether it does. */
@@ -102,11 +123,13 @@ export class Away {
   /** The server has what was done here. */
   taken({ keys, lost }) {
     const count = keys.length;
-    this.unsent = this.unsent.filter(({ key }) => !keys.includes(key));
-    this.keep();
+    clearTimeout(this.patience);
+    const sent = this.left.shift();
+    if (sent) kept.forget(sent.name);
     this.shown = null; // the board as it is now comes next
     this.sending = false;
     this.view.note("Saved");
+    this.send();
     if (!lost.length) return toast(`Connected again: ${count} change${count === 1 ? " is" : "s are"} saved.`);
     const { file } = this;
     toast(`Connected again. Of ${count} changes ${lost.length} could not be kept, since somebody has changed the board: ${lost[0]}`, {

@@ -367,7 +367,8 @@ export class BoardView {
     const { near } = this.page.dataset;
     if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2 || navigator.connection?.saveData) return;
     const { Near } = await import("./near.js");
-    this.near = new Near(JSON.parse(near), {
+    if (this.near) return;
+    this.near = new Near(JSON.parse(near), this.line, {
       ask: () => this.line.send("near"),
       moved: (message, text) => {
         this.heldNear &&= message.held; // what the copy lacks it cannot hold

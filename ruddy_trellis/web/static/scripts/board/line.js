@@ -26,6 +26,7 @@ export class Line {
     this.sent = this.asked = 0;
     this.handlers = new Map();
     this.inside = null; // what answers while there is no line, where something does
+    this.beside = null; // hears what is sent, and may answer sooner
     this.wait = 250;
     this.failures = 0;
     this.open();
@@ -104,6 +105,7 @@ export class Line {
       return false;
     }
     this.socket.send(JSON.stringify({ t: kind, ...content }));
+    this.beside?.(kind, content);
     this.sent += 1;
     this.overdue ??= setTimeout(() => this.askWhetherThere(), ASKED_AFTER);
     return true;

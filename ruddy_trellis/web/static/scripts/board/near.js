@@ -1,5 +1,7 @@
 // What is held moves beside the drawing at once, whatever the network; the server hears of it ten times a second, and keeps it.
 
+import { Nearby } from "./nearby.js";
+
 /** How long the copy waits after a change before it is made anew, and how long the runtime may take to start, milliseconds. */
 const SETTLED = 400;
 const PATIENCE = 60_000;
@@ -8,13 +10,15 @@ const PATIENCE = 60_000;
 export class Near {
   /**
    * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
+   * @param {import("./line.js").Line} line
    * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
    *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void}} acts ask the server
    *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and
    *   why; what is answered while there is no line
    */
-  constructor(places, acts) {
+  constructor(places, line, acts) {
     this.acts = acts;
+    this.nearby = new Nearby(line, this);
     this.ready = false;
     this.fresh = false; // whether the copy is as the board is
     this.asking = false;
@@ -80,6 +84,7 @@ export class Near {
 
   /** The line is another one: what was asked is not answered any more. */
   connected() {
+    this.nearby.connected();
     this.asking = false;
     this.stale();
   }
@@ -123,7 +128,12 @@ export class Near {
 
   /** Whether the copy can say what lies under the pointer for that tool: the whole board is there. */
   get hovers() {
-    return this.fresh && this.hasTool && !this.elsewhere.size;
+    return this.isWhole && this.hasTool;
+  }
+
+  /** Whether the copy is as the board is, and has all of it. */
+  get isWhole() {
+    return this.fresh && !this.elsewhere.size;
   }
 
   look(view) {
@@ -145,6 +155,7 @@ export class Near {
 
   answered(text) {
     const answers = JSON.parse(text);
+    if (this.nearby.answered(answers[0])) return;
     const under = answers.find((answer) => answer.t === "under");
     if (under || !answers.length) return this.acts.under(under ?? null);
     const moved = answers.find((answer) => answer.t === "moved");

@@ -5,6 +5,8 @@
 import { kept } from "./compiled.js";
 
 const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
+/** How long after it is ready the thread works out what first answers need, milliseconds. */
+const WARMED_AFTER = 1000;
 let starting = null;
 let going = 0;
 
@@ -13,8 +15,10 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     if (kind === "begin") starting = begin(places);
     if (kind === "pack") return postMessage({ kind: "packed", archive: await packed(places, sources) });
     const beside = await starting; // what is asked meanwhile waits its turn
-    if (kind === "begin") postMessage({ kind: "ready" });
-    else if (kind === "open") {
+    if (kind === "begin") {
+      postMessage({ kind: "ready" });
+      setTimeout(() => beside.warm(), WARMED_AFTER);
+    } else if (kind === "open") {
       postMessage({ kind: "opened", number, text: beside.open(text) });
     } else if (kind === "look") beside.look(text);
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
