@@ -3,6 +3,7 @@ server itself runs."""
 
 import ast
 import io
+import json
 import zipfile
 from functools import cache
 from hashlib import sha256
@@ -15,6 +16,9 @@ _PACKAGE = _HERE.parent
 _BESIDE = ("__init__.py", "lone.py", "away.py", "beside.py", "by_itself.py", "compiled.py")
 #: A time that is the same at every start, so that the archive is too.
 _THEN = (2026, 1, 1, 0, 0, 0)
+
+#: What the runtime asks of a list of packages, of which there are none: which build it is.
+LOCK = json.dumps({"info": {"abi_version": "2026_0", "arch": "wasm32", "platform": "emscripten_5_0_3", "python": "3.14.2"}, "packages": {}})
 
 
 def runtime_version() -> str:

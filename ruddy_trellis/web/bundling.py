@@ -37,7 +37,7 @@ IMPORT = re.compile(r'^import (?:\{([^}]*)\} from )?"(\.[^"]+)";\n', re.MULTILIN
 LATER = re.compile(r'(import\(|new URL\()"(\.\.?/[\w/]+\.js)"')
 TOP = re.compile(r"^(export )?(?:async )?(?:function|class|const|let) (\w+|\{[^}]*\}|\[[^\]]*\])", re.MULTILINE)
 #: What is written above a function for whoever reads it.
-_NOTES = re.compile(r"^ */\*\*.*?\*/\n", re.DOTALL | re.MULTILINE)
+_NOTES = re.compile(r"^ */\*\*(?:(?!\*/).)*\*/\n", re.DOTALL | re.MULTILINE)
 _RULE = re.compile(r"([^{}]+)\{((?:[^{}]|\{[^{}]*\})*)\}")
 
 

@@ -3,7 +3,7 @@
 from fastapi import APIRouter, HTTPException
 from fastapi.responses import Response
 
-from ..near.shipping import core_archive, core_mark, runtime_file, runtime_version
+from ..near.shipping import LOCK, core_archive, core_mark, runtime_file, runtime_version
 
 router = APIRouter()
 _KINDS = {"mjs": "text/javascript", "wasm": "application/wasm", "zip": "application/zip"}
@@ -11,8 +11,12 @@ _KEPT = {"cache-control": "max-age=31536000, immutable"}
 
 
 def near_places():
-    """Where the runtime and the core are, and the core's mark, by which the browser keeps what it has compiled of it."""
-    return {"runtime": f"/near/{runtime_version()}", "core": f"/near/core-{core_mark()}.zip", "mark": f"{runtime_version()} {core_mark()}"}
+    """Where the runtime and the core are, which build the runtime is, and the core's mark, by which the browser keeps what it has compiled
+    of it."""
+    return {
+        "runtime": f"/near/{runtime_version()}", "core": f"/near/core-{core_mark()}.zip", "lock": LOCK,
+        "mark": f"{runtime_version()} {core_mark()}",
+    }  # fmt: skip
 
 
 @router.get("/near/core-{mark}.zip")

@@ -22,6 +22,19 @@ class ScriptsTest(unittest.TestCase):
                         self.assertRegex(text, rf"(?m)^(?:async )?(?:function|class|const|let) {name}\b")
                         self.assertRegex(text.splitlines()[-1], rf"\b{name}\b")
 
+    def test_nothing_but_notes_is_left_out(self):
+        for path in bundling.SCRIPTS.rglob("*.js"):
+            text = bundling.without_notes(path.relative_to(bundling.SCRIPTS).as_posix())
+            is_note = False
+            for line in path.read_text("utf-8").splitlines():
+                begins = line.lstrip().startswith("/**")
+                is_note = is_note or begins
+                if not is_note or (begins and not line.endswith("*/") and "*/" in line):
+                    self.assertIn(line, text, path.name)
+                    is_note = is_note and "*/" not in line
+                elif "*/" in line:
+                    is_note = False
+
     def test_what_comes_later_shares_what_the_page_has(self):
         """A second copy of a module would have a state of its own."""
         for page, entry in bundling.PAGES.items():

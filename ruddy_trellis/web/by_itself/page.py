@@ -12,7 +12,7 @@ from ...core.kits import kit_of
 from ...core.lesson.student_copy import student_copy
 from ...drawings.small_photograph import small_photograph
 from ...near.by_itself import board_there, page_data
-from ...near.shipping import lone_archive, runtime_file
+from ...near.shipping import LOCK, lone_archive, runtime_file
 from ..bundling import SCRIPTS, STATIC, sheet
 from ..rendering import drawing_look, templates
 from ..shelf import kit_shelf
@@ -91,6 +91,7 @@ def _parts():
     fonts = {weight: f"data:font/woff2;base64,{_base64(_font(weight))}" for weight in (400, 700)}
     return (
         ("fonts", _DATA, json.dumps(fonts)),
+        ("lock", _DATA, LOCK),
         ("starts", _SCRIPT, _base64(compress(_starts().encode(), 9, mtime=0))),
         ("thread", _SCRIPT, _in_page((SCRIPTS / "by_itself" / "thread.js").read_text("utf-8"))),
         ("painter", _SCRIPT, _in_page(as_one("drawing/painter.js"))),

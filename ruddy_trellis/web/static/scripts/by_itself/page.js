@@ -96,7 +96,7 @@ root.append(wake);
 const left = kept();
 const inside = new Inside(thread, left);
 const parts = { wasm: bytes("wasm").buffer, library: bytes("library").buffer, core: bytes("core").buffer };
-thread.postMessage({ begin: parts }, Object.values(parts));
+thread.postMessage({ begin: { ...parts, lock: text("lock") } }, Object.values(parts));
 thread.postMessage({ open: JSON.stringify(board.data), kept: left });
 window.early = {
   address: `${location.protocol === "https:" ? "wss" : "ws"}://${location.host}${root.dataset.live}`,

@@ -1,7 +1,6 @@
 // The thread of a page that works by itself: the hand of whoever opened it, at a board that is in the page.
 // Asked: begin, open, text. Told: ready, answers and what is to be kept, failed. What starts the runtime stands before this.
 
-const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
 let starting = null;
 let going = 0;
 
@@ -32,7 +31,7 @@ async function unpacked(bytes) {
   return new Uint8Array(await new Response(new Blob([bytes]).stream().pipeThrough(new DecompressionStream("gzip"))).arrayBuffer());
 }
 
-async function started({ wasm, library, core }) {
+async function started({ wasm, library, core, lock }) {
   const files = { "pyodide.asm.wasm": await unpacked(wasm), "python_stdlib.zip": await unpacked(library) };
   // Nothing is fetched: what the runtime asks for is here already.
   self.fetch = async (address) =>
@@ -40,7 +39,7 @@ async function started({ wasm, library, core }) {
   const python = await loadPyodide({
     indexURL: "https://nowhere.invalid/",
     createPyodideModule,
-    lockFileContents: JSON.stringify(LOCK),
+    lockFileContents: lock,
   });
   // Compiled it is packed, as sources it is not.
   const [first, second] = new Uint8Array(core, 0, 2);

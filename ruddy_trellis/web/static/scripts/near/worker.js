@@ -4,7 +4,6 @@
 
 import { kept } from "./compiled.js";
 
-const LOCK = { info: { abi_version: "2026_0", arch: "wasm32", platform: "emscripten_5_0_3", python: "3.14.2" }, packages: {} };
 /** How long after it is ready the thread works out what first answers need, milliseconds. */
 const WARMED_AFTER = 1000;
 let starting = null;
@@ -63,10 +62,10 @@ with open("/packed.zip", "wb") as file:
 }
 
 /** The runtime, with the core on its path. */
-async function runs({ runtime, core, mark }) {
+async function runs({ runtime, core, mark, lock }) {
   const { loadPyodide } = await import(`${runtime}/pyodide.mjs`);
   const [python, compiled] = await Promise.all([
-    loadPyodide({ indexURL: `${runtime}/`, lockFileContents: JSON.stringify(LOCK) }),
+    loadPyodide({ indexURL: `${runtime}/`, lockFileContents: lock }),
     kept("get", mark).catch(() => undefined),
   ]);
   if (compiled) python.FS.writeFile("/core.zip", compiled);
