@@ -280,7 +280,11 @@ class NearTest(BrowserTest):
         self.assertEqual(b.board.steps[-1].does, "midpoint")
         b.say("N is the midpoint of BC")
         self.assertEqual(b.board.steps[-1].name, "N")
-        # Somebody else comes between, and the page goes before the line is back.
+
+    @long_walk
+    def test_what_was_left_is_sent_by_the_next_page_after_what_others_did(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "N is the midpoint of AB")
+        page = self.page
         self.cut()
         page.fill("#typed", "k is the circle with centre N through A")
         page.press("#typed", "Enter")
