@@ -5,7 +5,7 @@ import re
 import sys
 from pathlib import Path
 
-from . import browser, classes, core, crowd, files, floods, starting, students, worst
+from . import browser, classes, core, files, floods, starting, students, worst
 
 ROOT = Path(__file__).parent.parent
 MODULES = {
@@ -13,7 +13,6 @@ MODULES = {
     "files": files,
     "browser": browser,
     "students": students,
-    "crowd": crowd,
     "classes": classes,
     "worst": worst,
     "floods": floods,
@@ -27,7 +26,7 @@ _ASKED = (
     "Is it right?", "40 hand in at once", "a 200-step board as PDF", "drag on a 200-step board, 5 steps",
     "drag beside the drawing at 300 ms of network, 5 steps", "the hand in the browser", "a page that works by itself", "first visit",
     "motion of three", "opening a board page", "page weight", "40 students dragging at 20 positions a second each, 5 steps",
-    "1,000 students", "a teacher's drag to the last of", "saving and dragging beside 150 sign-ins", "starting the program",
+    "a teacher's drag to the last of", "saving and dragging beside 150 sign-ins", "starting the program",
 )  # fmt: skip
 
 
