@@ -41,6 +41,13 @@ class Away(Lone):
         self._taken()
         return [{"t": "state", "state": self.state()}]
 
+    def end(self) -> list[Answer]:
+        """The line is back: what is held is let go, what runs or is shown stops."""
+        self._shown = None
+        answers = [answer for kind in ("drop", "pause") for answer in self.answered({"t": kind})]
+        self.is_away = False
+        return answers
+
     def _perform(self, act: acts.Act) -> Any:
         match act:
             case acts.BringBack(_) | acts.LookBack(_):

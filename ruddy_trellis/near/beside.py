@@ -5,7 +5,6 @@ It is the hand itself (``core.hand``) alone at that copy. Texts go in and out, s
 """
 
 import json
-from typing import Any
 
 from ..core.board import Board
 from ..core.board.copying import board_of
@@ -76,40 +75,36 @@ class Beside:
             return "[]"
         answers = self._alone.do(**message)
         self._alone.told.clear()
-        return json.dumps([self._alone.hand.as_seen(answer) for answer in answers], separators=(",", ":"), default=_plain)
+        return json.dumps([self._alone.hand.as_seen(answer) for answer in answers], separators=(",", ":"), default=list)
 
     # Without the line -------------------------------------------------------------------------------------------
 
     def leave(self) -> str:
         """There is no line any more: from here on ``do`` answers everything."""
-        return self._told(self._alone.leave() if self._alone is not None else [])
+        return self._told(self._lone.leave())
 
     def do(self, text: str) -> str:
         """Answer a message while there is no line: an object with ``answers``, ``due`` (in how many seconds ``go_on`` has more; null for
         never) and, where that has changed, ``unsent``: what the server does not know of."""
-        return self._told(self._alone.answered(json.loads(text)) if self._alone is not None else [])
+        return self._told(self._lone.answered(json.loads(text)))
 
     def end(self) -> str:
         """The line is back: what is held is let go, and what runs stops. Gives what ``do`` gives, with ``file``: the board as it is here,
         as a lesson."""
-        if self._alone is None:
-            return self._told([])
-        answers = [answer for kind in ("drop", "pause") for answer in self._alone.answered({"t": kind})]
-        self._alone.is_away = False
-        lesson = lesson_to_json(self._alone.board.settings.title or "Kept aside", [self._alone.board])
-        return self._told(answers, unsent=self._alone.unsent, file=lesson)
+        answers = self._lone.end()
+        lesson = lesson_to_json(self._lone.board.settings.title or "Kept aside", [self._lone.board])
+        return self._lone.as_told(answers, unsent=self._lone.unsent, file=lesson)
 
     def go_on(self) -> str:
         """What motions and pictures in a row have come to."""
-        return self._told(self._alone.gone_on() if self._alone is not None else [])
+        return self._told(self._lone.gone_on())
 
-    def _told(self, answers: list[Answer], **more: Any) -> str:
-        told: dict[str, Any] = {"answers": answers, "due": self._alone.due() if self._alone is not None else None, **more}
-        if self._alone is not None and any(answer["t"] == "changed" for answer in answers):
-            told["unsent"] = self._alone.unsent
-        return json.dumps(told, separators=(",", ":"), default=_plain)
+    @property
+    def _lone(self) -> Away:
+        """The hand at the copy, which there is whenever the line is left."""
+        assert self._alone is not None
+        return self._alone
 
-
-def _plain(value: Any) -> Any:
-    """What JSON has no form for, as the server writes it: sets of ids and the like as lists."""
-    return list(value)
+    def _told(self, answers: list[Answer]) -> str:
+        changed = any(answer["t"] == "changed" for answer in answers)
+        return self._lone.as_told(answers, **({"unsent": self._lone.unsent} if changed else {}))

@@ -88,20 +88,23 @@ class Page:
 
     def take(self, text: str) -> str:
         """Answer a message."""
-        return self._told(self._itself.answered(json.loads(text)) if self._itself else [])
+        assert self._itself is not None
+        return self._told(self._itself.answered(json.loads(text)))
 
     def go_on(self) -> str:
         """What motions and pictures in a row have come to."""
-        return self._told(self._itself.gone_on() if self._itself else [])
+        assert self._itself is not None
+        return self._told(self._itself.gone_on())
 
     def _told(self, answers: list[Answer]) -> str:
-        told: dict[str, Any] = {"answers": answers, "due": self._itself.due() if self._itself else None}
-        if self._itself is not None and any(answer["t"] == "changed" for answer in answers):
+        assert self._itself is not None  # a page is opened before it asks
+        keep: dict[str, str] = {}
+        if any(answer["t"] == "changed" for answer in answers):
             now = json.dumps(steps_and_settings(self._itself.board))
             if now != self._kept:
                 self._kept = now
-                told["keep"] = "" if now == self._given else now
-        return json.dumps(told, separators=(",", ":"), default=list)
+                keep = {"keep": "" if now == self._given else now}
+        return self._itself.as_told(answers, **keep)
 
 
 def page_data(board: Board, hints: list[str], recipes: dict[str, Any]) -> dict[str, Any]:

@@ -1,5 +1,6 @@
 """A hand at a board that nobody else is at, in a thread of a browser: with what a server does else, but for keeping."""
 
+import json
 import logging
 import time
 from collections.abc import Iterator
@@ -185,3 +186,7 @@ class Lone(Alone):
             else:
                 self.told.append(running.batch(self.extent, time.monotonic))
         return self._taken()
+
+    def as_told(self, answers: list[Answer], **more: Any) -> str:
+        """Answers as the text that goes to the page, with ``due`` (in how many seconds there is more to tell; null for never)."""
+        return json.dumps({"answers": answers, "due": self.due(), **more}, separators=(",", ":"), default=list)

@@ -33,6 +33,11 @@ def runtime_file(name: str) -> bytes | None:
     return path.read_bytes() if name.replace(".", "").replace("_", "").isalnum() and path.is_file() else None
 
 
+def weight() -> int:
+    """How many bytes the runtime and the core have, packed."""
+    return sum(path.stat().st_size for path in _RUNTIME.glob("*.gz")) + len(core_archive())
+
+
 @cache
 def core_archive() -> bytes:
     """The core and what runs it in the browser, as one archive of sources; the same bytes for the same files."""

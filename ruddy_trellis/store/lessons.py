@@ -383,6 +383,11 @@ class Lessons:
         with self._database.session() as session:
             return list(session.exec(select(EditRow).where(EditRow.board_id == board_id).order_by(EditRow.number.desc()).limit(most)))
 
+    def keyed_edits(self, board_id):
+        """The patches of all edits of a board that came with a key (see ``core.edits.patch``), as text."""
+        with self._database.session() as session:
+            return list(session.exec(select(EditRow.patch).where(EditRow.board_id == board_id, EditRow.patch.contains('"key":"'))))
+
     def edit_count(self, board_id):
         """How many edits are kept for a board, the undone ones included."""
         with self._database.session() as session:

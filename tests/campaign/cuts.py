@@ -94,6 +94,12 @@ class Window:
     def cut_or_mend(self, likely):
         if self.line.is_cut and self.chance.random() < max(likely, MENDED):
             self.line.mend()
+            # Now and then it is there for a moment only, while what was done is being sent.
+            while self.chance.random() < 0.4:
+                self.page.wait_for_timeout(self.chance.choice((20, 150, 400, 900)))
+                self.line.cut()
+                self.page.wait_for_timeout(self.chance.choice((50, 600)))
+                self.line.mend()
         elif not self.line.is_cut and self.chance.random() < likely:
             self.line.cut()
 

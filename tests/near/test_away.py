@@ -123,6 +123,20 @@ class AwayTest(WebTest):
         self.assertFalse(board.step(board.find("E")).look.hidden)
         self.assertEqual(board.value(board.find("k"))[:2], (2, 0))
 
+    def test_words_and_formulas_speak_of_what_they_spoke_of(self):
+        beside = self.copy()
+        self.line.say("E is the midpoint of BC")
+        self.line.say("the length of AE")
+        self.say(beside, "d is the length of AB", "h = d / 2")
+        self.do(beside, t="say", text="write “half of {d} is {h}” on the board")
+        self.say(beside, "s6 = (7, 7)")  # a name that looks as an id does
+        self.assertEqual(self.send()["lost"], [])
+        board = self.live()
+        self.assertEqual(board.value(board.find("h")), 2)
+        self.assertEqual(board.value(board.find("s6")), (7, 7))
+        (words,) = [step for step in board.steps if step.makes == "words"]
+        self.assertEqual({board.name(id) for id in words.inputs}, {"d", "h"})
+
     def test_what_can_no_longer_be_done_is_told_and_the_rest_is_done(self):
         beside = self.copy()
         self.say(beside, "M is the midpoint of AC", "N is the midpoint of AB")
@@ -132,6 +146,18 @@ class AwayTest(WebTest):
         told = self.send()
         self.assertEqual(len(told["lost"]), 2)
         self.assertEqual(self.kept[-1], ("N", "midpoint"))
+
+    def test_a_key_is_known_however_long_ago_it_was(self):
+        beside = self.copy()
+        self.say(beside, "M is the midpoint of AB")
+        self.send()
+        for _ in range(310):
+            self.line.send("nudge", ids=["s1"], by=[0.01, 0])
+            self.line.until("changed")
+        kept = self.kept
+        self.application.state.live.get(self.board)._keys = None  # as after a start
+        self.send()
+        self.assertEqual(self.kept, kept)
 
     def test_a_student_without_a_line_does_no_more_than_with_one(self):
         self.line.send("edit", edit={"kind": "arrange", "kit": "compass"})

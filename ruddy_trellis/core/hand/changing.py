@@ -52,20 +52,18 @@ def send_later(hand, message: messages.Unsent) -> Doing:
     yield hand.table.whole()
 
 
-#: An id that nothing has.
-_NOTHING = "none"
-#: The parts of an edit that are words, in which nothing stands for an id.
-_WORDS = frozenset(("kind", "does", "name", "text", "caption", "title", "word", "gap"))
+#: An id that nothing has, nor could have in a file.
+_NOTHING = "-"
 
 
 def _renamed(value: Any, called: dict[str, str]) -> Any:
-    """An edit with other ids: those of things that came to be called otherwise here, since somebody else has made things meanwhile."""
-    if isinstance(value, str):
-        return called.get(value, value)
+    """An edit with other ids: those of things that came to be called otherwise here, since somebody else has made things meanwhile. Ids
+    stand in lists, as the names of parts, and as what is called "id"; any other text is words."""
     if isinstance(value, list):
-        return [_renamed(one, called) for one in value]
+        return [called.get(one, one) if isinstance(one, str) else _renamed(one, called) for one in value]
     if isinstance(value, dict):
-        return {called.get(part, part): one if part in _WORDS else _renamed(one, called) for part, one in value.items()}
+        other = lambda part, one: called.get(one, one) if part == "id" and isinstance(one, str) else _renamed(one, called)
+        return {called.get(part, part): other(part, one) for part, one in value.items()}
     return value
 
 

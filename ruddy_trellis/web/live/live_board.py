@@ -23,8 +23,6 @@ from .verdicts import Verdicts
 
 #: A pasted working of more lines than this is read in a process of its own.
 _LONG_PASTE = 60
-#: Of how many edits it is remembered whether they came with a key.
-_KEYED = 300
 #: How long a view waits, at least, before it is kept: while someone zooms there are many.
 _VIEW_PAUSE = 1.0
 
@@ -150,10 +148,10 @@ class LiveBoard:
             return patch
 
     async def _known_keys(self):
-        """The patches of the last edits that came with a key, by that."""
+        """The patches of edits that came with a key, by that."""
         if self._keys is None:
-            rows = await saved(self._lessons.edits, self.id, _KEYED) if self.id is not None else []
-            patches = [Patch.from_json(orjson.loads(row.patch)) for row in rows if '"key":"' in row.patch]
+            stored = await saved(self._lessons.keyed_edits, self.id) if self.id is not None else []
+            patches = [Patch.from_json(orjson.loads(patch)) for patch in stored]
             self._keys = {patch.key: patch for patch in patches}
         return self._keys
 

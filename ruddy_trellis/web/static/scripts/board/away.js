@@ -1,5 +1,6 @@
 // While there is no line to the server a board goes on by the copy beside it: what is done is kept in this browser, and sent later.
 import { kept } from "../page/kept.js";
+import { saveAs } from "../page/save_as.js";
 import { toast } from "../page/toast.js";
 
 /** How long the line may be gone until that is said, milliseconds. */
@@ -12,6 +13,7 @@ export class Away {
   constructor(view) {
     this.view = view;
     this.is = false; // whether there is no line, and the copy answers
+    this.finishing = false; // whether the line is back, and the copy comes to its end
     this.sending = false; // whether what was done is on its way: what the server shows meanwhile is without it
     this.shown = null; // what it has shown meanwhile
     this.unsent = [];
@@ -42,9 +44,10 @@ export class Away {
 
   /** The line has opened, or is cut. Returns whether all is done that there is to do about it. */
   connected(open, gone) {
-    if (open && this.is) this.finish();
-    else if (open) setTimeout(() => this.send());
-    else if (!open && !gone && !this.is && this.view.near?.leave()) this.begin();
+    if (this.is) {
+      if (open && !this.finishing) this.finish();
+    } else if (open) setTimeout(() => this.send());
+    else if (!gone && this.view.near?.leave()) this.begin();
     return this.is && !gone;
   }
 
@@ -62,6 +65,7 @@ export class Away {
 
   /** Something was answered here. */
   told({ answers, unsent }) {
+    if (!this.is) return; // the server answers again
     for (const answer of answers) this.view.line.deliver(answer);
     if (!unsent) return;
     this.unsent = unsent.map((one, number) => ({ ...one, key: `${this.session}-${number}` }));
@@ -77,23 +81,24 @@ export class Away {
 
   /** The line is back. */
   async finish() {
-    clearTimeout(this.timer);
-    this.sending = true;
+    this.sending = this.finishing = true;
     const { file } = await this.view.near.finish();
     this.file = file;
     this.end();
+  }
+
+  /** From here on the server answers again, or nobody does: the line is back, or the thread has failed. What was done is sent later. */
+  end() {
+    if (!this.is) return;
+    clearTimeout(this.timer);
+    this.is = this.finishing = false;
+    this.view.line.inside = null;
     if (this.unsent.length) this.left.push({ name: this.name, edits: this.unsent });
     this.unsent = [];
     this.newSession();
     this.view.away = this.view.cut = false;
-    this.view.connected(true, false);
+    this.view.connected(this.view.line.isOpen, false); // it may have been cut again meanwhile
     if (!this.left.length) this.settled();
-  }
-
-  /** From here on the server answers again, or nobody does. */
-  end() {
-    this.is = false;
-    this.view.line.inside = null;
   }
 
   /** Send what is left of a time without a line, one time after another. */
@@ -135,16 +140,7 @@ export class Away {
     toast(`Connected again. Of ${count} changes ${lost.length} could not be kept, since somebody has changed the board: ${lost[0]}`, {
       refusal: true,
       stays: true,
-      act: file && { words: "Save the board as you had it", act: () => saveAs(file) },
+      act: file && { words: "Save the board as you had it", act: () => saveAs(new Blob([JSON.stringify(file)]), "as-I-had-it.json") },
     });
   }
-}
-
-/** A lesson as a file. */
-function saveAs(lesson) {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([JSON.stringify(lesson)], { type: "application/json" }));
-  link.download = "as-I-had-it.json";
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
 }

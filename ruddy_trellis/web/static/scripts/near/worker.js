@@ -4,8 +4,6 @@
 
 import { kept } from "./compiled.js";
 
-/** How long after it is ready the thread works out what first answers need, milliseconds. */
-const WARMED_AFTER = 1000;
 let starting = null;
 let going = 0;
 
@@ -15,8 +13,8 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     if (kind === "pack") return postMessage({ kind: "packed", archive: await packed(places, sources) });
     const beside = await starting; // what is asked meanwhile waits its turn
     if (kind === "begin") {
+      beside.warm(); // before anything is held here that would wait for it
       postMessage({ kind: "ready" });
-      setTimeout(() => beside.warm(), WARMED_AFTER);
     } else if (kind === "open") {
       postMessage({ kind: "opened", number, text: beside.open(text) });
     } else if (kind === "look") beside.look(text);

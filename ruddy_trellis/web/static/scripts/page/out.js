@@ -1,6 +1,7 @@
 // The dialog for what goes out: its picture shows what will be there; what is long says how far it is and can be stopped.
 import { hear } from "./hear.js";
 import { kept } from "./kept.js";
+import { saveAs } from "./save_as.js";
 import { toast } from "./toast.js";
 
 const dialog = /** @type {HTMLDialogElement} */ (document.getElementById("taking-out"));
@@ -226,11 +227,7 @@ class Out {
       const name = `${document.getElementById("title").value.replace(/[^\w]+/g, "-") || "lesson"}.${ENDINGS[kind] ?? kind}`;
       let content = STREAMED.has(kind) ? await this.followed(answer) : await answer.blob();
       if (kind === "page") content = await (await import("./by_itself.js")).quickened(content, this.view.page.dataset.near);
-      const link = document.createElement("a");
-      link.href = URL.createObjectURL(content);
-      link.download = name;
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+      saveAs(content, name);
       return `Saved as ${name}${kind === "page" ? `: ${(content.size / 1e6).toFixed(1)} MB` : ""}.`;
     });
   }
