@@ -62,6 +62,8 @@ START = 90_000
 
 class NearTest(BrowserTest):
     near = True
+    #: What a browser says of a line that is cut.
+    expected = ("ERR_SOCKET_NOT_CONNECTED", "ERR_EMPTY_RESPONSE")
     #: There and back, seconds: far more than anything takes here, even where much else is done beside it.
     far = 0.5
 
@@ -156,6 +158,35 @@ class NearTest(BrowserTest):
         page.keyboard.press("1")
         b.settle()
         self.assertEqual(len(b.board.steps), 5, first)
+
+    @long_walk
+    def test_what_two_windows_of_one_browser_have_left_is_all_sent(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)")
+        address = self.page.url
+        other = self.page.context.new_page()
+        other.goto(address)
+        other.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        self.cut()
+        other.wait_for_selector("#saved:text('No line')", state="attached")
+        for window, words in ((self.page, "M is the midpoint of AB"), (other, "N = (1, 5)"), (other, "O is the midpoint of NB")):
+            window.fill("#typed", words)
+            window.press("#typed", "Enter")
+            window.wait_for_function("(name) => document.getElementById('seen').textContent.includes(name)", arg=f"{words[0]} is")
+        self.not_saved(1)
+        other.wait_for_selector("#saved:text-is('Not saved yet: 2 changes')", state="attached")
+        for window in (self.page, other):
+            window.close()
+        self.line.mend()
+        self.page = b.page.context.new_page()
+        self.page.goto(address)
+        last = BoardPage(self.page, self.server.address)
+        self.page.locator("#toast", has_text="saved").wait_for()
+        self.page.wait_for_timeout(2000)
+        last._ready()
+        self.assertEqual(sorted(step.name for step in last.board.steps), ["A", "B", "M", "N", "O"])
+        board = last.board
+        self.assertEqual(board.value(board.find("O")), (2.5, 2.5))
+        self.assertEqual(self.page.evaluate("Object.keys(localStorage).filter((name) => name.includes('unsent'))"), [])
 
     def test_both_hands_come_to_the_same_bits(self):
         page = self.page

@@ -54,7 +54,7 @@ export class Away {
   begin() {
     const { view } = this;
     this.is = true;
-    view.heldNear = false; // what is held goes on as all else does
+    view.holding.isNear = false; // what is held goes on as all else does
     view.line.inside = (kind, content) => view.near.ask(kind, content);
     view.note("");
     this.timer = setTimeout(

@@ -2,7 +2,8 @@
 import "../page/focus.js";
 import { Drawing } from "../drawing/drawing.js";
 import { hear, hearLast } from "../page/hear.js";
-import { Latest, Line } from "./line.js";
+import { Holding } from "./holding.js";
+import { Line } from "./line.js";
 import { Player } from "./player.js";
 import { Reveals } from "./reveals.js";
 import { toast } from "../page/toast.js";
@@ -11,9 +12,7 @@ import { Viewport } from "../drawing/viewport.js";
 /** How large a board is on a teacher's page at 1280 × 800, in pixels: what a lesson is set up for. */
 const USUAL = { width: 964, height: 604 };
 
-/** How often the server hears of what is held near, and when the runtime for it is fetched after the board is there, milliseconds. */
-const TOLD_EVERY = 100;
-const TOLD_FOLLOWED = 40; // while others follow
+/** When the runtime for the copy beside the drawing is fetched after the board is there, milliseconds. */
 const NEAR_AFTER = 3000;
 
 export class BoardView {
@@ -36,7 +35,6 @@ export class BoardView {
     this.path = path;
     this.photographs = path.replace(/live$/, "photographs/");
     this.state = {};
-    this.sequence = 0;
     this.viewTold = 0;
 
     const scheme = location.protocol === "https:" ? "wss" : "ws";
@@ -50,26 +48,23 @@ export class BoardView {
     this.prompt = null; // the tool in the hand, with what fills its sentence
     this.near = null; // fetched when the board is there, and so is what goes on without a line
     this.offline = null;
-    this.followed = false; // whether others look at this board, live
-    this.heldNear = false; // whether what is held moves beside the drawing
-    this.last = 0; // the number of the last place of a drag that was held near
-    this.drags = new Latest((content) => this.line.send("drag", { ...content, seq: ++this.sequence }));
+    this.holding = new Holding(this);
     this.player = new Player((items) => {
       this.drawing.move(items);
       this.tick(items);
     });
     this.dials = null; // fetched for the first dial or motion
     this.dialActs = {
-      grab: (id) => this.grab([id], [0, 0]),
-      turn: (value) => this.drag([value, 0]),
-      drop: () => this.letGo(),
+      grab: (id) => this.holding.grab([id], [0, 0]),
+      turn: (value) => this.holding.drag([value, 0]),
+      drop: () => this.holding.letGo(),
       play: (id, on) => this.line.send(on ? "pause" : "play", on ? {} : { ids: [id] }),
     };
     this.reveals = new Reveals(this.port, {
       changed: () => this.closeThings(),
-      grab: (id, at) => this.grab([id], at),
-      drag: (to) => this.drag(to),
-      drop: () => this.letGo(),
+      grab: (id, at) => this.holding.grab([id], at),
+      drag: (to) => this.holding.drag(to),
+      drop: () => this.holding.letGo(),
       ask: async (id, what) => {
         if (what === "angle_quiz")
           (await import("../page/quiz.js")).openQuiz(this, id); // fetched when it is first asked for
@@ -92,11 +87,8 @@ export class BoardView {
           : "Connected again: the board is as it was last saved.",
       );
     if (open) this.away = this.cut = false;
-    else this.cut ||= this.held;
-    this.held = false;
-    this.drags.clear();
-    this.heldNear = false;
-    this.last = 0;
+    else this.cut ||= this.holding.is;
+    this.holding.lose();
     if (open) {
       this.near?.connected();
       setTimeout(() => this.bringNear(), NEAR_AFTER);
@@ -149,11 +141,9 @@ export class BoardView {
       this.hooks.changed?.(message);
     });
     line.on("moved", ({ items, seq, held, seen }, text) => {
-      if (seq !== undefined) this.drags.landed();
-      else if (!seen) this.near?.stale(); // somebody else moves something; of another view nothing has changed
+      if (seq === undefined && !seen) this.near?.stale(); // somebody else moves something; of another view nothing has changed
       // What is held near is further on already; the last place of a drag is told by the server as well.
-      if (seq !== undefined && !held) this.heldNear = false;
-      if (seq !== undefined && (this.heldNear || seq < this.last)) return this.showElsewhere(items);
+      if (seq !== undefined && this.holding.isPast(seq, held)) return this.showElsewhere(items);
       this.drawing.move(items, text);
       this.tick(items);
       if (seq !== undefined && held && items.length) this.note("Moving…");
@@ -163,8 +153,8 @@ export class BoardView {
     line.on("heard", ({ words, last }) => (last ? hearLast(words) : hear(words)));
     line.on("kept", () => this.note("Saved"));
     line.on("stuck", ({ words, lights }) => {
-      if (this.heldNear) this.tellView(false); // the server shows everything where it is
-      this.heldNear = false;
+      if (this.holding.isNear) this.tellView(false); // the server shows everything where it is
+      this.holding.isNear = false;
       toast(words, { refusal: true });
       this.drawing.markOnly("lit", lights);
     });
@@ -289,53 +279,7 @@ export class BoardView {
     return item;
   }
 
-  // Dragging ------------------------------------------------------------------------------------------------------
-
-  grab(ids, at) {
-    this.held = true;
-    this.drags.clear();
-    this.heldNear = !!this.near?.fresh && !this.running?.length;
-    if (this.heldNear) this.near.take("grab", { ids, at });
-    this.line.send("grab", { ids, at });
-  }
-
-  /** What is held goes to another place: beside the drawing at once where there is a copy, and at the server. */
-  drag(to) {
-    this.heldNear &&= this.near.fresh;
-    if (!this.heldNear) {
-      this.to = null; // what was still to be told is past
-      return this.drags.offer({ to });
-    }
-    this.near.drag(to);
-    this.to = to;
-    this.telling ??= setTimeout(
-      () => {
-        this.telling = undefined;
-        if (this.held && this.to) this.drags.offer({ to: this.to });
-        this.to = null;
-      },
-      this.followed ? TOLD_FOLLOWED : TOLD_EVERY,
-    );
-  }
-
-  /** What is held is let go where it is now. */
-  letGo() {
-    this.held = false;
-    clearTimeout(this.telling);
-    this.telling = undefined;
-    const to = this.to ?? this.drags.next?.to;
-    this.to = null;
-    if (to) this.line.send("drag", { to, seq: ++this.sequence });
-    if (this.heldNear) {
-      this.near.newest = null;
-      this.near.take("drop");
-      this.near.stale();
-      this.last = this.sequence;
-    }
-    this.heldNear = false;
-    this.drags.clear();
-    this.line.send("drop", { unseen: this.reveals.hidden() });
-  }
+  // The copy beside the drawing -----------------------------------------------------------------------------------
 
   /** Of a place of a drag that is past already, what is not reckoned beside the drawing. */
   showElsewhere(items) {
@@ -353,8 +297,7 @@ export class BoardView {
 
   /** The board is another one: the copy beside the drawing is behind. */
   changedElsewhere() {
-    this.heldNear = false;
-    this.last = 0;
+    this.holding.forget();
     this.near?.stale();
   }
 
@@ -371,8 +314,8 @@ export class BoardView {
     this.near = new Near(JSON.parse(near), this.line, {
       ask: () => this.line.send("near"),
       moved: (message, text) => {
-        this.heldNear &&= message.held; // what the copy lacks it cannot hold
-        if (!this.heldNear) return;
+        this.holding.isNear &&= message.held; // what the copy lacks it cannot hold
+        if (!this.holding.isNear) return;
         this.drawing.move(message.items, text);
         this.tick(message.items);
         this.note("Moving…");
@@ -380,7 +323,7 @@ export class BoardView {
       under: (message) => this.hooks.under?.(message),
       told: (told) => this.offline.told(told),
       ended: (words) => {
-        this.heldNear = false;
+        this.holding.isNear = false;
         this.offline.end();
         this.hooks.under?.(null);
         // Of an error its kind, which is the beginning of its last line.

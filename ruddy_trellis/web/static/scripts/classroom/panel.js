@@ -253,7 +253,7 @@ export class ClassPanel {
     this.leading = on;
     if (on) sessionStorage.setItem("leading", "1");
     else sessionStorage.removeItem("leading");
-    this.view.followed = on;
+    this.view.holding.followed = on;
     this.tellLeading();
   }
 

@@ -345,10 +345,10 @@ export class Building {
       menu: (...what) => this.menu(...what),
       grab: (id, at) => {
         const { selected } = this;
-        view.grab(selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at);
+        view.holding.grab(selected.includes(id) ? [id, ...selected.filter((other) => other !== id)] : [id], at);
       },
-      drag: (to) => view.drag(to),
-      drop: () => view.letGo(),
+      drag: (to) => view.holding.drag(to),
+      drop: () => view.holding.letGo(),
       choose: (...what) => this.choose(...what),
       box: (box, done, adding) => {
         drawing.showBox(done ? null : box);

@@ -62,9 +62,9 @@ const gestures = new Gestures(
       drawing.markOnly("lit", []);
       if (!selected.length) say("");
     },
-    grab: (id, at) => view.grab([id], at),
-    drag: (to) => view.drag(to),
-    drop: () => view.letGo(),
+    grab: (id, at) => view.holding.grab([id], at),
+    drag: (to) => view.holding.drag(to),
+    drop: () => view.holding.letGo(),
     choose(id) {
       if (id) drawing.uncover(id);
       select(id && selected[0] !== id ? [id] : []);
