@@ -243,6 +243,17 @@ class NotOtherwiseTest(unittest.TestCase):
         ("lines", "Choose a point on l and drop a perpendicular to m", ["p is the perpendicular to m through E"]),
         ("lines", "drop a perpendicular to m", None),
         ("quad", "join A and C and find its midpoint", ["AC is the segment from A to C", "E is the midpoint of AC"]),
+        ("lines", "circle with centre P which touches the line l", ["k is the circle with centre P through H_1"]),
+        ("empty", "two parallel lines AB and CD", ["q is the parallel to p through C", "D is a point on q"]),
+        ("empty", "let AB be a diameter of a circle and let C be a point on it", ["C is a point on k"]),
+        ("quad", "the point equidistant from AB, BC and CD", ["E is where h_1 meets h_2"]),
+        ("quad", "the point equidistant from AB, BC, CD and DA", None),
+        ("tri", "let X, Y, Z be points on BC, CA, AB", ["X is a point on BC", "Y is a point on CA", "Z is a point on AB"]),
+        ("tri", "let X, Y, Z be points on BC and CA", None),
+        ("tri", "draw through each corner the parallel to the opposite side", ["r is the parallel to AB through C"]),
+        ("circ", "draw a circle with centre P and the radius of k", ["c is the circle with centre P and radius OA"]),
+        ("three", "draw a circle round the three points", ["k is the circle through A, B and C"]),
+        ("three", "join ac bc", ["AC is the segment from A to C", "BC is the segment from B to C"]),
     )  # fmt: skip
 
     def test_what_was_once_read_otherwise_by_what_was_left_over(self):

@@ -42,6 +42,14 @@ def _usual_step(fills, board):
     return float(f"{10.0 ** math.floor(math.log10(max(abs(fills['most'] - fills['least']), 1e-6) / 40)):.6g}")
 
 
+def _with_value(fills, board):
+    """With the value that a new dial stands at: three fifths of the way, where what hangs on it is seen, as a circle of radius 0 is not."""
+    if fills["value"] is not None:
+        return fills
+    least, most = fills["least"], fills["most"]
+    return {**fills, "value": settled(fills, least + 0.6 * (most - least))}
+
+
 def _make_dial(key, words, tool, keys, dimension, example, also):
     return Construction(
         key=key,
@@ -56,7 +64,8 @@ def _make_dial(key, words, tool, keys, dimension, example, also):
         likely=99,
         check=_check_dial,
         usual={"step": _usual_step},
-        defaults=lambda kinds: {"value": 0.0},
+        defaults=lambda kinds: {"value": None},
+        settles=_with_value,
         undefined="it is not there",
         example=example,
         also=also,

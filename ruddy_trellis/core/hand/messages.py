@@ -15,8 +15,16 @@ Reach = Annotated[float, Field(gt=0, le=1e6)]
 Text = Annotated[str, Field(max_length=20_000)]
 
 
+#: What an edit is known by to whoever asked for it.
+Key = Annotated[str, Field(pattern=r"^[a-z0-9-]{8,60}$")]
+
+
 class _Message(BaseModel):
+    """A message. ``once`` is what an act is known by: what comes of it is made once, however often it is sent."""
+
     model_config = ConfigDict(extra="forbid")
+
+    once: Key | None = None
 
 
 class Grab(_Message):
@@ -118,7 +126,7 @@ class DoEdit(_Message):
 class _Unsent(_Message):
     """An edit that was made without the line: what it is known by, and the ids of what it made there."""
 
-    key: Annotated[str, Field(pattern=r"^[a-z0-9-]{8,60}$")]
+    key: Key
     edit: dict
     made: Annotated[list[Annotated[str, Field(max_length=20)]], Field(max_length=limits.STEPS)] = []
 

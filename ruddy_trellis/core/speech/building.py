@@ -12,7 +12,7 @@ from ..board.pegs import numbers_of
 from ..catalogue import CATALOGUE
 from ..edits.adding import new_step_ids, new_steps
 from ..edits.models import NewStep
-from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, SUPPOSITION, VECTOR, join
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, SUPPOSITION, VECTOR, join, with_article, word
 from ..language import names as spelling
 from ..language.fills import fill_from_json, fill_to_json, is_ids, with_ids
 from ..language.printing import claim_words
@@ -26,15 +26,17 @@ _MOST, _STEPS = 50, 1500
 
 @dataclass
 class Recent:
-    """What was spoken of last, for "it", "the circle" and the like; the latest last."""
+    """What was spoken of last, for "it", "the circle" and the like; the latest last. ``now`` is what this sentence speaks of."""
 
     ids: list[str] = field(default_factory=list)
+    now: set[str] = field(default_factory=set)
 
     def note(self, ids: Iterable[str]) -> None:
         for id in ids:
             if id in self.ids:
                 self.ids.remove(id)
             self.ids.append(id)
+            self.now.add(id)
 
 
 @dataclass(frozen=True)
@@ -47,6 +49,7 @@ class Mark:
     guesses: int
     changed: int
     recent: tuple[str, ...]
+    now: frozenset[str]
 
 
 @dataclass(frozen=True)
@@ -58,6 +61,7 @@ class Done:
     acts: list[Any]
     guesses: list[str]
     recent: list[str]
+    now: frozenset[str]
     there: list[str]
     made_by: dict[str, int]
     changes: bool
@@ -99,7 +103,10 @@ class Building:
     # Back and forth.
 
     def mark(self) -> Mark:
-        return Mark(len(self.ahead), len(self.new), len(self.acts), len(self.guesses), len(self._changed), tuple(self.recent.ids))
+        recent = self.recent
+        return Mark(
+            len(self.ahead), len(self.new), len(self.acts), len(self.guesses), len(self._changed), tuple(recent.ids), frozenset(recent.now)
+        )  # fmt: skip
 
     def back_to(self, mark: Mark) -> None:
         """Forget what was made since, and what was changed of what was made before."""
@@ -108,7 +115,7 @@ class Building:
         if len(self.ahead) > mark.steps:
             self.ahead.become(self.ahead.steps[: mark.steps])
         del self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :]
-        self.recent.ids = list(mark.recent)
+        self.recent.ids, self.recent.now = list(mark.recent), set(mark.now)
         self.there = []
 
     def since(self, mark: Mark) -> Done:
@@ -116,7 +123,8 @@ class Building:
         steps = self.ahead.steps[mark.steps :]
         made_by = {step.id: self._made_by[step.id] for step in steps if step.id in self._made_by}
         return Done(
-            list(steps), self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :], list(self.recent.ids), self.there,
+            list(steps), self.new[mark.new :], self.acts[mark.acts :], self.guesses[mark.guesses :], list(self.recent.ids),
+            frozenset(self.recent.now), self.there,
             made_by,
             len(self._changed) > mark.changed,
         )  # fmt: skip
@@ -128,7 +136,7 @@ class Building:
         self.new += done.new
         self.acts += done.acts
         self.guesses += done.guesses
-        self.recent.ids, self.there = list(done.recent), list(done.there)
+        self.recent.ids, self.recent.now, self.there = list(done.recent), set(done.now), list(done.there)
         self._made_by |= done.made_by
 
     def act(self, edit: Any) -> None:
@@ -425,9 +433,12 @@ class Building:
         return self.make("polygon", {"corners": tuple(corners)})
 
     def free_name(self, text: str, kind: str) -> str:
-        """A name as it is given to a thing of a kind: points have capitals, also where a text has none."""
+        """A name as it is given to a thing of a kind: points have capitals, also where a text has none. Raises Refusal where another
+        thing that is there has the name as it is written."""
         name = spelling.tidy(text)
         if kind == POINT and len(name) == 1 and name.islower() and name.upper() not in self.ahead.names.values():
+            if ids := self.ahead.ids_named(name):
+                raise Refusal(f"{name} is {with_article(word(self.kind(ids[0])))}; a point is needed here.")
             return name.upper()
         return name
 

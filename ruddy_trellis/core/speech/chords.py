@@ -7,7 +7,7 @@ from ..refusal import Refusal
 from .amounts import length_said
 from .building import Final, Stray
 from .lines_between import straight_between
-from .nodes import Amount, Described
+from .nodes import Amount, Described, Named
 from .riding import free_place_on
 from .spans import centre_of, circle_of, distance_between, points_lying_on
 from .things import Things
@@ -18,9 +18,18 @@ _ADJECTIVES = frozenset(("horizontal", "vertical", "parallel", "perpendicular"))
 _DIRECTIONS = ("perpendicular", "parallel")
 
 
-def is_placed(node: Described) -> bool:
-    """Whether a chord is said by a direction or a length, and not by its ends."""
-    return node.head in ("chord", "diameter") and not node.names and (node.role(*_DIRECTIONS, "length") is not None or bool(node.amounts))
+def is_placed(t: Things, node: Described) -> bool:
+    """Whether a chord is said by a direction or a length, and not by its ends; of these one may be there."""
+    if node.head not in ("chord", "diameter") or (node.role(*_DIRECTIONS, "length") is None and not node.amounts):
+        return False
+    return not node.names or (node.head == "chord" and (ends := _ends_said(node)) is not None and not all(map(t.b.has, ends)))
+
+
+def _ends_said(node: Described) -> tuple[str, str] | None:
+    """The names of the two ends of a chord, where they are said."""
+    if len(node.names) != 1 or not isinstance(node.names[0], Named) or len(node.names[0].points) != 2:
+        return None
+    return node.names[0].points[0], node.names[0].points[1]
 
 
 def placed_chord(t: Things, node: Described) -> str:
@@ -38,6 +47,13 @@ def placed_chord(t: Things, node: Described) -> str:
         line = _directed(t, node, centre)
         ends = [b.make("intersection", {"a": (line,), "b": (circle,), "which": which}) for which in ("first", "second")]
         return straight_between(t, "segment", (ends[0], ends[1]))
+    start, finish = _ends_said(node) or (None, None)
+    if start is not None and finish is not None and b.has(finish):
+        start, finish = finish, start
+    if start is not None and through is not None:
+        raise Stray("A chord is said by its ends or by a point that it starts from, not by both.")
+    if start is not None and b.has(start):
+        through = Named(start, (start,))
     if through is not None:
         point = t.point_aside(through)
         circle = t.aside(lambda: circle_of(t, node.role("of", "in"), point))
@@ -45,17 +61,17 @@ def placed_chord(t: Things, node: Described) -> str:
             raise Refusal(f"{b.ahead.name(point)} is not on {b.ahead.name(circle)}. A chord is said by a point of its circle.")
     else:
         circle = t.aside(lambda: t.round(node.role("of", "in")))
-        point = b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))})
+        point = b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))}, start)
     if direction is not None and length is not None:
         raise Stray("A chord through a point of its circle has a direction or a length, not both.")
     if direction is not None:
         line = _directed(t, node, point)
-        end = b.make("other_intersection", {"a": (line,), "b": (circle,), "known": (point,)})
+        end = b.make("other_intersection", {"a": (line,), "b": (circle,), "known": (point,)}, finish)
     else:
         assert length is not None
         size = t.aside(lambda: length_said(t, length))
         round_ = b.make("circle_radius", {"centre": (point,), "radius": size}, hidden=True)
-        end = b.make("intersection", {"a": (circle,), "b": (round_,), "which": "first"})
+        end = b.make("intersection", {"a": (circle,), "b": (round_,), "which": "first"}, finish)
     return straight_between(t, "segment", (point, end))
 
 

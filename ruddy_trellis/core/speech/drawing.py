@@ -436,35 +436,6 @@ def conclude(t: Things, bound: Bound) -> None:
 
 
 @verb
-def locus(t: Things, bound: Bound) -> None:
-    """ "the locus of points equidistant from A and B": the line or lines; "3 cm from P": the circle."""
-    node = bound["x"]
-    if "v" in bound:
-        point = t.point(node)
-        t.make("circle_radius", centre=(point,), radius=length_said(t, bound["v"]))
-        return
-    items = node.items if isinstance(node, Many) else node.names if isinstance(node, Described) else ()
-    if (isinstance(node, Named) and len(node.points) == 2) or (
-        len(items) == 2 and all(isinstance(item, Named) and len(item.points) == 1 for item in items)
-    ):
-        t.make("perpendicular_bisector", span=tuple(t.points(Many(tuple(items)))) if items else t.span(node))
-        return
-    if len(items) == 3:
-        t.make("circumcentre", triangle=tuple(t.points(Many(tuple(items)))))
-        return
-    if len(items) != 2:
-        raise Refusal("From which two things?")
-    if isinstance(node, Many):
-        try:
-            t.make("angle_bisector", corner=t.corner(node))
-            return
-        except Refusal:
-            pass
-    a, b = (t.straight(item) for item in items)
-    t.b.make_all("bisectors", {"a": a, "b": b})
-
-
-@verb
 def sized(t: Things, bound: Bound) -> None:
     """ "PQ = 6.5 cm", where P and Q are not both there: a segment of that length."""
     node = bound["n"]

@@ -128,6 +128,11 @@ DRAW_EQUATION = re.compile(
     r"(?=[^,;]*=)(?=[-\dxy(])",
     re.IGNORECASE,
 )
+#: What is put in other words before all else, so that the sentences of the catalogue have it as well: lines with names of their own.
+FIRST_READ = (
+    *((re.compile(rf"\b(?:the )?{one}[- ]?axis\b", re.IGNORECASE), f"the line {other} = 0") for one, other in (("x", "y"), ("y", "x"))),
+    (re.compile(r"^where does (.+?) (?:meet|cross|cut) (?=the line [xy] = 0[ ?.]*$)", re.IGNORECASE), r"where \1 meets "),
+)
 #: What leads to a claim, and to what is supposed.
 CLAIM = re.compile(r"(?:(?:prove|show|check|claim|then|hence|so)(?:\s+that|\s*:)?|is\s+it\s+(?:true|so)\s+that|is|are)\s+", re.IGNORECASE)
 SUPPOSE = re.compile(r"(?:let|(?:suppose|assume)d?(?:\s+that|\s*:)?|(?:it\s+is\s+)?given\s+that)\s+", re.IGNORECASE)

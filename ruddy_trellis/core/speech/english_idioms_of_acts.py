@@ -44,4 +44,12 @@ OF_ACTS: tuple[tuple[str, str], ...] = (
     ),
     (r"(?i)\bundo (?:the |my |that )?last (?:step|thing|act|action|one)(?=[ .!]*$)", "undo"),
     (r"(?i)^change the name of (\S+) (?:to|into) (\S+)", r"rename \1 to \2"),
+    (
+        r"(?i)^(?:make|let) (\S+) (?:go|run|move|slide) (?:up and down|to and fro|back and forth|by itself)(?: by itself)?(?=[ .!]*$)",
+        r"animate \1",
+    ),
+    (
+        r"(?i)^mark (?-i:([A-Z]{2})(?: and |, ?| ?= ?)([A-Z]{2}))(?: as)? equal(?: in length)?(?=[ .!]*$)",
+        r"mark equal lengths on \1 and \2",
+    ),
 )

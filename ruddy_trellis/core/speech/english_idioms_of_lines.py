@@ -25,6 +25,27 @@ def _times(found: re.Match[str]) -> str:
     return f"let {found[3]} be the image of {found[2]} under the enlargement from {found[1]} by the factor {times:g}"
 
 
+#: How many times as far something is.
+_FAR = {"twice": 2, "three times": 3, "four times": 4}
+
+
+def _turned(found: re.Match[str]) -> str:
+    """ "the image of C after a half turn": by how many degrees it is rotated."""
+    return f"rotate {found[1]} by {180 if found[2].lower() == 'half' else 90} degrees"
+
+
+def _laid_off(found: re.Match[str]) -> str:
+    """ "lay off 3 cm from A along AB": the point at that distance from the end that is named, else from the first."""
+    one, other = found[3], found[4]
+    start = found[2] or found[5] or one
+    if start not in (one, other):
+        return found[0]
+    end = other if start == one else one
+    if found[1].isupper():
+        return f"mark the point on ray {start}{end} at the distance {found[1]} from {start}"
+    return f"mark the point {found[1]} from {start} towards {end}"
+
+
 #: Ways of saying points and straight things, by how they are read.
 OF_LINES: Idioms = (
     (r"(?i)\bthe distance of (?-i:([A-Z])) (?:and|to) (?=(?-i:[A-Z])\b)", r"the distance from \1 to "),
@@ -259,8 +280,6 @@ OF_LINES: Idioms = (
         r"(?i)\b(?:that|which) is as far (?:away )?from ([A-Z]{1,2}) as (?:it is )?(?:from )?([A-Z]{1,2})\b",
         r"equidistant from \1 and \2",
     ),
-    (r"(?i)\bthe y[- ]?axis\b", "the line x = 0"),
-    (r"(?i)\bthe x[- ]?axis\b", "the line y = 0"),
     (r"(?i)\b(up|down|left|right) by (\d[\d.]*)(?=[ .!]*$)", r"\1 \2"),
     (r"^(.*)\bsegment ([A-Z])([A-Z]) with an arrow at \3(?=[ .!]*$)", r"\1vector from \2 to \3"),
     (
@@ -337,5 +356,99 @@ OF_LINES: Idioms = (
         r"(?i)\b(?:the )?(?:angle )?bisector (?:at|from|of angle|of the angle at) (?-i:([A-Z])) (?:until|till|to where) it "
         r"(?:hits|meets|reaches|cuts|touches) (?:the )?(?:side |line )?(?-i:([A-Z]{2}))(?=[ .!]*$)",
         r"where the bisector of angle \1 meets \2",
+    ),
+    (
+        r"(?i)^through (?-i:([A-Z])) draw (?:a|the) line (?:making|which makes|that makes) equal angles with "
+        r"(?-i:\1([A-Z]) and \1([A-Z]))(?=[ .!]*$)",
+        r"draw the bisector of angle \2\1\3",
+    ),
+    (
+        r"(?i)\b(?:a |the )?line through (?-i:([A-Z])) (?:making|which makes|that makes) equal angles with "
+        r"(?-i:\1([A-Z]) and \1([A-Z]))(?=[ .!]*$)",
+        r"the bisector of angle \2\1\3",
+    ),
+    (
+        rf"(?i)\b(?:a |the )?point ((?-i:[A-Z] )?)on (?:the )?(?:segment |line |side )?(?-i:([A-Z])([A-Z])) (?:(?:that|which) is |lying )?"
+        rf"({SIZE}) (?:away )?from (?-i:(\2|\3))(?=[ .!]*$)",
+        lambda found: f"the point {found[1]}{found[4]} from {found[5]} towards {found[3] if found[5] == found[2] else found[2]}",
+    ),
+    (
+        rf"(?i)^(?:lay|mark|measure|step|set|cut) off ({SIZE}|(?-i:[A-Z]{{2}})) (?:from (?-i:([A-Z])) )?"
+        rf"(?:along|on) (?:the )?(?:ray |line |segment )?"
+        rf"(?-i:([A-Z])([A-Z]))(?: (?:from|starting (?:at|from)) (?-i:([A-Z])))?(?=[ .!]*$)",
+        _laid_off,
+    ),
+    (
+        r"(?i)^(?:produce|extend|prolong) (?:the )?(?:line |segment |side )?(?-i:([A-Z])([A-Z])) (?:by )?its own "
+        r"length,? to (?:a )?(?:point )?"
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        r"let \3 be the image of \2 under the enlargement from \1 by the factor 2",
+    ),
+    (
+        r"(?i)\b(?:the )?(?:locus|set) of (?:all )?(?:the )?points (?:at )?(?:the same|an equal|equal) distances? (?:away )?from ",
+        "the points equidistant from ",
+    ),
+    (
+        r"(?i)^(?:a |the )?(\d[\d.]*) ?(?:°|degrees?|deg) ?(clockwise |anti-?clockwise |counter-?clockwise )?(?:turn|rotation) of (.+?) "
+        r"(?=(?:about|around|round) (?-i:[A-Z])\b)",
+        lambda found: f"rotate {found[3]} by {found[1]} degrees {found[2] or ''}",
+    ),
+    (r"(?i)\bhis (?=(?:midpoint|middle|cent(?:re|er)|ends?|corners|sides|radius|diameter|length|area)\b)", "its "),
+    (
+        r"(?i)\bdivid(?:ing|es) (?-i:([A-Z]{2})) externally in the ratio (\d[\d.]*) ?: ?(\d[\d.]*)",
+        r"divides \1 in the ratio \2 : −\3",
+    ),
+    (
+        r"(?i)^divide (?-i:([A-Z]{2})) externally (?:at (?-i:([A-Z])) )?in the ratio (\d[\d.]*) ?: ?(\d[\d.]*)",
+        lambda found: (
+            (f"let {found[2]} be " if found[2] else "") + f"the point that divides {found[1]} in the ratio {found[3]} : −{found[4]}"
+        ),
+    ),
+    (r"(?i)\bperpendicular with (?=[A-Z]{1,2}\b|the\b)", "perpendicular to "),
+    (
+        r"(?i)\bline (?:(?:that|which) (?:goes|comes|starts|passes) )?(?:from|through|by) (?-i:([A-Z])),? and (?:(?:that|which) )?is "
+        r"(perpendicular|parallel) to ",
+        r"\2 through \1 to ",
+    ),
+    (
+        r"(?i)\b(?:the )?(?:angle )?bisector (?:at|from|of angle|of the angle at) (?-i:([A-Z])) (?:to meet|meeting|to cut|cutting|to) "
+        r"(?:the )?(?:side |line )?(?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
+        r"the bisector of angle \1 meeting \2 at \3",
+    ),
+    (
+        r"(?i)^(?:draw |construct )?(?:a|any) (?:line )?parallel to (?-i:([A-Z]{2}))(?:,)? (?:(?:which|that) "
+        r"(?:cuts|meets|crosses)|cutting|meeting|"
+        r"crossing|to (?:cut|meet|cross)) (?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z])) and (?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
+        r"let \3 be a point on \2 and draw the parallel to \1 through \3 meeting \4 at \5",
+    ),
+    (
+        r"(?i)\b(?:a |the )?point (?-i:([A-Z])) on (?:the )?(?:segment |line )?(?-i:([A-Z])([A-Z])),? (?:which is |that is |lying )?"
+        r"(twice|three times|four times) as far from (?-i:(\2|\3)) as (?:it is )?from (?-i:(\2|\3))(?=[ .!]*$)",
+        lambda found: f"the point {found[1]} that divides {found[5]}{found[6]} in the ratio {_FAR[found[4].lower()]} : 1",
+    ),
+    (
+        r"(?i)^((?:draw |construct )?(?:the )?(?:lines? )?)(parallel|perpendicular)s? to ((?-i:\w{1,2})) and to (?=(?-i:\w{1,2})\b)",
+        r"\1\2s to \3 and ",
+    ),
+    (
+        r"(?i)^(through (?-i:[A-Z]) draw (?:the )?)lines (parallel|perpendicular) to (\S+) and (?:to )?(\S+?)(?=[ .!]*$)",
+        r"\1\2 to \3 and \1\2 to \4",
+    ),
+    (r"\b(meets?|cuts?|crosses|cross|meeting|cutting|crossing) ([A-Z]{2}) (?:produced|extended|prolonged)\b", r"\1 line \2"),
+    (
+        r"(?i)^(?:draw |find |mark |construct )?(?:an? |the )?image of (.+?) (?:after|by) (?:a|the) (half|quarter) turn\b",
+        _turned,
+    ),
+    (r"\b([A-Z]) (?:midpt|mid-?point|midpoint)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
+    (r"(?i)^(?:find |draw |mark |construct )?(?-i:([A-Z])\(([A-Z])\))(?=[ .!]*$)", r"draw the image of \2 under \1"),
+    (r"(?i)\binternal (?=(?:angle )?bisectors?\b)", ""),
+    (r"(?i)\bbisectrix\b", "bisector"),
+    (r"(?i)\bbisecting lines of ", "bisectors of "),
+    (r"(?i)^segment ((?-i:[a-z]{2}|[A-Z]{2})) length(?=[ ?.!]*$)", lambda found: f"the length of {found[1].upper()}"),
+    (r"(?i)\bhalf-?way (?:pt|point|dot) (?:of|between) ", "midpoint of "),
+    (r"(?i)^how close is (?-i:([A-Z])) to ", r"how far is \1 from "),
+    (
+        r"(?i)\bbisector of angle (?-i:([A-Z]{1,3})) meets? (?-i:([A-Z]{2})) at (?-i:([A-Z])) and the circumcircle again at (?-i:([A-Z]))",
+        r"bisector of angle \1 meet \2 at \3 and the circumcircle at \4",
     ),
 )

@@ -62,4 +62,5 @@ OF_QUESTIONS: Idioms = (
     (r"(?i)^what (?:shape|figure) (?:do|will|would) (?:we|you|i) (?:get|have|see) (?:if|when) (?:we|you|i) ", ""),
     (r"(?i)^how far (is|are) (\S+) away\b", r"how far \1 \2"),
     (r"(?i)^how (?:far|long) is it (?:all the way |right )?(?:around|round) ", "the perimeter of "),
+    (r"(?i)^(?-i:([a-z])) ?= ?(?:the )?(inradius|circumradius)(?=[ .]*$)", r"measure the \2 and call it \1"),
 )

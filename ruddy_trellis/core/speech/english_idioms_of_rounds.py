@@ -3,7 +3,15 @@
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
 
+import re
+
 from .idiom_parts import SIZE, Idioms
+
+
+def _about_its_centre(found: re.Match[str]) -> str:
+    """ "a circle half the size with the same centre": by which factor the circle is enlarged from its centre."""
+    return f"enlarge the circle from the centre of the circle by the factor {'0.5' if found[1].lower() == 'half' else '2'}"
+
 
 #: Ways of saying what is round, by how they are read.
 OF_ROUNDS: Idioms = (
@@ -14,6 +22,7 @@ OF_ROUNDS: Idioms = (
         r"\1 of \2 and ",
     ),
     (r"(?i)\b(line|circle|point|ray|segment) what (?=(?:goes|is|passes|touches|runs)\b)", r"\1 which "),
+    (r"(?i)\bwho (?=(?:touches|passes|goes|is|are|meets|cuts|crosses|runs|has|have)\b)", "which "),
     (
         r"(?i)^(?:take|taking|with|using) (?-i:([A-Z])) (?:as|for) (?:the |a )?(?:centre|center),? (?:and|with) "
         r"(?:a )?radius (?:of )?([^,]+?),? (?:draw|describe|make|construct) a(?: circle|n arc)",
@@ -22,6 +31,7 @@ OF_ROUNDS: Idioms = (
     (r"(?i)\bcircle of (?:the )?cent(?:re|er) (?-i:([A-Z]))\b,?", r"circle with centre \1"),
     (r"(?i)\btangent lines?\b(?= (?:from|to|at))", lambda found: "tangents" if found[0].lower().endswith("s") else "tangent"),
     (r"(?i)\btan (?=lines?\b)", "tangent "),
+    (r"\bcircle o (?=(?:with |of )?rad)", "circle with centre O "),
     (r"(?i)\bone (?=(?:line|circle|point|segment|ray|triangle|square)\b)", "a "),
     (
         r"^(?:[Dd]raw |[Cc]onstruct |[Mm]ake |[Cc]onsider |[Gg]iven |[Ll]et )?(?:a |the )?[Cc]ircle ([A-Z])(?:(,)|(?=[ .!]*$| and\b))",
@@ -104,7 +114,7 @@ OF_ROUNDS: Idioms = (
         r"draw a \2 with radius \1",
     ),
     (
-        r"\b(?:(?:that|which) has|with|having) ([A-Z]{2}) as (?:its|a|an|the|one) (diameter|radius|hypotenuse|diagonal)\b",
+        r"\b(?:(?:that|which) has|with|having) ([A-Z]{2}) as (?:(?:its|a|an|the|one) )?(diameter|radius|hypotenuse|diagonal)\b",
         r"with \2 \1",
     ),
     (
@@ -225,6 +235,7 @@ OF_ROUNDS: Idioms = (
         r"\1",
     ),
     (r"(?i)\bcircle from ([A-Z]) (?=with radius|of radius|through)", r"circle with centre \1 "),
+    (r"(?i)\bnormal at (?:the )?(?:point )?(?-i:([A-Z]))(?=[ .!]*$)", r"normal to the circle at \1"),
     (r"(?i)\bnormal to (the circle|[a-z]) at (?:the )?(?:point )?([A-Z])\b", r"line through \2 and the centre of \1"),
     (r"(?i)\bof (\d[\d.]*(?: ?[cm]?m)?) (diameter|radius)\b", r"of \2 \1"),
     (
@@ -264,4 +275,81 @@ OF_ROUNDS: Idioms = (
         r"\1 and draw the chord \2",
     ),
     (r"(?i)\b(inscribed in \S+),? (?:starting|beginning) (?:at|from|with) (?-i:([A-Z]))\b", r"\1 with a corner at \2"),
+    (r"(?i)\b(?:the )?unit circle\b", "the circle with centre (0, 0) and radius 1"),
+    (
+        r"(?i)^with (?-i:([A-Z])) as (?:the |a )?(?:centre|center),? (?:and )?(?:with )?(\S+(?: [cm]?m)?) as (?:the |a )?radius,? "
+        r"(?:draw|describe|make|construct|strike) an? (?:circle|arc)\b",
+        r"draw a circle with centre \1 and radius \2",
+    ),
+    (
+        rf"(?i)^(?:swing|strike|sweep|describe) an? (?:arc|circle) (?:of|with) radius (?:of )?({SIZE}|[A-Z]{{2}}) "
+        r"(?:from|about|round|around|at|with centre) (?-i:([A-Z]))\b",
+        r"draw the circle with centre \2 and radius \1",
+    ),
+    (
+        rf"(?i)^(?:from|about|round|around|at) (?-i:([A-Z])),? (?:swing|strike|sweep|describe|draw) an? (?:arc|circle) (?:of|with) radius "
+        rf"(?:of )?({SIZE}|[A-Z]{{2}})(?=[ .!]*$)",
+        r"draw the circle with centre \1 and radius \2",
+    ),
+    (
+        r"(?i)\b(?:big |large )?circle (?:round|around|about|through) (?:all )?(?:of )?the ((?:three )?points)\b",
+        r"circle through the \1",
+    ),
+    (
+        r"(?i)\b(in-?circle|inscribed circle)((?: of \w+)?),? (?:and|then) mark (?:the point )?where it (?:touches|meets) "
+        r"(?:the |side |the side )*(?-i:([A-Z]{2}))(?=[ .!]*$)",
+        r"\1\2 and mark the foot of the perpendicular from its centre to \3",
+    ),
+    (
+        r"(?i)^let (?-i:([A-Z]), ([A-Z]),? (?:and )?([A-Z])) be the (?:points of (?:tangency|contact)|touching points|contact points|"
+        r"tangency points) of the (?:in-?circle|inscribed circle)(?: of (?:the )?(?:triangle )?(?-i:[A-Z]{3}))? (?:with|on|to) (?:the )?"
+        r"(?:sides )?(?-i:([A-Z]{2}), ([A-Z]{2}),? (?:and )?([A-Z]{2}))(?:,? respectively)?(?=[ .!]*$)",
+        r"draw the incircle and let \1 be the foot of the perpendicular from its centre to \4 and let \2 be the foot of the perpendicular "
+        r"from its centre to \5 and let \3 be the foot of the perpendicular from its centre to \6",
+    ),
+    (r"(?i)\bthe (?-i:([A-Z]))-(ex-?cent(?:re|er)|ex-?circle)\b", r"the \2 opposite \1"),
+    (r"(?i)\bthe (?-i:([A-Z]))-(altitude|median)\b", r"the \2 from \1"),
+    (r"(?i)\bthe inversion (?:in|with respect to|wrt|about|through) (?=(?:the circle )?\w)", "the reflection in "),
+    (
+        r"(?i)^(?:the |draw the |mark the )?other end (?:point )?of the diameter (?:from|through|at|starting at) (?-i:([A-Z]))\b",
+        r"the antipode of \1",
+    ),
+    (
+        r"(?i)^(?:draw |make |construct )?(?:an? |the )?(?:concentric )?circle (?:of |with |which is |that is )?(half|twice|double) "
+        r"(?:the |its )?(?:size|radius|as (?:big|large))(?:,? (?:with|and|having|about) the same cent(?:re|er))(?=[ .!]*$)",
+        _about_its_centre,
+    ),
+    (
+        r"(?i)^(?:draw |make |construct )?(?:an? |the )?concentric circle (?:of |with |which is |that is )?(half|twice|double) "
+        r"(?:the |its )?(?:size|radius)(?=[ .!]*$)",
+        _about_its_centre,
+    ),
+    (
+        rf"(?i)^(?:let )?(?-i:([A-Z]{{2}})) (?:is|be) (?:a|the) chord of (the circle|(?:circle )?(?-i:[a-z])),? (?:of length )?"
+        rf"(?:(?:which|that) is )?({SIZE})(?: long)?(?=[ .!]*$)",
+        r"draw the chord \1 of length \3 of \2",
+    ),
+    (
+        r"(?i)\bcircle with (?:the |a )?cent(?:re|er) (?:in|at|on) (?-i:([A-Z])) and (?:which|that|what) (?=(?:goes|passes|touches)\b)",
+        r"circle with centre \1 which ",
+    ),
+    (r"(?i)\b(?:central|inscribed) angle (?=(?-i:[A-Z]{3})\b)", "angle "),
+    (
+        r"(?i)^inscribe in (the circle|(?-i:[a-z])) (an? .+?)(?: with (?:an? |one )?(?:vertex|corner) (?:at )?(?-i:([A-Z])))?(?=[ .!]*$)",
+        lambda found: f"draw {found[2]} in {found[1]}" + (f" with a corner at {found[3]}" if found[3] else ""),
+    ),
+    (
+        r"(?i)\bcircle with (?:centre|center) (?-i:([A-Z])) and (?:the )?(?:same )?radius (?:of|as) (the circle|(?-i:[a-z]))(?=[ .!]*$)",
+        r"circle with centre \1 with the same radius as \2",
+    ),
+    (
+        r"(?i)\b(?:an? |the )?(?:other |another )?circle with (?:the )?same radius(?: as (the "
+        r"circle|(?-i:[a-z])))? and (?:with )?(?:the )?cent(?:re|er) "
+        r"(?:at )?(?-i:([A-Z]))\b",
+        lambda found: f"a circle with centre {found[2]} with the same radius" + (f" as {found[1]}" if found[1] else ""),
+    ),
+    (
+        r"(?i)\bcircle with (?:centre|center) (?-i:([A-Z])) and (?:the )?same radius(?=[ .!]*$| as\b)",
+        r"circle with centre \1 with the same radius",
+    ),
 )

@@ -226,12 +226,83 @@ OF_SHAPES: Idioms = (
         r"\1 with hypotenuse \2 and leg ",
     ),
     (
-        r"(?i)^((?:draw |construct |make )?)(?:the |a |an )?(triangle|quadrilateral|pentagon|hexagon|heptagon|octagon) "
-        r"(?-i:([A-Z]{3,8})), regular,? (?:with |of )?side (?:of )?(?=\d)",
-        r"\1regular \2 \3 with side ",
+        r"(?i)^((?:draw |construct |make )?)(?:the |a |an )?(triangle|quadrilateral|pentagon|hexagon|heptagon|octagon)"
+        r"((?-i: [A-Z]{3,8})?), regular,? (?:with |of )?sides? (?:of )?(?=\d)",
+        r"\1a regular \2\3 with side ",
     ),
     (
         r"(?i)\b(a parallelogram|a rhombus) with angles (?:of )?(\d+)(?: ?°| degrees)? and \d+(?: ?°| degrees)?(?=[ .!]*$)",
         r"\1 with an angle of \2 degrees",
+    ),
+    (
+        r"(?i)\b(?:an? )?(\d+)[-–—](\d+)[-–—](\d+)(?:[- ]degrees?)? triangle\b",
+        lambda found: (
+            f"a triangle with {'angles' if sum(map(int, found.groups())) == 180 else 'sides'} {found[1]}, {found[2]} and {found[3]}"
+        ),
+    ),
+    (r"(?i)\b(?:that|which) has (?-i:([A-Z]{2})) (?:as|for) (?:one of its sides|a side|one side|its side)\b", r"with side \1"),
+    (r"(?i)^((?:draw |show )?)(?:the )?lines? from (?:corner|vertex) to (?:corner|vertex)(?=[ .!]*$)", r"\1the diagonals"),
+    (
+        r"(?i)\btwo parallel lines (?-i:([A-Z]{2}) and ([A-Z])([A-Z]))(?=[ .!]*$| and\b|,)",
+        r"the line \1 and the parallel to \1 through \2 and let \3 be a point on it",
+    ),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z]{2}) and ([A-Z])([A-Z])) (?:are|be) (?:two )?parallel lines?,? (?:which are "
+        r"|that are )?(?:cut|crossed|met) by "
+        r"(?:a transversal|a third line|another line)(?=[ .!]*$)",
+        r"draw the line \1 and the parallel to \1 through \2 and let \3 be a point on it and draw the line through "
+        r"a point on \1 and a point on \2\3",
+    ),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z]{2}) and ([A-Z])([A-Z])) (?:are|be) (?:two )?parallel lines(?=[ .!]*$)",
+        r"draw the line \1 and the parallel to \1 through \2 and let \3 be a point on it",
+    ),
+    (
+        r"(?i)^(?:make )?(?:a )?copy (?:of )?(the \w+|[A-Z]{3,}) (?=\d\S*(?: ?[cm]?m)? (?:to "
+        r"the|up|down|left|right|above|below|higher|lower))",
+        r"translate \1 ",
+    ),
+    (r"(?i)^(?:draw |construct |make )?(?:an? |the )?angle (?-i:([A-Z]{3})) (?:measuring|equal to) (?=\d)", r"draw an angle \1 of "),
+    (r"(?i)^draw (?:the )?angle (?-i:([A-Z]{3})) of (?=\d)", r"draw an angle \1 of "),
+    (r"(?i)\b((?:show|prove|see|check) that (?:they|the \w+)) (?:all )?meet(?=[ .!]*$)", r"\1 meet in a point"),
+    (r"(?i)\b(?-i:([A-Z])) (lies|is) on the same side of (\S+) as (?-i:([A-Z]))\b", r"\1 and \4 lie on the same side of \3"),
+    (r"(?i)\banother line (?:that|which) (?:never|does not|doesn[’']t) (?:meets?|cross(?:es)?) ([a-z]|[A-Z]{2})\b", r"a parallel to \1"),
+    (r"(?i)^in the (?:figure|diagram|picture|drawing)(?: below| above)?,? ", ""),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z]{2})) (?:is|be) a diameter and (?:let )?(?-i:([A-Z])) (?:is |be )?(?:a |any )?"
+        r"(?:point )?on the circle(?=[ .!]*$)",
+        r"let \1 be a diameter of a circle and let \2 be a point on it",
+    ),
+    (r"(?i)^(?:the )?triangle (?-i:([A-Z]{3})), (?=(?:∠|angle |<)|(?-i:[A-Z]{2}) ?=)", r"draw the triangle \1 with "),
+    (r"^(?:△|Δ) ?([A-Z]{3}), (?=(?:∠|angle |<)|[A-Z]{2} ?=)", r"draw the triangle \1 with "),
+    (
+        r"(?i)^(?:find|mark|put|place|construct|draw|locate) (?:a |the )?point (?-i:([A-Z])) (?:so that|such "
+        r"that|so) (?:the )?(?:triangle )?"
+        r"(?-i:([A-Z]{3})) is (?:an? )?(equilateral|isosceles)(?: triangle)?(?=[ .!]*$)",
+        r"draw the \3 triangle \2",
+    ),
+    (r"(?i)\b(?:constructed|erected|built|described|drawn) (?=(?:externally|internally|outwards|inwards) on\b)", ""),
+    (
+        r"(?i)^let (?-i:([A-Z]{3,8})) be (?:a|the) (square|rectangle|rhombus|parallelogram|(?:equilateral|isosceles) triangle|"
+        r"(?:regular )?(?:pentagon|hexagon)) (?=(?:externally |internally |outwards |inwards )?on (?-i:[A-Z]{2})\b)",
+        r"draw the \2 \1 ",
+    ),
+    (
+        r"(?i)\bdo (?:the )?(.+?) (?:all )?(?:pass|go|run) through (?:the same|one|a single|a common|a)(?: single| "
+        r"common)? point(?=[ ?.!]*$)",
+        r"prove that the \1 meet at one point",
+    ),
+    (r"(?i)\b(?:an? |the )?(?:shape|polygon|figure) with (?:three|3) equal sides\b", "an equilateral triangle"),
+    (r"(?i)\b(?:an? |the )?(?:shape|polygon|figure) with (?:five|5) equal sides\b", "a regular pentagon"),
+    (r"(?i)\b(?:an? |the )?(?:shape|polygon|figure) with (?:six|6) equal sides\b", "a regular hexagon"),
+    (
+        r"(?i)^(?:draw |construct )?(?:the |three )*parallels to the (?:three )?sides through the opposite (?:corners|vertices)(?=[ .!]*$)",
+        "the parallels through the corners to the opposite sides",
+    ),
+    (
+        r"(?i)^(?:let )?(?:the )?points? (?-i:([A-Z]) and ([A-Z])) (?:lie|be|are) on (?:the )?(?:sides "
+        r")?(?-i:([A-Z]{2}) and ([A-Z]{2})) of (?:the )?"
+        r"triangle (?-i:([A-Z]{3})) (?:so|such) that (?-i:\1\2) (?:is parallel to|∥|\|\|) (?-i:([A-Z]{2}))(?=[ .!]*$)",
+        r"draw triangle \5 and let \1 be a point on \3 and draw the parallel to \6 through \1 meeting \4 at \2",
     ),
 )

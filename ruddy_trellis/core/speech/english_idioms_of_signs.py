@@ -9,11 +9,11 @@ _OF_TRIANGLES = r"in-?circle|circum-?circle|medians?|altitudes?|centroid|in-?cen
 
 #: Signs and short forms, by how they are read.
 OF_SIGNS: Idioms = (
-    (r"^([A-Z]) ?(?:→|->) ?(\1[′'’]) (?:over|in|across) ", r"let \2 be the reflection of \1 in "),
+    (r"^([A-Z]) ?(?:→|->|↦) ?(\1[′'’]) (?:over|in|across) ", r"let \2 be the reflection of \1 in "),
     (r"(?i)^rot (?=\S)", "rotate "),
     (r"(?i)(?<= )abt (?=\S)", "about "),
     (rf"\b({_OF_TRIANGLES}) n (?=(?:the )?(?:{_OF_TRIANGLES})\b)", r"\1 and "),
-    (r" ?(?:→|->|⟶) ?([A-Z][′'’]?\d?)(?=[ .!]*$)", r", call it \1"),
+    (r" ?(?:→|->|⟶|↦) ?([A-Z][′'’]?\d?)(?=[ .!]*$)", r", call it \1"),
     (r"(?i)\bmdpt\b", "midpoint"),
     (r"(?i)\bbtw\b(?= (?:\S+ )?(?:and|n|&|to|[A-Za-z]\b))", "between"),
     (r"(?<=between )([a-z]\w?) n ([a-z]\w?)(?=[ .?!]*$)", r"\1 and \2"),
@@ -54,4 +54,10 @@ OF_SIGNS: Idioms = (
     (r"\bcircle\s*\(\s*([A-Z])\s*,\s*([^()]+)\)", r"circle with centre \1 and radius \2"),
     (r"(\bcircle\b[^,]*?)\br\s*=?\s*(?=\d)", r"\1radius "),
     (r"(?<=[A-Z])\s*:\s*(?=[A-Z]{2}\b)", " : "),
+    (r"(?<=\b[A-Z]{2}) (?=[A-Z]{2}\b)", ", "),
+    (r"(?i)^(join|measure|draw) (?-i:([a-z]{2}) ([a-z]{2}))(?=[ .!]*$)", r"\1 \2, \3"),
+    (r"^(angle .+?) plus (?=(?:the )?angle\b)", r"\1 + "),
+    (r"^([A-Z]['′’]?) = ([a-z])\(([A-Z])\)(?=[ .!]*$)", r"let \1 be the image of \3 under \2"),
+    (r"(?<= and )([A-Z]['′’]?) = ([a-z])\(([A-Z])\)(?=[ .!]*$)", r"let \1 be the image of \3 under \2"),
+    (r"(?<=[A-Za-z])([₀-₉])", lambda found: str("₀₁₂₃₄₅₆₇₈₉".index(found[1]))),
 )

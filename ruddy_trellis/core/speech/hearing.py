@@ -17,7 +17,7 @@ from ..language.reading import read_sentence
 from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
 from .building import Building, Final, NotThere
-from .english import DRAW_EQUATION
+from .english import DRAW_EQUATION, FIRST_READ
 from .in_tongue import said_in_tongue
 from .sentences import ActRefused, Sentence
 
@@ -94,6 +94,8 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
 
 
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
+    for form, read in FIRST_READ:
+        text = form.sub(read, text)
     if is_canonical(text, board):
         return Heard(tuple(said(text, board)))
     if (led := DRAW_EQUATION.match(text.strip())) is not None and is_canonical(text.strip()[led.end() :], board):

@@ -224,6 +224,8 @@ def name(t: Things, bound: Bound) -> None:
     if what is None or isinstance(what, Ref):
         found = [id for id in t.b.recent.ids if id in t.b.ahead]
         fresh = [id for id in found if id not in t.b.board and t.b.kind(id) != NUMBER] or found
+        if found and found[-1] not in t.b.board and t.b.kind(found[-1]) == NUMBER and names[0].islower():
+            fresh = found  # "measure AB and call it x": a small letter is a number's name
         if not fresh:
             raise Refusal("Nothing was spoken of that could be called so.")
         for id, one in zip(fresh[-len(names) :], names):

@@ -143,7 +143,7 @@ def parallels(t: Things, node: Described) -> list[str]:
             # "perpendiculars from P to the sides", where P is no corner: one to each of them.
             return [_one_of(t, node, side, starts[0]) for side in _bases(t, base)]
         if facing:
-            return [_dropped(t, start, facing_side(t, start)) for start in starts]
+            return [_dropped(t, node, start, facing_side(t, start)) for start in starts]
         bases = _bases(t, base) if base is not None else []
         if len(bases) == 1:
             bases *= len(starts)
@@ -171,7 +171,10 @@ def _one_of(t: Things, node: Described, base: tuple[str, ...], start: str) -> st
     return t.make(node.head, base=base, point=(start,))
 
 
-def _dropped(t: Things, start: str, base: tuple[str, ...]) -> str:
+def _dropped(t: Things, node: Described, start: str, base: tuple[str, ...]) -> str:
+    """From a corner to the side that faces it: a perpendicular is an altitude."""
+    if node.head == "parallel":
+        return _one_of(t, node, base, start)
     return t.make("altitude", corner=(start,), base=base)
 
 
@@ -197,9 +200,13 @@ def _one_parallel_or_perpendicular(t: Things, node: Described) -> str:
         return parallel_at(t, base, distance)
     if base is None and through is not None and "opposite" in node.adjectives:
         point = t.aside(lambda: t.point(through))
-        return t.make("altitude", corner=(point,), base=facing_side(t, point))
+        return _dropped(t, node, point, facing_side(t, point))
     if base is None and through is None:
         raise Refusal(f"To which line, and through which point? Say: the {node.head} to AB through C.")
+    if through is None and base is not None and node.kind == "new" and node.head == "parallel":
+        # "draw a line parallel to l": through any point
+        line = t.aside(lambda: t.straight(base))
+        return t.make("parallel", base=line, point=(t.aside(t.b.free_point),))
     if through is None:
         # "choose a point on l and drop a perpendicular to m"
         last = t.b.recent.ids[-1:] if t.b.new else []
@@ -212,7 +219,7 @@ def _one_parallel_or_perpendicular(t: Things, node: Described) -> str:
             raise Refusal(f"To which line? Say: the {node.head} to AB through {t.b.ahead.name(point)}.")
         return t.make(node.head, base=line, point=(point,))
     if isinstance(base, Described) and base.head == "side" and "opposite" in base.adjectives and not base.names:
-        return _dropped(t, point, facing_side(t, point))
+        return _dropped(t, node, point, facing_side(t, point))
     return t.make(node.head, base=t.aside(lambda: t.straight(base)), point=(point,))
 
 

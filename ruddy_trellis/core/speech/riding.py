@@ -11,9 +11,9 @@ from ..refusal import Refusal
 from ..regions.conditions import inside_polygon
 from ..seen import Place
 from .amounts import length_said
-from .building import Stray
+from .building import Final, Stray
 from .crossings import where_they_meet
-from .nodes import Amount, Described, Named, Node, Ref, Where
+from .nodes import Amount, Described, Many, Named, Node, Ref, Where
 from .nouns import makes
 from .spans import distance_between, enclosing
 from .things import Things
@@ -103,6 +103,15 @@ def points(t: Things, node: Described) -> list[str]:
         if len(found) != 1:
             raise Refusal("On which one thing are they?")
         return [t.make("point_on", path=(found[0],), place=free_place_on(t, (found[0],))) for _ in range(count)]
+    if count > 1 and isinstance(path_node, Many) and len(node.roles) == 1:
+        # "X, Y and Z on BC, CA and AB": each on one of them
+        if len(path_node.items) != count:
+            are_sides = all(isinstance(item, Named) and len(item.points) == 2 for item in path_node.items)
+            raise (Final if are_sides else Refusal)(
+                f"There are {count} points and {len(path_node.items)} things that they are on. Say which lies on which."
+            )
+        (role, _) = node.roles[0]
+        return [point for item in path_node.items for point in _one_point(t, replace(node, roles=((role, item),)))]
     return [point for _ in range(count) for point in _one_point(t, node)]
 
 

@@ -16,6 +16,7 @@ from . import (
     english,
     english_idioms,
     images,
+    loci,
     meeting,
     moving,
     naming,
@@ -59,7 +60,7 @@ _SAYS_LITTLE = frozenset(
 #: The files that enter what makes descriptions, and what verbs do.
 _ENTERED = (
     *(crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
-    *(acting, drawing, meeting, moving, naming, orders, placing_by),
+    *(acting, drawing, loci, meeting, moving, naming, orders, placing_by),
 )
 
 
@@ -204,6 +205,7 @@ class Sentence:
         self.b.reserved |= {name for token in said if token.kind == NAME for name in (token.points or (token.word,))}
         self.b.reserved |= {token.text.upper() for token in said if token.kind == NAME and len(token.text) == 1}
         self.b.mentioned = {name for token in said if token.kind == NAME for name in token.points if name in self.b.ahead.points_by_name}
+        self.b.recent.now.clear()
         mark = self.b.mark()
         if self._run(said, 0, ()):
             return
@@ -279,13 +281,25 @@ class Sentence:
         return any(self._clauses(self._taken_apart(words), words, at, last, words is not said) for words, at in ways)
 
     def _has_all_names(self, said: Sequence[Token]) -> bool:
-        """Whether every point that was named is there now: what makes something of a sentence and leaves out a name has read it
-        otherwise. Acts take names away and give others, so of these nothing is said."""
-        if self.b.acts or not self.b.new:
+        """Whether every point that was named is there now, and what is made hangs on all that was named, or is named so: what makes
+        something of a sentence and leaves out a name has read it otherwise. Acts take names away and give others, so of these nothing
+        is said."""
+        b = self.b
+        if b.acts or not b.new:
             return True
-        named = {name for token in said if token.kind == NAME for name in token.points}
-        ahead = set(self.b.ahead.names.values())
-        return all(self.b.has(name) or name in ahead for name in named)
+        names = [token for token in said if token.kind == NAME]
+        named = {name for token in names for name in token.points}
+        ahead = set(b.ahead.names.values())
+        if not all(b.has(name) or name in ahead for name in named):
+            return False
+        made = {step.id for step in b.ahead.steps if step.id not in b.board}
+        given = {b.ahead.name(id) for id in made}
+        asked = [token for token in names if token.text not in given]  # "the dial a" is no word of a point A
+        things = {id for token in asked if not token.points for id in b.ahead.ids_named(token.word)}
+        by_name = b.ahead.points_by_name
+        points = {by_name[name] for token in asked for name in token.points if name in by_name}
+        spoken_of = {*made, *(b.recent.now & set(b.recent.ids))}
+        return {*things, *points} <= {*spoken_of, *b.ahead.ancestors(spoken_of)}
 
     def _taken_apart(self, said: list[Token]) -> Clauses:
         """The clauses of a list of tokens, which are asked for again and again while ways to take it are tried."""

@@ -96,7 +96,7 @@ def _shapes(t: Things, node: Described) -> list[str]:
         there = [name for name in names if t.b.has(name)]
         if len(there) == 2:
             node = replace(node, roles=(*node.roles, ("on", Named("".join(there), tuple(there)))))
-    node = _with_hypotenuse(t, node, names)
+    node, names = _with_hypotenuse(t, node, names)
     if (formed_by := node.role("between")) is not None:
         return [t.b.polygon(_corners_formed(t, formed_by, count))]
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
@@ -109,15 +109,15 @@ def _shapes(t: Things, node: Described) -> list[str]:
     return [alone_shape(t, node, names)]
 
 
-def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> Described:
+def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> tuple[Described, tuple[str, ...]]:
     """A right-angled triangle on the side that faces its right angle: the right angle is at the third corner."""
     if "right-angled" not in node.adjectives:
-        return node
+        return node, names
     facing = next((part for role, part in node.roles if role in ("hypotenuse", "opposite") and not isinstance(part, Amount)), None)
     if facing is None:
         facing = next((part for _, part in node.roles if isinstance(part, Described) and part.head == "hypotenuse"), None)
     if facing is None:
-        return node
+        return node, names
     span = t.aside(lambda: t.span(facing))
     ends = [t.b.ahead.name(id) for id in (span if len(span) == 2 else t.b.ends(span[0]))]
     others = [name for name in names if name not in ends]
@@ -125,7 +125,8 @@ def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> Desc
         raise Refusal(f"{''.join(ends)} is no side of that triangle.")
     third = others[0] if others else fresh_names(t.b, 1)[0]
     kept = tuple(pair for pair in node.roles if pair[1] is not facing)
-    return replace(node, roles=(*kept, ("on", Named("".join(ends), tuple(ends))), ("right_at", Named(third, (third,)))))
+    node = replace(node, roles=(*kept, ("on", Named("".join(ends), tuple(ends))), ("right_at", Named(third, (third,)))))
+    return node, names or (*ends, third)
 
 
 def _corners_formed(t: Things, node: Node, count: int) -> tuple[str, ...]:

@@ -130,10 +130,14 @@ class Spoken:
                 raise Refusal(f"What is {letters[0] if letters else 'that'} to a {node.head.replace('-', ' ')}?")
             self.names[:0] = letters
             node = replace(node, names=())
+        before = len(self.b.ahead)
         found = maker(self, node)
         if not found:
             raise Refusal(f"It is not clear which {node.head.replace('-', ' ')} is meant.")
         self.b.recent.note(found)
+        if node.head == "diameter":
+            # A point "on it" is one of the circle that was made with its diameter.
+            self.b.recent.note(step.id for step in self.b.ahead.steps[before:] if step.makes == CIRCLE)
         return found
 
     def _there(self, node: Described) -> list[str] | None:

@@ -40,7 +40,7 @@ from .triangle_lines import bisectors
 )
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
-    if is_placed(node):
+    if is_placed(t, node):
         return [placed_chord(t, node)]
     found = _straights(t, node)
     if node.head in ("chord", "radius"):
