@@ -20,7 +20,7 @@ class Away(Lone):
 
     Attributes:
         is_away: whether there is no line.
-        unsent: what was done, in order: for each the edit as JSON, and the ids of what it has made.
+        unsent: what was done, in order: for each the edit as JSON, the ids of what it has made, and what the server may know it by already.
     """
 
     where = "while there is no line"
@@ -30,6 +30,7 @@ class Away(Lone):
         super().__init__(board, StudentHand if board.settings.own_from else Hand)
         self.is_away = False
         self.unsent: list[dict[str, Any]] = []
+        self._once, self._made = "", 0
         self._taken_back: list[dict[str, Any]] = []
 
     def leave(self) -> list[Answer]:
@@ -48,6 +49,11 @@ class Away(Lone):
         self.is_away = False
         return answers
 
+    def answered(self, message: dict[str, Any]) -> list[Answer]:
+        """As ever; what comes of an act that was sent already is known by the same keys as at the server."""
+        self._once, self._made = message.get("once") or "", 0
+        return super().answered(message)
+
     def _perform(self, act: acts.Act) -> Any:
         match act:
             case acts.BringBack(_) | acts.LookBack(_):
@@ -64,6 +70,9 @@ class Away(Lone):
         known = {step.id for _, step in patch.before}
         made = [step.id for _, step in patch.after if step.id not in known]
         self.unsent.append({"edit": edit, "made": made})
+        if self._once:
+            self._made += 1
+            self.unsent[-1]["key"] = f"{self._once}-{self._made}"
         self._taken_back.clear()
 
     def _keep(self) -> bool:

@@ -23,6 +23,8 @@ class SlowLine:
         self.address = f"http://127.0.0.1:{self.port}"
         self._door = socket.create_server(("127.0.0.1", self.port))
         self._ends, self.is_cut = [], False
+        self._flows = threading.Event()
+        self._flows.set()
         threading.Thread(target=self._let_in, daemon=True).start()
 
     def _let_in(self):
@@ -46,11 +48,11 @@ class SlowLine:
                 pieces.put((time.monotonic() + self.delay, piece))
         pieces.put((0, b""))
 
-    @staticmethod
-    def _give(end, pieces):
+    def _give(self, end, pieces):
         while True:
             when, piece = pieces.get()
             time.sleep(max(0, when - time.monotonic()))
+            self._flows.wait()
             with suppress(OSError):
                 if not piece:
                     end.shutdown(socket.SHUT_WR)
@@ -69,6 +71,15 @@ class SlowLine:
     def mend(self):
         self.is_cut = False
 
+    def hold(self):
+        """Let nothing through, though nothing is cut, until it is let go."""
+        self._flows.clear()
+
+    def let_go(self):
+        """Let through what was held back."""
+        self._flows.set()
+
     def close(self):
+        self.let_go()
         self.cut()
         self._door.close()

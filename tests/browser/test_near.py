@@ -159,6 +159,22 @@ class NearTest(BrowserTest):
         b.settle()
         self.assertEqual(len(b.board.steps), 5, first)
 
+    def test_a_line_that_does_not_answer_is_taken_for_cut(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)")
+        page = self.page
+        self.line.hold()
+        page.fill("#typed", "M is the midpoint of AB")
+        page.press("#typed", "Enter")
+        self.not_saved(1)  # it is done here, and again at the server: once, though it may come there by the first way as well
+        page.fill("#typed", "N is the midpoint of MB")
+        page.press("#typed", "Enter")
+        self.not_saved(2)
+        self.line.let_go()
+        page.locator("#toast", has_text="2 changes are saved").wait_for()
+        b.settle()
+        self.assertEqual(sorted(step.name for step in b.board.steps), ["A", "B", "M", "N"])
+        self.assertEqual(b.board.value(b.board.find("N")), (3, 0))
+
     @long_walk
     def test_what_two_windows_of_one_browser_have_left_is_all_sent(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)")

@@ -4,6 +4,7 @@ import json
 import random
 import unittest
 
+from ruddy_trellis.core.pointing.prompt import Prompt
 from ruddy_trellis.near.beside import Beside
 from ruddy_trellis.web.application import create_application
 from tests.web.served import Line, WebTest
@@ -47,7 +48,7 @@ class AwayTest(WebTest):
 
     def send(self, line=None, edits=None, first=0):
         """The line is back: what was done is sent. Returns what came of it."""
-        keyed = [{**one, "key": f"line-one-{number + first}"} for number, one in enumerate(self.unsent if edits is None else edits)]
+        keyed = [{"key": f"line-one-{number + first}", **one} for number, one in enumerate(self.unsent if edits is None else edits)]
         line = line or self.line
         line.send("unsent", edits=keyed)
         told = line.until("taken")
@@ -109,6 +110,42 @@ class AwayTest(WebTest):
         line = self.open(self.new_client("maud.alder"))
         self.send(line)
         self.assertEqual(self.kept, kept)
+
+    def test_what_was_sent_and_not_answered_is_made_once_whether_it_came_or_not(self):
+        said = {"t": "say", "text": "M is the midpoint of AB", "once": "page-one-1"}
+        for first, way in enumerate(("came", "comes late", "never came")):
+            beside = self.copy()
+            if way == "came":
+                self.line.socket.send_text(json.dumps(said))
+                self.assertEqual(self.line.until("did")["once"], said["once"])
+            before = len(self.kept)
+            self.do(beside, **said)
+            self.say(beside, "N is the midpoint of MC")
+            self.assertEqual(self.send(first=10 * first)["lost"], [], way)
+            if way == "comes late":
+                self.line.socket.send_text(json.dumps(said))
+                self.line.until("did")
+            board = self.live()
+            self.assertEqual(len(board.steps), before + (1 if way == "came" else 2), way)
+            self.assertEqual(board.value(board.find("N")), (1.5, 1.5), way)
+            self.line.send("edit", edit={"kind": "delete", "ids": [board.find("M"), board.find("N")]})
+            self.line.until("changed")
+            said["once"] = f"{way.replace(' ', '-')}-page"
+
+    def test_clicks_that_were_not_answered_fill_the_tool_in_the_hand_once(self):
+        self.line.send("tool", key="midpoint")
+        self.line.until("prompt")
+        beside = self.copy()
+        clicks = [{"t": "click", "at": at, "reach": 0.2, "once": f"page-two-{at[0]}"} for at in ([0, 0], [4, 0])]
+        for click in clicks:
+            self.line.socket.send_text(json.dumps(click))
+            self.line.until("did")
+        beside.prompt(json.dumps(Prompt.of("midpoint").told()))
+        for click in clicks:
+            self.do(beside, **click)
+        self.assertEqual([one["key"] for one in self.unsent], ["page-two-4-1"])
+        self.send()
+        self.assertEqual([does for _, does in self.kept].count("midpoint"), 1)
 
     def test_what_somebody_else_made_meanwhile_has_ids_of_its_own(self):
         beside = self.copy()

@@ -31,6 +31,8 @@ class Connection:
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
         self.close, self.write = self.outgoing.close, self.outgoing.write
         self._shaking = self._running = self._proving = None
+        #: What the message that is answered is known by, and how many edits it has made.
+        self._once, self._made = None, 0
 
     async def welcome(self):
         """Send the whole board."""
@@ -42,7 +44,9 @@ class Connection:
         """Answer one message. A refusal is told; it changes nothing."""
         self.heard = time.monotonic()
         try:
-            await self._do(self.hand.take(read_message(text)))
+            message = read_message(text)
+            self._once, self._made = message.once, 0
+            await self._do(self.hand.take(message))
         except Refusal as refusal:
             self._refuse(refusal)
         except NotKept as problem:
@@ -52,6 +56,9 @@ class Connection:
             # A fault of ours: whoever asked is told, everyone else does not feel it. What was said is a person's, and is not noted.
             _LOG.exception("A message of %d letters could not be answered", len(text))
             self._refuse(Refusal("That could not be done, and nothing was changed. The fault is on our side and has been noted."))
+        if self._once is not None:
+            self.send({"t": "did", "once": self._once})
+            self._once = None
 
     def _refuse(self, refusal):
         self.send(refusal.told())
@@ -100,8 +107,11 @@ class Connection:
         match act:
             case acts.Shift(numbers):
                 return self._shift(numbers)
-            case acts.Change(edit, key):
+            case acts.Change(edit, key) if key or self._once is None:
                 return await live.change(edit, key)
+            case acts.Change(edit):
+                self._made += 1
+                return await live.change_once(edit, f"{self._once}-{self._made}")
             case acts.Hold(ids):
                 live.hold(self, ids)
             case acts.LetGo():

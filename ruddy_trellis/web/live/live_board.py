@@ -21,6 +21,8 @@ from .apart import apart
 from .saving import saved
 from .verdicts import Verdicts
 
+#: How many acts are known again that may come twice.
+_LATELY = 64
 #: A pasted working of more lines than this is read in a process of its own.
 _LONG_PASTE = 60
 #: How long a view waits, at least, before it is kept: while someone zooms there are many.
@@ -51,6 +53,8 @@ class LiveBoard:
         self._moved = set()
         #: The patches of edits that came with a key; None while none did.
         self._keys = None
+        #: The patches of what was asked for lately, by what it is known by to whoever asked.
+        self._lately = {}
         self._verdicts = Verdicts(self, lessons.verdicts)
         self._view, self._view_kept = self.board.settings.view, None
         #: What is called after every edit.
@@ -136,7 +140,7 @@ class LiveBoard:
         """
         async with self._lock:
             await self._drop_all()
-            if key and (made := (await self._known_keys()).get(key)) is not None:
+            if key and (made := self._lately.get(key) or (await self._known_keys()).get(key)) is not None:
                 return made
             if isinstance(edit, Paste) and edit.text.count("\n") > _LONG_PASTE:
                 stored = await WORKER.do(arrived_paste, board_to_text(self._at_rest()), edit.text, own_recipes())
@@ -146,6 +150,14 @@ class LiveBoard:
             if key:
                 (await self._known_keys())[key] = patch
             return patch
+
+    async def change_once(self, edit, once):
+        """As ``change``, of what may come again soon by another way, since no answer was heard: it is not made twice."""
+        made = self._lately.get(once) or (self._keys or {}).get(once) or await self.change(edit)
+        self._lately[once] = made
+        while len(self._lately) > _LATELY:
+            del self._lately[next(iter(self._lately))]
+        return made
 
     async def _known_keys(self):
         """The patches of edits that came with a key, by that."""

@@ -42,12 +42,17 @@ export class Away {
     return this.is ? (count ? `Not saved yet: ${count} change${count === 1 ? "" : "s"}` : "No line: go on") : null;
   }
 
+  /** Whether all goes on here where the line is cut now. */
+  get could() {
+    return !this.is && !!this.view.near?.fresh;
+  }
+
   /** The line has opened, or is cut. Returns whether all is done that there is to do about it. */
   connected(open, gone) {
     if (this.is) {
       if (open && !this.finishing) this.finish();
     } else if (open) setTimeout(() => this.send());
-    else if (!gone && this.view.near?.leave()) this.begin();
+    else if (!gone && this.could && this.view.near.leave()) this.begin();
     return this.is && !gone;
   }
 
@@ -56,6 +61,7 @@ export class Away {
     this.is = true;
     view.holding.isNear = false; // what is held goes on as all else does
     view.line.inside = (kind, content) => view.near.ask(kind, content);
+    for (const [kind, content] of view.line.unanswered()) view.near.ask(kind, content); // it may have come to the server: it is known again
     view.note("");
     this.timer = setTimeout(
       () => toast("The server cannot be reached. Go on: what you do is kept in this browser, and saved when it is back."),
@@ -68,7 +74,7 @@ export class Away {
     if (!this.is) return; // the server answers again
     for (const answer of answers) this.view.line.deliver(answer);
     if (!unsent) return;
-    this.unsent = unsent.map((one, number) => ({ ...one, key: `${this.session}-${number}` }));
+    this.unsent = unsent.map((one, number) => ({ key: `${this.session}-${number}`, ...one }));
     this.keep();
     this.view.note("");
   }

@@ -98,9 +98,10 @@ export class BoardView {
     if (open && this.drawing.uncovered.size) this.lift([...this.drawing.uncovered]);
   }
 
-  /** An answer is overdue: until it comes nothing is called saved. What is sent is answered in its order. */
+  /** An answer is overdue: without the server the copy goes on, where there is one; else nothing is called saved until it comes. */
   stall(stalled) {
-    if (stalled) {
+    if (stalled && this.offline?.could) this.line.giveUp();
+    else if (stalled) {
       this.noted = this.saved.textContent;
       this.note("Slow line: waiting…");
       this.tellAway("The server has not answered for three seconds. What you do now is not saved until it does.");

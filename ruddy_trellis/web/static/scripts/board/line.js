@@ -3,9 +3,16 @@
 // What is told anew, or is worth nothing later. All else is an act of a person, who has to hear that it was not taken in.
 const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop", "at", "wall", "seen", "dot", "look"]);
 
+/** Acts that are done again at the copy where the line was cut before they were answered: what comes of them is made once. */
+const KNOWN = new Set(["say", "click", "tool", "back", "gap", "finish", "put", "offer", "edit", "loosen", "board_look"]);
+const page = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
+let acts = 0;
+
 /** When the server is asked whether it is there, after something was sent and nothing came; and when that is said, milliseconds. */
 const ASKED_AFTER = 1000;
 const STALLED_AFTER = 3000;
+/** How long a line may take to open, and a page to tell that it is there, milliseconds. */
+const OPENS_WITHIN = 8000;
 
 /** Messages to and from a live board. */
 export class Line {
@@ -26,6 +33,7 @@ export class Line {
     this.sent = this.asked = 0;
     this.handlers = new Map();
     this.inside = null; // what answers while there is no line, where something does
+    this.known = new Map(); // acts that were sent and are not answered, by what they are known by
     this.beside = null; // hears what is sent, and may answer sooner
     this.wait = 250;
     this.failures = 0;
@@ -36,17 +44,22 @@ export class Line {
     const early = this.early();
     const socket = early?.socket ?? new WebSocket(this.address, this.protocol ? [this.protocol] : []);
     this.socket = socket;
+    this.opening = setTimeout(() => this.giveUp(), OPENS_WITHIN);
     socket.onopen = () => {
+      clearTimeout(this.opening);
       this.wait = 250;
       this.failures = 0;
+      this.known.clear();
       this.onState(true, false);
     };
     socket.onmessage = (event) => {
       const message = JSON.parse(event.data);
       this.answered(message.t === "here");
+      if (message.t === "did") this.known.delete(message.once);
       this.handlers.get(message.t)?.(message, event.data);
     };
     socket.onclose = async () => {
+      clearTimeout(this.opening);
       this.asked = this.sent;
       this.answered(true);
       this.failures += 1;
@@ -64,6 +77,15 @@ export class Line {
       });
   }
 
+  /** The line is there, or is to be, and nothing comes: it is taken for cut, and another one is opened. */
+  giveUp() {
+    const { socket } = this;
+    const { onclose } = socket;
+    socket.onopen = socket.onmessage = socket.onclose = null;
+    socket.close();
+    onclose?.();
+  }
+
   /** The socket that was opened before the script was here, once; null where there is none, or it has closed again. */
   early() {
     const early = window.early;
@@ -74,7 +96,7 @@ export class Line {
   /** Whether the page itself is no longer there for this browser: then the line will not open again. */
   async isGone() {
     try {
-      return [401, 404].includes((await fetch(location.href)).status);
+      return [401, 404].includes((await fetch(location.href, { signal: AbortSignal.timeout(OPENS_WITHIN) })).status);
     } catch {
       return false; // the server is away for a while
     }
@@ -104,11 +126,20 @@ export class Line {
       if (!FLEETING.has(kind)) this.onMissed();
       return false;
     }
-    this.socket.send(JSON.stringify({ t: kind, ...content }));
+    const act = KNOWN.has(kind) ? { ...content, once: `${page}-${++acts}` } : content;
+    if (act !== content) this.known.set(act.once, [kind, act]);
+    this.socket.send(JSON.stringify({ t: kind, ...act }));
     this.beside?.(kind, content);
     this.sent += 1;
     this.overdue ??= setTimeout(() => this.askWhetherThere(), ASKED_AFTER);
     return true;
+  }
+
+  /** What was sent and is not answered, in order; from here on it is somebody else's. */
+  unanswered() {
+    const acts = [...this.known.values()];
+    this.known.clear();
+    return acts;
   }
 
   /** Nothing has come since something was sent: not all is answered, but this is. */
