@@ -33,13 +33,19 @@ class Away(Lone):
         self._once, self._made = "", 0
         self._taken_back: list[dict[str, Any]] = []
 
-    def leave(self) -> list[Answer]:
-        """From here on there is no line: everything is answered here. What was moved before is the server's."""
+    def leave(self, whole: bool = False) -> list[Answer]:
+        """From here on there is no line: everything is answered here. What was moved before is the server's.
+
+        Args:
+            whole: whether the page shows nothing yet.
+        """
         self.is_away = True
         self._done.clear()
         self._undone.clear()
         self.whole()
         self._taken()
+        if whole:
+            return self.welcome()
         return [{"t": "state", "state": self.state()}]
 
     def end(self) -> list[Answer]:
@@ -58,21 +64,23 @@ class Away(Lone):
         match act:
             case acts.BringBack(_) | acts.LookBack(_):
                 raise Refusal(f"{self.lacking}.")
-            case acts.Change(edit):
+            case acts.Change(edit, key):
                 patch = super()._perform(act)
-                self._note({**edit.model_dump(exclude_unset=True), "kind": edit.kind}, patch)
+                self._note({**edit.model_dump(exclude_unset=True), "kind": edit.kind}, patch, key)
                 return patch
             case acts.Undo() if not self._done and not self._drags:
                 raise Refusal(f"{_HISTORY}.")
         return super()._perform(act)
 
-    def _note(self, edit: dict[str, Any], patch: Patch) -> None:
+    def _note(self, edit: dict[str, Any], patch: Patch, key: str = "") -> None:
         known = {step.id for _, step in patch.before}
         made = [step.id for _, step in patch.after if step.id not in known]
         self.unsent.append({"edit": edit, "made": made})
         if self._once:
             self._made += 1
-            self.unsent[-1]["key"] = f"{self._once}-{self._made}"
+            key = key or f"{self._once}-{self._made}"
+        if key:
+            self.unsent[-1]["key"] = key
         self._taken_back.clear()
 
     def _keep(self) -> bool:

@@ -79,9 +79,9 @@ class Beside:
 
     # Without the line -------------------------------------------------------------------------------------------
 
-    def leave(self) -> str:
-        """There is no line any more: from here on ``do`` answers everything."""
-        return self._told(self._lone.leave())
+    def leave(self, first: str = "") -> str:
+        """There is no line any more: from here on ``do`` answers everything. With "whole" the whole board is told first."""
+        return self._told(self._lone.leave(first == "whole"))
 
     def do(self, text: str) -> str:
         """Answer a message while there is no line: an object with ``answers``, ``due`` (in how many seconds ``go_on`` has more; null for

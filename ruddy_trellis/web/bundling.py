@@ -4,6 +4,7 @@ What stands in ``static`` stays as it is written, many small files; what is sent
 the depth of the folder of scripts, ``teacher/page/teacher.js`` for ``scripts/page/teacher.js``, so that relative addresses stay true.
 """
 
+import json
 import re
 from functools import cache
 from pathlib import Path
@@ -107,6 +108,26 @@ def _together(entry):
 
 
 @cache
+def fetched_later(page):
+    """The scripts that a page may fetch after its first, as addresses below its own.
+
+    Args:
+        page: a key of ``PAGES``.
+    """
+    at_once = set(modules(PAGES[page]))
+    found, waiting = set(), list(at_once)
+    while waiting:
+        path = waiting.pop()
+        text = without_notes(path)
+        for _, name in (*IMPORT.findall(text), *LATER.findall(text)):
+            other = beside(path, name)
+            if other not in at_once | found:
+                found.add(other)
+                waiting += [] if other in WORKERS else [other]
+    return sorted(f"../{WORKERS[path]}/{path}" if path in WORKERS else path for path in found)
+
+
+@cache
 def script(page, path):
     """What is sent for a script of a page.
 
@@ -190,4 +211,6 @@ def asked(address):
     if address == "icons.json":
         return icons()
     folder, _, rest = address.partition("/")
+    if rest == "later.json":
+        return json.dumps(fetched_later(folder)) if folder in PAGES else None
     return sheet(rest.removesuffix(".css")) if folder == "sheets" else script(folder, rest)

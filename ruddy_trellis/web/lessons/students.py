@@ -5,13 +5,14 @@ import secrets
 from html import escape
 
 from fastapi import APIRouter, HTTPException, Request, WebSocket
-from fastapi.responses import JSONResponse
+from fastapi.responses import FileResponse, JSONResponse
 from starlette.concurrency import run_in_threadpool
 
 from ...core.catalogue import CATALOGUE
 from ...core.hand import StudentHand
 from ...core.kits import kit_of
 from ...store.secret import hashed
+from ..bundling import STATIC
 from ..live.lines import carry
 from ..near import near_places
 from ..people.who import is_theirs
@@ -46,6 +47,12 @@ def _board_of(connection, lesson, board_id):
     if not connection.app.state.lessons.has_board(lesson.id, board_id):
         raise HTTPException(404)
     return connection.app.state.live.get(board_id)
+
+
+@router.get("/open/keeper.js")
+def keeper(request: Request):
+    """What keeps the pages that are shared by link in a browser: its place says which."""
+    return FileResponse(STATIC / "scripts/keeping/keeper.js", media_type="text/javascript", headers={"cache-control": "no-cache"})
 
 
 @router.get("/open/{share_key}")

@@ -56,6 +56,14 @@ export class Away {
     return this.is && !gone;
   }
 
+  /** There has been no line since the page is here, and the copy that was kept is: all goes on, with what is not saved yet. */
+  startAlone() {
+    if (this.is || this.view.line.isOpen || !this.view.near.leave(true)) return;
+    this.begin();
+    const edits = this.left.flatMap((one) => one.edits);
+    if (edits.length) this.view.near.ask("unsent", { edits });
+  }
+
   begin() {
     const { view } = this;
     this.is = true;
@@ -72,11 +80,14 @@ export class Away {
   /** Something was answered here. */
   told({ answers, unsent }) {
     if (!this.is) return; // the server answers again
-    for (const answer of answers) this.view.line.deliver(answer);
+    for (const answer of answers) if (answer.t !== "taken") this.view.line.deliver(answer);
     if (!unsent) return;
     this.unsent = unsent.map((one, number) => ({ key: `${this.session}-${number}`, ...one }));
     this.keep();
     this.view.note("");
+    if (!answers.some(({ t }) => t === "taken")) return;
+    for (const { name } of this.left) kept.forget(name); // what was left is done here again, and noted anew
+    this.left = [];
   }
 
   keep() {

@@ -149,7 +149,10 @@ export class BoardView {
       this.tick(items);
       if (seq !== undefined && held && items.length) this.note("Moving…");
     });
-    line.on("near", ({ steps }, text) => this.near?.open(steps && text));
+    line.on("near", ({ steps }, text) => {
+      this.near?.open(steps && text);
+      if (steps) this.hooks.copied?.(text);
+    });
     line.on("ahead", ({ items }) => this.drawing.preview(items));
     line.on("heard", ({ words, last }) => (last ? hearLast(words) : hear(words)));
     line.on("kept", () => this.note("Saved"));
@@ -323,6 +326,7 @@ export class BoardView {
       },
       under: (message) => this.hooks.under?.(message),
       told: (told) => this.offline.told(told),
+      alone: () => this.offline.startAlone(),
       ended: (words) => {
         this.holding.isNear = false;
         this.offline.end();

@@ -12,9 +12,9 @@ export class Near {
    * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
    * @param {import("./line.js").Line} line
    * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
-   *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void}} acts ask the server
+   *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void, alone: () => void}} acts ask the server
    *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and
-   *   why; what is answered while there is no line
+   *   why; what is answered while there is no line; told once a copy that was kept is there, where there was no line from the first
    */
   constructor(places, line, acts) {
     this.acts = acts;
@@ -22,6 +22,7 @@ export class Near {
     this.ready = false;
     this.fresh = false; // whether the copy is as the board is
     this.asking = false;
+    this.alone = null; // the copy that was kept, where there has been no line yet
     this.away = false; // whether the copy answers everything, since there is no line
     this.changes = 0; // how many changes of the board were heard of
     this.hasTool = false; // whether the copy has the tool that is in the hand
@@ -47,10 +48,13 @@ export class Near {
     if (kind === "ready") {
       clearTimeout(this.patience);
       this.ready = true;
-      this.renew();
+      if (this.alone) this.openAlone(this.alone);
+      else this.renew();
     } else if (kind === "opened") {
       this.elsewhere = new Set(JSON.parse(text));
       this.know(number === this.changes);
+      if (this.alone) this.acts.alone();
+      this.alone = null;
     } else if (kind === "prompted") this.hasTool = number === this.prompts && text === "true";
     else this.answered(text);
   }
@@ -77,7 +81,7 @@ export class Near {
   }
 
   renew() {
-    if (!this.ready || this.asking || this.away) return;
+    if (!this.ready || this.asking || this.away || this.alone) return;
     this.asked = this.changes;
     this.asking = this.acts.ask();
   }
@@ -89,12 +93,21 @@ export class Near {
     this.stale();
   }
 
-  /** The line is gone. Returns whether the copy answers everything from here on: what it lacks it cannot. */
-  leave() {
+  /** There has been no line yet: the copy is as it was kept. */
+  openAlone(text) {
+    this.alone = text;
+    if (this.ready) this.worker?.postMessage({ kind: "open", number: this.changes, text });
+  }
+
+  /**
+   * The line is gone. Returns whether the copy answers everything from here on: what it lacks it cannot.
+   * @param {boolean} [whole] whether the whole board is to be told first
+   */
+  leave(whole) {
     if (!this.fresh) return false;
     this.away = true;
     this.know(false); // what is asked now is asked as of a server
-    this.worker.postMessage({ kind: "leave" });
+    this.worker.postMessage({ kind: "leave", text: whole ? "whole" : undefined });
     return true;
   }
 

@@ -20,6 +20,12 @@ export function openCopy(hooks) {
   if (!inClass) kept.write("copy", token);
   const story = `story ${page.dataset.live}`;
   let strip = null;
+  let shown = false; // whether the board has been shown
+  /** @type {Promise<import("./keeping.js").Keeping> | null} */
+  let keeping = null; // fetched when there is something to keep, or to be found
+  const keeps = () =>
+    (keeping ??=
+      page.dataset.keeps === undefined ? null : import("./keeping.js").then(({ Keeping, canKeep }) => canKeep() && new Keeping(view)));
   const view = new BoardView(page.dataset.live, {
     ...hooks,
     protocol: inClass ? undefined : `copy.${token}`,
@@ -39,6 +45,15 @@ export function openCopy(hooks) {
       strip?.show();
       hooks.tick?.(items);
     },
+    board(message) {
+      shown = true;
+      hooks.board?.(message);
+    },
+    async connected(open) {
+      hooks.connected?.(open);
+      if (!open && !shown) (await keeps())?.goOn();
+    },
+    copied: async (text) => (await keeps())?.keep(text).catch(() => {}), // a browser may not let a page keep anything
     hidden: () => [...(strip?.words() ?? []), ...(hooks.hidden?.() ?? [])],
     figure: () => strip?.figure(),
     fits: true,
