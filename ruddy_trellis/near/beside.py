@@ -25,6 +25,8 @@ class Beside:
     def __init__(self) -> None:
         self._alone: Away | None = None
         self._prompt: Prompt | None = None
+        # What was foreseen of an act, by what it is known by.
+        self._ahead: dict[str, Away] = {}
         # What was told before there was a copy, and outlives each of them.
         self._view: tuple[float, ...] | None = None
         self._lifted: list[str] = []
@@ -34,6 +36,7 @@ class Beside:
         a step cannot be made here."""
         board, elsewhere = board_of(json.loads(text), ELSEWHERE)
         self._alone = Away(board)
+        self._ahead.clear()
         self._alone.view = self._view or board.settings.view
         self._alone.do(t="lift", ids=self._lifted)
         self._alone.told.clear()
@@ -76,6 +79,34 @@ class Beside:
         answers = self._alone.do(**message)
         self._alone.told.clear()
         return json.dumps([self._alone.hand.as_seen(answer) for answer in answers], separators=(",", ":"), default=list)
+
+    def foresee(self, text: str) -> str:
+        """What the server is about to tell of an act that was sent to it, by all that is known here; the copy stays as it is. Gives an
+        object with ``changed`` (null where nothing changes), ``back`` (what takes that from the drawing again) and ``prompt`` (null where
+        the tool in the hand stays as it is)."""
+        message, here = json.loads(text), self._lone
+        there = Away(here.board)  # a change is made on a board beside it, which takes its place there
+        prompt = here.hand.prompt
+        own = {"table": there, "prompt": prompt and Prompt.of_told(prompt.told()), "selected": list(here.hand.selected)}
+        vars(there.hand).update({**vars(here.hand), **own})
+        there.view, there.is_away = here.view, True
+        self._ahead = {message["once"]: there}
+        before = {item["id"]: item for item in there.whole()["items"]}
+        found = {answer["t"]: answer for answer in there.answered(message)}
+        changed, back = found.get("changed"), None
+        if changed is not None:
+            touched = [*(item["id"] for item in changed["items"]), *changed["gone"]]
+            items = [before[id] for id in touched if id in before]
+            back = here.hand.as_seen({"t": "changed", "items": items, "gone": [id for id in touched if id not in before]})
+        return json.dumps({"changed": changed, "back": back, "prompt": found.get("prompt")}, separators=(",", ":"), default=list)
+
+    def adopt(self, once: str) -> None:
+        """What was foreseen of an act is so: the copy goes on from there."""
+        if (there := self._ahead.pop(once, None)) is not None:
+            there.is_away = False
+            there.unsent.clear()
+            there.view = self._view or there.view
+            self._alone = there
 
     # Without the line -------------------------------------------------------------------------------------------
 

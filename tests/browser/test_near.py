@@ -56,6 +56,17 @@ WHEN_SAID = """(words) => {
     }
   }, 5);
 }"""
+#: Notes when a thing of a name is drawn, counted from Enter.
+WHEN_NAMED = """(name) => {
+  window.drawnAfter = undefined;
+  let began;
+  addEventListener("keydown", ({ key }) => { if (key === "Enter") began = performance.now(); }, { capture: true, once: true });
+  const looks = setInterval(() => {
+    if (!began || !document.querySelector(`li[data-label="${name}"]`)) return;
+    window.drawnAfter = performance.now() - began;
+    clearInterval(looks);
+  }, 5);
+}"""
 #: How long the runtime may take to start here, milliseconds.
 START = 90_000
 
@@ -158,6 +169,49 @@ class NearTest(BrowserTest):
         page.keyboard.press("1")
         b.settle()
         self.assertEqual(len(b.board.steps), 5, first)
+
+    def test_what_is_done_is_drawn_at_once_and_the_server_has_the_last_word(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)")
+        page = self.page
+        self.line.delay = 0.6
+        page.evaluate(WHEN_NAMED, "M")
+        page.fill("#typed", "M is the midpoint of AB")
+        page.press("#typed", "Enter")
+        page.wait_for_function("() => window.drawnAfter")
+        self.assertLess(page.evaluate("drawnAfter"), 1000)
+        b.settle()
+        self.assertEqual(b.board.steps[-1].name, "M")
+        # The same with a tool and the mouse: the second click completes the sentence.
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        page.keyboard.press("Escape")
+        page.click("[data-tool=midpoint]")
+        page.wait_for_timeout(1500)
+        b.click_point("B")
+        page.wait_for_timeout(1500)
+        page.evaluate("drawn.length = 0")
+        page.mouse.click(*b.pixel(2, 0))
+        clicked = page.evaluate("performance.now()")
+        page.wait_for_selector('li[data-label="C"]', state="attached")
+        self.assertLess(page.evaluate("performance.now()") - clicked, 1000)
+        b.settle()
+        self.assertEqual(b.value("C"), (3, 0))
+        page.keyboard.press("Escape")
+        # Somebody else was quicker: what was foreseen goes again.
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        other = self.page.context.new_page()
+        other.goto(page.url.replace(self.line.address, self.server.address))
+        other.wait_for_selector("#saved:text-is('Saved')", state="attached")
+        page.evaluate(WHEN_NAMED, "N")
+        page.fill("#typed", "N is the midpoint of AM")
+        other.fill("#typed", "delete C")
+        other.press("#typed", "Enter")
+        page.press("#typed", "Enter")
+        page.wait_for_function("() => window.drawnAfter")
+        other.fill("#typed", "delete A")
+        other.press("#typed", "Enter")
+        page.wait_for_timeout(4000)
+        b.settle()
+        self.assertEqual(sorted(b.names()), sorted(step.name for step in b.board.steps))
 
     def test_a_line_that_does_not_answer_is_taken_for_cut(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)")

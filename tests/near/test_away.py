@@ -4,6 +4,8 @@ import json
 import random
 import unittest
 
+from ruddy_trellis.core.catalogue import CATALOGUE
+from ruddy_trellis.core.display import display
 from ruddy_trellis.core.pointing.prompt import Prompt
 from ruddy_trellis.near.beside import Beside
 from ruddy_trellis.web.application import create_application
@@ -146,6 +148,49 @@ class AwayTest(WebTest):
         self.assertEqual([one["key"] for one in self.unsent], ["page-two-4-1"])
         self.send()
         self.assertEqual([does for _, does in self.kept].count("midpoint"), 1)
+
+    def test_what_the_copy_foresees_is_what_the_server_tells(self):
+        """Whatever is done, by random hands: told the same, taken from the drawing again, and gone on from."""
+        seen = 0
+        for chance in range(6):
+            numbers = random.Random(100 + chance)
+            self.line.send("near")
+            beside = Beside()
+            beside.open(json.dumps(self.line.until("near")))
+            for count in range(150):
+                board = beside._alone.board
+                message = {**act(numbers, [step.id for step in board.steps]), "once": f"foreseen-{chance}-{count}"}
+                # Regions are not reckoned here, and verdicts of claims come by themselves.
+                is_left = message.get("text", "") in ("AB = CD", "ABC is isosceles", "the places nearer to A than to B")
+                is_left |= bool(message.get("key")) and CATALOGUE[message["key"]].makes in ("claim", "condition", "region")
+                if is_left or message["t"] not in ("say", "click", "edit", "put", "tool", "back", "finish"):
+                    continue
+                found = json.loads(beside.foresee(json.dumps(message)))
+                self.assertIs(beside._alone.board, board, "the copy stays as it is")
+                self.line.socket.send_text(json.dumps(message))
+                told = {}
+                while (answer := json.loads(self.line.socket.receive_text()))["t"] != "did":
+                    items = answer.get("items")
+                    if not items or not all("verdict" in (item["shape"] or {}) for item in items):
+                        told.setdefault(answer["t"], answer)
+                if "prompt" in told:
+                    self.assertEqual(found["prompt"], told["prompt"], message)
+                    beside.prompt(json.dumps(told["prompt"]["told"]))
+                if found["changed"] is None:
+                    self.assertNotIn("changed", told, message)
+                    continue
+                seen += 1
+                self.assertEqual(
+                    [found["changed"][part] for part in ("items", "gone")], [told["changed"][part] for part in ("items", "gone")]
+                )
+                shown = {item["id"]: item for item in display(board, beside._alone.extent)}
+                for one in (found["changed"], found["back"]):
+                    shown.update((item["id"], item) for item in one["items"])
+                    shown = {id: item for id, item in shown.items() if id not in one["gone"]}
+                self.assertEqual(sorted(shown), sorted(item["id"] for item in display(board, beside._alone.extent)))
+                beside.adopt(message["once"])
+            self.assertEqual(self.live().steps, beside._alone.board.steps)
+        self.assertGreater(seen, 40)
 
     def test_what_somebody_else_made_meanwhile_has_ids_of_its_own(self):
         beside = self.copy()

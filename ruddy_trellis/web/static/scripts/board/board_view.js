@@ -76,6 +76,7 @@ export class BoardView {
   }
 
   connected(open, gone) {
+    this.foreseen?.over();
     if (this.offline?.connected(open, gone)) return;
     this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
     if (gone) toast("This lesson is no longer open here. Sign in again, or ask for its new link.", { refusal: true });
@@ -124,6 +125,7 @@ export class BoardView {
     this.drawing.onCovers = (ids) => this.lift(ids);
     line.on("board", (message) => {
       if (this.offline?.waits(message)) return;
+      this.foreseen?.over();
       this.changedElsewhere();
       this.drawing.show(message.items);
       this.showDials();
@@ -133,10 +135,14 @@ export class BoardView {
       this.hooks.board?.(message);
     });
     line.on("changed", (message) => {
-      this.changedElsewhere();
+      const isForeseen = this.foreseen?.isSo(message);
       this.hearVerdicts(message.items);
-      this.drawing.change(message.items, message.gone);
-      this.showDials();
+      if (!isForeseen) {
+        this.foreseen?.over();
+        this.changedElsewhere();
+        this.drawing.change(message.items, message.gone);
+        this.showDials();
+      }
       this.takeState(message.state);
       this.note("Saved");
       this.hooks.changed?.(message);
@@ -153,6 +159,7 @@ export class BoardView {
       this.near?.open(steps && text);
       if (steps) this.hooks.copied?.(text);
     });
+    line.on("did", ({ once }) => this.foreseen?.over(once));
     line.on("ahead", ({ items }) => this.drawing.preview(items));
     line.on("heard", ({ words, last }) => (last ? hearLast(words) : hear(words)));
     line.on("kept", () => this.note("Saved"));
@@ -313,8 +320,10 @@ export class BoardView {
     }
     const { near } = this.page.dataset;
     if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2 || navigator.connection?.saveData) return;
-    const { Near } = await import("./near.js");
+    const [{ Near }, { Foreseen }] = await Promise.all([import("./near.js"), import("./foreseen.js")]);
     if (this.near) return;
+    this.foreseen = new Foreseen(this);
+    this.line.beside.push((kind, content) => this.foreseen.sent(kind, content));
     this.near = new Near(JSON.parse(near), this.line, {
       ask: () => this.line.send("near"),
       moved: (message, text) => {
@@ -327,6 +336,7 @@ export class BoardView {
       under: (message) => this.hooks.under?.(message),
       told: (told) => this.offline.told(told),
       alone: () => this.offline.startAlone(),
+      foreseen: (once, found) => this.foreseen.told(once, found),
       ended: (words) => {
         this.holding.isNear = false;
         this.offline.end();

@@ -34,7 +34,8 @@ export class Line {
     this.handlers = new Map();
     this.inside = null; // what answers while there is no line, where something does
     this.known = new Map(); // acts that were sent and are not answered, by what they are known by
-    this.beside = null; // hears what is sent, and may answer sooner
+    this.beside = []; // hear what is sent, and may answer sooner
+    this.took = 0; // how long the server took for the last act, milliseconds
     this.wait = 250;
     this.failures = 0;
     this.open();
@@ -55,7 +56,10 @@ export class Line {
     socket.onmessage = (event) => {
       const message = JSON.parse(event.data);
       this.answered(message.t === "here");
-      if (message.t === "did") this.known.delete(message.once);
+      if (message.t === "did") {
+        this.took = performance.now() - (this.known.get(message.once)?.[2] ?? 0);
+        this.known.delete(message.once);
+      }
       this.handlers.get(message.t)?.(message, event.data);
     };
     socket.onclose = async () => {
@@ -127,9 +131,9 @@ export class Line {
       return false;
     }
     const act = KNOWN.has(kind) ? { ...content, once: `${page}-${++acts}` } : content;
-    if (act !== content) this.known.set(act.once, [kind, act]);
+    if (act !== content) this.known.set(act.once, [kind, act, performance.now()]);
     this.socket.send(JSON.stringify({ t: kind, ...act }));
-    this.beside?.(kind, content);
+    for (const hear of this.beside) hear(kind, act);
     this.sent += 1;
     this.overdue ??= setTimeout(() => this.askWhetherThere(), ASKED_AFTER);
     return true;

@@ -4,6 +4,7 @@ import { Nearby } from "./nearby.js";
 
 /** How long the copy waits after a change before it is made anew, and how long the runtime may take to start, milliseconds. */
 const SETTLED = 400;
+const QUIET = 5000;
 const PATIENCE = 60_000;
 
 /** A copy of the board in a thread of its own. Until it is there, and where it fails, everything goes over the line. */
@@ -12,9 +13,10 @@ export class Near {
    * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
    * @param {import("./line.js").Line} line
    * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
-   *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void, alone: () => void}} acts ask the server
+   *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void, alone: () => void,
+   *   foreseen: (once: string, found: object) => void}} acts ask the server
    *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and
-   *   why; what is answered while there is no line; told once a copy that was kept is there, where there was no line from the first
+   *   why; what is answered while there is no line; told once a copy that was kept is there, where there was no line from the first; what the copy foresees of an act
    */
   constructor(places, line, acts) {
     this.acts = acts;
@@ -39,6 +41,7 @@ export class Near {
 
   /** What the thread tells. */
   told({ kind, number, text, words, after, told }) {
+    if (kind === "foreseen") return this.acts.foreseen(number, JSON.parse(text));
     if (kind === "failed") return this.end(words);
     if (kind === "told") {
       if (after === "end") this.finished?.(told);
@@ -63,8 +66,12 @@ export class Near {
   stale() {
     this.changes += 1;
     this.know(false);
+    this.renewSoon(SETTLED);
+  }
+
+  renewSoon(after) {
     clearTimeout(this.settling);
-    this.settling = setTimeout(() => this.renew(), SETTLED);
+    this.settling = setTimeout(() => this.renew(), after);
   }
 
   /** Something on this board is the server's: so is all of it, until it is another one. */
@@ -128,7 +135,8 @@ export class Near {
   /** The server's answer: the board as it is now, by all that came before it; nothing where it keeps something back. */
   open(text) {
     this.asking = false;
-    if (!text || this.asked !== this.changes) return; // something has changed meanwhile, and asks again
+    if (!text || this.fresh) return;
+    if (this.asked !== this.changes) return this.renewSoon(SETTLED); // something has changed meanwhile
     this.worker?.postMessage({ kind: "open", number: this.changes, text });
   }
 
@@ -155,6 +163,17 @@ export class Near {
 
   take(kind, content = {}) {
     this.worker?.postMessage({ kind: "take", text: JSON.stringify({ t: kind, ...content }) });
+  }
+
+  /** What comes of an act that was sent is asked of the copy. */
+  foresee(once, message) {
+    this.worker?.postMessage({ kind: "foresee", number: once, text: JSON.stringify(message) });
+  }
+
+  /** It is so, and the copy is as the board is: with that act done. What is kept of it elsewhere is fetched when there is time. */
+  adopt(once) {
+    this.worker?.postMessage({ kind: "adopt", text: once });
+    this.renewSoon(QUIET);
   }
 
   /** What is held goes on: of places that come faster than they are reckoned the newest counts. */

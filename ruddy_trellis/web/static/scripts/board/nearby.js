@@ -30,7 +30,7 @@ export class Nearby {
         handler(message);
       });
     }
-    line.beside = (kind, content) => this.ask(kind, content);
+    line.beside.push((kind, content) => this.ask(kind, content));
   }
 
   ask(kind, content) {

@@ -1,6 +1,6 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, prompt, take; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, told, cannot, failed;
-// packed.
+// Asked: begin, open, look, prompt, take, foresee, adopt; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
+// told, cannot, failed; packed.
 
 import { kept } from "./compiled.js";
 
@@ -17,7 +17,9 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
       postMessage({ kind: "ready" });
     } else if (kind === "open") {
       postMessage({ kind: "opened", number, text: beside.open(text) });
-    } else if (kind === "look") beside.look(text);
+    } else if (kind === "foresee") postMessage({ kind: "foreseen", number, text: beside.foresee(text) });
+    else if (kind === "adopt") beside.adopt(text);
+    else if (kind === "look") beside.look(text);
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
     else if (kind === "leave" || kind === "do" || kind === "end")
       tell(beside, kind, text === undefined ? beside[kind]() : beside[kind](text));

@@ -1,0 +1,68 @@
+// What a person does is drawn as the copy beside the drawing foresees it, where the server is far. What the server says takes its place;
+// where it says the same, the copy is as the board is, and goes on at once.
+
+/** Acts of which most is seen at once. */
+const FORESEEN = new Set(["say", "click", "offer", "edit", "finish", "put"]);
+/** Where the server answers as soon as this, nothing is foreseen. Milliseconds. */
+const NEAR_ENOUGH = 80;
+/** Where the copy takes as long as this, and half as long as the server, so many acts are left to the server. */
+const LONG = 400;
+const LEFT = 5;
+
+export class Foreseen {
+  /** @param {import("./board_view.js").BoardView} view */
+  constructor(view) {
+    this.view = view;
+    this.act = null; // what was sent and is foreseen, one at a time, since the copy does not know of it
+    this.left = 0;
+  }
+
+  /** An act is on its way to the server. */
+  sent(kind, content) {
+    const { near, line, holding, running } = this.view;
+    const isAlone = line.known.size === 1 && !this.act; // what else is on its way may change what this one does
+    if (!FORESEEN.has(kind) || !isAlone || line.took < NEAR_ENOUGH || !near?.isWhole || holding.is || running?.length) return;
+    if (this.left > 0) this.left -= 1;
+    else {
+      this.act = { once: content.once, at: performance.now(), changed: null, back: null };
+      near.foresee(content.once, { t: kind, ...content });
+    }
+  }
+
+  /** What the copy foresees: shown, unless the server was quicker. */
+  told(once, { changed, back, prompt }) {
+    const { act, view } = this;
+    if (act?.once !== once) return;
+    if (performance.now() - act.at > Math.max(LONG, view.line.took / 2)) this.left = LEFT;
+    if (prompt) view.line.deliver(prompt);
+    if (!changed) return;
+    Object.assign(act, { changed, back });
+    this.show(changed);
+  }
+
+  /** The server tells of a change. Returns whether all of it is as it was foreseen. */
+  isSo(changed) {
+    const { act, view } = this;
+    if (!act?.changed || view.holding.is || said(act.changed) !== said(changed)) return false;
+    this.act = null;
+    view.near.adopt(act.once);
+    return true;
+  }
+
+  /** The server tells of the board, or has answered all of an act: what was foreseen of it goes. */
+  over(once) {
+    const { act } = this;
+    if (!act || (once && act.once !== once)) return;
+    this.act = null;
+    if (act.back) this.show(act.back);
+  }
+
+  show({ items, gone }) {
+    this.view.drawing.change(items, gone);
+    this.view.showDials();
+  }
+}
+
+function said({ items, gone }) {
+  return JSON.stringify([items, gone]);
+}
