@@ -24,7 +24,8 @@ _ASKED = (
     "recomputing a 200-step board", "the same figure in SymPy", "10,000 shaken copies", "locus of 1,000", "reading a sentence",
     "a first verdict", "claims: every kind", "a reason for", "a region of five",
     "Is it right?", "40 hand in at once", "a 200-step board as PDF", "drag on a 200-step board, 5 steps",
-    "drag beside the drawing at 300 ms of network, 5 steps", "the hand in the browser", "a page that works by itself", "first visit",
+    "drag beside the drawing at 300 ms of network, 5 steps", "a sentence on a 200-step board at 300 ms",
+    "the hand in the browser", "a page that works by itself", "first visit",
     "motion of three", "opening a board page", "page weight", "40 students dragging at 20 positions a second each, 5 steps",
     "a teacher's drag to the last of", "saving and dragging beside 150 sign-ins", "starting the program",
 )  # fmt: skip

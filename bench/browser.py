@@ -11,6 +11,7 @@ from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
 from tests.browser.slow_line import SlowLine
 from tests.browser.test_by_itself import NOTE_THE_VIEW, Alone
+from tests.browser.test_near import WHEN_NAMED
 
 from .figures import kitchen_garden, orchard, rosette, three_movers, wreath
 from .students import Teacher, p95, times
@@ -93,6 +94,32 @@ def near_drag(browser, server, address, delay, seconds=5):
     return found["trips"], found["ready"]
 
 
+def said_near(browser, server, address, delay, count=25):
+    """Say sentences on a board behind a line that takes its time. Gives how long each took from Enter until it was drawn, milliseconds.
+
+    Args:
+        delay: there and back, seconds.
+    """
+    line = SlowLine(server.port, delay)
+    page = new_page(browser, server)
+    page.goto(address.replace(server.address, line.address))
+    BoardPage(page, server.address)._ready()
+    page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
+    page.wait_for_timeout(2000)
+    spent = []
+    for number in range(count):
+        name = f"Z{number}"
+        page.evaluate(WHEN_NAMED, name)
+        page.fill("#typed", f"{name} = ({number / 10}, {number % 7})")
+        page.press("#typed", "Enter")
+        page.wait_for_function("() => window.drawnAfter")
+        spent.append(page.evaluate("drawnAfter"))
+        page.wait_for_timeout(1000 * delay + 700)
+    page.context.close()
+    line.close()
+    return spent
+
+
 def near_rows(browser, folder):
     """The rows about the hand in the browser."""
     server = Server(folder / "near.sqlite", near=True)
@@ -118,6 +145,13 @@ def near_rows(browser, folder):
             "≤ 5 s",
             f"{statistics.median(ready) / 1000:.1f} s median of {len(ready)}",
         )
+        for delay in (0.12, 0.3):
+            spent = said_near(browser, server, teacher.upload("Orchard, again", orchard()), delay)
+            yield (
+                f"a sentence on a 200-step board at {1000 * delay:.0f} ms of network, from Enter to drawn",
+                "p95 ≤ 50 ms",
+                f"{summary(spent)} ({len(spent)} sentences)",
+            )
         yield lone_row(browser, server, boards[0][2], folder)
     finally:
         server.kill()

@@ -48,6 +48,15 @@ class Away(Lone):
             return self.welcome()
         return [{"t": "state", "state": self.state()}]
 
+    @property
+    def last_told(self) -> dict[str, Any]:
+        """The items that were told last, by id."""
+        return self._last
+
+    def has_told(self, items: dict[str, Any]) -> None:
+        """The page shows these items already."""
+        self._last = items
+
     def end(self) -> list[Answer]:
         """The line is back: what is held is let go, what runs or is shown stops."""
         self._shown = None

@@ -5,6 +5,7 @@ It is the hand itself (``core.hand``) alone at that copy. Texts go in and out, s
 """
 
 import json
+from typing import Any
 
 from ..core.board import Board
 from ..core.board.copying import board_of
@@ -27,6 +28,8 @@ class Beside:
         self._prompt: Prompt | None = None
         # What was foreseen of an act, by what it is known by.
         self._ahead: dict[str, Away] = {}
+        # What is seen of the copy, by id, and in which part of the plane, until something there moves.
+        self._known: tuple[Any, dict[str, Any]] | None = None
         # What was told before there was a copy, and outlives each of them.
         self._view: tuple[float, ...] | None = None
         self._lifted: list[str] = []
@@ -37,6 +40,7 @@ class Beside:
         board, elsewhere = board_of(json.loads(text), ELSEWHERE)
         self._alone = Away(board)
         self._ahead.clear()
+        self._known = None
         self._alone.view = self._view or board.settings.view
         self._alone.do(t="lift", ids=self._lifted)
         self._alone.told.clear()
@@ -72,6 +76,8 @@ class Beside:
     def take(self, text: str) -> str:
         """Answer a message, one of ``ASKED``: a list of answers. Where nothing is held, a drag says so; the copy is never kept."""
         message = json.loads(text)
+        if message["t"] in ("grab", "drag", "drop", "lift"):
+            self._known = None
         if message["t"] == "lift":
             self._lifted = message["ids"]
         if self._alone is None or message["t"] not in ASKED:
@@ -91,7 +97,9 @@ class Beside:
         vars(there.hand).update({**vars(here.hand), **own})
         there.view, there.is_away = here.view, True
         self._ahead = {message["once"]: there}
-        before = {item["id"]: item for item in there.whole()["items"]}
+        before = self._shown() or {item["id"]: item for item in there.whole()["items"]}
+        there.has_told(before)
+        self._known = (here.view, before)
         found = {answer["t"]: answer for answer in there.answered(message)}
         changed, back = found.get("changed"), None
         if changed is not None:
@@ -100,13 +108,18 @@ class Beside:
             back = here.hand.as_seen({"t": "changed", "items": items, "gone": [id for id in touched if id not in before]})
         return json.dumps({"changed": changed, "back": back, "prompt": found.get("prompt")}, separators=(",", ":"), default=list)
 
+    def _shown(self) -> dict[str, Any] | None:
+        """The items of the copy by id, where they are known."""
+        view, items = self._known or (None, None)
+        return items if view == self._lone.view else None
+
     def adopt(self, once: str) -> None:
         """What was foreseen of an act is so: the copy goes on from there."""
         if (there := self._ahead.pop(once, None)) is not None:
             there.is_away = False
             there.unsent.clear()
+            self._alone, self._known = there, (there.view, there.last_told)
             there.view = self._view or there.view
-            self._alone = there
 
     # Without the line -------------------------------------------------------------------------------------------
 

@@ -45,6 +45,8 @@ class Lone(Alone):
         super().__init__(board, kind)
         self._last: dict[str, Any] = {}
         self._moved: set[str] = set()
+        #: The display list of what was put on the board and is not told yet.
+        self._drawn: Items | None = None
         self._running: Running | None = None
         self._shown: Iterator[Items] | None = None
 
@@ -67,7 +69,7 @@ class Lone(Alone):
             self.do(**message)
         except Exception as problem:
             _LOG.exception("A message could not be answered")
-            self.board = before
+            self.board, self._drawn = before, None
             is_lacking = isinstance(problem, ModuleNotFoundError)
             words = self.lacking if is_lacking else "That could not be done"
             self.told.append(Refusal(f"{words}, and nothing was changed.").told())
@@ -101,6 +103,7 @@ class Lone(Alone):
         return None
 
     def _shifted(self, items: Items | None) -> Items | None:
+        self._drawn = None
         self._moved.update(item["id"] for item in items or [])
         if self._running is None or not items:
             return items
@@ -128,7 +131,7 @@ class Lone(Alone):
             raise Refusal(f"Conditions and regions are not drawn {self.where}.")
         ahead = self.board.copy()
         patch.apply(ahead)
-        display(ahead, self.extent)
+        self._drawn = display(ahead, self.extent)
         self.board = ahead
 
     def _step(self, taken: list[Patch], put: list[Patch], nothing: str, way) -> str:
@@ -142,7 +145,7 @@ class Lone(Alone):
         return patch.words
 
     def _tell_changes(self) -> None:
-        items = display(self.board, self.extent)
+        items, self._drawn = self._drawn or display(self.board, self.extent), None
         self.told.append(changes(self._last, items, self._moved, self.state()))
         self._last, self._moved = {item["id"]: item for item in items}, set()
 

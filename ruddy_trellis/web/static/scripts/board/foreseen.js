@@ -38,6 +38,7 @@ export class Foreseen {
     if (!changed) return;
     Object.assign(act, { changed, back });
     this.show(changed);
+    view.note("Saving…");
   }
 
   /** The server tells of a change. Returns whether all of it is as it was foreseen. */
@@ -54,7 +55,9 @@ export class Foreseen {
     const { act } = this;
     if (!act || (once && act.once !== once)) return;
     this.act = null;
-    if (act.back) this.show(act.back);
+    if (!act.back) return;
+    this.show(act.back);
+    this.view.note("Saved");
   }
 
   show({ items, gone }) {
