@@ -253,6 +253,7 @@ class NotOtherwiseTest(unittest.TestCase):
         ("tri", "draw through each corner the parallel to the opposite side", ["r is the parallel to AB through C"]),
         ("circ", "draw a circle with centre P and the radius of k", ["c is the circle with centre P and radius OA"]),
         ("three", "draw a circle round the three points", ["k is the circle through A, B and C"]),
+        ("three", "write “the x-axis” on the board", ["p is the words “the x-axis”"]),
         ("three", "join ac bc", ["AC is the segment from A to C", "BC is the segment from B to C"]),
     )  # fmt: skip
 

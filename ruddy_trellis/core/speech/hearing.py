@@ -94,8 +94,9 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
 
 
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
-    for form, read in FIRST_READ:
-        text = form.sub(read, text)
+    if not _QUOTED.search(text):  # quoted words are the person's own
+        for form, read in FIRST_READ:
+            text = form.sub(read, text)
     if is_canonical(text, board):
         return Heard(tuple(said(text, board)))
     if (led := DRAW_EQUATION.match(text.strip())) is not None and is_canonical(text.strip()[led.end() :], board):
