@@ -52,6 +52,10 @@ class Beside:
         lone = Away(Board())
         for message in ({"t": "say", "text": "A = (0, 0)"}, {"t": "select", "ids": ["s1"]}, {"t": "complete", "text": "the midp"}):
             lone.do(**message)
+        self._alone = lone
+        self.foresee('{"t": "say", "text": "B = (3, 1)", "once": "warm-0000"}')
+        self._alone, self._known = None, None
+        self._ahead.clear()
 
     def prompt(self, text: str) -> str:
         """Take the same tool in the hand as at the server, filled alike; null for none. Gives whether it is known here."""

@@ -5,7 +5,7 @@
 const FORESEEN = new Set(["say", "click", "offer", "edit", "finish", "put"]);
 /** Where the server answers as soon as this, nothing is foreseen. Milliseconds. */
 const NEAR_ENOUGH = 80;
-/** Where the copy takes as long as this, and half as long as the server, so many acts are left to the server. */
+/** Where the copy takes as long as this, and half as long as the server, twice on end, so many acts are left to the server. */
 const LONG = 400;
 const LEFT = 5;
 
@@ -14,7 +14,7 @@ export class Foreseen {
   constructor(view) {
     this.view = view;
     this.act = null; // what was sent and is foreseen, one at a time, since the copy does not know of it
-    this.left = 0;
+    this.slow = this.left = 0;
   }
 
   /** An act is on its way to the server. */
@@ -33,7 +33,8 @@ export class Foreseen {
   told(once, { changed, back, prompt }) {
     const { act, view } = this;
     if (act?.once !== once) return;
-    if (performance.now() - act.at > Math.max(LONG, view.line.took / 2)) this.left = LEFT;
+    this.slow = performance.now() - act.at > Math.max(LONG, view.line.took / 2) ? this.slow + 1 : 0;
+    if (this.slow > 1) this.left = LEFT;
     if (prompt) view.line.deliver(prompt);
     if (!changed) return;
     Object.assign(act, { changed, back });
