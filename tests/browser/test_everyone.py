@@ -1,7 +1,9 @@
 """For every person: what axe finds, what is heard, where the focus is, keys, touch, small screens, dark ones."""
 
+from contextlib import suppress
+
 from axe_playwright_python.sync_playwright import Axe
-from playwright.sync_api import expect
+from playwright.sync_api import TimeoutError, expect
 
 from .board_page import BoardPage
 from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
@@ -127,6 +129,9 @@ class EveryoneTest(BrowserTest):
     # What is heard ------------------------------------------------------------------------------------------
 
     def said(self):
+        """What was said since, until nothing more is: of the first word a busy machine may let one wait."""
+        with suppress(TimeoutError):
+            self.page.wait_for_function("() => window.said.length", timeout=5000)
         self.page.wait_for_timeout(750)
         said = self.page.evaluate("window.said")
         self.page.evaluate("() => { window.said = []; }")
