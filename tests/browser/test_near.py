@@ -363,8 +363,10 @@ class NearTest(BrowserTest):
         self.not_saved(2)
         page.keyboard.press("Control+y")
         self.not_saved(3)
-        for _ in range(4):
+        for _ in range(3):
             page.keyboard.press("Control+z")
+        page.wait_for_selector("#saved:text-is('No line: go on')", state="attached")
+        page.keyboard.press("Control+z")
         self.page.locator("#toast", has_text="Without the line only what is not saved yet can be undone").wait_for()
         for count in (1, 2, 3):
             page.keyboard.press("Control+y")

@@ -254,6 +254,7 @@ class TellingTest(BrowserTest):
         self.assertLess(button["y"] + button["height"], frame["y"] + frame["height"])
         # The plate of the words is painted, and found by the pointer, left of the place it was given.
         b.move(right - 1.5, -0.2)
+        self.page.wait_for_selector("li.lit", state="attached")
         self.assertEqual(b.lit(), [b.board.find("w")])
 
     @long_walk
