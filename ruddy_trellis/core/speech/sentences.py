@@ -11,6 +11,8 @@ from itertools import product
 from ..refusal import Refusal
 from . import (
     acting,
+    arcs,
+    conics,
     crossings,
     drawing,
     english,
@@ -59,7 +61,7 @@ _SAYS_LITTLE = frozenset(
 )  # fmt: skip
 #: The files that enter what makes descriptions, and what verbs do.
 _ENTERED = (
-    *(crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
+    *(arcs, conics, crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
     *(acting, drawing, loci, meeting, moving, naming, orders, placing_by),
 )
 

@@ -7,11 +7,11 @@ from typing import Any
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
+from .arcs import side_fits
 from .building import Stray
 from .nodes import Described, Named, Node, Ref
 from .nouns import CORNERS
 from .parallels import parallel_at
-from .rounds import side_fits
 from .shape_facts import Wanted, wanted_of
 from .tables import words
 from .things import Things

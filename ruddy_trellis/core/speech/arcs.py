@@ -1,0 +1,132 @@
+"""Semicircles, arcs and sectors."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..kinds import CIRCLE
+from ..refusal import Refusal
+from .amounts import length_said
+from .nodes import Amount, Described, Named, Node
+from .nouns import makes
+from .riding import side_test
+from .spans import centre_of, corners_of, points_lying_on, spans_of
+from .things import Things
+
+
+@makes(
+    "semicircle",
+    parts="on diameter over of above below with same_side_of other_side_of away same_side_as side_with inside outside opposite",
+    words="external internal as-diameter",
+)
+def semicircles(t: Things, node: Described) -> list[str]:
+    of = node.role("on", "diameter", "over", "of", "above", "below", "as_diameter", "with")
+    if of is None:
+        raise Refusal("On which diameter? Say: the semicircle on AB.")
+    if "as-diameter" in node.extra and isinstance(of, Named) is False and node.role("with") is not None:
+        of = node.role("with")
+    assert of is not None
+    side = next(
+        (
+            (role, part)
+            for role, part in node.roles
+            if role
+            in ("above", "below", "same_side_of", "other_side_of", "away", "same_side_as", "side_with", "inside", "outside", "opposite")
+        ),
+        None,
+    )
+    made = []
+    for span in t.aside(lambda: spans_of(t, of)):
+        a, b = span if len(span) == 2 else _ends_of(t, span)
+        if side is not None and not _opens_to(t, a, b, side):
+            a, b = b, a
+        made.append(t.make("semicircle", from_=(a,), to=(b,)))
+    return made
+
+
+def _ends_of(t: Things, span: tuple[str, ...]) -> tuple[str, str]:
+    return t.b.ends(span[0])
+
+
+def _opens_to(t: Things, a: str, b: str, side: tuple[str, Node]) -> bool:
+    """Whether a half circle from a to b lies on the side that is said."""
+    mark = t.b.mark()
+    id = t.b.make("semicircle", {"from": (a,), "to": (b,)}, None, True)
+    x, y, _, ax, ay, _bx, _by = t.b.ahead.value(id)
+    t.b.back_to(mark)
+    # It runs anticlockwise from its start: its middle is a quarter turn on from there.
+    middle = (x - (ay - y), y + (ax - x))
+    return side_fits(t, (a, b), side, middle)
+
+
+def side_fits(t: Things, span: tuple[str, str], side: tuple[str, Node], place: tuple[float, float]) -> bool:
+    """Whether a place is on that side of a line which is said: above it, on the same side as a point, away from one."""
+    role, part = side
+    if role in ("above", "below"):
+        return bool(side_test(t, part, role == "above")(place))
+    if role in ("inside", "outside"):
+        corners = [t.b.ahead.value(id) for id in t.aside(lambda: corners_of(t, part))]
+        middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
+        return _same_side(t, span, middle, place) == (role == "inside")
+    point = t.aside(lambda: t.points(part))[-1]
+    same = _same_side(t, span, t.b.ahead.value(point), place)
+    return same == (role in ("same_side_of", "same_side_as", "side_with"))
+
+
+def _same_side(t: Things, span: tuple[str, str], one: Any, other: Any) -> bool:
+    (ax, ay), (bx, by) = (t.b.ahead.value(id)[:2] for id in span)
+    turn = lambda p: (bx - ax) * (p[1] - ay) - (by - ay) * (p[0] - ax)
+    return bool((turn(one) > 0) == (turn(other) > 0))
+
+
+@makes("arc", parts="centre about radius from at through to of", words="major minor")
+def arcs(t: Things, node: Described) -> list[str]:
+    """An arc of a circle between two points of it, through three points, or about a centre."""
+    b = t.b
+    centre, radius = node.role("centre", "about", "as_centre"), node.role("radius")
+    if node.amounts and radius is None:
+        radius = Amount(node.amounts[0])
+    if centre is None and radius is not None:
+        centre = node.role("from", "at")
+    through = node.role("through")
+    if centre is not None and radius is not None:
+        point = t.aside(lambda: t.point(centre))
+        size = t.aside(lambda: length_said(t, radius))
+        return b.make_all("drawn_arc", {"centre": (point,), "radius": size, "start": 20.0, "stop": 120.0})
+    if through is not None and len(points := t.aside(lambda: t.points(through))) == 3:
+        return [t.make("arc_through", a=points[:1] and (points[0],), b=(points[1],), c=(points[2],))]
+    ends = node.names[0] if node.names and isinstance(node.names[0], Named) and len(node.names[0].points) == 2 else None
+    start, stop = node.role("from"), node.role("to")
+    points = t.aside(
+        lambda: list(b.points(ends.points)) if ends is not None else [t.point(part) for part in (start, stop) if part is not None]
+    )
+    if len(points) != 2:
+        raise Refusal("An arc is said by its circle and two points of it, by three points, or by its centre and radius.")
+    if centre is not None:
+        middle = t.aside(lambda: t.point(centre))
+    else:
+        on = [id for id in b.of_kind(CIRCLE) if set(points) <= points_lying_on(t, id)]
+        middle = t.aside(lambda: centre_of(t, b.only("circle", on or b.of_kind(CIRCLE))))
+    if {"major", "minor"} & set(node.adjectives):
+        cx, cy = b.ahead.value(middle)[:2]
+        (ax, ay), (bx, by) = (b.ahead.value(id)[:2] for id in points)
+        turned_left = (ax - cx) * (by - cy) - (ay - cy) * (bx - cx) > 0
+        if turned_left == ("major" in node.adjectives):
+            points = points[::-1]
+    return [t.make("arc", centre=(middle,), from_=(points[0],), to=(points[1],))]
+
+
+@makes("sector", parts="of centre from to")
+def sectors(t: Things, node: Described) -> list[str]:
+    named = node.names[0] if node.names else node.role("of")
+    centre_node, start, stop = (node.role(role) for role in ("centre", "from", "to"))
+    if centre_node is not None and start is not None and stop is not None:
+        ids = t.aside(lambda: [t.point(part) for part in (centre_node, start, stop)])
+        return [t.make("sector", centre=(ids[0],), from_=(ids[1],), to=(ids[2],))]
+    if isinstance(named, Named) and len(named.points) == 3:
+        one, centre, other = t.b.points(named.points)
+        circle = [id for id in t.b.of_kind(CIRCLE) if t.b.ahead.step(id).fills.get("centre") == (one,)]
+        if circle:
+            one, centre = centre, one
+        return [t.make("sector", centre=(centre,), from_=(one,), to=(other,))]
+    raise Refusal("A sector is said by three points: its centre and its two ends.")
