@@ -212,6 +212,28 @@ class NearTest(BrowserTest):
         b.settle()
         self.assertEqual(sorted(b.names()), sorted(step.name for step in b.board.steps))
 
+    @long_walk
+    def test_what_was_foreseen_and_is_refused_goes_from_the_drawing(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "M is the midpoint of AB")
+        page = self.page
+        other = page.context.new_page()
+        other.goto(page.url.replace(self.line.address, self.server.address))
+        other.wait_for_selector("#saved:text-is('Saved')", state="attached")
+        other.fill("#typed", "delete M")
+        self.line.hold()
+        page.evaluate(WHEN_NAMED, "N")
+        page.fill("#typed", "N is the midpoint of AM")
+        page.press("#typed", "Enter")
+        page.wait_for_function("() => window.drawnAfter")
+        self.assertEqual(page.inner_text("#saved"), "Saving…")
+        other.press("#typed", "Enter")
+        other.wait_for_selector('li[data-label="M"]', state="detached")
+        self.line.let_go()
+        page.wait_for_selector('li[data-label="N"]', state="detached")
+        page.locator("#toast", has_text="M is not there").wait_for()
+        b.settle()
+        self.assertEqual(sorted(b.names()), ["A", "B"])
+
     def test_a_line_that_does_not_answer_is_taken_for_cut(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)")
         page = self.page
