@@ -45,7 +45,9 @@ def utterances() -> Iterator[Line]:
     """What is said in a sentence: in the bank that was written first, and in the later one."""
     board, part, number = "", "", 0
     for line in (
-        line for name in ("said.txt", "said_later.txt", "said_once_more.txt") for line in (_HERE / name).read_text("utf-8").splitlines()
+        line
+        for name in ("said.txt", "said_later.txt", "said_once_more.txt", "said_by_more.txt")
+        for line in (_HERE / name).read_text("utf-8").splitlines()
     ):
         if line.startswith("@"):
             board, part = line[1:].split()

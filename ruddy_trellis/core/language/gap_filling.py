@@ -22,6 +22,11 @@ _DEEPEST = 2
 Filling: TypeAlias = tuple[Any, list[ReadStep], Any]
 
 
+def _is_of_points(noun: str) -> bool:
+    """Whether a noun can stand before two points: "side AB", "points A and B", but not "arc AB" for the span of its ends."""
+    return bool({POINT, *STRAIGHTS} & set(NOUNS[noun])) or noun in CORNERS or noun in ("polygon", "shape", "length")
+
+
 class GapFilling:
     """Fills gaps from stretches of one text.
 
@@ -105,6 +110,8 @@ class GapFilling:
             if described is None:
                 raise
             return described
+        if isinstance(fill, tuple) and len(fill) == 2 and not _is_of_points(noun):
+            raise Refusal(f"Two points are no {noun} by themselves.")
         if isinstance(fill, tuple) and len(fill) == 1 and isinstance(fill[0], str) and fill[0] in board:
             there = board.kind_of(fill[0])
             accepted = (*kinds, *STRAIGHTS) if noun in ("side", "edge", "base") else kinds

@@ -79,7 +79,7 @@ def _same_side(t: Things, span: tuple[str, str], one: Any, other: Any) -> bool:
     return bool((turn(one) > 0) == (turn(other) > 0))
 
 
-@makes("arc", parts="centre about radius from at through to of", words="major minor")
+@makes("arc", parts="centre about radius from at through without to of", words="major minor")
 def arcs(t: Things, node: Described) -> list[str]:
     """An arc of a circle between two points of it, through three points, or about a centre."""
     b = t.b
@@ -107,11 +107,16 @@ def arcs(t: Things, node: Described) -> list[str]:
     else:
         on = [id for id in b.of_kind(CIRCLE) if set(points) <= points_lying_on(t, id)]
         middle = t.aside(lambda: centre_of(t, b.only("circle", on or b.of_kind(CIRCLE))))
+    (ax, ay), (bx, by) = (b.ahead.value(id)[:2] for id in points)
     if {"major", "minor"} & set(node.adjectives):
         cx, cy = b.ahead.value(middle)[:2]
-        (ax, ay), (bx, by) = (b.ahead.value(id)[:2] for id in points)
         turned_left = (ax - cx) * (by - cy) - (ay - cy) * (bx - cx) > 0
         if turned_left == ("major" in node.adjectives):
+            points = points[::-1]
+    elif (mark := through or node.role("without")) is not None:
+        # It runs anticlockwise, so that it lies to the right of the way from its start to its end.
+        x, y = b.ahead.value(t.aside(lambda: t.point(mark)))[:2]
+        if ((bx - ax) * (y - ay) - (by - ay) * (x - ax) < 0) != (through is not None):
             points = points[::-1]
     return [t.make("arc", centre=(middle,), from_=(points[0],), to=(points[1],))]
 

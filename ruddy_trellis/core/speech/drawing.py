@@ -137,7 +137,7 @@ def produce(t: Things, bound: Bound) -> None:
         if "own-length" in bound.get("words", ()):
             size = Named("".join(map(b.ahead.name, span)), tuple(map(b.ahead.name, span)))
         if "fact" in bound:
-            size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), names[0])
+            size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), b.free_name(names[0], POINT))
         if size is None:
             end = b.make("point_on", {"path": (beyond_ray(t, span),), "place": 0.5}, names[0])
         else:
@@ -433,6 +433,16 @@ def _is_reading(node: Described) -> bool:
 def conclude(t: Things, bound: Bound) -> None:
     does, slots = bound["claim"]
     claims.claim(t, does, slots)
+
+
+@verb
+def angled(t: Things, bound: Bound) -> None:
+    """ "∠ABC = 120°", where none of the three points is there: an angle of that size."""
+    node = bound["y"]
+    named = node.names[0] if isinstance(node, Described) and node.head == "angle" and len(node.names) == 1 else None
+    if not isinstance(named, Named) or len(named.points) != 3 or any(t.b.has(point) for point in named.points):
+        raise Refusal("That is a claim.")
+    t.described(replace(node, kind="new", amounts=(bound["v"].text,)))
 
 
 @verb

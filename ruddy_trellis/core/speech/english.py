@@ -62,7 +62,8 @@ diameter << with diameter | with diameter equal-to | of diameter | and diameter 
 perpendicular << perpendicular to | that is perpendicular to | perpendicular on | perpendicular | which is perpendicular to
 parallel << parallel to | parallel with | that is parallel to | which is parallel to | which is parallel with | parallel
 tangent << tangent to | that is tangent to | which is tangent to | which touches | that touches | touches | tangential to
-through << through | and through | which through | that through | and which through | drawn through | containing | which contains
+through << through | which is through | that is through | and through | which through | that through | and which through
+    | drawn through | containing | which contains | that contains
 from << drawn from | starting at | starting from | that starts at | that starts in | with origin | with endpoint | with start | from
 to << drawn to | and goes to | going to | and ends at | and to | to
 of << of | for
@@ -82,6 +83,7 @@ as_base << as-base
 as_diameter << as-diameter
 as_centre << as-centre
 corners << with corner at | with corner | with corners | with the corner
+without << not containing | that does not contain | which does not contain | without
 off << not on | that is not on | which is not on | off
 closer << closer to | that is closer to | which is closer to | that closer to | that is closer | closer
 further << further from | that is further from | which is further from | further
@@ -146,7 +148,7 @@ COMPARED = {"shorter-than": "<", "less-than": "<", "longer-than": ">", "more-tha
 _OPENINGS = (
     # "ok now, please"
     r"(?:ok(?:ay)?|right(?!\s+(?:angle|triangle|isosceles))|everyone|everybody|class|folks|children|alright|all right"
-    r"|so|now|next|then|and|also|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
+    r"|so|now|next|then|and|also|please to|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
     r"|hence|therefore|thus|lastly)(?=[\s,])[\s,]*",
     # "can you please"
     r"(?:can|could|would|will|shall|may|might)\s+(?:you|we|i|one)\s+(?:please\s+)?(?:also\s+)?(?:have|get(?!\s+rid)|see|now\s+)?\s*",
@@ -171,7 +173,8 @@ _OPENINGS = (
 )
 OPENING = re.compile(f"(?:{'|'.join(_OPENINGS)})", re.IGNORECASE)
 ENDING = re.compile(
-    r"(?:[\s,]+(?:please|pls|plz|first|anywhere|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|if\s+you\s+see\s+it|if\s+you\s+can|from\s+now\s+on"
+    r"(?:[\s,]+(?:please|pls|plz|first|anywhere|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|"
+    r"if\s+you\s+see\s+it|if\s+you\s+can|from\s+now\s+on"
     r"|for\s+the\s+class|too|as\s+well|on\s+the\s+board))+$",
     re.IGNORECASE,
 )

@@ -12,7 +12,7 @@ CLAUSES: ClauseTable = clause_table(
 step_dial
     (increase|decrease) {n} by {v}
 set_dial
-    set {n} (to|at|=) {v}
+    set {n} (to|at|=|equal-to) {v}
     draw {n} (=|to is|is|equal-to) {v}
     turn {n} (up to|down to|to|up|down) {v}
     {n} = {v}
@@ -23,6 +23,9 @@ sized
     let {n} (=|is) {v}
     draw {n} {v} long
     [draw] {n} of length {v}
+angled
+    {y} (=|is) {v}
+    let {y} (=|is) {v}
 move_point
     (move|draw|set|drag) {n} (to|at|on|in) [position|point|place] {place}
     {n} = {place}
@@ -48,22 +51,24 @@ define
     {y} is {n}
     let {n} is {y} [,] (with|where|such-that|in which|having) {facts}
     {n} is {y} [,] (with|where|such-that|in which|having) {facts}
-    let {n} is {y} {facts}
+    let {n} is {y} [,] {facts}
+    {n} is {y} , {facts}
 so_drawn
-    {n} is (perpendicular|parallel) to {y}
+    {n} [is] (perpendicular|parallel) [to] {y}
     {n} bisect {x}
     let {n} bisect {x}
 lies_so
     [let] {n} [is|lies] (inside|outside|above|below) [of] {y}
     [with] {n} on {y}
     {n} lies on {y}
-    [with] {n} (lies|is) on {y}
+    [let|with] {n} (lies|is) on {y}
+    draw {n} on {y}
 name
     [draw] call {y} [as|is] {n}
     call {y} with [the] [letter] {n}
     {y} call {n}
     draw {y} call {n}
-    draw {y} call it [as] {n}
+    [draw] {y} call it [as] {n}
     {y} : {n}
     {y} , {n}
     draw {y} : {n}
@@ -172,7 +177,7 @@ point_by_ratio
 point_by_length
     [draw] [a|the] [point] {n} (on|of|in) {x1} (with|where|such-that) {fact}
     [draw] [a|the] point {n} (with|where|such-that) {fact}
-    [let] {n} [is] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
+    [let] {n} [is|lies] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
     draw [a] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
     (on|of|in) {x1} draw [a|the] [point] {n} (with|where|such-that) {fact}
     [let] {n} [is] [a] point (with|where|such-that) {fact}
@@ -359,8 +364,8 @@ draw
     {x}
     let {x}
     let {x} is {y}
-    draw {x} {facts}
-    {x} {facts}
+    draw {x} [,] {facts}
+    {x} [,] {facts}
     draw {r} {x}
     {x} , {r}
     let {x} is given

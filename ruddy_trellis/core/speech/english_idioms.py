@@ -8,15 +8,17 @@ import re
 from collections.abc import Callable
 
 from .english_idioms_of_acts import OF_ACTS
+from .english_idioms_of_everyday import OF_EVERYDAY
 from .english_idioms_of_lines import OF_LINES
 from .english_idioms_of_places import OF_PLACES
 from .english_idioms_of_questions import OF_QUESTIONS
 from .english_idioms_of_rounds import OF_ROUNDS
 from .english_idioms_of_shapes import OF_SHAPES
 from .english_idioms_of_signs import OF_SIGNS
+from .english_idioms_of_textbooks import OF_TEXTBOOKS
 
 #: Ways of writing in their order, by how they are read.
 WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...] = tuple(
     (re.compile(form, re.IGNORECASE if form.startswith("(?i)") else 0), read)
-    for form, read in (*OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS)
+    for form, read in (*OF_EVERYDAY, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS)
 )

@@ -18,12 +18,12 @@ OF_ACTS: tuple[tuple[str, str], ...] = (
     ),
     (r"(?i)^(?:turn|switch|take) (?:off |away )?(?:the )?(grid|axes)(?: off| away)?(?=[ .!]*$)", r"hide the \1"),
     (
-        r"(?i)^(draw|make|construct|add) ((?-i:an?)) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
-        r"\1 \2 \4 and make it \3",
+        r"(?i)^(?:draw |make |construct |add )?((?-i:an?|the)) (dashed|dotted|thick|thin) (.+?)(?=[ .!]*$)",
+        r"draw \1 \3 and make it \2",
     ),
     (
-        rf"(?i)^(draw|make|construct|add) ((?-i:an?)) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
-        r"\1 \2 \4 and colour it \3",
+        rf"(?i)^(?:draw |make |construct |add )?((?-i:an?)) ({'|'.join(PENS)}) (.+?)(?=[ .!]*$)",
+        r"draw \1 \3 and colour it \2",
     ),
     (
         r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they) (?:can[’']?t|cannot|do not|don[’']t) "

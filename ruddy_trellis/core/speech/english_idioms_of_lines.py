@@ -48,6 +48,46 @@ def _laid_off(found: re.Match[str]) -> str:
 
 #: Ways of saying points and straight things, by how they are read.
 OF_LINES: Idioms = (
+    (r"(?i)\b(?:that|which) (?:is |lies )?(?:at )?(?:the same|an equal|equal) distances? (?:away )?(?:from|to) ", "equidistant from "),
+    (
+        r"(?i)\bdraw (?-i:([A-Z])([A-Z])) perpendicular to (\S+?),? (?:meeting|to meet|cutting|to cut) (?:it|\3) "
+        r"(?:at|in) (?-i:\2)(?=[ .!]*$)",
+        r"draw \1\2 perpendicular to \3",
+    ),
+    (
+        r"^([A-Z])([A-Z]) ?(?:⊥|⟂|perpendicular to|perp\.? to|perp) ?([A-Z]{2}),? (?:and |with )?\2 (?:∈|on|in|is on|lies on) "
+        r"(?:line )?\3(?=[ .!]*$)",
+        r"draw \1\2 perpendicular to \3",
+    ),
+    (r"^(?:[Ll]et )?([A-Z]) ∈ (\S+?)(?=[ .!]*$)", r"let \1 be a point on \2"),
+    (r"(?i)\b(?:to|so as to) (?:meet|cut|cross) (?=\S+ (?:at|in) (?-i:[A-Z])(?=[ .!]*$))", "meeting "),
+    (
+        r"^([A-Z]{2}) and ([A-Z]{2})(?:,)? (?:when |are )?(?:produced|extended|prolonged),? (?:to )?meet (?:at|in) ",
+        r"let line \1 and line \2 meet at ",
+    ),
+    (r"(?i)\b(from|of|with|through) (?-i:([A-Z]) ([A-Z]),? and (?=[A-Z]\b))", r"\1 \2, \3 and "),
+    (
+        r"(?i)^through (?:the (?:three )?(?:corners|vertices)|(?-i:[A-Z], [A-Z],? and [A-Z])) draw (?:the )?"
+        r"(?:lines )?parallels? to the opposite sides(?=[ .!]*$)",
+        "draw the parallels through the corners to the opposite sides",
+    ),
+    (
+        r"(?i)\bray (?:starting )?(?:from|at) (?-i:([A-Z])) (?:pointing |going )?away from (?-i:([A-Z]))(?=[ .!]*$)",
+        r"ray from \1 through the reflection of \2 in \1",
+    ),
+    (r"(?i)\bcapitals? ((?-i:(?:[a-z] ){0,7}[a-z]))\b(?!['’])", lambda found: found[1].replace(" ", "").upper()),
+    (r"(?i)\bsegment (?:which is |that is )?long of (?=\d)", "segment of length "),
+    (
+        r"(?i)^(?:put |mark |draw |place )?(\w+) points? (?:evenly|equally|regularly)(?: (?:spaced|spread|placed|distributed))? "
+        r"(?:on|around|round|along) ([^.]+)",
+        r"divide \2 into \1 equal parts",
+    ),
+    (
+        r"(?i),? (?:with )?no three (?:of them )?(?:are |being |lie |lying )?(?:(?:in|on) (?:a|one|the same) (?:straight )?line|"
+        r"collinear|in line)(?=[ .!]*$)",
+        "",
+    ),
+    (r"(?i)\b(slider|dial) for (?:an? |the )?(?:angle|number|value|length|radius|size) (?=(?:from|between)\b)", r"\1 "),
     (r"(?i)\bthe distance of (?-i:([A-Z])) (?:and|to) (?=(?-i:[A-Z])\b)", r"the distance from \1 to "),
     (r"(?i)^let ((?-i:[A-Z])) be such that ", r"let \1 be the point such that "),
     (r"(?i)^(extend|produce|continue) ((?-i:[A-Z]{2})) past ", r"\1 \2 beyond "),
@@ -189,14 +229,17 @@ OF_LINES: Idioms = (
     (r"\bpoints? ([A-Z]) (?:with|such that|so that|for which) \1([A-Z]) = \1([A-Z])\b", r"points equidistant from \2 and \3"),
     (r"(?i)^inscribe (an? .+?) in (.+?) with (?:one|an?|its) (vertex|corner) at (\w+)", r"draw \1 in \2 with a \3 at \4"),
     (r"(?i)\binto (halves|thirds|quarters|fifths)\b", lambda found: f"into {PARTS[found[1].lower()]} equal parts"),
-    (r"(?i)^(?:put|mark|draw|place) (\w+) equally spaced points (?:on|around|round|along) ([^.]+)", r"divide \2 into \1 equal parts"),
+    (
+        r"(?i)^(?:put|mark|draw|place) (\w+) (?:equally|evenly|regularly) spaced points (?:on|around|round|along) ([^.]+)",
+        r"divide \2 into \1 equal parts",
+    ),
     (r"(?i)\s+in (?:this|that|the given) order\b", ""),
     (r"(?i),?\s*\bplease\b\s*,?", " "),
     (r"(?i)(?<!^)\s+on the board(?=\s*(?:,|with|and))", ""),
     (r"(?i),? (\d\S*(?:\s*[cm]?m)?) (?:away )?from it\b", r" at a distance of \1"),
     (r"(?i)\b(segment(?: [A-Z]{2})?|line segment(?: [A-Z]{2})?) (?:that|which) is (\d\S*(?:\s*[cm]?m)?) long\b", r"\1 of length \2"),
     (r"(?i)\bpick (?=(?:an?|one|two|three|four|five|six|any|some) )", "mark "),
-    (r"(?i)\b(at|is) the origin\b", r"\1 (0, 0)"),
+    (r"(?i)\b(at|is|about|around|round|from|through|to|and|with|on|cent(?:re|er)|of) the origin\b", r"\1 (0, 0)"),
     (r"(?i)^put (?:the )?(?:point )?([A-Z]) at (\([^)]*\)) and ([A-Z]) at (\([^)]*\))", r"put \1 at \2 and put \3 at \4"),
     (
         r"(?i)^put (?:(?:an?|one|two|three|four|five) )(?:(?:more|other) )?(?=points?\b)",
@@ -439,7 +482,7 @@ OF_LINES: Idioms = (
         r"(?i)^(?:draw |find |mark |construct )?(?:an? |the )?image of (.+?) (?:after|by) (?:a|the) (half|quarter) turn\b",
         _turned,
     ),
-    (r"\b([A-Z]) (?:midpt|mid-?point|midpoint)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
+    (r"\b([A-Z]) (?:midpt|mid-?point|midpoint|mid)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
     (r"(?i)^(?:find |draw |mark |construct )?(?-i:([A-Z])\(([A-Z])\))(?=[ .!]*$)", r"draw the image of \2 under \1"),
     (r"(?i)\binternal (?=(?:angle )?bisectors?\b)", ""),
     (r"(?i)\bbisectrix\b", "bisector"),

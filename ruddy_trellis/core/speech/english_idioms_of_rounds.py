@@ -8,6 +8,12 @@ import re
 from .idiom_parts import SIZE, Idioms
 
 
+def _touching_point(found: re.Match[str]) -> str:
+    """ "D is the point where the incircle touches BC": what touches what, and where."""
+    before = found[1] if re.search(r"\blet $|^$", found[1], re.IGNORECASE) is None else found[1][: -len("let ")]
+    return f"{before}let {found[3]} touch {found[4]} at {found[2]}"
+
+
 def _about_its_centre(found: re.Match[str]) -> str:
     """ "a circle half the size with the same centre": by which factor the circle is enlarged from its centre."""
     return f"enlarge the circle from the centre of the circle by the factor {'0.5' if found[1].lower() == 'half' else '2'}"
@@ -15,6 +21,78 @@ def _about_its_centre(found: re.Match[str]) -> str:
 
 #: Ways of saying what is round, by how they are read.
 OF_ROUNDS: Idioms = (
+    (
+        r"^((?:.* )?)([A-Z]) (?:be |is )?the point (?:where|at which|in which) ((?:the )?[a-z -]+?|[a-z]) (?:touches|is tangent to|meets) "
+        r"((?:the )?(?:side |line )?\w+)(?=[ .!]*$)",
+        _touching_point,
+    ),
+    (
+        r"(?i)^((?:let |draw |suppose )?(?-i:.*\b([A-Z]{3})\b.*?)),? (?:with|whose|and its|and let its) (?:an |the |its )?"
+        r"(incircle|inscribed circle) "
+        r"(?:touching|touches|touch|tangent to|meeting|meets) (.+) at (?=(?-i:[A-Z]))",
+        r"\1 and let the \3 of \2 touch \4 at ",
+    ),
+    (
+        r"(?i)^(?:let |suppose )?(?-i:([A-Z]{3})) (?:has|have) (?:an? |the )?"
+        r"((?:circum|in|ortho|ex)cent(?:re|er)|centroid|(?:in|circum)circle) ((?-i:\w))(?=[ .!]*$)",
+        r"let \3 be the \2 of \1",
+    ),
+    (
+        r"(?i)^(?:let |suppose )?(?:the )?triangle (?-i:([A-Z]{3})) (?:has|have) (?=(?:an? |the )?"
+        r"(?:(?:circum|in|ortho|ex)cent(?:re|er)|centroid|(?:in|circum)circle) (?-i:\w)(?=[ .!]*$))",
+        r"draw the triangle \1 with ",
+    ),
+    (
+        r"(?i)\barc,? (?:centred (?:on|at)|centered (?:on|at)|with cent(?:re|er)|about) (?-i:([A-Z])),? from (?-i:([A-Z])) "
+        r"(?:to meet|meeting|to|until it (?:meets|hits|reaches)) (?:the )?(?:line |ray |side )?(?-i:(?:\1([A-Z])|([A-Z])\1))(?=[ .!]*$)",
+        lambda found: f"arc with centre {found[1]} from {found[2]} to {found[3] or found[4]}",
+    ),
+    (r"(?i)\b(?:that|which) (?:just |only )?reaches (?=(?-i:[A-Z])\b)", "through "),
+    (
+        r"(?i)^squares (?-i:([A-Z]{4})) and (?-i:([A-Z]{4}))(?: are)?(?: drawn| constructed| built| erected| described)? "
+        r"((?:externally |outwards |outwardly |internally |inwards )?)on (?:the )?(?:sides )?(?-i:([A-Z]{2})) and (?-i:([A-Z]{2}))"
+        r"(?: of (?:the )?(?:triangle )?(?-i:[A-Z]{3})?)?(?=[ .!]*$)",
+        r"draw the square \1 \3on \4 and the square \2 \3on \5",
+    ),
+    (
+        r"^([A-Z])([A-Z]) is (?:a|the) tangent (?:to (?:the circle|[a-z]) )?from \1,? (?:and )?(?:touching|touches|meeting|meets) "
+        r"(?:it|the circle|[a-z]) (?:at|in) \2(?=[ .!]*$)",
+        r"\1\2 is a tangent to the circle",
+    ),
+    (
+        r"(?i)\btangent from (?-i:([A-Z]))(?: to (?:the circle|[a-z]))?,? (?:touching|that touches|which touches|to touch) "
+        r"(the circle|it|[a-z]) (?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
+        lambda found: f"tangent {found[1]}{found[3]} from {found[1]} to {found[2] if found[2] != 'it' else 'the circle'}",
+    ),
+    (
+        r"(?i)\b(?:that|which) (?:I|we|you|one|they) can (?:make|drag|change|resize|move)(?: it)?(?: (?:bigger|smaller|larger))?"
+        r"(?: (?:and|or) (?:bigger|smaller|larger))?(?=[ .!]*$)",
+        "",
+    ),
+    (r"(?i),? (?:of |in )?any size(?=[ .!]*$)", ""),
+    (r"(?i)\b(?:one|an) angle right\b", "a right angle"),
+    (
+        r"(?i)^(?:draw |make |construct )?(?:another |an? )(?:concentric )?circle with (?:the )?same cent(?:re|er) and (half|twice|double) "
+        r"(?:the |its )?radius(?=[ .!]*$)",
+        _about_its_centre,
+    ),
+    (
+        r"(?i)^(?:set|open) (?:the |your |a )?compass(?:es)? to (?-i:([A-Z]{2})),? (?:and )?draw (?:a )?circles? (?:at|from|around|round) "
+        r"(?-i:([A-Z])) and (?:a circle |another |another circle |one )?(?:at |from |around |round )?(?-i:([A-Z]))(?=[ .!]*$)",
+        r"draw the circle with centre \2 and radius \1 and the circle with centre \3 and radius \1",
+    ),
+    (
+        r"(?i)^with cent(?:re|er)s? (?-i:([A-Z])) and (?-i:([A-Z])),? and (?:the same|equal|any) radi(?:us|i)"
+        r"(?: \(?(?:greater|more|larger|longer|bigger) than half (?:of )?(?:the length of )?(?-i:\1\2|\2\1)\)?)?,? draw (?:two )?arcs "
+        r"(?:intersecting|meeting|cutting|crossing|to meet|to cut|to intersect|that meet|which meet)(?: each other)? (?:at|in) "
+        r"(?-i:([A-Z])) and (?-i:([A-Z]))(?=[ .!]*$)",
+        r"draw the circle with centre \1 through \2 and the circle with centre \2 through \1 meeting at \3 and \4",
+    ),
+    (
+        r"(?i)\b(midpoint|mid-point|middle) of (?:the )?(?:(minor|major) )?arc (?-i:([A-Z]{2})) of the circumcircle"
+        r"(?: of (?:triangle )?(?-i:[A-Z]{3}))?(?= not| that| which| cont|[ .!]*$)",
+        lambda found: f"{found[1]} of the {found[2] + ' ' if found[2] else ''}arc {found[3]}",
+    ),
     (
         r"(?i)\b(intersection|crossing|meeting point) of ((?-i:(?:the )?(?:line|ray|segment|side|median|altitude|bisector|angle bisector|"
         r"perpendicular bisector|perpendicular|parallel|diagonal|circle|chord|tangent)\b[^,]*?)) with (?=(?:the )?(?:line |side |segment |"
@@ -256,7 +334,7 @@ OF_ROUNDS: Idioms = (
         r"(?:.*(?:\b(?:of|from|to|on|and|line|side|triangle) [A-Z]+|[a-z]|\d))$)",
         "mark ",
     ),
-    (r"(?i)^show (?:me )?(the|a) (?=(?:chord|secant|tangent)\b)", r"draw \1 "),
+    (r"(?i)^show (?:me )?(the|a) (?=(?:chord|secant|tangent|radius to|diameter through)\b)", r"draw \1 "),
     (r"(?i)\b(of|with|and|a|the|,) (radius|diameter) of (?=\d)", r"\1 \2 "),
     (
         r"(?i)\bcircle concentric (?:with|to) (the circle|[a-z]),? (?:and|with|of) (?:a )?radius (?:of )?(\d[\d.]*(?: ?[cm]?m)?)",

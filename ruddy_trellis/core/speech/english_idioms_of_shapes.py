@@ -33,6 +33,20 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (
+        r"(?i)\btriangle (?:from|out of|using|between|on) (?:the )?(?:three )?(?:points |dots |corners )?"
+        r"(?-i:([A-Z]),? ([A-Z]),? (?:and )?([A-Z]))(?=[ .!]*$)",
+        r"triangle \1\2\3",
+    ),
+    (
+        r"(?i)\b(an? |the )?triangle((?-i: [A-Z]{3})?) (?:with|having|that has|which has) (?:an? |one )?right angle(?=[ .!]*$)",
+        r"a right-angled triangle\2",
+    ),
+    (
+        r"(?i)\bperpendiculars (?-i:([A-Z])([A-Z]), \1([A-Z])(?:,| and|, and) \1([A-Z]))(?: are)?(?: drawn| dropped)? (?:to|on|onto) the "
+        r"(?:three )?sides(?=[ .!]*$)",
+        r"let \2, \3 and \4 be the feet of the perpendiculars from \1 to the sides",
+    ),
     (r"(?i)\btriangle,? (?:which is |that is )?right(?:-| )?angled at (?=[A-Z]\b)", "triangle with a right angle at "),
     (
         rf"^({_MAKE}rhombus (([A-Z]{{2}})[A-Z]{{2}}))(?:,| with) sides? ({SIZE})(?:,| and)(?: an)? (?:∠|angle )(?:of )?"

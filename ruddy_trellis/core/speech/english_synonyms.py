@@ -15,6 +15,8 @@ ray << half line
 rays << half lines
 right-angled << right angled
 right-angle << right angle | right angles | square corner
+excircle << escribed circle
+excircles << escribed circles
 nine-point-circle << nine point circle | euler circle
 euler-line << euler line
 nine-point-centre << nine point centre | nine point center
@@ -84,6 +86,7 @@ on a circle << on a circle
 in-one-point << in one point | at one point | through one point | in a single point | at the same point
 at a point << at a point
 in a point << in a point
+with << which has | that has | which have | that have
 each-other << each other | one another
 in-order << in order
 through << go through | goes through | going through | passes through | passing through | pass through | passes by | goes over |
@@ -95,7 +98,7 @@ parallel to << in the same direction as | the same way as
 centred at << with its centre at | with its center at
 with centre << with centre at | with center at | with the centre at | with the middle at | with the centre in | with centre in
 in-the-middle << in the middle
-midpoint of << exactly between | exactly halfway between | exactly half way between | right between
+midpoint of << in the middle between | exactly between | exactly halfway between | exactly half way between | right between
     | halfway along | half way along | halfway between | half way between | midway between | in the middle of
 away-from << away from
 from << far from
@@ -149,7 +152,7 @@ centre << center | middle | centers | centres
 centred << centered | centring | centering
 radius << rad | radii
 diameter << diam | dia | diameters | ø
-perpendicular << perp | perps | perpendiculars | ⊥ | normal | orthogonal | perpendicularly
+perpendicular << perp | perps | perpendiculars | ⊥ | ⟂ | normal | orthogonal | perpendicularly
 parallel << ∥ | ‖ | parallels | paralel | par
 midpoint << midpt | midpts | midpoints | midp
 point << pt | pts | spot | spots | points | dot | dots | peg | pegs

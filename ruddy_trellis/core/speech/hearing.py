@@ -21,6 +21,7 @@ from .english import DRAW_EQUATION, FIRST_READ
 from .in_tongue import said_in_tongue
 from .sentences import ActRefused, Sentence
 
+_SPAN = re.compile(r"\|?[A-Z]{2}\|?")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
 
@@ -73,6 +74,8 @@ def is_canonical(text: str, board: Board) -> bool:
         read = read_sentence(text, board, CATALOGUE, check_fills)
     except Refusal:
         return False
+    if read.name is not None and _SPAN.fullmatch(read.name) and read.construction.key == "calculation":
+        return False  # "AB = 7" is a segment of that length, or a claim
     return read.name is None or (" " not in read.name and not board.ids_named(read.name))
 
 

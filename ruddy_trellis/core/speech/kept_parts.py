@@ -147,6 +147,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return True  # the third of three, which are seen to add up to 180°
     if owner.head == "circle" and role in ("centre", "through") and t.circle_there(owner):
         return True  # it is said which of those that are there is meant, and it is that
+    if owner.head == "arc" and role in ("through", "without") and isinstance(part, Named) and len(part.points) == 1:
+        return True  # which of two arcs is meant, which its makers see to
     if role == "off":
         return True  # no new point is upon anything
     if role in _WHERE and not isinstance(part, Amount):

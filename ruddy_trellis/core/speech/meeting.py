@@ -48,7 +48,10 @@ def meets(t: Things, bound: Bound) -> None:
     there = [name for name in names if t.b.has(name)]
     if there and all(_lies_on(t, name, one, other) for name in names):
         return
-    if there:
+    if len(there) == 1 and len(names) == 2 and _lies_on(t, there[0], one, other):
+        names = [name for name in names if name not in there]  # "meets the circumcircle at A and D": again, at D
+        again = True
+    elif there:
         raise Refusal(f"{there[0]} is there already; whether they meet there is a claim.")
     t.names = [t.b.free_name(name, POINT) for name in names]
     if ("n2" in bound or isinstance(other, Many)) and isinstance(one, Described) and one.kind == "new" and not one.plural:

@@ -13,8 +13,10 @@ from .crossings import where_they_meet
 from .english import ORDINALS
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .nouns import check_words
+from .readings import measured
 from .riding import line_through
 from .shapes_on_sides import CORNER_COUNTS
+from .spans import corners_of, sides_of
 from .tables import words
 from .things import Things
 from .tokens import POINT_NAME
@@ -42,8 +44,7 @@ def define(t: Things, bound: Bound) -> None:
     if is_shape(what) or (
         isinstance(what, Described)
         and what.head in ("segment", "line", "ray", "vector", "chord", "diameter", "radius", "side", "angle")
-        and isinstance(node, Named)
-        and len(node.points) == 2
+        and all(isinstance(item, Named) and len(item.points) == 2 for item in (node.items if isinstance(node, Many) else (node,)))
     ):
         _define_by_corners(t, node, what)
         return
@@ -68,7 +69,11 @@ _WITH_ENDS = words(
 @verb
 def so_drawn(t: Things, bound: Bound) -> None:
     """ "CF is perpendicular to AB", "BE bisects angle B", where an end is not there: it is made so."""
-    node = bound["n"]
+    node, other = bound["n"], bound.get("y")
+    if isinstance(other, Named) and len(other.points) == 2 and not any(t.b.has(point) for point in (*points_in(node), *other.points)):
+        node, other = other, node  # "AB parallel to CD", of which nothing is there
+        t.aside(lambda: t.described(Described("line", names=(other,), kind="new")))
+        t.b.point(node.points[0])
     if not isinstance(node, Named) or len(node.points) != 2 or sum(t.b.has(point) for point in node.points) != 1:
         raise Refusal("That is a claim.")
     if "x" in bound:
@@ -78,7 +83,7 @@ def so_drawn(t: Things, bound: Bound) -> None:
         t.described(Described("bisector", names=(node,), roles=(("of", what),), kind="new"))
         return
     role = "perpendicular" if "perpendicular" in bound["words"] else "parallel"
-    t.described(Described("line", names=(node,), roles=((role, bound["y"]),), kind="new"))
+    t.described(Described("line", names=(node,), roles=((role, other or bound["y"]),), kind="new"))
 
 
 @verb
@@ -175,6 +180,36 @@ def _define_points(t: Things, node: Node, what: Described) -> None:
     _make_named(t, names, replace(what, count=len(names)))
 
 
+def _is_length_of(what: Node, names: list[str]) -> bool:
+    """ "let r be the radius of k": a small letter for a radius is its length, where a new one may be drawn as well."""
+    return (
+        isinstance(what, Described)
+        and what.head in ("radius", "diameter")
+        and what.role("of") is not None
+        and not what.names
+        and len(names) == 1
+        and names[0].islower()
+    )
+
+
+def _by_facing_corners(t: Things, sides: Described, names: list[str]) -> list[str]:
+    """Names of a triangle's sides in the order in which they are made: a faces A."""
+    if len(names) != 3 or not sides.plural:
+        return names
+    before = t.b.mark()
+    try:
+        corners = t.aside(lambda: corners_of(t, sides.role("of")))
+        made = t.aside(lambda: sides_of(t, sides.role("of")))
+    except Refusal:
+        return names
+    finally:
+        t.b.back_to(before)
+    small = {id: t.b.ahead.name(id).lower() for id in corners if id in t.b.ahead}
+    if sorted(small.values()) != sorted(names):
+        return names
+    return [next(name for id, name in small.items() if id not in side) for side in made]
+
+
 def _make_named(t: Things, names: list[str], what: Node) -> None:
     """Make what a phrase describes, with names for it; all of them have to be used."""
     if any(len(POINT_NAME.findall(name)) > 1 and name.isupper() for name in names) and not isinstance(what, Many):
@@ -194,7 +229,11 @@ def _make_named(t: Things, names: list[str], what: Node) -> None:
             t.names = []
             for id, name in zip(found, names):
                 _rename(t, id, name)
+    elif _is_length_of(what, names):
+        found = measured(t, what)
     else:
+        if isinstance(what, Described) and what.head == "side":
+            t.names = _by_facing_corners(t, what, names)
         found = t.made(what) if isinstance(what, Described) else t.all_of(what)
     if t.names and len(found) == 1 and len(t.names) == len(names) == 1:
         name = t.names.pop()

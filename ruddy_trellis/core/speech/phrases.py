@@ -413,4 +413,6 @@ def _goes_with(first: Node, other: Node) -> bool:
             for role, _ in first.roles
         )
         return not (has and other.kind in ("", "new"))
+    if isinstance(first, Named) and len(first.points) == 1 and isinstance(other, Described) and other.head in ("radius", "diameter"):
+        return bool(other.kind)  # "centre A and radius AB" is one circle's
     return not isinstance(first, Amount) or isinstance(other, Amount)

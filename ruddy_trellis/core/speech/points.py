@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Any
 
-from ..kinds import CIRCLE, CONIC, POINT
+from ..kinds import CONIC, POINT
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
-from .spans import centre_of, circle_of, corners_of, distance_between, each, facing_side, points_lying_on, spans_of, with_corners_as_one
+from .spans import centre_of, circle_of, circle_through, corners_of, distance_between, each, facing_side, spans_of, with_corners_as_one
 from .things import Things
 
 
@@ -19,51 +20,65 @@ def midpoints(t: Things, node: Described) -> list[str]:
         return [t.make("midpoint", span=tuple(ends))]
     if of is None:
         raise Refusal("Of what is the midpoint meant? Say: the midpoint of AB.")
-    if (arc := _arc_named(of)) is not None:
-        return [_middle_of_arc(t, arc, of.role("of", "on") if isinstance(of, Described) else None)]
+    if (arc := _arc_between(of)) is not None:
+        return [_middle_of_arc(t, arc, arc.role("of", "on"))]
     return [t.make("midpoint", span=span) for span in t.aside(lambda: spans_of(t, of))]
 
 
-def _arc_named(node: Node) -> Named | None:
-    if (
-        isinstance(node, Described)
-        and node.head == "arc"
-        and len(node.names) == 1
-        and isinstance(node.names[0], Named)
-        and len(node.names[0].points) == 2
-    ):
-        return node.names[0]
+def _arc_between(node: Node) -> Described | None:
+    """ "the arc BC": a description of an arc by its two ends."""
+    if isinstance(node, Described) and node.head == "arc" and len(node.names) == 1:
+        ends = node.names[0]
+        if isinstance(ends, Named) and len(ends.points) == 2:
+            return node
     return None
 
 
-def _middle_of_arc(t: Things, named: Named, on: Node | None) -> str:
-    """The middle of the shorter arc between two points of a circle: where the bisector of the angle at its centre meets it."""
+def _middle_of_arc(t: Things, arc: Described, on: Node | None) -> str:
+    """The middle of an arc between two points of a circle: where the bisector of the angle at its centre meets it.
+
+    Which of the two arcs is meant is said by a point that it goes through or does not, or by *major*; else it is the shorter one.
+    """
     b = t.b
+    named = arc.names[0]
+    assert isinstance(named, Named)
     ends = b.points(named.points)
-    if on is not None:
-        circle = t.aside(lambda: t.round(on))
-    else:
-        circle = b.only("circle", [id for id in b.of_kind(CIRCLE) if set(ends) <= points_lying_on(t, id)] or b.of_kind(CIRCLE))
-    centre = centre_of(t, circle)
+    circle = t.aside(lambda: t.round(on) if on is not None else circle_through(t, ends))
+    centre = t.aside(lambda: centre_of(t, circle, hidden=True))
     ray = b.make("angle_bisector", {"corner": (ends[0], centre, ends[1])}, hidden=True)
-    return t.make("intersection", a=(ray,), b=(circle,), which=_facing(t, ray, circle, ends))
+    through, without = arc.role("through"), arc.role("without")
+    mark = through or without
+    if mark is None:
+        return t.make("intersection", a=(ray,), b=(circle,), which=_facing(t, ray, circle, ends, "major" in arc.adjectives))
+    place = b.ahead.value(t.point(mark))
+    (ax, ay), (bx, by) = (b.ahead.value(end)[:2] for end in ends)
+    side = lambda p: (bx - ax) * (p[1] - ay) - (by - ay) * (p[0] - ax) > 0
+    for which, found in _crossings(t, ray, circle):
+        if (side(found) == side(place)) == (through is not None):
+            return t.make("intersection", a=(ray,), b=(circle,), which=which)
+    raise Refusal("They do not meet now.")
 
 
-def _facing(t: Things, line: str, circle: str, ends: tuple[str, ...]) -> str:
-    """Which of the two crossings of a line and a circle is nearer to two points."""
+def _crossings(t: Things, line: str, circle: str) -> list[tuple[str, Any]]:
+    """Both crossings of a line and a circle that have a place now, by which they are."""
     b = t.b
     found = []
     for which in ("first", "second"):
         mark = b.mark()
-        id = b.make("intersection", {"a": (line,), "b": (circle,), "which": which}, None, True)
-        value = b.ahead.value(id)
+        value = b.ahead.value(b.make("intersection", {"a": (line,), "b": (circle,), "which": which}, None, True))
         b.back_to(mark)
         if value is not None:
-            places = [b.ahead.value(end) for end in ends]
-            found.append((sum(distance_between(value, place) for place in places), which))
+            found.append((which, value))
+    return found
+
+
+def _facing(t: Things, line: str, circle: str, ends: tuple[str, ...], is_far: bool) -> str:
+    """Which of the two crossings of a line and a circle is nearer to two points, or further."""
+    places = [t.b.ahead.value(end) for end in ends]
+    found = [(sum(distance_between(value, place) for place in places), which) for which, value in _crossings(t, line, circle)]
     if not found:
         raise Refusal("They do not meet now.")
-    return min(found)[1]
+    return (max if is_far else min)(found)[1]
 
 
 @makes("foot", parts="of from to on in through", words="perpendicular")
@@ -89,6 +104,8 @@ def _feet_from(t: Things, node: Described) -> list[str]:
     starts = t.aside(lambda: t.points(start))
     base = node.role("to", "on", "in")
     bases: list[tuple[str, ...] | None] = [None] * len(starts)
+    if len(starts) == 1 and base is not None and (sides := _all_sides(t, base, starts[0])):
+        return [t.make("foot", point=(starts[0],), base=side) for side in sides]
     if base is not None and not _means_facing(base):
         said = _straights_of(t, base)
         if len(said) == 1:
@@ -99,6 +116,17 @@ def _feet_from(t: Things, node: Described) -> list[str]:
             raise Refusal("It is not clear which foot belongs to which line.")
         bases = list(said)
     return [t.make("foot", point=(point,), base=base or facing_side(t, point)) for point, base in zip(starts, bases)]
+
+
+def _all_sides(t: Things, base: Node, point: str) -> list[tuple[str, ...]]:
+    """The sides of the only shape, where "the sides" are said of a point that is no corner of it."""
+    if not _means_facing(base) or not isinstance(base, Described) or "opposite" in base.adjectives:
+        return []
+    corners = t.aside(lambda: corners_of(t, None))
+    if point in corners:
+        return []
+    first = 1 if len(corners) == 3 else 0  # of a triangle the side that faces its first corner is its first
+    return [(corners[(at + first) % len(corners)], corners[(at + first + 1) % len(corners)]) for at in range(len(corners))]
 
 
 def _straights_of(t: Things, node: Node) -> list[tuple[str, ...]]:

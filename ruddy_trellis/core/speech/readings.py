@@ -62,6 +62,9 @@ def _of_thing(t: Things, id: str) -> str:
     kind = t.b.kind(id)
     if kind in (SEGMENT, VECTOR):
         return t.make("length", span=(id,))
+    if (step := t.b.ahead.step(id)).does in ("perpendicular", "altitude"):
+        # "the perpendicular from A to BC and measure it": from the point to the line.
+        return t.make("distance", from_=step.fills.get("point") or step.fills["corner"], to=_one_line(t, tuple(step.fills["base"])))
     if kind == ARC:
         return t.make("arc_length", arc=(id,))
     if kind == NUMBER:
@@ -87,6 +90,10 @@ def lengths(t: Things, node: Described) -> list[str]:
         return measured(t, start) if start.head != "angle" else t.described(start)
     if node.names and start is None:
         start = node.names[0] if len(node.names) == 1 else Many(node.names)
+    if isinstance(start, Described) and start.head == "point" and len(start.names) == 2 and not start.roles:
+        start = Many(start.names)  # "between the points A and B"
+    if isinstance(start, Ref) and stop is None and len(ends := _last_points(t)) == 2:
+        return [t.make("distance", from_=(ends[0],), to=(ends[1],))]
     if start is None:
         raise Refusal("From where to where? Say: the distance from A to B.")
     if stop is None:
@@ -104,6 +111,12 @@ def lengths(t: Things, node: Described) -> list[str]:
             return measured(t, start)
         return [t.make("length", span=span) for span in t.aside(lambda: spans_of(t, start))]
     return [distance_between(t, start, stop)]
+
+
+def _last_points(t: Things) -> list[str]:
+    """The two points that were made or spoken of last, or the only two: "the distance between them"."""
+    points = t.b.of_kind(POINT)
+    return points if len(points) == 2 else t.b.recent_of(points, 2)
 
 
 def distance_between(t: Things, one: Node, other: Node) -> str:
@@ -201,6 +214,8 @@ def angles(t: Things, node: Described) -> list[str]:
         return [_at_the_centre(t, node, on)]
     if arms is not None:
         if isinstance(arms, Many) and len(arms.items) == 2:
+            if node.role("at") is not None:
+                return [_at_between(t, node, arms)]
             return [_angle_between(t, arms.items[0], arms.items[1], turn)]
         if isinstance(arms, Ref):
             lines = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in STRAIGHTS][-2:]
@@ -261,6 +276,18 @@ def _at_the_centre(t: Things, node: Described, on: Node) -> str:
         raise Refusal("Where is the angle? Say: the angle at the centre on arc AB.")
     circle = t.b.only("circle", [id for id in t.b.of_kind(CIRCLE) if {one, other} <= set(t.b.points_on(id))])
     return t.make("angle", corner=(one, t.aside(lambda: centre_of(t, circle)), other))
+
+
+def _at_between(t: Things, node: Described, arms: Many) -> str:
+    """ "the angle at O between A and Q", or at the centre of the circle that goes through both."""
+    at = node.role("at")
+    ends = [name for item in arms.items if isinstance(item, Named) for name in item.points]
+    if len(ends) == 2:
+        return _at_the_centre(t, node, Named("".join(ends), tuple(ends)))
+    corner = t.aside(lambda: t.corner(node))
+    if isinstance(at, Named) and t.b.points(at.points) == corner[1:2]:
+        return t.make("angle", corner=corner)
+    raise Refusal("Those do not meet there. Say: the angle at A between AB and AC.")
 
 
 def _angle_between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> str:

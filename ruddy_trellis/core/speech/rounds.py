@@ -46,7 +46,10 @@ def circles(t: Things, node: Described) -> list[str]:
     if "concentric" in node.adjectives and (node.count or 1) > 1 and about is not None and len(node.roles) == 1 and not node.names:
         centre = t.aside(lambda: t.point(about))
         return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count or 2, 6))]
-    if "concentric" in node.adjectives and isinstance(node.role("radius"), Many) and node.role("about", "centre", "at") is not None:
+    if "concentric" in node.adjectives and isinstance(node.role("radius"), Many):
+        if node.role("about", "centre", "at") is None:
+            name = t.b.ahead.name(_new_centre(t))
+            node = node.with_role("centre", Named(name, (name,)))
         node = replace(node, adjectives=tuple(word for word in node.adjectives if word != "concentric"))
     if "concentric" in node.adjectives and node.role("on", "about", "centre", "diameter") is not None:
         raise Stray("A concentric circle has the centre of another one. Say: a circle concentric with k.")
@@ -170,6 +173,8 @@ def _circle(t: Things, node: Described) -> str:
             "circle_radius", centre=(centre or _new_centre(t),), radius=_radius_of(t, t.aside(lambda: t.round(node.role("same_radius_as"))))
         )
     if through is not None and centre:
+        if isinstance(through, Many):
+            return _about_through(t, centre, through)
         return t.make("circle", centre=(centre,), point=(t.aside(lambda: t.point(through)),))
     if through is not None:
         point = t.aside(lambda: t.point(through))
@@ -179,6 +184,20 @@ def _circle(t: Things, node: Described) -> str:
     if node.roles:
         raise Refusal("A circle is said by its centre and radius, by its diameter, or by points on it.")
     return _any_circle(t)
+
+
+def _about_through(t: Things, centre: str, through: Many) -> str:
+    """The circle about a centre through several points, of which one is there at most: the others are put on it."""
+    b = t.b
+    names = [item.points[0] for item in through.items if isinstance(item, Named) and len(item.points) == 1]
+    there = [name for name in names if b.has(name)]
+    if len(names) != len(through.items) or len(there) > 1:
+        raise Refusal("A circle about a centre goes through one point, and through others only as they come to lie on it.")
+    first, *others = sorted(names, key=lambda name: name not in there)
+    circle = t.make("circle", centre=(centre,), point=(b.point(first),))
+    for name in others:
+        b.make("point_on", {"path": (circle,)}, name)
+    return circle
 
 
 def _through_more(t: Things, points: list[str]) -> str:

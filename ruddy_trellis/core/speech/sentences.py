@@ -38,12 +38,12 @@ from .building import Building, Final, NotThere, Stray
 from .clauses import Bound, Clauses
 from .images import KIND_OF
 from .kept_parts import check_parts
-from .nodes import Described, Many, Named
+from .nodes import Amount, Described, Many, Named
 from .readings import READS
 from .reckoning import reckon, state
 from .spelling import put_right
 from .things import Things
-from .tokens import MOST, NAME, POINT_NAME, UNKNOWN, WORD, Token, tokens
+from .tokens import MOST, NAME, NUMBER, POINT_NAME, UNKNOWN, WORD, Token, tokens
 from .verbs import DRAWING, VERBS
 
 #: How many clauses are tried in a sentence, in all.
@@ -106,6 +106,11 @@ def _bare(text: str) -> str:
         if shorter == text or not shorter:
             return text
         text = shorter
+
+
+def _has_size(angle: Described) -> bool:
+    """Whether an angle is drawn in a size, and not read."""
+    return bool(angle.amounts) or isinstance(angle.role("size", "of"), Amount)
 
 
 class NotSaid(Refusal):
@@ -318,6 +323,8 @@ class Sentence:
                 continue  # "find the centroid of A, B, C and D" asks nothing of D alone
             if last == _FACTS and does == "conclude" and said[start].word not in _ASKING:
                 continue  # "with AB = AC and angle B = 90°": which is said of the triangle, and no claim
+            if does == "conclude" and last and said[start].word not in _ASKING and self._sizes_what_is_new(said[start:end]):
+                continue  # "triangle ABC, AB = 5": a size of what was just made is none of its claims
             if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
                 continue
             self._left -= 1
@@ -345,10 +352,20 @@ class Sentence:
             self.b.back_to(mark)
         return False
 
+    def _sizes_what_is_new(self, said: Sequence[Token]) -> bool:
+        """Whether words say a number of what the clause before made: "AB = 5", "angle ABC = 50"."""
+        made = {self.b.ahead.name(id) for id in self.b.last_group if id in self.b.ahead and id not in self.b.board}
+        points = {point for token in said for point in token.points}
+        return bool(points) and points <= made and said[-1].kind in (NUMBER, WORD) and any(token.kind == NUMBER for token in said)
+
     def _do(self, does: str, bound: Bound) -> None:
         what = bound.get("x", bound.get("y"))
         # A reading makes no points; an angle that is drawn ("an angle ABC of 50 degrees") does.
-        reads = isinstance(what, Described) and what.head in READS and not (what.head == "angle" and what.kind == "new")
+        reads = (
+            isinstance(what, Described)
+            and what.head in READS
+            and not (what.head == "angle" and (what.kind == "new" or does == "angled" or _has_size(what)))
+        )
         self.b.makes = does in DRAWING and not reads
         self.t.names = []
         new, acts = len(self.b.new), len(self.b.acts)

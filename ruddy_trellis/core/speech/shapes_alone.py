@@ -207,9 +207,13 @@ def _with_an_angle(t: Things, node: Described, names: tuple[str, ...], wanted: W
     names = names or fresh_names(t.b, 4)
     sizes: list[Any] = [*_sizes(t, node), *wanted.lengths.values()]
     angles = [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
+    if not sizes and not any(t.b.has(name) for name in names):
+        sizes = [t.aside(lambda: t.b.points(names[:2]))]  # a free side, as long as which the others are
     if len(sizes) != 1 or len(angles) + len(wanted.angles) != 1:
         raise Refusal("A rhombus is made from the length of its sides and one angle. Say: a rhombus ABCD with side 4 and angle 50°.")
-    wanted.lengths = {frozenset(names[:2]): sizes[0], frozenset(names[1:3]): sizes[0]}
+    wanted.lengths = {frozenset(names[1:3]): sizes[0]}
+    if not all(t.b.has(name) for name in names[:2]):
+        wanted.lengths[frozenset(names[:2])] = sizes[0]
     wanted.angles = wanted.angles or {names[0]: angles[0]}
     return _by_sides(t, replace(node, head="parallelogram"), names, wanted)
 
@@ -271,7 +275,7 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
             order = (*names[1:], names[0])
     sizes = _sizes(t, node)
     angles = [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
-    if (sizes or angles) and (node.head != "parallelogram" or len(sizes) > 2 or len(angles) > 1):
+    if (sizes or angles) and (node.head not in ("parallelogram", "kite") or len(sizes) > 2 or len(angles) > 1):
         raise Refusal(f"Such sizes do not make a {node.head} here. Say its corners, or make a parallelogram by two sides and an angle.")
     if sizes and not wanted.lengths:
         wanted.lengths = {frozenset(order[:2]): sizes[0], frozenset(order[1:3]): sizes[-1]}
@@ -294,15 +298,17 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
 
 
 def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
-    """A parallelogram whose sides, or the angle between them, are said."""
+    """A parallelogram or a kite whose sides, or the angle between them, are said."""
     b = t.b
-    if node.head != "parallelogram":
+    if node.head not in ("parallelogram", "kite"):
         raise Refusal(f"The sides of a {node.head} cannot be chosen here.")
     a, c, third, fourth = names
-    sides = (
-        [wanted.lengths.get(frozenset(pair)) for pair in ((a, c), (third, fourth))],
-        [wanted.lengths.get(frozenset(pair)) for pair in ((c, third), (fourth, a))],
-    )
+    equal = ((third, fourth), (fourth, a)) if node.head == "parallelogram" else ((fourth, a), (third, fourth))
+    sides = [[wanted.lengths.get(frozenset(pair)) for pair in pairs] for pairs in zip(((a, c), (c, third)), equal)]
+    if any(None not in pair and pair[0] != pair[1] for pair in sides):
+        raise Refusal(f"Those sides of a {node.head} are as long as one another.")
+    if node.head == "kite" and not {c, fourth}.issuperset(wanted.angles):
+        raise Refusal("The angle of a kite that is chosen is one between two sides that are not of one length.")
     first = first_side(t, (a, c), next((size for size in sides[0] if size is not None), None))
     inner = Wanted()
     if (size := next((size for size in sides[1] if size is not None), None)) is not None:
@@ -311,6 +317,9 @@ def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted
         same = name in (c, fourth)
         inner.angles[c] = angle if same or not isinstance(angle, float) else 180.0 - angle
     corner = third_corner(t, first, third, inner, False, False)
+    if node.head == "kite":
+        made = b.make_parts("kite", {"corners": (*first, corner)}, [fourth])
+        return next(id for id in made if b.kind(id) == POLYGON)
     last = b.make("fourth_corner", {"corners": (*first, corner)}, fourth)
     return b.polygon((*first, corner, last))
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -115,11 +115,11 @@ def points_lying_on(t: Things, id: str) -> set[str]:
     return set(t.b.points_on(id))
 
 
-def centre_of(t: Things, circle: str) -> str:
-    """The point at the centre of a circle: the one that it was made with, or a new one."""
+def centre_of(t: Things, circle: str, hidden: bool = False) -> str:
+    """The point at the centre of a circle: the one that it was made with, or a new one, which may be for something else alone."""
     step = t.b.ahead.step(circle)
     given = step.fills.get("centre")
-    return given[0] if given else t.b.make("centre", {"of": (circle,)})
+    return given[0] if given else t.b.make("centre", {"of": (circle,)}, None, hidden)
 
 
 def facing_side(t: Things, corner: str) -> tuple[str, ...]:
@@ -134,8 +134,18 @@ def circle_of(t: Things, node: Node | None, point: str) -> str:
     """The circle that is named, or the one on which a point lies."""
     if node is not None:
         return t.round(node)
-    on = [id for id in t.b.of_kind(CIRCLE) if point in points_lying_on(t, id)]
-    return t.b.only("circle", on or t.b.of_kind(CIRCLE))
+    return circle_through(t, (point,))
+
+
+def circle_through(t: Things, points: Sequence[str]) -> str:
+    """The circle on which points are known to lie; the circumcircle of the last triangle with such corners, where none is there."""
+    b = t.b
+    on = [id for id in b.of_kind(CIRCLE) if set(points) <= points_lying_on(t, id)]
+    if not on and (not b.of_kind(CIRCLE) or len(points) > 1):
+        triangle = next((corners for corners in reversed(b.triangles()) if set(points) <= set(corners)), None)
+        if triangle is not None:
+            return b.make("circumcircle", {name: (id,) for name, id in zip("abc", triangle)}, hidden=True)
+    return b.only("circle", on or b.of_kind(CIRCLE))
 
 
 def needed(node: Node | None) -> Node:

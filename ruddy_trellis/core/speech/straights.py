@@ -146,7 +146,14 @@ def _straights(t: Things, node: Described) -> list[str]:
         or (isinstance(one, Named) and len(one.points) == 2)
         or (isinstance(one, Described) and one.head != "point")
     ):
-        spans = t.aside(lambda: spans_of(t, one))
+        mark = t.b.mark()
+        try:
+            spans = t.aside(lambda: spans_of(t, one))
+        except Refusal:
+            if not isinstance(one, Described) or one.plural:
+                raise
+            t.b.back_to(mark)
+            spans = [()]
         if all(len(span) == 2 for span in spans):
             return [straight_between(t, key, span) for span in spans]
     # A line through one point only: any that goes through it.

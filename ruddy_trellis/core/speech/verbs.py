@@ -21,7 +21,7 @@ VERBS: dict[str, Verb] = {}
 #: Verbs that draw: what they name and is not there is made.
 DRAWING = words(
     """
-    fraction sized so_drawn lies_so define name meets join produce bisect divide point_by_ratio point_by_length transform inscribe
+    fraction sized angled so_drawn lies_so define name meets join produce bisect divide point_by_ratio point_by_length transform inscribe
     circumscribe locus draw where_meet dial traced
     """
 )

@@ -1,0 +1,187 @@
+"""Idioms of English as it is spoken in a classroom: by children, by a tutor, by dictation.
+
+Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
+"""
+
+import re
+
+from .english_amounts import NUMBERS
+from .idiom_parts import SIZE, Idioms
+
+_SHAPES = r"triangle|quadrilateral|rectangle|square|parallelogram|rhombus|kite|trapezium|trapezoid|pentagon|hexagon|octagon|polygon|circle"
+#: Words before a shape that say nothing of it.
+_ANY = r"big|large|huge|little|tiny|nice|simple|basic|ordinary|normal|plain|any old|good"
+#: Shapes by how many sides they have.
+_SIDED = {
+    "three": "triangle", "four": "quadrilateral", "five": "pentagon", "six": "hexagon", "seven": "regular heptagon",
+    "eight": "octagon", "3": "triangle", "4": "quadrilateral", "5": "pentagon", "6": "hexagon", "8": "octagon",
+}  # fmt: skip
+_COUNTED = "|".join(NUMBERS)
+
+
+def _decimal(found: re.Match[str]) -> str:
+    """ "two point five": each figure after the point by itself."""
+    figures = "".join(str(NUMBERS[word.lower()]) for word in re.split(r"[ -]+", found[2].strip()))
+    return f"{NUMBERS[found[1].lower()]}.{figures}"
+
+
+def _listed(words: list[str]) -> str:
+    return f"{', '.join(words[:-1])} and {words[-1]}"
+
+
+#: Everyday ways of asking for things, by how they are read.
+OF_EVERYDAY: Idioms = (
+    (r"(?i)^(?:oops|whoops|hmm+|er+m?|um+|ah|oh|ok(?:ay)?|well|no),? (?=\w)", ""),
+    (r"(?i)^(?:gimme|lemme have|lemme see) ", ""),
+    (r"(?i)^start off with ", ""),
+    (r"(?i)\b(and|then|,) (?:we|I|you) (?=(?:draw|take|join|construct|mark|make|bisect|put|choose|reflect|rotate|measure)\b)", r"\1 "),
+    (r"(?i)^(?:that|this) (?=undo\b)|(?<=^undo) that(?=[ .!]*$)", ""),
+    (r"(?i)\b(?:that|this) (?=(?:angle|side|corner) (?:at|of)\b)", "the "),
+    (r"(?i)^what (?:happens|would happen) to (\S+) (?:if|when) (?:I|we|you) (reflect|rotate|translate|enlarge|turn|move) it\b", r"\2 \1"),
+    (r"(?i)\band has (?=(?-i:[A-Z]) (?:in|at|as) (?:the|its) (?:middle|cent(?:re|er)))", "with "),
+    (r"(?i)^make (?-i:([A-Z])) move (?=up|down|left|right)", r"move \1 "),
+    (
+        r"(?i)\b(triangle|quadrilateral|pentagon|hexagon|octagon|polygon|shape) (?:where|in which|with|whose|that has|so that) (?:all )?"
+        r"(?:of )?(?:the |its )?(?:three |four )?sides (?:are )?(?:all )?(?:the same|equal|the same length|of equal length)(?=[ ?.!]*$)",
+        r"regular \1",
+    ),
+    (
+        r"(?i)\bcircle with a line (?:going |passing |which goes |that goes )?through (?:the|its) (?:middle|cent(?:re|er))\b",
+        "circle and a line through its centre",
+    ),
+    (r"(?i)\bwith (?:the|its) (?:top|vertex|corner|point) (?:in|at) (?=(?-i:[A-Z])\b)", "at "),
+    (r"(?i)\b(slider|dial) for (?:the |a )?[a-z]+ (?=(?-i:[a-z]) from\b)", r"\1 "),
+    (
+        rf"(?i)\b(sides|radii|angles|lengths|legs) ((?:{_COUNTED})(?:,? (?:and )?(?:{_COUNTED}))+)(?= (?:cm|mm|m|cent|"
+        rf"met|mill|degrees)|[ .!]*$)",
+        lambda found: (
+            f"{found[1]} "
+            + _listed([str(NUMBERS[word.lower()]) for word in re.findall(r"[a-z]+", found[2], re.IGNORECASE) if word.lower() in NUMBERS])
+        ),
+    ),
+    (r"(?i)\b(?:the )?same distance from (?-i:([A-Z])) as (?:it is )?(?:from )?(?=(?-i:[A-Z])\b)", r"equidistant from \1 and "),
+    (r"(?i)\b(?:to be )?(?:at )?(?:that|which) are equidistant\b", "equidistant"),
+    (r"(?i)^(?:let[’']?s |let us |we )?note (?:by )?(?-i:([A-Z])) (?=the\b)", r"let \1 be "),
+    (
+        r"(?i)\bcircle (?:to touch|touching|that touches|which touches) (?:all )?(?:the |its )?(?:three )?sides(?: of the "
+        r"triangle)?(?=[ .!]*$)",
+        "the incircle",
+    ),
+    (r"(?i)\b(?:draw|make|construct) an? the\b", "draw the"),
+    (r"(?i)^((?:the )?altitude from (?-i:[A-Z])),? (?:with |and )?(?:its |the )?foot (?-i:([A-Z]))(?=[ .!]*$)", r"\2 is the foot of \1"),
+    (r"(?i)\bthat[’']s\b", "that is"),
+    (rf"(?i)\b(?:an? |the )?(?:straight )?line (?:that|which) is ({SIZE}) long\b", r"a segment of length \1"),
+    (r"(?i)^(?:and )?(?:how|what) about (?=an?\b|the\b|some\b|two\b)", "draw "),
+    (r"(?i)^(?:stick|pop|put|whack|pick out) (the [a-z -]+?|an? [a-z -]+?) (?:on|in|up)(?=[ .!]*$)", r"draw \1"),
+    (r"(?i)^show (?:me |us )?what (an? .+?) (?:looks? like|is)(?=[ ?.!]*$)", r"draw \1"),
+    (r"(?i)\b(an?|the) corner of (?=\d+ ?(?:°|degrees?))", r"\1n angle of "),
+    (
+        r"(?i)\btriangle with two (?:sides (?:the same|equal|of (?:the same|equal) length|that are (?:the same|equal))|equal sides)\b",
+        "isosceles triangle",
+    ),
+    (r"(?i)\btriangle((?-i: [A-Z]{3}| [a-z] [a-z] [a-z])) (equilateral|isosceles|right-angled|scalene)(?=[ .!]*$)", r"\2 triangle\1"),
+    (r"(?i)\bshorter sides (?=\d)", "legs "),
+    (r"(?i)\bsemi-circle", "semicircle"),
+    (
+        r"(?i)\b(semicircle|half[- ]circle) (?:of|with) (?:a )?radius (?:of )?(\d+(?:\.\d+)?)((?: ?[cm]?m)?)(?=[ .!]*$)",
+        lambda found: f"segment of length {2 * float(found[2]):g}{found[3]} and a semicircle on it",
+    ),
+    (r"(?i)\b(square|equilateral triangle|rhombus|regular \w+) of (\d\S*(?: ?[cm]?m)?) side(?=[ .!]*$)", r"\1 with side \2"),
+    (r"(?i)^(?:draw |show |put on )?(?:a |the )?coordinate (grid)(?=[ .!]*$)", r"show the \1"),
+    (
+        r"(?i)\b(an?|the) (\d+)[- ]?(?:°|degrees?) angle (?:with|at) (?:its |the )?(?:vertex|corner) (?:at )?(?-i:([A-Z])),? (?:and|with) "
+        r"(?:one|a) (?:side|arm) (?:along )?(?-i:([A-Z]{2}))(?=[ .!]*$)",
+        r"an angle of \2 degrees at \3 from \4",
+    ),
+    (
+        r"(?i)^(?:draw )?(?:straight )?lines from (?-i:([A-Z])) to (?-i:([A-Z])) and (?:from )?(?-i:([A-Z])) to (?-i:([A-Z]))(?=[ .!]*$)",
+        r"join \1 to \2 and \3 to \4",
+    ),
+    (r"(?i)\b(line|circle|ray) by (?=(?-i:[A-Z])\b)", r"\1 through "),
+    (
+        r"(?i)\bcircle (?:which|that) (?:passes|goes) (?:from|through|by) (?-i:([A-Z])) and (?:which |that )?has (?:its "
+        r"|the |a )?cent(?:re|er) "
+        r"(?:in|at|on) (?-i:([A-Z]))\b",
+        r"circle with centre \2 through \1",
+    ),
+    (r"(?i)\btangents? (?:at|on) (the circle|circle (?-i:[a-z]))(?=[ .!]*$)", r"tangents to \1"),
+    (
+        r"(?i)^(?:draw )?(?:around |round )(?:all )?(?:the )?(?:three )?(?:points|corners) (?:with )?a circle(?=[ .!]*$)",
+        "draw the circumcircle",
+    ),
+    (r"(?i)\b(with|and) (?:an?|one) (\d+(?:\.\d+)?)[- ]?(?:degrees?|°) angle\b", r"\1 an angle of \2 degrees"),
+    (r"(?i)\bcircle on (?=(?-i:[A-Z]) (?:going|passing|which|that|with|through)\b)", "circle about "),
+    (
+        rf"(?i)\b({_COUNTED}) point ((?:{_COUNTED})(?:[ -](?:{_COUNTED}))*)\b",
+        _decimal,
+    ),
+    (
+        rf"(?i)\b({_COUNTED}) (?=(?:cm|mm|m|km|centimet(?:re|er)s?|millimet(?:re|er)s?|met(?:re|er)s?)(?: long| apart| away|[ .!]*$))",
+        lambda found: f"{NUMBERS[found[1].lower()]} ",
+    ),
+    (
+        rf"(?i)\b(?:(an?) )?(?:{_ANY}) (?=(?:{_SHAPES}|right|isosceles|equilateral|scalene|acute|obtuse|regular)\b)",
+        lambda found: "a " if found[1] else "",
+    ),
+    (r"(?i)^(?:pop|stick|bung|chuck|whack|shove|throw) (?:on |in |up )?(?=an?\b|the\b|some\b|two\b|three\b|points?\b|circle\b)", "draw "),
+    (
+        rf"(?i)\b(?:an? )?(?:shape|figure|polygon) (?:with|having|that has|which has) ({'|'.join(_SIDED)}) (?:straight )?"
+        r"(?:sides|corners|edges|vertices|angles)(?=[ .!]*$)",
+        lambda found: "a " + _SIDED[found[1].lower()],
+    ),
+    (r"(?i)\btwo lines (?:that|which) (?:cross|intersect|meet|cut)(?: each other| one another)?(?=[ .!]*$)", "two intersecting lines"),
+    (
+        r"(?i)\btwo lines (?:that|which) (?:never|do not|don[’']t) (?:cross|intersect|meet|touch)(?: each other| one another)?(?=[ .!]*$)",
+        "two parallel lines",
+    ),
+    (r"(?i)\btwo crossing (?=lines|circles)", "two intersecting "),
+    (r"(?i)\b(?:that|which) goes on (?:and on |for ?ever|without end)+(?=[ .!]*$)", ""),
+    (r"(?i)\b(how big is|measure|what size is|find|what is) (?:the )?corner (?:at )?(?=(?-i:[A-Z])\b)", r"\1 the angle at "),
+    (
+        r"(?i)^trace (?=(?:an?|the) (?:straight )?(?:height|altitude|line|circle|segment|perpendicular|parallel|bisector|median|"
+        r"tangent|diagonal|radius|ray)\b)",
+        "draw ",
+    ),
+    (
+        r"(?i)^(shade|colou?r|fill|paint|hatch)(?: in)? (?:the )?(?:inside|interior) of (?:the )?(\w+)(?: in)?(?= \w+|[ .!]*$)",
+        r"\1 the \2",
+    ),
+    (
+        r"(?i)^(shade|fill|hatch)(?: in)? (the \w+|[A-Z]{3,}) (?:in |with )(?=(?:red|green|blue|yellow|orange|purple|"
+        r"pink|grey|gray|brown)\b)",
+        r"colour \2 ",
+    ),
+    (r"(?i)\bin the interior of ", "inside "),
+    (r"(?i)\bin the exterior of ", "outside "),
+    (
+        r"(?i)\b(?:which|what) point is (?:at )?(?:the same distance|equally far|as far) (?:away )?from all (?:three|four)?"
+        r"(?: of (?:them|the (?:points|corners|vertices)))?(?: points| corners| vertices)?(?=[ ?.!]*$)",
+        "the point equidistant from the corners",
+    ),
+    (r"(?i)^([a-z]) (?:should|must|ought to|shall|has to) (?:be|equal) (?=-?\d)", r"\1 is "),
+    (r"(?i)\bin the right line\b", "in line"),
+    (r"(?i)\ba right line\b", "a line"),
+    (
+        r"(?i)^(?:the )?(?:point )?(?-i:([A-Z])) (?:is )?(?:moving|moves|running|runs|travelling|travels|going|goes) (?:round |around )?"
+        r"(on|along|around|round) (?=(?:the )?\w+[ .!]*$)",
+        r"make \1 move along ",
+    ),
+    (r"(?i)\bpoint (?:moving|that moves|which moves|running|sliding|that slides) (?:on|along|around|round) ", "point on "),
+    (r"(?i)^(divide .+ into \w+ (?:equal )?parts?),? (?:starting|beginning|from) (?:from |at |with )?(?-i:[A-Z])(?=[ .!]*$)", r"\1"),
+    (
+        r"(?i)\b(?:an? |the )?triangle (?:made )?(?:with|from|out of) (?-i:([A-Z]),? (?:and )?([A-Z])),? and (?:a|one) "
+        r"(?:new|third|further) "
+        r"(?:point|corner|vertex)\b",
+        r"a triangle on \1\2",
+    ),
+    (r"(?i)\b(?:mediatrix|mediatrice)\b", "perpendicular bisector"),
+    (r"(?i)\b(?:axial )?symmetry (?:of|with|about) (?:the )?axis (?=\w)", "reflection in "),
+    (r"(?i)\bimage of (\S+) (?:by|under|in|through) the (?=reflection\b)", r"image of \1 under the "),
+    (r"(?i)^(extend|produce|prolong) ((?-i:[A-Z]{2})) after ", r"\1 \2 beyond "),
+    (r"(?i)^((?:extend|produce|prolong) (?-i:[A-Z]{2}) beyond (?-i:[A-Z])) (?:of|for) (?=\d)", r"\1 by "),
+    (
+        r"(?i)^((?-i:.*\bperpendicular from ([A-Z]) (?:to|on|onto) ([A-Z]{2}))),? (?:with |and )?(?:its |the )?foot "
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        r"\4 is the foot of the perpendicular from \2 to \3",
+    ),
+)
