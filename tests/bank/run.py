@@ -60,7 +60,10 @@ def utterances() -> Iterator[Line]:
 
 def paragraphs() -> Iterator[Line]:
     """What is said in several sentences."""
-    for number, block in enumerate((_HERE / "paragraphs.txt").read_text("utf-8").split("\n=== ")[1:]):
+    blocks = [
+        block for name in ("paragraphs.txt", "paragraphs_later.txt") for block in (_HERE / name).read_text("utf-8").split("\n=== ")[1:]
+    ]
+    for number, block in enumerate(blocks):
         head, _, rest = block.partition("\n")
         text, _, check = rest.partition("\n=> ")
         yield Line(number, *head.split(), "paragraph", text.strip(), check.strip())

@@ -421,7 +421,10 @@ class Building:
 
     def is_image(self, id: str) -> bool:
         """Whether a thing was made as the image of another one."""
-        does = self.ahead.step(id).does
+        step = self.ahead.step(id)
+        if step.makes == POLYGON and step.does == "polygon":
+            return all(map(self.is_image, step.fills["corners"]))
+        does = step.does
         return does in ("mirrored", "turned") or does.startswith(("image_", "bent_", "inverted_"))
 
     def polygon(self, corners: Sequence[str]) -> str:

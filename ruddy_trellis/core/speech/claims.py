@@ -14,6 +14,7 @@ from .amounts import number_said
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .readings import measured
 from .spans import corners_of, spans_of
+from .tables import words
 from .things import Things
 
 Bound = dict[str, Any]
@@ -144,6 +145,13 @@ def on(t: Things, slots: Bound) -> None:
 
 @says
 def midpoint(t: Things, slots: Bound) -> None:
+    halved, by = slots["y"], slots["x"]
+    if (isinstance(halved, Described) and halved.head == "angle") or (isinstance(halved, Named) and len(halved.points) in (1, 3)):
+        _bisects_angle(t, by, halved)
+        return
+    if isinstance(by, Described) and by.head in _STRAIGHT:
+        _bisects(t, slots)
+        return
     if not isinstance(slots["y"], (Named, Described)) or (isinstance(slots["x"], Named) and len(slots["x"].points) == 2):
         _bisects(t, slots)
         return
@@ -166,6 +174,20 @@ def _is_midpoint(t: Things, point: str, span: tuple[str, ...]) -> None:
         return
     other = middle[0] if middle else t.b.make("midpoint", {"span": span}, hidden=True)
     t.make("same_point", a=(point,), b=(other,))
+
+
+#: Nouns of what bisects a span as a line does.
+_STRAIGHT = words("line segment ray median altitude bisector angle-bisector perpendicular diagonal radius diameter chord side")
+
+
+def _bisects_angle(t: Things, by: Node | None, angle: Node) -> None:
+    """A line from the corner of an angle bisects it: the two parts are equal."""
+    one, corner, other = t.corner(angle)
+    ends = t.b.points(by.points) if isinstance(by, Named) and len(by.points) == 2 else ()
+    if corner not in ends:
+        raise Refusal("What bisects an angle goes out from its corner. Say: AD bisects angle A.")
+    inner = next(id for id in ends if id != corner)
+    statement(t, "angle({0})", "angle({1})", [(one, corner, inner), (inner, corner, other)])
 
 
 def _bisects(t: Things, slots: Bound) -> None:

@@ -133,6 +133,7 @@ DRAW_EQUATION = re.compile(
 #: What is put in other words before all else, so that the sentences of the catalogue have it as well: lines with names of their own.
 FIRST_READ = (
     *((re.compile(rf"\b(?:the )?{one}[- ]?axis\b", re.IGNORECASE), f"the line {other} = 0") for one, other in (("x", "y"), ("y", "x"))),
+    (re.compile(r"^((?:reflect|mirror|flip) .+?) (?:over|across|about|through) (?=the line [xy] = 0[ .]*$)", re.IGNORECASE), r"\1 in "),
     (re.compile(r"^where does (.+?) (?:meet|cross|cut) (?=the line [xy] = 0[ ?.]*$)", re.IGNORECASE), r"where \1 meets "),
 )
 #: What leads to a claim, and to what is supposed.

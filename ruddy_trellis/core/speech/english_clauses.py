@@ -179,6 +179,8 @@ point_by_length
     [draw] [a|the] point {n} (with|where|such-that) {fact}
     [let] {n} [is|lies] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
     draw [a] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
+    [draw] [a|the] [point] {n} (inside|outside|above|below) {x1} (with|where|such-that) {fact}
+    [let] {n} is [a|the] [point] (inside|outside|above|below) {x1} (with|where|such-that) {fact}
     (on|of|in) {x1} draw [a|the] [point] {n} (with|where|such-that) {fact}
     [let] {n} [is] [a] point (with|where|such-that) {fact}
     draw [a] [point] {n} (with|where|such-that) {fact}

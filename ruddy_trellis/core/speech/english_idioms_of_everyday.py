@@ -31,6 +31,7 @@ def _listed(words: list[str]) -> str:
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)\bthe (?:little|tiny|smaller|inner) (?=triangle|square|circle|quadrilateral|rectangle)", "the small "),
     (r"(?i)^(?:oops|whoops|hmm+|er+m?|um+|ah|oh|ok(?:ay)?|well|no),? (?=\w)", ""),
     (r"(?i)^(?:gimme|lemme have|lemme see) ", ""),
     (r"(?i)^start off with ", ""),
@@ -120,7 +121,7 @@ OF_EVERYDAY: Idioms = (
         lambda found: f"{NUMBERS[found[1].lower()]} ",
     ),
     (
-        rf"(?i)\b(?:(an?) )?(?:{_ANY}) (?=(?:{_SHAPES}|right|isosceles|equilateral|scalene|acute|obtuse|regular)\b)",
+        rf"(?i)(?<!the )\b(?:(an?) )?(?:{_ANY}) (?=(?:{_SHAPES}|right|isosceles|equilateral|scalene|acute|obtuse|regular)\b)",
         lambda found: "a " if found[1] else "",
     ),
     (r"(?i)^(?:pop|stick|bung|chuck|whack|shove|throw) (?:on |in |up )?(?=an?\b|the\b|some\b|two\b|three\b|points?\b|circle\b)", "draw "),

@@ -16,6 +16,29 @@ def _and(names: str) -> str:
 
 #: Ways of writing in books, by how they are read.
 OF_TEXTBOOKS: Idioms = (
+    (r"(?i)^to (?=(?:prove|show)\b)", ""),
+    (
+        r"(?i)^(through|from|at) (?-i:([A-Z])),? (an?|the) (?:straight )?(line|chord|tangent|perpendicular|parallel|ray|"
+        r"secant) is drawn (?=\w)",
+        r"\1 \2 draw \3 \4 ",
+    ),
+    (
+        r"(?i)^(?:given:? |draw |let )?(?:the |a )?triangle (?-i:([A-Z]{3})) with (?:its |the )?(angle bisectors|altitudes|medians) "
+        r"(?-i:([A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2})) (?:meeting|intersecting|which meet|that meet|meet|concurrent) (?=at\b|in\b)",
+        r"draw the triangle \1 and let the \2 \3 meet ",
+    ),
+    (
+        r"(?i)^with (?-i:([A-Z])) as cent(?:re|er) draw an arc (?:cutting|meeting|to cut|to meet|crossing) (\w+) (?:at|"
+        r"in) (?-i:([A-Z]) and ([A-Z]))"
+        r"(?=[ .!]*$)",
+        r"let \3 be a point on \2 and draw the circle with centre \1 through \3 meeting \2 again at \4",
+    ),
+    (
+        r"(?i)^with cent(?:re|er) (?-i:([A-Z])),? (?:and any radius,? )?draw an arc (?:cutting|meeting|to cut|to meet|"
+        r"crossing) (\w+) (?:at|in) "
+        r"(?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
+        r"let \3 be a point on \2 and draw the circle with centre \1 through \3 meeting \2 again at \4",
+    ),
     (r"(?i),? in the (?:plane|euclidean plane)\b", ""),
     (r"(?i)\b(angle (?-i:[A-Z]{3})) (?:with|of|having) (?:a )?measure (?:of )?(?=\d)", r"\1 of "),
     (r"(?i)\bright angle (?=(?-i:[A-Z])\b)", "right angle at "),

@@ -79,6 +79,21 @@ def is_canonical(text: str, board: Board) -> bool:
     return read.name is None or (" " not in read.name and not board.ids_named(read.name))
 
 
+def first_read(text: str) -> str:
+    """A sentence with those of its idioms put in other words that come before all else; quoted words are the person's own."""
+    if not _QUOTED.search(text):
+        for form, read in FIRST_READ:
+            text = form.sub(read, text)
+    return text
+
+
+def canonical_in(text: str, board: Board) -> str | None:
+    """The sentence of the catalogue that a text is, without what leads to an equation; None where it is none."""
+    text = text.strip()
+    led = DRAW_EQUATION.match(text)
+    return next((one for one in (text, text[led.end() :] if led else "") if one and is_canonical(one, board)), None)
+
+
 def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Sequence[str] = ()) -> Heard:
     """What a text says, in whatever words: a sentence of the catalogue, of the grammar, or near enough to one of them.
 
@@ -97,13 +112,9 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
 
 
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
-    if not _QUOTED.search(text):  # quoted words are the person's own
-        for form, read in FIRST_READ:
-            text = form.sub(read, text)
-    if is_canonical(text, board):
-        return Heard(tuple(said(text, board)))
-    if (led := DRAW_EQUATION.match(text.strip())) is not None and is_canonical(text.strip()[led.end() :], board):
-        return Heard(tuple(said(text.strip()[led.end() :], board)))
+    text = first_read(text)
+    if (canonical := canonical_in(text, board)) is not None:
+        return Heard(tuple(said(canonical, board)))
     try:
         return heard(text, board, selected, recent)
     except (NotThere, ActRefused, Final) as refusal:

@@ -42,6 +42,13 @@ def meets(t: Things, bound: Bound) -> None:
     if touching:
         _touching(t, one, other, names)
         return
+    if isinstance(other, Described) and other.plural and not other.names and len(names) > 1:
+        several = t.aside(lambda: t.all_of(other))
+        if len(several) == len(names):  # "cuts the circles again at P and Q": each at one of them
+            for id, point in zip(several, names):
+                each = {"x": one, "y": Named(t.b.ahead.name(id)), "n": Named(point, (point,)), "words": bound.get("words", ())}
+                meets(t, {slot: value for slot, value in each.items() if value is not None})
+            return
     if not names:
         t.all_of(Where(one, other, again))
         return

@@ -12,7 +12,7 @@ from ..edits.saying import said
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building, Final, NotThere
-from .hearing import is_canonical
+from .hearing import canonical_in, first_read
 from .in_tongue import said_in_tongue
 from .sentences import ActRefused, Sentence, plain
 
@@ -139,8 +139,8 @@ def _carry_out(text: str, building: Building, selected: Sequence[str]) -> None:
 
 
 def _carry_out_in_english(text: str, building: Building, selected: Sequence[str]) -> None:
-    canonical = plain(text)
-    if is_canonical(canonical, building.ahead):
+    text = first_read(text)
+    if (canonical := canonical_in(plain(text), building.ahead)) is not None:
         building.adopt(said(canonical, building.ahead))
         return
     try:

@@ -12,7 +12,7 @@ from .crossings import crossing_of
 from .nodes import Amount, Described, Many, Named, Node
 from .orders import suppose_facts
 from .points import divided
-from .riding import free_place_on, mark_on
+from .riding import free_place_on, mark_on, wish
 from .spans import centre_of
 from .things import Things
 from .verbs import none_there, points_in, verb
@@ -105,6 +105,10 @@ def point_by_length(t: Things, bound: Bound) -> None:
     name = names[0]
     facts = bound["fact"]
     path = bound.get("x1")
+    where = next((word for word in ("inside", "outside", "above", "below") if word in bound.get("words", ())), None)
+    fits, supposed = wish(t, Described("point", roles=((where, path),))) if where and path is not None else (None, [])
+    if where:
+        path = None
     curves, orders = [], []
     for fact in facts.items if isinstance(facts, Many) else (facts,):
         assert isinstance(fact, Described)
@@ -121,11 +125,13 @@ def point_by_length(t: Things, bound: Bound) -> None:
     if not curves and orders:
         t.b.free_point(t.take_name(POINT))
     elif len(curves) == 1:
-        t.make("point_on", path=curves[0], place=free_place_on(t, curves[0]))
+        t.make("point_on", path=curves[0], place=free_place_on(t, curves[0], fits))
     elif len(curves) == 2:
         crossing_of(t, curves[0], curves[1], False)
     else:
         raise Refusal("That is more than fixes a point.")
+    for key, fills in supposed:
+        t.b.suppose(key, {"point": t.b.points([name]), **fills})
     suppose_facts(t, orders)
 
 

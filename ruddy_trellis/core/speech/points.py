@@ -242,7 +242,8 @@ def pole(t: Things, node: Described) -> list[str]:
 def corners(t: Things, node: Described) -> list[str]:
     if node.names:
         return [id for name in node.names for id in t.points(name)]
-    return list(t.aside(lambda: corners_of(t, node.role("of"))))
+    found = list(t.aside(lambda: corners_of(t, node.role("of"))))
+    return found[:1] if node.kind == "new" and not node.plural else found  # "through a corner": any of them
 
 
 def divided(t: Things, span: tuple[str, ...], parts: int) -> list[str]:

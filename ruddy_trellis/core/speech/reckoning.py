@@ -13,6 +13,7 @@ from .things import Things
 
 _RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*[-+*/×÷·−:]\s*[\w(|√∠][^,;?“”{}]*")
 _STATED = re.compile(r"[^,;?“”{}=<>≤≥]+(?:[=≤≥]|[<>]=?)[^,;?“”{}<>≤≥]+")
+_CHAIN = re.compile(r"[A-Z]{2}(?:\s*=\s*[A-Z]{2}){2,}")
 _REASONED = re.compile(r"[-+*/×÷·−²³√(]")
 
 
@@ -41,6 +42,9 @@ def state(t: Things, text: str) -> bool:
     if led is None and not asks:
         return False
     text = plain_statement(text[led.end() :] if led else text)
+    if supposed is None and _CHAIN.fullmatch(text) and (chain := _formula(t, text, "statement")) is not None:
+        t.make("equal_values", statement=chain)
+        return True
     if not _STATED.fullmatch(text) or not _REASONED.search(text):
         return False
     if (comparison := _formula(t, text, "comparison")) is not None:

@@ -175,7 +175,7 @@ def _one_point(t: Things, node: Described) -> list[str]:
         if len(path) == 1 and b.kind(path[0]) not in (CIRCLE, ARC, *STRAIGHTS):
             raise Refusal(f"A point that is not on {b.ahead.name(path[0])} is said to be inside or outside of it.")
         return [b.free_point(t.take_name(POINT), fits=lambda at: _clear_of(t, path, at))]
-    fits, supposed = _wish(t, node)
+    fits, supposed = wish(t, node)
     point = b.free_point(t.take_name(POINT), fits=fits)
     for key, fills in supposed:
         b.suppose(key, {"point": (point,), **fills})
@@ -222,8 +222,8 @@ def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
     return t.path(node)
 
 
-def free_place_on(t: Things, path: tuple[str, ...]) -> float:
-    """Where on a path a new point goes: not upon one that is there."""
+def free_place_on(t: Things, path: tuple[str, ...], fits: Callable[[Place], bool] | None = None) -> float:
+    """Where on a path a new point goes: not upon one that is there, and where it fits if it can be."""
     b = t.b
     kind = b.kind(path[0]) if len(path) == 1 else SEGMENT
     taken = [value for id in b.of_kind(POINT) if (value := b.ahead.value(id)) is not None]
@@ -241,6 +241,8 @@ def free_place_on(t: Things, path: tuple[str, ...]) -> float:
             b.back_to(mark)
             t.names = waiting
         gap = min((distance_between(value, place) for place in taken), default=1.0) if value is not None else 0.0
+        if fits is not None and value is not None and not fits(value[:2]):
+            gap *= 1e-6
         if gap > most * 1.6:
             best, most = choice, gap
     return best
@@ -287,7 +289,7 @@ def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:
 Supposed = tuple[str, dict[str, Any]]
 
 
-def _wish(t: Things, node: Described) -> tuple[Callable[[Place], bool], list[Supposed]]:
+def wish(t: Things, node: Described) -> tuple[Callable[[Place], bool], list[Supposed]]:
     """What is asked of the place of a free point besides (inside, outside, above, below), and the same as suppositions."""
     tests, supposed = [], []
     for role, part in node.roles:

@@ -147,6 +147,8 @@ def _circle(t: Things, node: Described) -> str:
             return t.make("circle", centre=(centre,), point=(points[0],))
         return _through_more(t, points)
     if diameter is not None and _is_span(diameter):
+        if centre_node is not None and (ends := _new_ends(t, diameter)):
+            return _with_new_diameter(t, centre_node, ends)
         span = t.aside(lambda: t.span(diameter))
         if centre_node is None:
             return _on_diameter(t, span)
@@ -184,6 +186,24 @@ def _circle(t: Things, node: Described) -> str:
     if node.roles:
         raise Refusal("A circle is said by its centre and radius, by its diameter, or by points on it.")
     return _any_circle(t)
+
+
+def _new_ends(t: Things, diameter: Node) -> tuple[str, ...]:
+    """The names of the ends of a diameter, where neither is there."""
+    named = diameter.names[0] if isinstance(diameter, Described) and diameter.names else diameter
+    points = named.points if isinstance(named, Named) else ()
+    return points if len(points) == 2 and not any(map(t.b.has, points)) else ()
+
+
+def _with_new_diameter(t: Things, centre: Node, ends: tuple[str, ...]) -> str:
+    """A circle about a centre, with a new diameter of it: "the circle with centre O and diameter AB"."""
+    b = t.b
+    middle = t.aside(lambda: t.point(centre))
+    (first,) = t.aside(lambda: b.points(ends[:1]))
+    circle = t.make("circle", centre=(middle,), point=(first,))
+    half_turn = b.make("point_reflection", {"centre": (middle,)}, hidden=True)
+    b.make("segment", {"from": (first,), "to": (b.make("image_point", {"of": (first,), "by": (half_turn,)}, ends[1]),)})
+    return circle
 
 
 def _about_through(t: Things, centre: str, through: Many) -> str:

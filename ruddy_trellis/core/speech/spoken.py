@@ -6,13 +6,16 @@ What fills a gap of a kind is in ``things``; what a description makes in the fil
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
 
+from ..arithmetic import FLOATS
 from ..catalogue import CATALOGUE
 from ..edits.models import Move
-from ..kinds import CIRCLE, LINE, NUMBER, POINT, with_article, word
+from ..formulas.measures import polygon_area
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, with_article, word
 from ..language import names as spelling
 from ..refusal import Refusal
 from .amounts import as_told
@@ -160,7 +163,9 @@ class Spoken:
             found = [step.id for step in b.ahead.steps if b.is_image(step.id) and not step.look.hidden]
             if not found:
                 raise Refusal("There is no image here.")
-            return b.recent_of(found, node.count or len(found)) if node.plural else [found[-1]]
+            corners = {corner for id in found for corner in b.ahead.step(id).fills.get("corners", ())}
+            parts = [id for id in found if id not in corners] if not node.plural else [id for id in found if b.kind(id) != POLYGON] or found
+            return b.recent_of(parts, node.count or len(parts)) if node.plural else [parts[-1]]
         if node.head in MADE_AS and node.kind != "all":
             found = [step.id for step in b.ahead.steps if step.does in MADE_AS[node.head]]
             if found and (node.kind == "old" or len(found) == 1) and not node.plural:
@@ -173,7 +178,7 @@ class Spoken:
             if len(found) == (node.count or 2 if node.head == "tangent" else 3):
                 return found
             return None
-        if node.head not in KINDS_OF or (node.adjectives and node.adjectives != ("same",)):
+        if node.head not in KINDS_OF or (node.adjectives and node.adjectives not in (("same",), ("small",))):
             return None
         if node.head in CORNERS and node.kind != "old":
             return None
@@ -186,9 +191,18 @@ class Spoken:
             if node.count and len(found) > node.count:
                 found = [id for id in b.recent.ids if id in found][-node.count :] if any(id in b.recent.ids for id in found) else found
             return found
+        if "small" in node.adjectives:
+            return [min(found, key=self._extent)] if len(found) > 1 and node.kind == "old" else None
         if node.kind == "old" and found:
             return [b.only(node.head, found)]
         return None
+
+    def _extent(self, id: str) -> float:
+        """How large a circle or a polygon is now, to tell the small one of several."""
+        value = self.b.ahead.value(id) or ()
+        if self.b.kind(id) == POLYGON:
+            return float(polygon_area(FLOATS, tuple(value)))
+        return float(value[2]) if self.b.kind(id) == CIRCLE and value else math.inf
 
     def circle_there(self, node: Described) -> list[str] | None:
         """The circle that is there of which its centre, or a point on it, is said and nothing else: "circle O", "the circle with centre O".
