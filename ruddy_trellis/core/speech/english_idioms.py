@@ -4,9 +4,6 @@ Each is a form and what is read for it. What is read has words of ``english`` on
 files by what they are about.
 """
 
-import re
-from collections.abc import Callable
-
 from .english_idioms_of_acts import OF_ACTS
 from .english_idioms_of_everyday import OF_EVERYDAY
 from .english_idioms_of_lines import OF_LINES
@@ -16,9 +13,19 @@ from .english_idioms_of_rounds import OF_ROUNDS
 from .english_idioms_of_shapes import OF_SHAPES
 from .english_idioms_of_signs import OF_SIGNS
 from .english_idioms_of_textbooks import OF_TEXTBOOKS
+from .idiom_parts import Idiom
 
 #: Ways of writing in their order, by how they are read.
-WRITTEN: tuple[tuple[re.Pattern[str], str | Callable[[re.Match[str]], str]], ...] = tuple(
-    (re.compile(form, re.IGNORECASE if form.startswith("(?i)") else 0), read)
-    for form, read in (*OF_EVERYDAY, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS)
+WRITTEN: tuple[Idiom, ...] = tuple(
+    Idiom(form, read)
+    for form, read in (*(*OF_EVERYDAY, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS),)
 )
+
+
+def in_other_words(text: str) -> str:
+    """A text with its idioms put in the words that the grammar has for them."""
+    low = text.lower()
+    for idiom in WRITTEN:
+        if idiom.needle in low and (other := idiom.put(text)) != text:
+            text, low = other, other.lower()
+    return text

@@ -84,15 +84,11 @@ class Best:
 @lru_cache(maxsize=256)
 def plain(text: str) -> str:
     """A sentence without the courtesies around it, and in the words that the grammar has for its idioms."""
-    text = _without_idioms(" ".join(text.split()).strip())
+    text = english_idioms.in_other_words(" ".join(text.split()).strip())
     bare = _bare(text)
-    return bare if text.startswith(bare) else _bare(_without_idioms(bare))  # what was taken off before it may have hidden an idiom
-
-
-def _without_idioms(text: str) -> str:
-    for form, written in english_idioms.WRITTEN:
-        text = form.sub(written, text)
-    return text
+    return (
+        bare if text.startswith(bare) else _bare(english_idioms.in_other_words(bare))
+    )  # what was taken off before it may have hidden an idiom
 
 
 def _bare(text: str) -> str:
