@@ -240,6 +240,9 @@ def _whole(t: Things, path: tuple[str, ...], other: tuple[str, ...]) -> tuple[st
         return (b.make("line", {"from": step.fills["from"], "to": step.fills["to"]}, hidden=True),)
     if step.does == "altitude":
         return (b.make("perpendicular", {"base": step.fills["base"], "point": step.fills["corner"]}, hidden=True),)
+    if step.does == "median":
+        middle = b.make("midpoint", {"span": step.fills["side"]}, hidden=True)
+        return (b.make("line", {"from": step.fills["corner"], "to": (middle,)}, hidden=True),)
     return path
 
 

@@ -31,6 +31,38 @@ def _listed(words: list[str]) -> str:
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)\b(?:colou?r|paint) (it|them|the \w+|(?-i:[A-Z]{3,})) in(?=[ .!]*$)", r"shade \1"),
+    (
+        r"(?i)\b(?:straight )?(?:line|segment) with (?:a |two )?(?:dots?|points?) (?:at|on) (?:each|both|its|either) ends?(?=[ .!]*$)",
+        "segment",
+    ),
+    (
+        r"(?i),? (?:it )?(?:doesn[’']t|does not|needn[’']t|need not) (?:have|need) to be (?:regular|exact|perfect|equal|special)(?=[ .!]*$)",
+        "",
+    ),
+    (r"(?i)\bfixed (?=points?\b|lines?\b|circles?\b)", ""),
+    (r"(?i)\bcircle by them\b", "circle through them"),
+    (r"(?i)^it is (?=an? )", ""),
+    (r"(?i)^(from|through|at|on) ((?-i:[A-Z]{1,2})),? (?:I|we|you|one) (?=draws?\b|constructs?\b)", r"\1 \2 "),
+    (r"(?i)\bthe (triangle|circle|square|rectangle|quadrilateral|parallelogram|polygon)[’']s (?=\w)", r"the \1 "),
+    (
+        r"(?i)^((?:.* )?)(?:put |draw |show )?the (triangle|circle|square|quadrilateral) "
+        r"(centroid|incent(?:re|er)|circumcent(?:re|er)|orthocent(?:re|er)|cent(?:re|er)|incircle|circumcircle|area|"
+        r"perimeter|medians|altitudes)(?: in| on)?"
+        r"(?=[ .!?]*$)",
+        r"\1the \3 of the \2",
+    ),
+    (r"(?i)\bline from (?-i:([A-Z])) straight (?:down )?to (?=(?-i:[A-Z]{2}|[a-z])\b)", r"perpendicular from \1 to "),
+    (r"(?i)\bparallel line to\b", "parallel to"),
+    (r"(?i)^(translate|move|shift) (.+?) with (?=the vector\b|(?-i:[A-Z]{2})\b)", r"\1 \2 by "),
+    (r"(?i)\bdropped (?=from\b|on\b|onto\b|to\b)", ""),
+    (r"(?i)\bon top of (?=(?-i:[A-Z]{2})\b)", "above "),
+    (r"(?i)\btwo circles (?:of )?the same size(?=[ .!]*$)", "two equal circles"),
+    (
+        r"(?i)\bpoints? (?:of|on) (the circle|the line|(?-i:[a-z]|[A-Z]{2})) (?:which|that) (?:are|is|lie|lies) (?:at )?(?:a |the )?"
+        r"(?:distance (?:of )?)?(\d\S*(?: ?[cm]?m)?) (?:away )?from (?-i:([A-Z]))(?=[ .!]*$)",
+        r"points where \1 meets the circle with centre \3 and radius \2",
+    ),
     (r"(?i)\bthe (?:little|tiny|smaller|inner) (?=triangle|square|circle|quadrilateral|rectangle)", "the small "),
     (r"(?i)^(?:oops|whoops|hmm+|er+m?|um+|ah|oh|ok(?:ay)?|well|no),? (?=\w)", ""),
     (r"(?i)^(?:gimme|lemme have|lemme see) ", ""),

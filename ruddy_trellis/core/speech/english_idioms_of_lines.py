@@ -60,7 +60,7 @@ OF_LINES: Idioms = (
         r"draw \1\2 perpendicular to \3",
     ),
     (r"^(?:[Ll]et )?([A-Z]) ∈ (\S+?)(?=[ .!]*$)", r"let \1 be a point on \2"),
-    (r"(?i)\b(?:to|so as to) (?:meet|cut|cross) (?=\S+ (?:at|in) (?-i:[A-Z])(?=[ .!]*$))", "meeting "),
+    (r"(?i)\b(?:to|so as to) (?:meet|cut|cross) (?=\S+(?: produced)? (?:at|in) (?-i:[A-Z])(?=[ .!]*$))", "meeting "),
     (
         r"^([A-Z]{2}) and ([A-Z]{2})(?:,)? (?:when |are )?(?:produced|extended|prolonged),? (?:to )?meet (?:at|in) ",
         r"let line \1 and line \2 meet at ",

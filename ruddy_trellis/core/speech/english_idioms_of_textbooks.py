@@ -3,9 +3,23 @@
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
 
+import re
+
 from .idiom_parts import SIZE, Idioms
 
 _SHAPES = r"equilateral triangle|isosceles triangle|square|rectangle|rhombus|parallelogram|regular pentagon|regular hexagon|semicircle"
+
+
+def _equal_sides(corners: str, apex: str) -> str:
+    """What is equal in an isosceles triangle with a corner that is its apex: "AB = AC"."""
+    one, other = (corner for corner in corners if corner != apex)
+    return f"{apex}{one} = {apex}{other}"
+
+
+def _listed(names: str) -> str:
+    """ "AD, BE, CF" as "AD, BE and CF"."""
+    found = re.findall("[A-Z]{2}", names)
+    return f"{', '.join(found[:-1])} and {found[-1]}"
 
 
 def _and(names: str) -> str:
@@ -16,6 +30,101 @@ def _and(names: str) -> str:
 
 #: Ways of writing in books, by how they are read.
 OF_TEXTBOOKS: Idioms = (
+    (
+        rf"(?i)\b(?:a |the )?(semicircle|circle) (?:with|on|of) (?:the |a )?diameter (?-i:([A-Z]{{2}})) (?:=|of|equal to|"
+        rf"of length) ({SIZE})"
+        r"(?=[ .!]*$)",
+        r"the segment \2 of length \3 and the \1 with diameter \2",
+    ),
+    (
+        r"(?i)\bisosceles triangle (?-i:([A-Z]{3})),? with (?:the |a )?(?:vertex|apex) angle (?:at )?(?-i:([A-Z])) "
+        r"(?:measuring|of|equal to|=) ",
+        lambda found: f"triangle {found[1]} with {_equal_sides(found[1], found[2])} and angle {found[2]} = ",
+    ),
+    (
+        r"(?i)\b(?:isosceles triangle (?-i:([A-Z]{3}))|triangle (?-i:([A-Z]{3})) isosceles),? with (?:the |its )"
+        r"?(?:apex|top|vertex) (?:at |in )?"
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        lambda found: f"triangle {found[1] or found[2]} with {_equal_sides(found[1] or found[2], found[3])}",
+    ),
+    (
+        r"(?i)\b(isosceles triangle with base \d\S*(?: ?[cm]?m)?),? and (?:with )?base angles (?:of |equal to |both )?(?=\d)",
+        r"\1 and an angle of ",
+    ),
+    (r"(?i),? (?:so|such) that no three (?:of them )?are (?:collinear|in line)(?=[ .!]*$)", ""),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z])) (?:is|be) (?:a|any) point (?:on|of|in) (?:the )?(?:side )?(?-i:([A-Z]{2})) of "
+        r"(?:a|the) triangle (?-i:([A-Z]{3}))\b",
+        r"draw the triangle \3 and let \1 be a point on \2",
+    ),
+    (r"(?i)\b(a triangle) in which (?=(?-i:[A-Z]{2}) (?:is|bisects)\b)", r"\1 and "),
+    (r"(?i)\bwith (?-i:[A-Z]{2}) ?≠ ?(?-i:[A-Z]{2})(?: and|, and|,) (?=\w)", "with "),
+    (
+        r"(?i)\btouches (?-i:([A-Z]{2})) at (?-i:([A-Z])), (?-i:([A-Z]{2})) at (?-i:([A-Z])),? and (?-i:([A-Z]{2})) at "
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        r"touches \1, \3 and \5 at \2, \4 and \6",
+    ),
+    (r"(?i)\bequilat\.?(?= |,|$)", "equilateral"),
+    (r"^(?:△|Δ) ?([A-Z]{3}),? (equilateral|isosceles|right-angled)(?=,|[ .!]*$)", r"\2 triangle \1"),
+    (r"(?i)\b((?:equilateral )?triangle (?-i:[A-Z]{3})|square (?-i:[A-Z]{4})), sides? (?:of )?(?=\d)", r"\1 with side "),
+    (r"(?i)^circle: cent(?:re|er) (.+?),? r ?= ?(?=\d)", r"circle with centre \1 and radius "),
+    (r"(?i)\bsegment (?-i:([A-Z]{2})) (?:congruent|equal)(?: in length)? to (?=(?-i:[A-Z]{2})\b)", r"segment \1 of length "),
+    (r"(?i)^(?:a|the) point (?-i:([A-Z])) moves (?:so|such) that ", r"let \1 be a point such that "),
+    (r"(?i)\b((?:so|such) that (?:the )?(?:angle|∠) ?(?-i:[A-Z]{3})) ?(?:=|is) ?90 ?(?:°|degrees)?(?=[ .!]*$)", r"\1 is a right angle"),
+    (
+        r"(?i)^draw (?-i:([A-Z])([A-Z])) (?:at right angles|perpendicular) to (?-i:\1([A-Z])) and equal to (?:it|(?-i:\1\3))(?=[ .!]*$)",
+        r"let \2 be the image of \3 under the rotation about \1 by 90 degrees and draw the segment \1\2",
+    ),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z])) (?:be |is |lies )?on (?:the )?line (?-i:([A-Z])([A-Z])),? with (?-i:(\2|\3)) "
+        r"between (?-i:(?:[A-Z])) and (?-i:[A-Z])"
+        r"(?=[ .!]*$)",
+        lambda found: f"let {found[1]} be a point on {found[2]}{found[3]} produced beyond {found[4]}",
+    ),
+    (
+        r"(?i)^(?:draw |find |construct )?the image of (.+?) (?:after|under|by) (?:a |the )?(?:rotation|turn) (?:of|by|through) (?=\d)",
+        r"rotate \1 by ",
+    ),
+    (r"(?i)^(?:draw |find |construct )?the image of (.+?) after (?:a |the )?reflection (?:in|over|across) ", r"reflect \1 in "),
+    (r"(?i)^(?:draw |find |construct )?the image of (.+?) after (?:a |the )?translation (?:by|of) ", r"translate \1 by "),
+    (
+        r"(?i)^let (?-i:([A-Z]{2}) and ([A-Z]{2})) be (produced|extended) to (?-i:([A-Z]) and ([A-Z]))(?:,? respectively)?(?=[ .!]*$)",
+        r"produce \1 to \4 and produce \2 to \5",
+    ),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2})) (?:are|be) (?:the )?(altitudes|medians|angle "
+        r"bisectors)(?: of (?:the )?triangle"
+        r"(?-i: [A-Z]{3})?)?,? and (?-i:([A-Z])) (?:is )?their (?:point of )?(?:intersection|meeting point)(?=[ .!]*$)",
+        r"\1 are the \2 and let \3 be their intersection",
+    ),
+    (r"(?i)^let (the [a-z -]+?(?: of (?-i:[A-Z]{3,4}))?) have (cent(?:re|er)) (?-i:([A-Z]\d?))(?=[ .!]*$)", r"let \3 be the \2 of \1"),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z]) and ([A-Z])) (?:be|are) points on (?:the )?(?:sides )?(?-i:([A-Z]{2}) and "
+        r"([A-Z]{2}))(?: respectively)?,? "
+        r"(?:such|so) that (?-i:([A-Z])\1 = \5\2)(?=[ .!]*$)",
+        r"let \1 be a point on \3 and let \2 be a point on \4 such that \5\2 = \5\1",
+    ),
+    (
+        r"^([A-Z]{2}(?:, [A-Z]{2})*,? (?:and )?[A-Z]{2}) (medians|altitudes|angle bisectors), ([A-Z]) = ([A-Z]{2}) ∩ ([A-Z]{2})(?=[ .!]*$)",
+        lambda found: f"{_listed(found[1])} are the {found[2]} and let {found[4]} meet {found[5]} at {found[3]}",
+    ),
+    (
+        r"(?i)^(?:let )?equilateral triangles (?-i:([A-Z])([A-Z])([A-Z]), ([A-Z])([A-Z])([A-Z]),? (?:and )?([A-Z])"
+        r"([A-Z])([A-Z])) (?:are |be )?"
+        r"(?:drawn |constructed |erected |described )?(externally |outwards |outwardly |internally |inwards )?on the "
+        r"sides(?: externally| outwards)?"
+        r"(?: of (?:the )?(?:triangle )?(?-i:[A-Z]{3})?)?(?=[ .!]*$)",
+        lambda found: " and ".join(
+            f"{'draw ' if not n else ''}the equilateral triangle {found[n + 1]}{found[n + 2]}{found[n + 3]} "
+            f"{'internally' if (found[10] or '').startswith('in') else 'externally'} on {found[n + 1]}{found[n + 2]}"
+            for n in (0, 3, 6)
+        ),
+    ),
+    (
+        r"(?i)\b(rectangle|square|triangle|parallelogram|rhombus) with (?:the )?(?:vertex|vertices|corners) (?-i:([A-Z])) ?(\([^()]+\)) and "
+        r"(?-i:([A-Z])) ?(\([^()]+\))(?=[ .!]*$)",
+        r"\1 on \2\4 with \2 at \3 and \4 at \5",
+    ),
     (r"(?i)^to (?=(?:prove|show)\b)", ""),
     (
         r"(?i)^(through|from|at) (?-i:([A-Z])),? (an?|the) (?:straight )?(line|chord|tangent|perpendicular|parallel|ray|"
@@ -81,7 +190,8 @@ OF_TEXTBOOKS: Idioms = (
     (
         r"(?i)\b(?:let )?(?:the )?(?:perpendiculars )?(?-i:([A-Z])([A-Z]),? (?:and )?\1([A-Z])),? (?:be |are )(?:the )"
         r"?(?:perpendiculars |drawn )?"
-        r"(?:perpendicular )?(?:from (?-i:\1) )?(?:on|to|onto) (?-i:([A-Z]{2}),? (?:and )?([A-Z]{2}))(?: respectively)?(?=[ .!]*$)",
+        r"(?:perpendicular )?(?:from (?-i:\1) )?(?:on|to|onto) (?-i:([A-Z]{2}|[a-z]),? (?:and )?([A-Z]{2}|[a-z]))(?: "
+        r"respectively)?(?=[ .!]*$)",
         r"let \2 be the foot of the perpendicular from \1 to \4 and let \3 be the foot of the perpendicular from \1 to \5 and draw the "
         r"segments \1\2 and \1\3",
     ),
@@ -262,7 +372,7 @@ OF_TEXTBOOKS: Idioms = (
     (
         r"(?i)\bdraw (?-i:([A-Z])([A-Z])) (parallel|perpendicular) to (\S+?),? (?:to meet|meeting|to cut|cutting|which "
         r"meets|and let it meet) "
-        r"(?:side |line )?(\S+) (?:at|in) (?-i:\2)(?=[ .!]*$)",
+        r"(?:side |line )?(.+?) (?:at|in) (?-i:\2)(?=[ .!]*$)",
         r"draw the \3 to \4 through \1 meeting \5 at \2",
     ),
     (

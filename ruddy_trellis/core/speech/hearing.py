@@ -19,7 +19,7 @@ from ..refusal import Refusal
 from .building import Building, Final, NotThere
 from .english import DRAW_EQUATION, FIRST_READ
 from .in_tongue import said_in_tongue
-from .sentences import ActRefused, Sentence
+from .sentences import ActRefused, Sentence, plain
 
 _SPAN = re.compile(r"\|?[A-Z]{2}\|?")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
@@ -113,8 +113,9 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
 
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
     text = first_read(text)
-    if (canonical := canonical_in(text, board)) is not None:
-        return Heard(tuple(said(canonical, board)))
+    for one in dict.fromkeys((text, plain(text))):
+        if (canonical := canonical_in(one, board)) is not None:
+            return Heard(tuple(said(canonical, board)))
     try:
         return heard(text, board, selected, recent)
     except (NotThere, ActRefused, Final) as refusal:

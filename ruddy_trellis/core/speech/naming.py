@@ -179,7 +179,7 @@ def _define_points(t: Things, node: Node, what: Described) -> None:
     none_there(t, names)
     if isinstance(node, Named) and len(node.points) > 1:
         raise Refusal("Name the points one by one: A, B and C.")
-    if not what.roles:
+    if not what.roles and "in-line" not in what.adjectives:
         # "Let C be a third point": one more.
         check_words(replace(what, adjectives=tuple(word for word in what.adjectives if word not in ORDINALS)))
         t.b.points([t.b.free_name(name, POINT) for name in names])

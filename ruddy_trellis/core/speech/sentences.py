@@ -8,6 +8,8 @@ from dataclasses import dataclass
 from functools import lru_cache
 from itertools import product
 
+from ..catalogue import CATALOGUE
+from ..kinds import CLAIM
 from ..refusal import Refusal
 from . import (
     acting,
@@ -185,9 +187,11 @@ class Sentence:
                     and self._made_so(f"draw the {setting[1]} {setting[2]} with {rest}")
                 ):
                     return
+                is_new = not any(map(self.b.has, names))
                 if not all(map(self.b.has, names)):
                     self.carry_out(f"draw the {setting[1]} {setting[2]}")
-                self.carry_out(rest)
+                if not is_new or not self._supposed(rest):
+                    self.carry_out(rest)
             except Refusal:
                 self.b.back_to(mark)
                 raise
@@ -221,6 +225,15 @@ class Sentence:
         if self._best.far >= len(said) and said[0].word in _ACTS:
             raise ActRefused(refusal.sentence)
         raise refusal
+
+    def _supposed(self, text: str) -> bool:
+        """Take what is told of a figure that was just drawn for supposed, where it is no more than a claim and nobody asks for a proof."""
+        mark = self.b.mark()
+        if text.split(maxsplit=1)[0].lower() in _ASKING or not self._made_so(text):
+            return False
+        is_claim = any(CATALOGUE[new.does].makes == CLAIM for new in self.b.new[mark.new :])
+        self.b.back_to(mark)
+        return is_claim and self._made_so(f"let {text}")
 
     def _made_so(self, text: str) -> bool:
         """Do what a sentence says, where it can be: of a shape that is new, facts say how it is made."""

@@ -275,7 +275,7 @@ def _of_length(t: Things, node: Described, start: Node | None, length: Node) -> 
         return t.make("segment", from_=(begin,), to=(end,))
     circle = t.b.make("circle_radius", {"centre": (begin,), "radius": size}, hidden=True)
     end = t.b.make("point_on", {"path": (circle,), "place": 4.0})
-    return t.make("segment", from_=(begin,), to=(end,))
+    return t.make("vector" if node.head == "vector" else "segment", from_=(begin,), to=(end,))
 
 
 def _at_angle(t: Things, node: Described, by: Node) -> str:

@@ -18,8 +18,8 @@ _TOKEN = re.compile(
 _CAPITALS = re.compile(r"(?:[A-Z](?:_?\d+)?['′’″]*)+")
 POINT_NAME = re.compile(r"[A-Z](?:_?\d+)?['′’″]*")
 _SMALL_POINT = re.compile(r"[a-z]\d*['′’]*")
-#: Things of one kind that are told apart by numbers: k1 and k2, l_1 and l_2.
-_NUMBERED = re.compile(r"[a-z]_?\d{1,2}")
+#: Things of one kind that are told apart by numbers: k1 and k2, l_1 and l_2, ω1 and ω2.
+_NUMBERED = re.compile(r"[a-zα-ω]_?\d{1,2}")
 #: How many tokens a sentence has at most that is taken apart here.
 MOST = 80
 
