@@ -9,6 +9,7 @@ from unittest import mock
 
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.hand import Alone
+from ruddy_trellis.core.kinds import CLAIM
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.speech import english, english_idioms
 from ruddy_trellis.core.speech.hearing import heard, understood
@@ -18,6 +19,7 @@ from ruddy_trellis.core.speech.sentences import plain
 from ruddy_trellis.core.speech.tokens import UNKNOWN, tokens
 
 from ..bank.boards import BOARDS
+from ..bank.judge import said_on
 from ..bank.run import says, utterances
 
 
@@ -255,8 +257,36 @@ class NotOtherwiseTest(unittest.TestCase):
         ("circ", "draw a circle with centre P and the radius of k", ["c is the circle with centre P and radius OA"]),
         ("three", "draw a circle round the three points", ["k is the circle through A, B and C"]),
         ("three", "write “the x-axis” on the board", ["p is the words “the x-axis”"]),
+        ("three", "the midpoint of circle BC", None),
+        ("three", "find the distance between the points A and B", ["AB is the distance from A to B"]),
+        ("empty", "A, B and C are collinear points", ["p is the line through A and B", "C is a point on p"]),
+        ("empty", "a vector of length 3", ["p is the vector from A to B"]),
+        ("empty", "draw a circle of centre O and a diameter AB", ["AB is the segment from A to B"]),
+        ("circ", "let r be the radius of k", ["r is the radius of k"]),
+        ("two", "AB = 7", ["ω is the claim that AB = 7"]),
+        ("empty", "AB = 7", ["AB is the segment from A to B"]),
+        ("tri", "label the sides a, b and c", ["b is the segment from C to A"]),
         ("three", "join ac bc", ["AC is the segment from A to C", "BC is the segment from B to C"]),
     )  # fmt: skip
+
+    def test_an_act_on_a_side_changes_none_of_its_ends(self):
+        texts = ("make side AB dashed", "make AB thicker", "dash AB", "colour AB red", "unlabel AB", "lock AB", "delete AB", "log AB")
+        for text in texts:
+            seen = said_on(BOARDS["tri"]().board, text)
+            self.assertTrue(seen.is_refused, text)
+            self.assertEqual([step.look for step in seen.board.steps], [step.look for step in BOARDS["tri"]().board.steps], text)
+
+    def test_a_size_that_follows_what_is_drawn_is_none_of_its_claims(self):
+        for text in ("triangle ABC, AB = 5, BC = 6, CA = 7", "ABCD rect, AB = 8, BC = 3", "AB = 5, BC = 6, CA = 7"):
+            board = BOARDS["empty"]().board
+            perform(board, heard(text, board).edit)
+            self.assertEqual([step.does for step in board.steps if step.makes == CLAIM], [], text)
+            a, b, c = (board.value(board.find(name))[:2] for name in "ABC")
+            wanted = [float(number) for number in re.findall(r"\d", text)][:2]
+            self.assertEqual([round(math.dist(a, b), 9), round(math.dist(b, c), 9)], wanted)
+        board = BOARDS["empty"]().board
+        perform(board, heard("draw a triangle ABC with AB = 5 and prove that AB = 5", board).edit)
+        self.assertEqual(sum(step.makes == CLAIM for step in board.steps), 1)
 
     def test_what_was_once_read_otherwise_by_what_was_left_over(self):
         for board, text, wanted in self.ONCE_OTHERWISE:

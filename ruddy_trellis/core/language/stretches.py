@@ -92,8 +92,12 @@ def several_of(part: list[Token], whole: str, board: SeenBoard, kind: Any) -> li
         return []
 
 
-def things_named(text: str, board: SeenBoard) -> list[str]:
-    """The ids of the things that a text names: "A, B and circle k", "the segment AB". Raises Refusal naming what is not there."""
+def things_named(text: str, board: SeenBoard, takes_points: bool = False) -> list[str]:
+    """The ids of the things that a text names: "A, B and circle k", "the segment AB". Raises Refusal naming what is not there.
+
+    Args:
+        takes_points: whether points are asked for, so that "AB" is two of them; else it is what is straight between them.
+    """
     found: list[str] = []
     for piece in split_up(tokens(text)) or [[]]:
         part = without_ends(piece, board)
@@ -107,10 +111,23 @@ def things_named(text: str, board: SeenBoard) -> list[str]:
             continue
         if board.ids_named(name):
             raise Refusal(f"{name} is {with_article(word(board.kind_of(board.ids_named(name)[0])))}, not {with_article(piece[0].word)}.")
-        found += points_of(part, text, board, 0)
+        points = points_of(part, text, board, 0)
+        means_line = len(points) == 2 and not takes_points and (len(part) == 1 or bool(set(kinds or ()) & set(STRAIGHTS)))
+        found += _between(points, board) if means_line else points
     if not found:
         raise Refusal("Say which things are meant: hide p and q.")
     return list(dict.fromkeys(found))
+
+
+def _between(ends: tuple[str, ...], board: SeenBoard) -> list[str]:
+    """The straight things from one point to another: "AB" is none of its two points. Raises Refusal where there is none."""
+    found = [
+        step.id for step in board.steps if step.makes in STRAIGHTS and {*step.fills.get("from", ()), *step.fills.get("to", ())} == set(ends)
+    ]
+    if not found:
+        one, other = (board.name(id) for id in ends)
+        raise Refusal(f"There is no segment or line from {one} to {other}. Say “points {one} and {other}” for the points.")
+    return found
 
 
 def split_up(part: list[Token]) -> list[list[Token]]:

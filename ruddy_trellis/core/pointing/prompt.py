@@ -203,7 +203,7 @@ class Prompt:
         if gap is None or not is_list(gap):
             return False
         try:
-            ids = things_named(text, board)
+            ids = things_named(text, board, takes_points=bool(gap.kind.points) or POINT in gap.kind.single)
         except Refusal:
             return False
         accepted = (*gap.kind.single, POINT) if gap.kind.points else gap.kind.single

@@ -31,13 +31,55 @@ def _listed(words: list[str]) -> str:
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)^(?:leave|put|show) a (?:trail|trace) (?:behind|of|after) (?=\S+[ .!]*$)", "trail "),
+    (
+        r"(?i)^how much (?:longer|bigger|greater|larger|more) is (\S+|(?:the )?angle \S+) than (\S+|(?:the )?angle \S+?)(?=[ ?.!]*$)",
+        r"what is \1 - \2",
+    ),
+    (r"(?i),? how much is (?:it|that)(?=[ ?.!]*$)", ""),
+    (r"(?i)^(?:put|keep|make|hold) (?:the )?(?:point )?(?-i:([A-Z])) (?:fixed|still|in place)(?=[ .!]*$)", r"lock \1"),
+    (r"(?i)^make (?:invisible|hidden) (?=\S)", "hide "),
+    (r"(?i)^make visible (?=\S)", "show "),
+    (
+        r"(?i)^(move|push|shift|nudge) a (?=(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\b.*\b(?:left|right|up|down)\b)",
+        r"\1 A ",
+    ),
+    (r"(?i)\bwith (?:integer|whole|whole number) values (?=from\b)", ""),
+    (r"(?i)^show (?:me )?(?:all )?(?:the )?(?:points|places) (?:exactly )?(?=\d)", "draw the points "),
+    (r"(?i)\bboth (?=(?:within|less|more|closer|nearer|further|inside|at least|at most)\b)", ""),
+    (
+        r"(?i)\b(?:set of )?(?:all )?(?:the )?points (?-i:([A-Z])) (?:such that|so that|with|where|for which) "
+        r"(?-i:\1([A-Z])) ?([<>≤≥]) ?(?-i:\1([A-Z]))"
+        r"(?=[ .!]*$)",
+        lambda found: (
+            f"points {'closer to' if found[3] in '<≤' else 'further from'} {found[2]} than {'to' if found[3] in '<≤' else 'from'} {found[4]}"
+        ),
+    ),
+    (
+        r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
+        r"(?:whose|where the|where its) distance (?:from|to) (?-i:([A-Z]{1,2})) is between (\d\S*(?: ?[cm]?m)?) and "
+        r"(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
+        r"shade the places more than \2 from \1 and less than \3 from \1",
+    ),
+    (
+        r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
+        r"(?:whose|where the|where its) distance (?:from|to) (?-i:([A-Z]{1,2})) is (bigger|greater|more|larger|less|smaller) than "
+        r"(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
+        lambda found: f"shade the places {'less' if found[2].lower() in ('less', 'smaller') else 'more'} than {found[3]} from {found[1]}",
+    ),
+    (
+        r"(?i)^(?:so )?where can (?:I|we|you|one) (?:stand|be|go|sit) if (?:I|we|you|one) (?:have to|must|need to|"
+        r"should|want to|am to|are to) be ",
+        "shade the places ",
+    ),
     (r"(?i)\b(?:colou?r|paint) (it|them|the \w+|(?-i:[A-Z]{3,})) in(?=[ .!]*$)", r"shade \1"),
     (
         r"(?i)\b(?:straight )?(?:line|segment) with (?:a |two )?(?:dots?|points?) (?:at|on) (?:each|both|its|either) ends?(?=[ .!]*$)",
         "segment",
     ),
     (
-        r"(?i),? (?:it )?(?:doesn[’']t|does not|needn[’']t|need not) (?:have|need) to be (?:regular|exact|perfect|equal|special)(?=[ .!]*$)",
+        r"(?i),? (?:it )?(?:doesn[’']t|does not|needn[’']t|need not) (?:have|need) to be (?:regular|exact|perfect|equal|"
+        r"special)(?=[ .!]*$)",
         "",
     ),
     (r"(?i)\bfixed (?=points?\b|lines?\b|circles?\b)", ""),

@@ -30,6 +30,8 @@ def _and(names: str) -> str:
 
 #: Ways of writing in books, by how they are read.
 OF_TEXTBOOKS: Idioms = (
+    (r"^([^=?]*[-+*/·²³(][^=?]*) ?= ?\?(?=[ .]*$)", r"what is \1"),
+    (r"(?i)\b(check|verify|see|prove|show) (if|whether|that) the points (?=(?-i:[A-Z],))", r"\1 \2 "),
     (
         rf"(?i)\b(?:a |the )?(semicircle|circle) (?:with|on|of) (?:the |a )?diameter (?-i:([A-Z]{{2}})) (?:=|of|equal to|"
         rf"of length) ({SIZE})"
@@ -121,7 +123,8 @@ OF_TEXTBOOKS: Idioms = (
         ),
     ),
     (
-        r"(?i)\b(rectangle|square|triangle|parallelogram|rhombus) with (?:the )?(?:vertex|vertices|corners) (?-i:([A-Z])) ?(\([^()]+\)) and "
+        r"(?i)\b(rectangle|square|triangle|parallelogram|rhombus) with (?:the )?(?:vertex|vertices|corners) (?-i:([A-Z])"
+        r") ?(\([^()]+\)) and "
         r"(?-i:([A-Z])) ?(\([^()]+\))(?=[ .!]*$)",
         r"\1 on \2\4 with \2 at \3 and \4 at \5",
     ),

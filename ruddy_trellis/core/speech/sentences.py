@@ -75,12 +75,13 @@ class Best:
     far: int = -1
     worth: int = -1
     refusal: Refusal | None = None
+    is_of_look: bool = False
 
-    def note(self, far: int, refusal: Refusal, is_act: bool = False) -> None:
+    def note(self, far: int, refusal: Refusal, is_act: bool = False, is_of_look: bool = False) -> None:
         little = 0 if refusal.sentence in _SAYS_LITTLE else 1 if isinstance(refusal, Stray) else 2
         worth = 4 if is_act else 3 if isinstance(refusal, NotThere) else little
         if (far, worth) > (self.far, self.worth):
-            self.far, self.worth, self.refusal = far, worth, refusal
+            self.far, self.worth, self.refusal, self.is_of_look = far, worth, refusal, is_of_look
 
 
 @lru_cache(maxsize=256)
@@ -222,7 +223,7 @@ class Sentence:
                 return
         self.b.back_to(mark)
         refusal = self._best.refusal or NotSaid(text, ())
-        if self._best.far >= len(said) and said[0].word in _ACTS:
+        if self._best.far >= len(said) and (said[0].word in _ACTS or self._best.is_of_look):
             raise ActRefused(refusal.sentence)
         raise refusal
 
@@ -347,7 +348,7 @@ class Sentence:
                 self.b.back_to(mark)
                 raise
             except Refusal as refusal:
-                self._best.note(end, refusal, said[start].word in _ACTS and does not in DRAWING)
+                self._best.note(end, refusal, said[start].word in _ACTS and does not in DRAWING, does == "style")
                 self.b.back_to(mark)
                 self.t.names = []
                 continue
