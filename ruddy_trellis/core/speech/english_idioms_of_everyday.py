@@ -25,6 +25,12 @@ def _decimal(found: re.Match[str]) -> str:
     return f"{NUMBERS[found[1].lower()]}.{figures}"
 
 
+def _compared(found: re.Match[str]) -> str:
+    """ "points P such that PT < PH": to which of two they are closer."""
+    is_closer = found[3] in "<≤"
+    return f"points {'closer to' if is_closer else 'further from'} {found[2]} than {'to' if is_closer else 'from'} {found[4]}"
+
+
 def _listed(words: list[str]) -> str:
     return f"{', '.join(words[:-1])} and {words[-1]}"
 
@@ -51,9 +57,7 @@ OF_EVERYDAY: Idioms = (
         r"(?i)\b(?:set of )?(?:all )?(?:the )?points (?-i:([A-Z])) (?:such that|so that|with|where|for which) "
         r"(?-i:\1([A-Z])) ?([<>≤≥]) ?(?-i:\1([A-Z]))"
         r"(?=[ .!]*$)",
-        lambda found: (
-            f"points {'closer to' if found[3] in '<≤' else 'further from'} {found[2]} than {'to' if found[3] in '<≤' else 'from'} {found[4]}"
-        ),
+        _compared,
     ),
     (
         r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
