@@ -5,6 +5,7 @@
 import { kept } from "./compiled.js";
 
 let starting = null;
+let isRemembered = false;
 let going = 0;
 
 self.addEventListener("message", async ({ data: { kind, number, text, places, sources } }) => {
@@ -12,12 +13,9 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     if (kind === "begin") starting = begin(places);
     if (kind === "pack") return postMessage({ kind: "packed", archive: await packed(places, sources) });
     const beside = await starting; // what is asked meanwhile waits its turn
-    if (kind === "begin") {
-      beside.warm(); // before anything is held here that would wait for it
-      postMessage({ kind: "ready" });
-    } else if (kind === "open") {
-      postMessage({ kind: "opened", number, text: beside.open(text) });
-    } else if (kind === "foresee") postMessage({ kind: "foreseen", number, text: beside.foresee(text) });
+    if (kind === "begin") postMessage({ kind: "ready", remembered: isRemembered });
+    else if (kind === "open") postMessage({ kind: "opened", number, text: beside.open(text) });
+    else if (kind === "foresee") postMessage({ kind: "foreseen", number, text: beside.foresee(text) });
     else if (kind === "adopt") beside.adopt(text);
     else if (kind === "look") beside.look(text);
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
@@ -39,12 +37,49 @@ function tell(beside, kind, text) {
   if (told.due !== null) going = setTimeout(() => tell(beside, "do", beside.go_on()), told.due * 1000);
 }
 
-/** Start the runtime with the core. Gives what answers. */
+/** Start the runtime with the core: from its memory as this browser has kept it, which takes less than a second, or anew. Gives what
+ *  answers. */
 async function begin(places) {
-  return (await runs(places)).runPython(`
+  const [memory, compiled] = await Promise.all([kept("get", memoryOf(places)), kept("get", places.mark)]).catch(() => []);
+  return (memory?.length && compiled && (await remembered(places, memory, compiled))) || (await anew(places, !memory && compiled));
+}
+
+/** What answers, from memory that was kept; null where this runtime does not take it, which is not tried again. */
+async function remembered(places, memory, compiled) {
+  try {
+    const python = await started(places, { _loadSnapshot: memory });
+    python.FS.writeFile("/core.zip", compiled); // files are no part of its memory
+    isRemembered = true;
+    return python.globals.get("beside");
+  } catch {
+    await kept("put", memoryOf(places), new Uint8Array(0)).catch(() => {});
+    return null;
+  }
+}
+
+/** What answers, started anew. Its memory is kept as it is before any board, name or address was in it: not where the core had to be
+ *  compiled first, after which it is too large to be taken back. */
+async function anew(places, keeps) {
+  const python = await runs(places, { _makeSnapshot: true });
+  python.runPython(`
 from ruddy_trellis.near.beside import Beside
-Beside()
+beside = Beside()
+beside.warm()  # before anything is held here that would wait for it
 `);
+  try {
+    if (keeps) kept("put", memoryOf(places), python.makeMemorySnapshot()).catch(() => {});
+  } catch {
+    // It is started anew the next time as well.
+  }
+  return python.globals.get("beside");
+}
+
+const memoryOf = ({ mark }) => `${mark} memory`;
+
+/** The runtime by itself. */
+async function started({ runtime, lock }, more) {
+  const { loadPyodide } = await import(`${runtime}/pyodide.mjs`);
+  return loadPyodide({ indexURL: `${runtime}/`, lockFileContents: lock, ...more });
 }
 
 /** The core compiled, of which only what is in an archive of sources, for a page that carries it along. */
@@ -62,12 +97,9 @@ with open("/packed.zip", "wb") as file:
 }
 
 /** The runtime, with the core on its path. */
-async function runs({ runtime, core, mark, lock }) {
-  const { loadPyodide } = await import(`${runtime}/pyodide.mjs`);
-  const [python, compiled] = await Promise.all([
-    loadPyodide({ indexURL: `${runtime}/`, lockFileContents: lock }),
-    kept("get", mark).catch(() => undefined),
-  ]);
+async function runs(places, more = {}) {
+  const { core, mark } = places;
+  const [python, compiled] = await Promise.all([started(places, more), kept("get", mark).catch(() => undefined)]);
   if (compiled) python.FS.writeFile("/core.zip", compiled);
   else await compile(python, core, mark);
   python.runPython(`
