@@ -6,7 +6,7 @@ CLASS_PORT ?= $(shell expr $(PORT) + 1)
 
 MINUTES ?= 4
 
-.PHONY: start test walks bench campaign screenshots
+.PHONY: start test walks bench chromium campaign screenshots
 
 start: $(VENV)/ready
 	@$(VENV)/bin/python -m compileall -q ruddy_trellis
@@ -25,6 +25,9 @@ walks: $(VENV)/ready-for-tests
 
 bench: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m bench
+
+chromium: $(VENV)/ready-for-tests
+	$(VENV)/bin/python -m tests.chromium
 
 campaign: $(VENV)/ready-for-tests
 	$(VENV)/bin/python -m tests.campaign $(MINUTES)

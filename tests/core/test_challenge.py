@@ -1,5 +1,6 @@
 """Is it right? A bank of answers judged as their geometry deserves; what cannot be a challenge; how long judging takes."""
 
+import importlib.util
 import time
 import unittest
 
@@ -15,6 +16,9 @@ from ruddy_trellis.demo import demo_lessons
 
 from .challenges import BANK, DEMO
 from .challenges_further import FURTHER
+
+#: In a browser is no library of exact numbers, so that nothing is proved there.
+CAN_PROVE = importlib.util.find_spec("flint") is not None
 
 
 def board_of(text):
@@ -72,8 +76,9 @@ class BankTest(unittest.TestCase):
                         pegs = [step for step in copy.steps if copy.is_given(step.id) and step.moves == "free"]
                         copy.move({step.id: (x * 1.1 + 0.3 * y, y - 0.2 * x + 0.1) for step in pegs for x, y in [step.fills["at"]]})
                         self.assertEqual(judged(copy, challenge, solution).verdict, verdict)
-                        self.assertTrue(always(copy, challenge, solution, found.taken), "not proved")
-                    elif len(challenge.answers) == 1 and verdict == "not yet" and not challenge.every:
+                        if CAN_PROVE:
+                            self.assertTrue(always(copy, challenge, solution, found.taken), "not proved")
+                    elif CAN_PROVE and len(challenge.answers) == 1 and verdict == "not yet" and not challenge.every:
                         alike = [step.id for step in copy.steps if not copy.is_given(step.id) and step.makes == solution.kind_of(answer)]
                         self.assertFalse([id for id in alike if always(copy, challenge, solution, (id,))])
                     # No word of the solution is in what is told.

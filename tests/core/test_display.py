@@ -12,7 +12,6 @@ from ruddy_trellis.core.edits import Arrange, Restyle, perform
 from ruddy_trellis.core.edits.models import LookChanges
 from ruddy_trellis.core.language.printing import rounded_text, why_absent
 from ruddy_trellis.drawings.svg import svg
-from ruddy_trellis.web.shelf import icon, shelf
 
 from .figures import TRIANGLE, figure
 
@@ -145,6 +144,8 @@ class SvgTest(unittest.TestCase):
         self.assertEqual(len([path for path in tag("path") if "Z" not in path.get("d").upper()]), 0, "the hidden line is not drawn")
 
     def test_every_tool_has_an_icon_of_its_own(self):
+        from ruddy_trellis.web.shelf import icon, shelf  # of the server, where all else of this file needs none
+
         icons = {tool.key: icon(tool.key) for _, tools in shelf() for tool in tools}
         self.assertGreaterEqual(len(icons), 20)
         for key, picture in icons.items():
