@@ -13,11 +13,11 @@ from ruddy_trellis.core import Figure
 from ruddy_trellis.core.arithmetic import ARRAYS
 from ruddy_trellis.core.challenge import Challenge, judged, started
 from ruddy_trellis.core.display import Extent, display, refreshed
-from ruddy_trellis.core.edits.saying import said
 from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.lesson.file import board_to_text
 from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.core.speech.hearing import understood
 from ruddy_trellis.core.truth.reasons.finding import reason
 from ruddy_trellis.core.truth.verdicts import first_verdict
 from tests.core.claims import whole_bank as claims_bank
@@ -248,7 +248,7 @@ def reading_rows():
         for text in said_so * 3:
             start = time.perf_counter()
             try:
-                said(text, board)
+                understood(text, board)
             except Refusal:
                 refused += 1
             spent.append((time.perf_counter() - start) * 1000)
