@@ -38,6 +38,7 @@ class Lone(Alone):
         lacking: what is said where something is asked for that only a server can do.
     """
 
+    not_drawn = ELSEWHERE
     where = "here"
     lacking = "That cannot be done here"
 

@@ -162,6 +162,9 @@ class ByItselfTest(unittest.TestCase):
         page, first = opened(made)
         self.assertEqual([item["kind"] for item in first[0]["items"]], ["point", "point", "point", "polygon"])
         self.assertIn("not drawn in a page that works by itself", str(ask(page, t="say", text="the places nearer to A than to B")))
+        with self.assertNoLogs("ruddy_trellis"):
+            (ahead,) = ask(page, t="consider", text="the places nearer to A than to B")["answers"]
+        self.assertEqual((ahead["lights"], ahead["items"]), (["s1", "s2"], []), "what it is about is lit, and it is not drawn ahead")
 
     def test_a_fault_of_ours_changes_nothing(self):
         page, _ = opened(board())

@@ -54,15 +54,8 @@ def define(t: Things, bound: Bound) -> None:
     names = names_of(t, node)
     if len(names) == 1 and isinstance(node, Named) and len(node.points) > 1 and _is_plural(what):
         names = list(node.points)
-    last = what.items[-1] if isinstance(what, Many) else None
-    if isinstance(node, Named) and len(node.points) == 2 and isinstance(last, Described) and last.head in _SPANS:
-        raise Refusal("That names the two ends of one of them.")
     none_there(t, names)
     _make_named(t, names, what)
-
-
-#: Nouns after which a name of two points is that of the ends.
-_SPANS = words("segment line ray vector chord diameter radius side median altitude bisector")
 
 
 #: Lines of figures that are named by their two ends, of which the second may be made by them.

@@ -89,9 +89,8 @@ def plain(text: str) -> str:
     """A sentence without the courtesies around it, and in the words that the grammar has for its idioms."""
     text = english_idioms.in_other_words(" ".join(text.split()).strip())
     bare = _bare(text)
-    return (
-        bare if text.startswith(bare) else _bare(english_idioms.in_other_words(bare))
-    )  # what was taken off before it may have hidden an idiom
+    # What was taken off before it may have hidden an idiom.
+    return bare if text.startswith(bare) else _bare(english_idioms.in_other_words(bare))
 
 
 def _bare(text: str) -> str:

@@ -41,20 +41,23 @@ function tell(beside, kind, text) {
  *  answers. */
 async function begin(places) {
   const [memory, compiled] = await Promise.all([kept("get", memoryOf(places)), kept("get", places.mark)]).catch(() => []);
-  return (memory?.length && compiled && (await remembered(places, memory, compiled))) || (await anew(places, !memory && compiled));
+  const isKept = Boolean(memory?.length && compiled);
+  if (isKept) {
+    const beside = await remembered(places, memory, compiled).catch(() => null);
+    isRemembered = Boolean(beside);
+    if (isRemembered) return beside;
+  }
+  const beside = await anew(places, !memory && compiled);
+  // What this runtime does not take, though it starts, is not tried again.
+  if (isKept) kept("put", memoryOf(places), new Uint8Array(0)).catch(() => {});
+  return beside;
 }
 
-/** What answers, from memory that was kept; null where this runtime does not take it, which is not tried again. */
+/** What answers, from memory that was kept. Throws where this runtime does not take it. */
 async function remembered(places, memory, compiled) {
-  try {
-    const python = await started(places, { _loadSnapshot: memory });
-    python.FS.writeFile("/core.zip", compiled); // files are no part of its memory
-    isRemembered = true;
-    return python.globals.get("beside");
-  } catch {
-    await kept("put", memoryOf(places), new Uint8Array(0)).catch(() => {});
-    return null;
-  }
+  const python = await started(places, { _loadSnapshot: memory });
+  python.FS.writeFile("/core.zip", compiled); // files are no part of its memory
+  return python.globals.get("beside");
 }
 
 /** What answers, started anew. Its memory is kept as it is before any board, name or address was in it: not where the core had to be
