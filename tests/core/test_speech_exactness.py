@@ -276,6 +276,16 @@ class NotOtherwiseTest(unittest.TestCase):
             self.assertTrue(seen.is_refused, text)
             self.assertEqual([step.look for step in seen.board.steps], [step.look for step in BOARDS["tri"]().board.steps], text)
 
+    def test_what_is_asked_for_is_seen_though_a_hidden_one_is_there(self):
+        board = BOARDS["tri"]().board
+        perform(board, heard("the midpoint of arc BC not containing A", board).edit)
+        (helper,) = [step for step in board.steps if step.does == "circumcircle"]
+        self.assertTrue(helper.look.hidden)
+        perform(board, heard("draw the circumcircle of ABC", board).edit)
+        self.assertEqual([step.look.hidden for step in board.steps if step.does == "circumcircle"], [True, False])
+        perform(board, heard("the midpoint of arc CA not containing B", board).edit)
+        self.assertEqual(sum(step.does == "circumcircle" for step in board.steps), 2, "a helper is found again")
+
     def test_a_size_that_follows_what_is_drawn_is_none_of_its_claims(self):
         for text in ("triangle ABC, AB = 5, BC = 6, CA = 7", "ABCD rect, AB = 8, BC = 3", "AB = 5, BC = 6, CA = 7"):
             board = BOARDS["empty"]().board

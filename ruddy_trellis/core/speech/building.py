@@ -180,9 +180,14 @@ class Building:
     # Making.
 
     def make(self, key: str, fills: Mapping[str, Any], name: str | None = None, hidden: bool = False) -> str:
-        """Make one thing, or find the one that is made just so where no name is given. Returns its id. Raises Refusal."""
+        """Make one thing, or find the one that is made just so where no name is given. Returns its id. Raises Refusal.
+
+        What is hidden on the board, as what is only made for something else, is found for the same alone: who asks for it to be drawn
+        would not see it.
+        """
         if name is None:
-            there = self.ahead.alike(key, fills)
+            alike = self.ahead.alike(key, fills)
+            there = [id for id in alike if hidden or id not in self.board or not self.ahead.step(id).look.hidden]
             if there:
                 self.recent.note(there[:1])
                 return there[0]
