@@ -10,7 +10,7 @@ from .amounts import length_said
 from .nodes import Amount, Described, Named, Node
 from .nouns import makes
 from .riding import side_test
-from .spans import centre_of, corners_of, points_lying_on, spans_of
+from .spans import centre_of, circle_through, corners_of, spans_of
 from .things import Things
 
 
@@ -105,8 +105,7 @@ def arcs(t: Things, node: Described) -> list[str]:
     if centre is not None:
         middle = t.aside(lambda: t.point(centre))
     else:
-        on = [id for id in b.of_kind(CIRCLE) if set(points) <= points_lying_on(t, id)]
-        middle = t.aside(lambda: centre_of(t, b.only("circle", on or b.of_kind(CIRCLE))))
+        middle = t.aside(lambda: centre_of(t, circle_through(t, points)))
     (ax, ay), (bx, by) = (b.ahead.value(id)[:2] for id in points)
     if {"major", "minor"} & set(node.adjectives):
         cx, cy = b.ahead.value(middle)[:2]

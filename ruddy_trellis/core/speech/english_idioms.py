@@ -6,6 +6,7 @@ files by what they are about.
 
 from .english_idioms_of_acts import OF_ACTS
 from .english_idioms_of_everyday import OF_EVERYDAY
+from .english_idioms_of_images import OF_IMAGES
 from .english_idioms_of_lines import OF_LINES
 from .english_idioms_of_places import OF_PLACES
 from .english_idioms_of_questions import OF_QUESTIONS
@@ -18,7 +19,9 @@ from .idiom_parts import Idiom
 #: Ways of writing in their order, by how they are read.
 WRITTEN: tuple[Idiom, ...] = tuple(
     Idiom(form, read)
-    for form, read in (*(*OF_EVERYDAY, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS),)
+    for form, read in (
+        *(*OF_EVERYDAY, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_IMAGES, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS),
+    )
 )
 
 

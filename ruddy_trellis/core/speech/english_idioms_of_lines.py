@@ -1,4 +1,4 @@
-"""Idioms of English for points and straight things, and for images of them: where they are, through what they go, what they make.
+"""Idioms of English for points and straight things: where they are, through what they go, what they make.
 
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
@@ -27,11 +27,6 @@ def _times(found: re.Match[str]) -> str:
 
 #: How many times as far something is.
 _FAR = {"twice": 2, "three times": 3, "four times": 4}
-
-
-def _turned(found: re.Match[str]) -> str:
-    """ "the image of C after a half turn": by how many degrees it is rotated."""
-    return f"rotate {found[1]} by {180 if found[2].lower() == 'half' else 90} degrees"
 
 
 def _laid_off(found: re.Match[str]) -> str:
@@ -104,7 +99,6 @@ OF_LINES: Idioms = (
         rf"(?i)^offset (?:the )?(?:line )?(\S+) by (?:a distance of )?({SIZE})(?=[ .!]*$)",
         r"draw a line parallel to \1 at a distance of \2",
     ),
-    (r"(?i)^(?:make|draw) a copy of (.+?),? (?:shifted|moved|translated) (?=by\b|\d)", r"translate \1 "),
     (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),
     (r"(?i)^denote by ((?-i:[A-Z])\w*(?:(?:, ?| and )(?-i:[A-Z])\w*)+) the (.+?)(?:,? respectively)?(?=[ .!]*$)", r"\1 are the \2"),
     (
@@ -157,10 +151,6 @@ OF_LINES: Idioms = (
     (r"(?i)\b(and|that|which) goes (?:by|over|through) (?=[A-Z]\b)", r"\1 passes through "),
     (r"(?i)\bsurface area of\b|\bsurface of (?=the\b|[A-Z]{3,})", "area of "),
     (r"(?i)\bthe ratio from ([A-Z]{2}) to ([A-Z]{2})\b", r"the ratio of \1 to \2"),
-    (
-        r"(?i)\bthe (?:symmetric|mirror) point (?:of|to) ([A-Z]) (?:to|in|about|over|with respect to|on) (?:the )?(line )?",
-        r"the reflection of \1 in \2",
-    ),
     (r"(?i)^(the .+?),? (?:call|name) (?:it )?([A-Z])(?=[ .!]*$)", r"let \2 be \1"),
     (r"(?i)\b(?:the )?same vector (?=from|at|starting)", "the vector equal to it "),
     (
@@ -176,11 +166,6 @@ OF_LINES: Idioms = (
     (
         r"^[Dd]raw ([A-Z])([A-Z]) parallel (?:to )?and equal to ([A-Z])([A-Z])\b",
         r"let \2 be the image of \1 under the translation from \3 to \4 and draw the segment \1\2",
-    ),
-    (
-        r"(?i)^(?:shift|move|translate|slide) (?:line )?([a-z]|[A-Z]{2}) (?:parallel )?so (?:that )?it (?:passes|goes|runs) "
-        r"through ([A-Z])\b",
-        r"draw the parallel to \1 through \2",
     ),
     (
         r"(?i)^(make|colour|color) (\S+) (\w+) and (big|bigger|large|larger|thick|thicker|small|smaller|dashed|dotted|thin|"
@@ -286,10 +271,6 @@ OF_LINES: Idioms = (
     ),
     (r"(?i) of the (?:board|page|screen|sheet)(?=[ .!]*$)", ""),
     (
-        r"(?i)^(reflect|rotate|turn|translate|enlarge) (.+?),? (?:and )?then (?=(?:in|about|by|around|through|across|over|from) )",
-        r"\1 \2 and \1 the image ",
-    ),
-    (
         r"(?i)\b(two parallel lines) and a line (?:crossing|cutting|meeting|that (?:crosses|cuts|meets)) "
         r"(?:them )?(?:both|them)(?: lines)?\b",
         r"\1 and a transversal",
@@ -308,11 +289,6 @@ OF_LINES: Idioms = (
     (r"(?i)\bhalf[- ]?way round about\b", "by a half turn about"),
     (r"(?i)\bhalf[- ]?way (?:round|around) (?=the point|point)", "by a half turn about "),
     (r"(?i)\bsegment (?:with|of|having) a length of ", "segment of length "),
-    (
-        r"^[Mm]ake (?:it so )?that ([A-Z]) is the symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ([A-Z])\b",
-        r"let \1 be the reflection of \2 in \3",
-    ),
-    (r"(?i)\bthe symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ", r"the reflection of \1 in "),
     (
         r"(?i)\bline (\d[\d.]*(?: ?[cm]?m)?) (?:away )?from (?:the line )?([A-Z]{2}|[a-z]),? (?:and|which is|that is)? ?parallel to "
         r"(?:it|\2)(?=[ .!]*$)",
@@ -361,11 +337,6 @@ OF_LINES: Idioms = (
         r",.?!]|$)(?! \()",
         r"\1 \2",
     ),
-    (
-        r"(?i)\b(?:by |through )?a (quarter|half) turn (clockwise|anti-?clockwise|counter-?clockwise)",
-        lambda found: f"by {90 if found[1].lower() == 'quarter' else 180} degrees {found[2]}",
-    ),
-    (r"(?i)\b(reflection|mirror image|image) of ((?:the )?(?:point )?[A-Z]) (?:over|across) ", r"\1 of \2 in "),
     (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),
     (r"^[Mm]ove (?:the )?(?:point )?([A-Z]) by (?:the )?(?:vector )?([A-Z]{2})(?=[ .!]*$)", r"translate \1 by the vector \2"),
     (
@@ -431,11 +402,6 @@ OF_LINES: Idioms = (
         r"(?i)\b(?:the )?(?:locus|set) of (?:all )?(?:the )?points (?:at )?(?:the same|an equal|equal) distances? (?:away )?from ",
         "the points equidistant from ",
     ),
-    (
-        r"(?i)^(?:a |the )?(\d[\d.]*) ?(?:°|degrees?|deg) ?(clockwise |anti-?clockwise |counter-?clockwise )?(?:turn|rotation) of (.+?) "
-        r"(?=(?:about|around|round) (?-i:[A-Z])\b)",
-        lambda found: f"rotate {found[3]} by {found[1]} degrees {found[2] or ''}",
-    ),
     (r"(?i)\bhis (?=(?:midpoint|middle|cent(?:re|er)|ends?|corners|sides|radius|diameter|length|area)\b)", "its "),
     (
         r"(?i)\bdivid(?:ing|es) (?-i:([A-Z]{2})) externally in the ratio (\d[\d.]*) ?: ?(\d[\d.]*)",
@@ -478,10 +444,6 @@ OF_LINES: Idioms = (
         r"\1\2 to \3 and \1\2 to \4",
     ),
     (r"\b(meets?|cuts?|crosses|cross|meeting|cutting|crossing) ([A-Z]{2}) (?:produced|extended|prolonged)\b", r"\1 line \2"),
-    (
-        r"(?i)^(?:draw |find |mark |construct )?(?:an? |the )?image of (.+?) (?:after|by) (?:a|the) (half|quarter) turn\b",
-        _turned,
-    ),
     (r"\b([A-Z]) (?:midpt|mid-?point|midpoint|mid)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
     (r"(?i)^(?:find |draw |mark |construct )?(?-i:([A-Z])\(([A-Z])\))(?=[ .!]*$)", r"draw the image of \2 under \1"),
     (r"(?i)\binternal (?=(?:angle )?bisectors?\b)", ""),

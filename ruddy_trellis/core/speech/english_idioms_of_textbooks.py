@@ -140,13 +140,8 @@ OF_TEXTBOOKS: Idioms = (
         r"draw the triangle \1 and let the \2 \3 meet ",
     ),
     (
-        r"(?i)^with (?-i:([A-Z])) as cent(?:re|er) draw an arc (?:cutting|meeting|to cut|to meet|crossing) (\w+) (?:at|"
-        r"in) (?-i:([A-Z]) and ([A-Z]))"
-        r"(?=[ .!]*$)",
-        r"let \3 be a point on \2 and draw the circle with centre \1 through \3 meeting \2 again at \4",
-    ),
-    (
-        r"(?i)^with cent(?:re|er) (?-i:([A-Z])),? (?:and any radius,? )?draw an arc (?:cutting|meeting|to cut|to meet|"
+        r"(?i)^with (?:cent(?:re|er) )?(?-i:([A-Z]))(?: as cent(?:re|er))?,? (?:and any radius,? )?draw an arc "
+        r"(?:cutting|meeting|to cut|to meet|"
         r"crossing) (\w+) (?:at|in) "
         r"(?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
         r"let \3 be a point on \2 and draw the circle with centre \1 through \3 meeting \2 again at \4",
