@@ -64,6 +64,9 @@ class SayingTest(BrowserTest):
         b.settle()
         page.press("#typed", "m")
         expect(page.locator("#ways li").first).to_be_visible()
+        page.evaluate("() => { const typed = document.getElementById('typed'); typed.blur(); typed.focus(); }")
+        page.wait_for_timeout(400)
+        expect(page.locator("#ways li").first).to_be_visible()  # the field was left and entered again at once
 
     def test_sentences_typed_without_waiting_and_one_to_be_put_right(self):
         b = self.b

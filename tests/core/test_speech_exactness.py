@@ -286,6 +286,20 @@ class NotOtherwiseTest(unittest.TestCase):
         perform(board, heard("the midpoint of arc CA not containing B", board).edit)
         self.assertEqual(sum(step.does == "circumcircle" for step in board.steps), 2, "a helper is found again")
 
+    def test_what_is_hidden_is_shown_again_and_made_from_by_its_words(self):
+        board = BOARDS["tri"]().board
+        for text in (
+            "the altitude from A",
+            "hide all segments",
+            "show the altitude from A",
+            "hide the altitude from A",
+            "midpoint of the altitude from A",
+        ):
+            perform(board, heard(text, board).edit)
+        (altitude,) = [step for step in board.steps if step.does == "altitude"]
+        self.assertTrue(altitude.look.hidden)
+        self.assertEqual(board.steps[-1].does, "midpoint")
+
     def test_a_size_that_follows_what_is_drawn_is_none_of_its_claims(self):
         for text in ("triangle ABC, AB = 5, BC = 6, CA = 7", "ABCD rect, AB = 8, BC = 3", "AB = 5, BC = 6, CA = 7"):
             board = BOARDS["empty"]().board

@@ -95,6 +95,7 @@ class Building:
         self.there: list[str] = []
         self._made_by: dict[str, int] = {}
         self._left = _STEPS
+        self.made_from = 0  # how deep in phrases that something else is made from, or that an act is about
         #: What takes back changes of new steps after they were made: other names, other places.
         self._changed: list[Callable[[], None]] = []
         #: What asks more of the places of new points, by their names.
@@ -182,12 +183,13 @@ class Building:
     def make(self, key: str, fills: Mapping[str, Any], name: str | None = None, hidden: bool = False) -> str:
         """Make one thing, or find the one that is made just so where no name is given. Returns its id. Raises Refusal.
 
-        What is hidden on the board, as what is only made for something else, is found for the same alone: who asks for it to be drawn
-        would not see it.
+        What is hidden on the board, as what is only made for something else, is found where something is made from it, or an act
+        speaks of it: who asks for it to be drawn would not see it.
         """
         if name is None:
             alike = self.ahead.alike(key, fills)
-            there = [id for id in alike if hidden or id not in self.board or not self.ahead.step(id).look.hidden]
+            unseen = hidden or self.made_from > 0
+            there = [id for id in alike if unseen or id not in self.board or not self.ahead.step(id).look.hidden]
             if there:
                 self.recent.note(there[:1])
                 return there[0]

@@ -39,7 +39,6 @@ class Spoken:
         self.names: list[str] = []
         self.selected: list[str] = []
         self.is_supposing = False
-        self._nested = 0
 
     # Names to give.
 
@@ -55,12 +54,12 @@ class Spoken:
     def aside(self, work: Callable[[], Any]) -> Any:
         """Do something while no name waits: it is what things are made from."""
         waiting, self.names = self.names, []
-        self._nested += 1
+        self.b.made_from += 1
         try:
             return work()
         finally:
             self.names = waiting
-            self._nested -= 1
+            self.b.made_from -= 1
 
     def point_aside(self, node: Node) -> str:
         """A point that something is made from."""
@@ -84,7 +83,7 @@ class Spoken:
 
     def described(self, node: Described) -> list[str]:
         """The ids of what a description makes, or of what is there that it speaks of."""
-        if self._nested and not node.kind and not node.plural and node.head in KINDS_OF and self.b.of_kind(*KINDS_OF[node.head]):
+        if self.b.made_from and not node.kind and not node.plural and node.head in KINDS_OF and self.b.of_kind(*KINDS_OF[node.head]):
             node = replace(node, kind="old")
         if "its" in node.adjectives and node.role("of") is None and node.head not in OWN_NAMES:
             node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"), kind="")

@@ -72,7 +72,7 @@ export class SentenceBar {
       this.send(`${this.typed.value}${text}`);
     });
     this.typed.addEventListener("focus", () => this.complete());
-    this.typed.addEventListener("blur", () => setTimeout(() => this.showWays([]), 150));
+    this.typed.addEventListener("blur", () => setTimeout(() => this.away(), 150));
     this.typed.addEventListener("keydown", (event) => this.key(event));
     this.all.addEventListener("keydown", (event) => this.walk(event));
     new ResizeObserver(([{ contentRect }]) => {
@@ -256,6 +256,11 @@ export class SentenceBar {
   complete() {
     this.asked = true;
     this.acts.complete(this.typed.value);
+  }
+
+  /** The field was left a moment ago, and may have been entered again since. */
+  away() {
+    if (document.activeElement !== this.typed) this.showWays([]);
   }
 
   clear() {
