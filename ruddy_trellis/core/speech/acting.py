@@ -141,7 +141,12 @@ def style(t: Things, bound: Bound) -> None:
             look[part] = value
     if not look:
         raise Refusal("How is it to look?")
-    t.b.act(Restyle(ids=existing(t, bound["x"]), look=LookChanges(**look)))
+    ids = existing(t, bound["x"])
+    large = next((id for id in ids if t.b.kind(id) != POINT), None)
+    if "size" in look and large is not None:
+        name = t.b.ahead.name(large)
+        raise Refusal(f"How big {name} is hangs on what it is made from: drag that, or say: enlarge {name} by the factor 2 from A.")
+    t.b.act(Restyle(ids=ids, look=LookChanges(**look)))
 
 
 @verb

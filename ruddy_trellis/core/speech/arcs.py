@@ -6,7 +6,7 @@ from typing import Any
 
 from ..kinds import CIRCLE
 from ..refusal import Refusal
-from .amounts import length_said
+from .amounts import angle_said, length_said
 from .nodes import Amount, Described, Named, Node
 from .nouns import makes
 from .riding import side_test
@@ -79,7 +79,7 @@ def _same_side(t: Things, span: tuple[str, str], one: Any, other: Any) -> bool:
     return bool((turn(one) > 0) == (turn(other) > 0))
 
 
-@makes("arc", parts="centre about radius from at through without to of", words="major minor")
+@makes("arc", parts="centre about radius from at through without to of by", words="major minor")
 def arcs(t: Things, node: Described) -> list[str]:
     """An arc of a circle between two points of it, through three points, or about a centre."""
     b = t.b
@@ -88,7 +88,11 @@ def arcs(t: Things, node: Described) -> list[str]:
         radius = Amount(node.amounts[0])
     if centre is None and radius is not None:
         centre = node.role("from", "at")
-    through = node.role("through")
+    through, turn = node.role("through"), node.role("by")
+    if centre is None and radius is not None and through is None and not node.names:
+        return [_alone(t, radius, turn)]
+    if turn is not None:
+        raise Refusal("How far an arc goes is said of one with a radius: an arc of 90 degrees with radius 3.")
     if centre is not None and radius is not None:
         point = t.aside(lambda: t.point(centre))
         size = t.aside(lambda: length_said(t, radius))
@@ -118,6 +122,19 @@ def arcs(t: Things, node: Described) -> list[str]:
         if ((bx - ax) * (y - ay) - (by - ay) * (x - ax) < 0) != (through is not None):
             points = points[::-1]
     return [t.make("arc", centre=(middle,), from_=(points[0],), to=(points[1],))]
+
+
+def _alone(t: Things, radius: Node, turn: Node | None) -> str:
+    """An arc of a radius, about a new centre; a little more than a quarter where it is not said how far it goes."""
+    b = t.b
+    size = t.aside(lambda: length_said(t, radius))
+    angle = t.aside(lambda: angle_said(t, turn)) if turn is not None else 100.0
+    centre = t.aside(b.free_point)
+    circle = b.make("circle_radius", {"centre": (centre,), "radius": size}, hidden=True)
+    start = t.aside(lambda: b.make("point_on", {"path": (circle,), "place": 20.0}))
+    by = b.make("rotation", {"centre": (centre,), "angle": angle}, hidden=True)
+    end = t.aside(lambda: b.make("image_point", {"of": (start,), "by": (by,)}))
+    return t.make("arc", centre=(centre,), from_=(start,), to=(end,))
 
 
 @makes("sector", parts="of centre from to")

@@ -23,7 +23,7 @@ HEADS = words(
 ADJECTIVES = words(
     """
     third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
-    obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric equal free new
+    obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric of-one-size free new
     opposite common right left upper lower inscribe circumscribe in-line meets touches general arbitrary directed reflex small
     """
 )

@@ -8,15 +8,19 @@ CLAIMS: ClauseTable = clause_table(
 parallel
     {x} is parallel to {y}
     {x} is parallel [to each-other]
+    {x} is parallel (line|segment|chord|side)
     is {x} parallel to {y}
     is {x} parallel
+    is {x} parallel (line|segment|chord|side)
     is {x1} and {y} parallel
     {x} parallel {y}
 perpendicular
     {x} is perpendicular to {y}
     {x} is perpendicular [to each-other]
+    {x} is perpendicular (line|segment|chord|side|diameter)
     is {x} perpendicular to {y}
     is {x} perpendicular
+    is {x} perpendicular (line|segment|chord|side|diameter)
     {x} meets {y} at right-angle
     {x} is at right-angle to {y}
     {x} meets at right-angle
@@ -112,6 +116,8 @@ tangent
 equal
     {x} (is equal-to|=|equal-to) {y}
     {x} is (=|equal)
+    {x} is of-one-size (line|segment|chord)
+    is {x} of-one-size (line|segment|chord)
     is {x} (equal-to|=) {y}
     is {x} (=|equal)
     is {x} the equal-to {y}

@@ -5,6 +5,7 @@ files by what they are about.
 """
 
 from .english_idioms_of_acts import OF_ACTS
+from .english_idioms_of_declaring import OF_DECLARING
 from .english_idioms_of_everyday import OF_EVERYDAY
 from .english_idioms_of_images import OF_IMAGES
 from .english_idioms_of_lines import OF_LINES
@@ -20,7 +21,19 @@ from .idiom_parts import Idiom
 WRITTEN: tuple[Idiom, ...] = tuple(
     Idiom(form, read)
     for form, read in (
-        *(*OF_EVERYDAY, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_IMAGES, *OF_LINES, *OF_PLACES, *OF_ACTS, *OF_SIGNS),
+        *(
+            *OF_EVERYDAY,
+            *OF_DECLARING,
+            *OF_TEXTBOOKS,
+            *OF_QUESTIONS,
+            *OF_SHAPES,
+            *OF_ROUNDS,
+            *OF_IMAGES,
+            *OF_LINES,
+            *OF_PLACES,
+            *OF_ACTS,
+            *OF_SIGNS,
+        ),
     )
 )
 

@@ -35,6 +35,9 @@ def _listed(words: list[str]) -> str:
     return f"{', '.join(words[:-1])} and {words[-1]}"
 
 
+#: How many times as big.
+_TIMES = {"twice": "2", "double": "2", "half": "0.5", "three times": "3"}
+
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
     (r"(?i)^(?:leave|put|show) a (?:trail|trace) (?:behind|of|after) (?=\S+[ .!]*$)", "trail "),
@@ -262,5 +265,62 @@ OF_EVERYDAY: Idioms = (
         r"(?i)^((?-i:.*\bperpendicular from ([A-Z]) (?:to|on|onto) ([A-Z]{2}))),? (?:with |and )?(?:its |the )?foot "
         r"(?-i:([A-Z]))(?=[ .!]*$)",
         r"\4 is the foot of the perpendicular from \2 to \3",
+    ),
+    (
+        r"(?i)^(?:right|now|now then|right then|ok(?:ay)?|so|good|great|next|first|alright|all right)[,.!:]? (?=let|the\b|an?\b|draw|we\b)",
+        "",
+    ),
+    (r"(?i)^let(?:[’'′]s| us) (?:have|get|see|put in|add|do|look at|bring in) (?=the\b|an?\b|some\b|two\b|three\b|all\b|both\b)", "draw "),
+    (r"(?i)\b(and|then) (?:show|tell|give) (?:me|us) (?=where\b|the\b)", r"\1 mark "),
+    (
+        r"(?i)^how (?:big|large) is (the (?:triangle|quadrilateral|square|rectangle|parallelogram|polygon|circle|pentagon|hexagon)|"
+        r"(?-i:[A-Z]{3,6}))(?=[ ?.!]*$)",
+        r"what is the area of \1",
+    ),
+    (
+        rf"(?i)\b(?:an? |the )?point (?-i:(?:([A-Z]) )?)({SIZE}) (?:up |along |away |out |down )?from (?-i:([A-Z])) "
+        rf"(?:along|on|up|down|towards) "
+        r"(?:the )?(?:side |line )?(?-i:(\3[A-Z]|[A-Z]\3))(?=[ .!]*$)",
+        lambda found: f"the point {found[1] + ' ' if found[1] else ''}on {found[4]} {found[2]} from {found[3]}",
+    ),
+    (
+        r"(?i)^make (.+?) (twice|double|half|three times|\d+ times) (?:as big|as large|the size|its size|bigger|as "
+        r"small)(?:,? (from|about|with "
+        r"cent(?:re|er)) (?-i:([A-Z])))?(?=[ .!]*$)",
+        lambda found: (
+            f"enlarge {found[1]} by scale factor {_TIMES.get(found[2].lower(), found[2].split()[0])}"
+            f"{f' from {found[4]}' if found[4] else ''}"
+        ),
+    ),
+    (r"(?i)^((?:join|connect|link) .+?) (?:up|together)(?=[ .!]*$)", r"\1"),
+    (r"(?i)\boutwardly\b", "externally"),
+    (r"(?i)^join (?:all )?(?:the )?midpoints(?=[ .!]*$)", "join the midpoints of the sides"),
+    (r"(?i)\b(perpendicular|altitude|height|line) from (\S+) (?:straight )?(?:down|across|over) (?=to\b|on\b|onto\b)", r"\1 from \2 "),
+    (r"(?i)^(?:find|determine|sketch|plot|describe|construct|what is|show me|show) (?=the locus of\b)", ""),
+    (r"(?i)\binwardly\b", "internally"),
+    (r"(?i)\bin (?=the same distance\b|equal distance)", "at "),
+    (
+        r"(?i)\b(?:the |a )?point (?:which|that) is (?:at )?(?:the same|equal|an equal) distances? from (?=(?-i:[A-Z]|the\b))",
+        "the point equidistant from ",
+    ),
+    (r"(?i)\b(line (?:parallel|perpendicular) to .+?),? to (?:meet|cut|cross|intersect) ", r"\1 meeting "),
+    (
+        rf"(?i)\b(rectangle(?: (?-i:[A-Z]{{4}}))?),? (?:that is |which is )?({SIZE}) (?:long|wide|high|tall|across)(?: "
+        rf"and|,| by)? ({SIZE}) "
+        r"(?:wide|long|high|tall|across|deep|broad)",
+        r"\1 with sides \2 and \3",
+    ),
+    (
+        r"(?i)^(?:what is |measure |find |show |draw )?(?:the )?angle (?:which is )?subtended by (?:the )?(?:arc |chord |side |segment )?"
+        r"(?-i:([A-Z])([A-Z])) (?:at|in|from) (?-i:([A-Z]))(?=[ ?.!]*$)",
+        r"angle \1\3\2",
+    ),
+    (r"(?i)^(?:the )?angle (?-i:([A-Z])([A-Z])) subtends at (?-i:([A-Z]))(?=[ ?.!]*$)", r"angle \1\3\2"),
+    (r"(?i)\b(circle(?: with)? cent(?:re|er) (?-i:[A-Z])),? to touch ", r"\1 touching "),
+    (
+        rf"(?i)^(?:draw |construct |make )?(?:an? |the )?arc (?:of|with) radius ({SIZE}),? (?:through|of|with|and|"
+        rf"spanning|turning through) "
+        r"(?:an angle of |an angle |angle )?(\d+(?:\.\d+)?) ?(?:degrees|°)(?=[ .!]*$)",
+        r"an arc with radius \1 by \2 degrees",
     ),
 )

@@ -257,21 +257,6 @@ OF_SHAPES: Idioms = (
     (r"(?i)\b(?:that|which) has (?-i:([A-Z]{2})) (?:as|for) (?:one of its sides|a side|one side|its side)\b", r"with side \1"),
     (r"(?i)^((?:draw |show )?)(?:the )?lines? from (?:corner|vertex) to (?:corner|vertex)(?=[ .!]*$)", r"\1the diagonals"),
     (
-        r"(?i)\btwo parallel lines (?-i:([A-Z]{2}) and ([A-Z])([A-Z]))(?=[ .!]*$| and\b|,)",
-        r"the line \1 and the parallel to \1 through \2 and let \3 be a point on it",
-    ),
-    (
-        r"(?i)^(?:let )?(?-i:([A-Z]{2}) and ([A-Z])([A-Z])) (?:are|be) (?:two )?parallel lines?,? (?:which are "
-        r"|that are )?(?:cut|crossed|met) by "
-        r"(?:a transversal|a third line|another line)(?=[ .!]*$)",
-        r"draw the line \1 and the parallel to \1 through \2 and let \3 be a point on it and draw the line through "
-        r"a point on \1 and a point on \2\3",
-    ),
-    (
-        r"(?i)^(?:let )?(?-i:([A-Z]{2}) and ([A-Z])([A-Z])) (?:are|be) (?:two )?parallel lines(?=[ .!]*$)",
-        r"draw the line \1 and the parallel to \1 through \2 and let \3 be a point on it",
-    ),
-    (
         r"(?i)^(?:make )?(?:a )?copy (?:of )?(the \w+|[A-Z]{3,}) (?=\d\S*(?: ?[cm]?m)? (?:to "
         r"the|up|down|left|right|above|below|higher|lower))",
         r"translate \1 ",

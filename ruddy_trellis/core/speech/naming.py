@@ -13,10 +13,11 @@ from .crossings import where_they_meet
 from .english import ORDINALS
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .nouns import check_words
+from .pairs import relation_said
 from .readings import measured
 from .riding import line_through
 from .shapes_on_sides import CORNER_COUNTS
-from .spans import corners_of, sides_of
+from .spans import corners_of, shared_circle, sides_of
 from .tables import words
 from .things import Things
 from .tokens import POINT_NAME
@@ -43,7 +44,7 @@ def define(t: Things, bound: Bound) -> None:
         return
     if is_shape(what) or (
         isinstance(what, Described)
-        and what.head in ("segment", "line", "ray", "vector", "chord", "diameter", "radius", "side", "angle")
+        and what.head in ("segment", "line", "ray", "vector", "chord", "diameter", "radius", "side", "angle", "transversal")
         and all(isinstance(item, Named) and len(item.points) == 2 for item in (node.items if isinstance(node, Many) else (node,)))
     ):
         _define_by_corners(t, node, what)
@@ -142,7 +143,13 @@ def _define_by_corners(t: Things, node: Node, what: Node) -> None:
     """ "ABCD is a square", "AB is a diameter of k"."""
     assert isinstance(what, Described)
     if not isinstance(node, Named):
-        what = _once(t, what)
+        items = node.items if isinstance(node, Many) else ()
+        if relation_said(t, replace(what, names=items)) is not None:
+            if all_there(t, node):
+                raise Refusal("They are there already; whether they are so is a claim.")
+            t.described(replace(what, names=items, kind="new"))
+            return
+        what = shared_circle(t, what)
         for item in node.items if isinstance(node, Many) else ():
             _define_by_corners(t, item, replace(what, plural=False, count=None))
         return
@@ -156,15 +163,6 @@ def _define_by_corners(t: Things, node: Node, what: Node) -> None:
         _make_named(t, [node.text], what)
         return
     t.described(replace(what, names=(node,), kind="new"))
-
-
-def _once(t: Things, what: Described) -> Described:
-    """A description in which a circle that is to be made, and that several things share, is made once."""
-    for number, (role, part) in enumerate(what.roles):
-        if role in ("of", "in", "on") and isinstance(part, Described) and part.head == "circle" and part.kind == "new":
-            (circle,) = t.aside(lambda part=part: t.all_of(part))  # type: ignore[misc]
-            return replace(what, roles=(*what.roles[:number], (role, Named(t.b.ahead.name(circle))), *what.roles[number + 1 :]))
-    return what
 
 
 def _define_points(t: Things, node: Node, what: Described) -> None:

@@ -29,12 +29,6 @@ def directed_line(t: Things, node: Described, key: str) -> list[str]:
             ),
         )
     which = "perpendicular" if node.role("perpendicular") is not None or "perpendicular" in node.adjectives else "parallel"
-    if (
-        node.role("perpendicular", "parallel", "through", "from", "at", "to", "of") is None
-        and (node.count or len(t.names)) == 2
-        and not node.names
-    ):
-        return _two_directed(t, which)
     if {"horizontal", "vertical"} & set(node.adjectives):
         which = "horizontal" if "horizontal" in node.adjectives else "vertical"
     through = node.role("through", "from", "at", "on")
@@ -60,16 +54,6 @@ def directed_line(t: Things, node: Described, key: str) -> list[str]:
             t, replace(node, head=which, roles=tuple(("to" if role == which else role, part) for role, part in node.roles))
         )
     ]
-
-
-def _two_directed(t: Things, which: str) -> list[str]:
-    """Two new lines that are parallel, or perpendicular to one another."""
-    b = t.b
-    first_name, second_name = (t.take_name(LINE), t.take_name(LINE)) if len(t.names) == 2 else (None, None)
-    ends = t.aside(lambda: (b.free_point(), b.free_point()))
-    first = b.make("line", {"from": ends[:1], "to": ends[1:]}, first_name)
-    point = t.aside(b.free_point)
-    return [first, b.make(which, {"base": (first,), "point": (point,)}, second_name)]
 
 
 def _bases(t: Things, node: Node) -> list[tuple[str, ...]]:

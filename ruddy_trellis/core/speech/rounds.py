@@ -21,9 +21,11 @@ from .things import Things
 @makes(
     "circle",
     parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on",
-    words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second",
+    words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second of-one-size",
 )
 def circles(t: Things, node: Described) -> list[str]:
+    if "of-one-size" in node.adjectives:
+        return _of_one_size(t, node)
     if "touches" in node.adjectives:
         if node.count == 2 and not node.names and not node.roles:
             return _two_touching(t)
@@ -85,6 +87,25 @@ def circles(t: Things, node: Described) -> list[str]:
     if several:
         return [id for one in each(node, *several) for id in circles(t, one)]
     return [_circle(t, node)]
+
+
+def _of_one_size(t: Things, node: Described) -> list[str]:
+    """Several circles with one radius: that of the first, which has a point of its own. Raises Refusal."""
+    b = t.b
+    centres, size = node.role("centre", "about", "at"), node.role("radius")
+    if not isinstance(centres, Many | None) or any(part not in (centres, size) for _, part in node.roles):
+        raise Stray("Say their centres, or how many there are: two equal circles with centres O and P.")
+    if node.names:
+        t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    ids = t.aside(lambda: t.points(centres)) if centres is not None else [_new_centre(t) for _ in range(node.count or len(t.names))]
+    if len(ids) < 2 or (node.count or len(ids)) != len(ids):
+        raise Refusal("Say how many there are: two equal circles.")
+    if size is not None:
+        radius = t.aside(lambda: length_said(t, size))
+        return [t.make("circle_radius", centre=(id,), radius=radius) for id in ids]
+    point = t.aside(b.free_point)
+    first = t.make("circle", centre=(ids[0],), point=(point,))
+    return [first, *(t.make("circle_radius", centre=(id,), radius=(ids[0], point)) for id in ids[1:])]
 
 
 def _says_its_centre(t: Things, node: Described, name: Named) -> bool:

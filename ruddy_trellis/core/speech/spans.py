@@ -164,3 +164,12 @@ def _polygon_with(t: Things, corners: Any) -> str:
     """The polygon with some corners: the one that is there, or a hidden one."""
     known = next((id for id in t.b.of_kind(POLYGON) if set(t.b.ahead.step(id).fills.get("corners", ())) == set(corners)), None)
     return known or t.b.make("polygon", {"corners": tuple(corners)}, hidden=True)
+
+
+def shared_circle(t: Things, what: Described) -> Described:
+    """A description in which a circle that is to be made, and that several things share, is made once."""
+    for number, (role, part) in enumerate(what.roles):
+        if role in ("of", "in", "on") and isinstance(part, Described) and part.head == "circle" and part.kind == "new":
+            (circle,) = t.aside(lambda part=part: t.all_of(part))  # type: ignore[misc]
+            return replace(what, roles=(*what.roles[:number], (role, Named(t.b.ahead.name(circle))), *what.roles[number + 1 :]))
+    return what

@@ -13,9 +13,10 @@ from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
+from .pairs import related, relation_said
 from .parallels import directed_line
 from .riding import free_place_on
-from .spans import centre_of, circle_of, needed, spans_of
+from .spans import centre_of, circle_of, needed, shared_circle, spans_of
 from .things import Things
 from .triangle_lines import bisectors
 
@@ -36,12 +37,14 @@ from .triangle_lines import bisectors
     "arm",
     "transversal",
     parts="bisects perpendicular parallel tangent by at with from through of between on to towards and length in",
-    words="perpendicular parallel horizontal vertical equal meets",
+    words="perpendicular parallel horizontal vertical equal meets of-one-size",
 )
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
     if is_placed(t, node):
         return [placed_chord(t, node)]
+    if (relation := relation_said(t, node)) is not None:
+        return related(t, node, relation)
     found = _straights(t, node)
     if node.head in ("chord", "radius"):
         for id in found:
@@ -50,6 +53,8 @@ def straights(t: Things, node: Described) -> list[str]:
 
 
 def _straights(t: Things, node: Described) -> list[str]:
+    if "of-one-size" in node.adjectives:
+        raise Stray(f"“equal” is said of several: two equal {node.head}s AB and CD.")
     if node.head in ("diagonal", "side", "hypotenuse", "radius", "diameter"):
         for said in node.adjectives:
             if said in DIRECTIONS:
@@ -180,6 +185,12 @@ def _transversal(t: Things, node: Described) -> str:
     lines = t.aside(lambda: t.all_of(of)) if of is not None else t.b.recent_of(t.b.of_kind(*STRAIGHTS), 2)
     if len(lines) != 2 or not all(t.b.kind(id) in STRAIGHTS for id in lines):
         raise Refusal("A transversal crosses two lines. Say: a transversal of p and q.")
+    named = node.names[0] if node.names else None
+    if isinstance(named, Named) and len(named.points) == 2:
+        if any(map(t.b.has, named.points)):
+            raise Refusal(f"{named.text} has ends that are there: say the line {named.text}.")
+        ends = tuple(t.b.make("point_on", {"path": (id,), "place": 0.6}, name) for id, name in zip(lines, named.points, strict=True))
+        return straight_between(t, "line", ends)
     ends = t.aside(lambda: [t.b.make("point_on", {"path": (id,), "place": place}) for id, place in zip(lines, (0.3, 0.6))])
     return t.make("line", from_=(ends[0],), to=(ends[1],))
 
@@ -188,6 +199,7 @@ def _named(t: Things, node: Described, key: str) -> list[str]:
     """ "line AB", "lines AB and CD", "line l through A and B", "chord AQ"."""
     made = []
     b = t.b
+    node = shared_circle(t, node)
     names = [name for name in node.names if isinstance(name, Named)]
     if len(names) == 2 and all(len(name.points) == 1 for name in names) and not node.roles:
         return [straight_between(t, key, b.points([point for name in names for point in name.points]))]
@@ -197,7 +209,7 @@ def _named(t: Things, node: Described, key: str) -> list[str]:
                 made.append(_diameter_named(t, node, name))
                 continue
             if node.head == "radius":
-                made.append(straight_between(t, "segment", b.points(name.points)))
+                made.append(_radius_named(t, node, name))
                 continue
             if node.head == "chord":
                 made.append(_chord(t, node, name))
@@ -223,6 +235,16 @@ def _chord(t: Things, node: Described, name: Named) -> str:
             waiting, t.names = t.names, [point]
             t.make("point_on", path=(circle,), place=free_place_on(t, (circle,)))
             t.names = waiting
+    return straight_between(t, "segment", b.points(name.points))
+
+
+def _radius_named(t: Things, node: Described, name: Named) -> str:
+    """A radius OA: the end that is not there goes on the circle, where the other one is the centre of one."""
+    b = t.b
+    missing = [point for point in name.points if not b.has(point)]
+    if len(missing) == 1 and (b.of_kind(CIRCLE) or node.role("of", "in") is not None):
+        circle = t.aside(lambda: t.round(node.role("of", "in")))
+        b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))}, missing[0])
     return straight_between(t, "segment", b.points(name.points))
 
 

@@ -83,7 +83,7 @@ def tokens(text: str, board: SeenBoard) -> list[Token]:
     for place, one in enumerate(raw):
         following = [other[0] for other in raw[place + 1 : place + 5]]
         found.append(_token(one, following, found[-1] if found else None, board, all_small))
-    return _names_joined(_without_epithets(_words_joined(found), board), board)
+    return _names_joined(_without_epithets(_equal_to_each_other(_words_joined(found)), board), board)
 
 
 def _is_hyphen(text: str, start: int, end: int) -> bool:
@@ -263,6 +263,22 @@ def _words_joined(found: list[Token]) -> list[Token]:
             joined.append(token)
         place += taken or 1
     return joined
+
+
+#: What is said to be equal to each other where "equal" stands before it.
+_OF_ONE_SIZE = ("segment", "chord", "diameter", "ray", "vector", "circle", "line")
+
+
+def _equal_to_each_other(found: list[Token]) -> list[Token]:
+    """The tokens with "equal" as a word that describes, where several things follow: "two equal chords". Elsewhere it is a sign, and
+    says nothing of the parts into which a thing is divided."""
+    seen = list(found)
+    for place, token in enumerate(found[:-1]):
+        noun = found[place + 1]
+        is_of_parts = place > 1 and found[place - 2].word in ("into", "in")
+        if token.text.lower() == "equal" and noun.kind == WORD and noun.plural and noun.word in _OF_ONE_SIZE and not is_of_parts:
+            seen[place] = replace(token, word="of-one-size", kind=WORD)
+    return seen
 
 
 def _without_epithets(found: list[Token], board: SeenBoard) -> list[Token]:
