@@ -7,7 +7,7 @@ from typing import Any
 from ..arithmetic import FLOATS, Undefined
 from ..formulas import arcs, measures
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, SPANS, STRAIGHTS
-from ..language.amounts import METRES
+from ..language.amounts import MILLIMETRES
 from ..language.expression import Formula
 from ..language.formula_words import ANGLE, TRUTH
 from ..language.printing import rounded_text
@@ -70,7 +70,7 @@ def _number_writer(settings, dimension, own_decimals=None, own_unit=None):
     if own_unit is None or not settings.unit or not isinstance(dimension, int):
         unit = unit_text(dimension, settings.unit)
         return lambda value: rounded_text(value, decimals) + unit
-    times, unit = (METRES[settings.unit] / METRES[own_unit]) ** dimension, unit_text(dimension, own_unit)
+    times, unit = (MILLIMETRES[settings.unit] / MILLIMETRES[own_unit]) ** dimension, unit_text(dimension, own_unit)
     return lambda value: rounded_text(value * times, decimals) + unit
 
 

@@ -15,8 +15,8 @@ _WORDS = {
     "right angle": 90, "quarter turn": 90, "half turn": 180, "minus one": -1,
 }  # fmt: skip
 _UNIT = re.compile(r"\s*(mm|cm|km|m|degrees?|deg|°|units?|times)\s*$")
-#: The units of length, in metres.
-METRES = {"mm": 0.001, "cm": 0.01, "m": 1.0, "km": 1000.0}
+#: The units of length, in millimetres: whole numbers, so that 70 mm are 7 cm to the last place.
+MILLIMETRES = {"mm": 1, "cm": 10, "m": 1000, "km": 1_000_000}
 _DECIMAL = r"(?:\d+[.]?\d*|[.]\d+)(?:[eE][-−+]?\d+)?"
 _AMOUNT = re.compile(
     rf"(?P<sign>[-−+]?)\s*(?:(?P<whole>{_DECIMAL})\s*)?(?:(?P<part>[½⅓⅔¼¾⅕⅛])|\s+(?P<over>\d+)\s*/\s*(?P<under>\d+)|/\s*(?P<by>{_DECIMAL}))?"
@@ -34,11 +34,11 @@ def amount(text: str, board: SeenBoard) -> float | None:
     value = _WORDS.get(text.lower())
     if value is None:
         value = _written(text)
-    if value is None or unit not in METRES or unit == board.settings.unit:
+    if value is None or unit not in MILLIMETRES or unit == board.settings.unit:
         return value
     if not board.settings.unit:
         raise Refusal(f"This board has no unit, so type the number without “{unit}”.")
-    return value * METRES[unit] / METRES[board.settings.unit]
+    return value * MILLIMETRES[unit] / MILLIMETRES[board.settings.unit]
 
 
 def _written(text: str) -> float | None:

@@ -134,6 +134,8 @@ def on(t: Things, slots: Bound) -> None:
             raise Refusal("On what?")
         other = Named(t.b.ahead.name(last[-1]))
     assert one is not None
+    if isinstance(other, Described) and other.head in ("diameter", "radius", "chord") and not other.names and not other.roles:
+        raise Refusal(f"Which {other.head} is meant? Say it by its ends.")
     points = t.points(one)
     path = t.path(other)
     for point in points:

@@ -11,7 +11,7 @@ from ..refusal import Refusal
 from .building import Final
 from .nodes import Described, Many, Named, Node, Ref, Where
 from .nouns import finds_meetings, makes
-from .spans import distance_between
+from .spans import distance_between, facing_first
 from .things import Things
 
 
@@ -257,7 +257,7 @@ def contacts(t: Things, node: Described) -> list[str]:
     if isinstance(start, Described) and start.head == "tangent":
         curve, start = start.role("to"), start.role("from")
     if isinstance(start, Described) and start.head in ("incircle", "inscribed"):
-        return _contacts_of_incircle(t, start)
+        return _contacts_of_incircle(t, start, node.role("on", "to", "with"))
     if start is None:
         made = [step for step in t.b.ahead.steps if step.does == "tangent_from"][-2:]
         if not made:
@@ -273,8 +273,8 @@ def contacts(t: Things, node: Described) -> list[str]:
     return [t.make("touching_point", point=(point,), curve=(circle,), which="first")]
 
 
-def _contacts_of_incircle(t: Things, node: Described) -> list[str]:
-    """Where an incircle touches the sides: the feet of the perpendiculars from its centre to them."""
+def _contacts_of_incircle(t: Things, node: Described, on: Node | None) -> list[str]:
+    """Where an incircle touches the sides, or one of them: the feet of the perpendiculars from its centre to them."""
     (circle,) = t.aside(lambda: t.all_of(node))
     corners = t.b.ahead.step(circle).fills.get("triangle", ())
     if len(corners) == 1:
@@ -282,5 +282,9 @@ def _contacts_of_incircle(t: Things, node: Described) -> list[str]:
     if len(corners) != 3:
         raise Refusal("Of which triangle? Say: where the incircle of ABC touches the sides.")
     centre = t.b.make("incentre", {"triangle": t.b.ahead.step(circle).fills["triangle"]}, hidden=True)
-    sides = ((corners[0], corners[1]), (corners[1], corners[2]), (corners[2], corners[0]))
+    if on is not None and not (isinstance(on, Described) and on.head == "side" and on.plural and not on.names):
+        said = on.items if isinstance(on, Many) else (on,)
+        sides = t.aside(lambda: [t.straight(item) for item in said])
+    else:
+        sides = facing_first(t, [(corners[0], corners[1]), (corners[1], corners[2]), (corners[2], corners[0])])
     return [t.make("foot", point=(centre,), base=side) for side in sides]

@@ -399,7 +399,7 @@ def measure(t: Things, bound: Bound) -> None:
     ):
         measured(t, node)
         return
-    if isinstance(node, (Named, Many, Ref)) or "long" in words or ("measure" in words and _was_typed(bound, "measure")):
+    if isinstance(node, (Named, Many, Ref)) or "long" in words:
         measured(t, node)
         return
     if isinstance(node, (Described, Where)) and plain:
@@ -416,14 +416,14 @@ def _are_readings(node: Node) -> bool:
     return all(isinstance(item, Described) and (item.head in READS or _is_reading(item)) for item in items)
 
 
-def _was_typed(bound: Bound, word: str) -> bool:
-    return False
+#: Parts that a line of a circle is drawn by.
+_DIRECTED = ("parallel", "perpendicular")
 
 
 def _is_reading(node: Described) -> bool:
     return (
         node.head in READS
-        or (node.head in ("radius", "diameter") and not node.names)
+        or (node.head in ("radius", "diameter") and not node.names and node.role("through", "to", "from", "at", *_DIRECTED) is None)
         or node.head in ("side", "diagonal")
         or (node.head in ("side", "segment", "line", "chord") and bool(node.names))
     )

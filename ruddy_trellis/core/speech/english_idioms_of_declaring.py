@@ -3,6 +3,8 @@
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
 
+import re
+
 from .idiom_parts import SIZE, Idioms
 
 _SHAPES = r"triangle|quadrilateral|rectangle|square|parallelogram|rhombus|kite|trapezium|trapezoid|pentagon|hexagon|octagon"
@@ -74,7 +76,8 @@ OF_DECLARING: Idioms = (
     ),
     # Parallels and what crosses them.
     (
-        r"(?i)^(?:let )?(?-i:([A-Z]{2}) and ([A-Z]{2})) (?:are|be) (?:two )?parallel lines?,? (?:which are |that are )?(?:cut|crossed|met) by "
+        r"(?i)^(?:let )?(?-i:([A-Z]{2}) and ([A-Z]{2})) (?:are|be) (?:two )?parallel lines?,? (?:which are |that are )"
+        r"?(?:cut|crossed|met) by "
         r"(?:a transversal|a third line|another line)(?=[ .!]*$)",
         r"\1 and \2 are parallel lines and draw a transversal",
     ),
@@ -127,4 +130,89 @@ OF_DECLARING: Idioms = (
         r"round|around|over) (?=\S)",
         r"let \1 be a point on ",
     ),
+    (
+        r"^([A-Z]) = ([A-Z]{2}|[a-z]) ∩ ([A-Z]{2}|[a-z]),? (?:and )?([A-Z]) = ([A-Z]{2}|[a-z]) ∩ ([A-Z]{2}|[a-z])(?=[ .!]*$)",
+        r"let \2 and \3 meet at \1 and let \5 and \6 meet at \4",
+    ),
+    (
+        r"^([A-Z]) ?∈ ?([A-Z])([A-Z]),? (?:with |and )?(?:\2\1 ?: ?\1\3|\2\1 ?/ ?\1\3) ?= ?(\d+) ?[:/] ?(\d+)(?=[ .!]*$)",
+        r"let \1 be the point on \2\3 with \2\1 : \1\3 = \4 : \5",
+    ),
+    (
+        r"(?i)^(?:draw |let there be )?(?:two )?circles (?:with|,) cent(?:re|er)s (?-i:([A-Z]) and ([A-Z])),? (?:touch|"
+        r"touching|that touch|which touch|are tangent|tangent)"
+        r"(?: each other| one another)?( externally)?(?: at (?-i:([A-Z])))?(?=[ .!]*$)",
+        lambda found: (
+            f"draw the segment {found[1]}{found[2]} and let {found[4] or 'T'} be a point on {found[1]}{found[2]} and "
+            f"draw the circle with centre "
+            f"{found[1]} through {found[4] or 'T'} and the circle with centre {found[2]} through {found[4] or 'T'}"
+        ),
+    ),
+    (
+        rf"(?i)^(?:draw )?(?:two )?circles (?:of|with) radii ({SIZE}) and ({SIZE}),? (?:which |that )?(?:touch|touching|"
+        rf"are tangent)(?: each other| one another)?(?: externally)?(?=[ .!]*$)",
+        r"draw a circle with radius \1 and draw a circle with radius \2 touching it",
+    ),
+    (
+        r"(?i)^from (?:a|the|any) (?:external )?point (?-i:([A-Z])) (?:outside|external to) (?:a|the) circle,? (?:with )"
+        r"?cent(?:re|er) (?-i:([A-Z])),? (?:two )?"
+        r"tangents (?-i:([A-Z]{2}),? (?:and )?([A-Z]{2})) are drawn(?: to (?:it|the circle))?(?=[ .!]*$)",
+        r"draw a circle with centre \2 and let \1 be a point outside it and draw the tangents \3 and \4",
+    ),
+    (
+        rf"(?i)^in (?:the |an? )((?:(?:{_KINDS}) )+(?:{_SHAPES})) (?-i:([A-Z]{{3,6}})),? (?=let\b|the (?:diagonals|medians|altitudes)\b)",
+        r"draw the \1 \2 and ",
+    ),
+    (
+        r"(?i)\b(an? )?(?:arbitrary |any )?point (?-i:([A-Z])) and (?:a |any )?line (?-i:([a-z])) not (?:through|"
+        r"passing through|containing|going through) "
+        r"(?:it|(?-i:\2))",
+        r"a line \3 and a point \2 not on it",
+    ),
+    (
+        rf"(?i)^(?:let )?(?-i:([A-Z])) (?:be|is) the ({_SHAPES}) with (?:vertices|corners) (?=\()",
+        r"draw the \2 with corners ",
+    ),
+    (
+        r"(?i)^(?:let )?(?-i:([A-Z]) and ([A-Z])) (?:are|be|lie)(?: (?:two )?points)? on (?:the )?(?:sides |lines )"
+        r"?(?-i:([A-Z]{2}) and ([A-Z]{2}))(?: respectively)?,? (?:such|so) that (?:the line )?"
+        r"(?-i:(?:\1\2|\2\1)) (?:is parallel to|∥|\|\||is perpendicular to|⊥) (?-i:([A-Z]{2}|[a-z]))(?=[ .!]*$)",
+        lambda found: (
+            f"let {found[1]} be a point on {found[3]} and let the {'perpendicular' if re.search('perp|⊥', found[0]) else 'parallel'} to "
+            f"{found[5]} through {found[1]} meet {found[4]} at {found[2]}"
+        ),
+    ),
+    (
+        r"(?i)^on (?:the )?(?:sides? )?(?-i:([A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2})),? (squares|equilateral triangles|"
+        r"semicircles) (?:are |be )?(?:described|drawn|constructed|erected) "
+        r"(outwards|outwardly|externally|inwards|inwardly|internally)(?=[ .!]*$)",
+        lambda found: f"draw {found[2]} {'internally' if found[3].lower().startswith('in') else 'externally'} on the sides {found[1]}",
+    ),
+    (
+        r"(?i)\b(?-i:([A-Z])) (?:the )?(?:touch[- ]?point|contact point|point of contact|tangency point) (?:of the "
+        r"incircle )?(?:on|with) (?:side )?(?=(?-i:[A-Z]{2}))",
+        r"\1 the touching point of the incircle on ",
+    ),
+    (
+        r"(?i)^(?:a |the )?(?:straight )?(?:line|segment)? ?(?-i:([A-Z]{2})) is (?:bisected|halved) (?:at|by|in) (?:the "
+        r"point )?(?-i:([A-Z]))(?=[ .!]*$)",
+        r"let \2 be the midpoint of \1",
+    ),
+    (r"(?i)\btriangle (?-i:([A-Z]{3})) (?:∠|angle ) ?(?-i:([A-Z])) ?= ?", r"triangle \1 with angle \2 = "),
+    (
+        r"(?i)^(?:△ ?|triangle )?(?-i:([A-Z]{3})),? right[- ]?(?:angled )?at (?-i:([A-Z])),? (?:and |with )"
+        r"?(?-i:([A-Z]{2})) (?:is )?(?:the |an )?(altitude|median|bisector)(?=[ .!]*$)",
+        r"draw the triangle \1 right-angled at \2 with \4 \3",
+    ),
+    (
+        r"(?i)^let (?-i:([A-Z]{2}|[a-z]) and ([A-Z]{2}|[a-z])) meet (?:at|in) (?-i:([A-Z])),? (?:and )?(?-i:([A-Z]{2}|"
+        r"[a-z]) and ([A-Z]{2}|[a-z])) (?:meet )?(?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
+        r"let \1 and \2 meet at \3 and let \4 and \5 meet at \6",
+    ),
+    (
+        r"(?i)^let the (midpoints of (?-i:[A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2})) be (?-i:([A-Z](?:, [A-Z])*,? and [A-Z]))(?=[ .!]*$)",
+        r"\2 are the \1",
+    ),
+    (r"^([a-z]) (?:∥|\|\||//) ([a-z])(?=[ .!]*$)", r"\1 and \2 are parallel lines"),
+    (r"^([a-z]) ⊥ ([a-z])(?=[ .!]*$)", r"\1 and \2 are perpendicular lines"),
 )

@@ -38,8 +38,20 @@ def _listed(words: list[str]) -> str:
 #: How many times as big.
 _TIMES = {"twice": "2", "double": "2", "half": "0.5", "three times": "3"}
 
+
+def _of_one_unit(found: re.Match[str]) -> str:
+    """ "50, 60 and 70 mm": the unit after the last of several numbers is that of all."""
+    return re.sub(r"\d+(?:\.\d+)?", lambda number: f"{number[0]} {found[2]}", found[1])
+
+
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)\b(\d+(?:\.\d+)?) ?[x×] ?(?=\d+(?:\.\d+)?(?: ?[cm]?m\b| (?:rectangle|square|box|grid)\b|[ .!]*$))", r"\1 by "),
+    (
+        r"(?i)(?<![\d.(] )(?<![(\d.])\b(\d+(?:\.\d+)?(?:(?:,? and |, | by )\d+(?:\.\d+)?)+) ?(mm|cm|km|m|millimet(?:re|"
+        r"er)s?|centimet(?:re|er)s?)\b",
+        _of_one_unit,
+    ),
     (r"(?i)^(?:leave|put|show) a (?:trail|trace) (?:behind|of|after) (?=\S+[ .!]*$)", "trail "),
     (
         r"(?i)^how much (?:longer|bigger|greater|larger|more) is (\S+|(?:the )?angle \S+) than (\S+|(?:the )?angle \S+?)(?=[ ?.!]*$)",
@@ -125,7 +137,7 @@ OF_EVERYDAY: Idioms = (
     (
         r"(?i)\b(triangle|quadrilateral|pentagon|hexagon|octagon|polygon|shape) (?:where|in which|with|whose|that has|so that) (?:all )?"
         r"(?:of )?(?:the |its )?(?:three |four )?sides (?:are )?(?:all )?(?:the same|equal|the same length|of equal length)(?=[ ?.!]*$)",
-        r"regular \1",
+        lambda found: "rhombus" if found[1].lower() == "quadrilateral" else f"regular {found[1]}",
     ),
     (
         r"(?i)\bcircle with a line (?:going |passing |which goes |that goes )?through (?:the|its) (?:middle|cent(?:re|er))\b",
@@ -322,5 +334,136 @@ OF_EVERYDAY: Idioms = (
         rf"spanning|turning through) "
         r"(?:an angle of |an angle |angle )?(\d+(?:\.\d+)?) ?(?:degrees|°)(?=[ .!]*$)",
         r"an arc with radius \1 by \2 degrees",
+    ),
+    (r"(?i)\b(?:middles|centres|centers) (?=of (?:the |all )?(?:\w+ )?sides\b)", "midpoints "),
+    (r"(?i),? (?:one after (?:the other|another)|in order|in turn)(?=[ .!]*$)", ""),
+    (
+        r"(?i)^(?:join|connect) (?:up )?(?:the |all )*(?:three |four )?points (?:up )?(?:into|to make|to form|to get|in) (?:an? |one )?"
+        rf"({_SHAPES})(?=[ .!]*$)",
+        r"join the points",
+    ),
+    (r"(?i)\bthree[- ]point (?=arc|circle)", ""),
+    (
+        r"(?i)^(?-i:([A-Z])) (?:with|so that|such that) (?-i:([A-Z]{4})) (?:is )?(?:a |an )?(parallelogram)(?=[ .!]*$)",
+        r"let \1 be such that \2 is a \3",
+    ),
+    (
+        r"(?i)\bline (?:which |that )?(?:goes |going |runs )?through (?-i:([A-Z])) and (?:carries|goes|keeps|runs)(?: "
+        r"going)? on (?:past|beyond|after) (?=(?-i:[A-Z])\b)",
+        r"line through \1 and ",
+    ),
+    (
+        r"(?i)^with (?-i:([A-Z]) and ([A-Z])) as cent(?:re|er)s and (?:a |the )?radius (\S+(?: ?[cm]?m)?),? draw (?:two "
+        r"|the )?(circles|arcs),? (?:and let them meet|meeting|to "
+        r"meet|that meet|which meet|intersecting|cutting(?: each other)?|and let them intersect) (?=at\b|in\b)",
+        r"draw two circles with centres \1 and \2 and radius \3 meeting ",
+    ),
+    (
+        rf"(?i)^((?:draw |make |sketch )?(?:any |an? )(?:[a-z-]+ )?(?:{_SHAPES})),? (?:and )?(?:label|call|name) it "
+        rf"(?-i:([A-Z]{{3,6}}))(?=[ .!]*$)",
+        r"\1 \2",
+    ),
+    (rf"(?i)\b({_SHAPES}) with all (?:its |the |three |four )*sides (?:of |equal to |being )?({SIZE})", r"regular \1 with side \2"),
+    (
+        r"(?i)^(an?|the|two|three) ([a-z -]+?) (?:is|are) (?:drawn|constructed|described) (?=with\b|through\b|on\b|from\b|about\b)",
+        r"draw \1 \2 ",
+    ),
+    (r"(?i)\b(?:sq|sqr)\b\.?(?= \d)", "square"),
+    (r"(?i)\b(?:isos|isosc)\b\.?", "isosceles"),
+    (r"(?i)\btri\b\.?", "triangle"),
+    (r"(?i)\b(isosceles triangle) base (\d\S*(?: ?[cm]?m)?),? (?:and )?(?:equal )?(?:sides|legs) (?=\d)", r"\1 with base \2 and sides "),
+    (
+        r"(?i)^((?:draw|construct|make|sketch) )?(?:an? |the )(\d+(?:\.\d+)?)[- ](?:degrees?|°) angle(?=[ .!]*$)",
+        r"draw an angle of \2 degrees",
+    ),
+    (r"(?i)\b(two circles) (?:that|which) (?:overlap|cross)(?: each other)?(?=[ .!]*$)", r"\1 that intersect"),
+    (r"(?i)\btwo overlapping (?=circles)", "two intersecting "),
+    (r"(?i)^(?:slide|drag|move|push|turn|take) (?-i:([a-z])) (?:up |down |along )?to (?=[-−]?\d)", r"set \1 to "),
+    (r"(?i)^offset (?:the )?(?:line |segment |side )?(?-i:([A-Z]{2}|[a-z])) by ", r"draw the parallel to \1 at a distance of "),
+    (r"(?i)\b(?-i:([a-z]|[A-Z]{2})) squared\b", r"\1^2"),
+    (r"(?i)\b(?-i:([a-z]|[A-Z]{2})) cubed\b", r"\1^3"),
+    (
+        r"(?i)^(?:draw )?circles (?:at|on|round|around|about|cent(?:re|er)ed (?:at|on)) (?-i:([A-Za-z](?:,? [A-Za-z])"
+        r"*,? and [A-Za-z])),? (?:with )?(?:of )?radius (?=\S)",
+        r"circles with centres \1 and radius ",
+    ),
+    (r"(?i)^(?:create |put |plot |mark |draw )?(?:a |the )?(?:point (?:at |on )?)?(?:the )?origin(?=[ .!]*$)", "draw the point (0, 0)"),
+    (r"(?i)\b(quadrilateral|triangle|pentagon|hexagon) (?:which|that) has (?=(?:all|two|three|four|equal)\b)", r"\1 with "),
+    (
+        r"(?i)\b(?:an? |the )?quadrilateral (?:where|in which|with|whose|that has|so that) (?:all )?(?:of )?(?:the |its "
+        r")?(?:four )?sides (?:are )?"
+        r"(?:all )?(?:the same|equal|the same length|of equal length)(?=[ ?.!]*$)",
+        "a rhombus",
+    ),
+    (r"(?i)^let me have (?=an?\b|the\b|some\b|two\b|three\b)", "draw "),
+    (
+        r"(?i)\btriangle (?:where|in which|with|whose) two (?:of its |of the )?sides (?:are |of |being )?(?:both )"
+        r"?(\d\S*(?: ?[cm]?m)?),? (?:and|with) (?:the |an )"
+        r"angle (?:between them|between the two) (?:is |of |being )?(\d+(?:\.\d+)?) ?(?:°|degrees)?(?=[ .!]*$)",
+        r"triangle with sides \1 and \1 and an angle of \2",
+    ),
+    (r"(?i)^define (?-i:([A-Za-z])) (?:as|to be) ", r"let \1 be "),
+    (r"(?i)^(mark|find|draw|show|measure|construct|label|compare|hide|delete),? please,? ", r"\1 "),
+    (
+        r"(?i)^(mark|put|name|label) the (?:middle|midpoint|centre|center) of (?:the )?(?:side |segment |line )"
+        r"?(?-i:([A-Z]{2})) (?:with|as|by) (?=(?-i:[A-Z])\b)",
+        r"let the midpoint of \2 be ",
+    ),
+    (
+        r"(?i)^(?:draw )?from (?:every|each) (?:corner|vertex),? (?:draw )?(?:the |a )?(?:line|segment) to the "
+        r"(?:middle|midpoint|centre|center) of the "
+        r"opposite side(?=[ .!]*$)",
+        "draw the medians",
+    ),
+    (r"(?i)\bangle by (?=(?-i:[A-Z])\b)", "angle at "),
+    (r"(?i)\b(?:the )?cent(?:re|er)[- ]?line of (?=(?-i:[A-Z]{2})\b)", "the perpendicular bisector of "),
+    (r"(?i)^(?:can|could|would) (?:you|we) (?:please )?(?:show|tell|give) (?:me |us )?(.+?) in degrees(?=[ ?.!]*$)", r"measure \1"),
+    (r"(?i) s\.?t\.? (?=(?-i:[A-Z]))", " such that "),
+    (r"(?i)^mid (?!of\b)(?=[a-z]{2}\b)", "midpoint of "),
+    (
+        r"(?i)^(?:pop|stick|bung|put|whack) (an? |the )(tangent|radius|diameter|chord|perpendicular|parallel|normal)(?: "
+        r"line)? on (?=at\b|to\b)",
+        r"draw \1\2 ",
+    ),
+    (r"(?i)\b(secant|tangent|transversal) line (?=(?-i:[A-Z]{2})\b)", r"line "),
+    (
+        r"(?i)^(?:draw |construct |find |plot )?(?-i:([A-Z]{2}|[a-z])) ∩ (?-i:([A-Z]{2}|[a-z])) = "
+        r"\{ ?(?-i:([A-Z])),? ?(?-i:([A-Z])) ?\}(?=[ .!]*$)",
+        r"let \1 meet \2 at \3 and \4",
+    ),
+    (
+        r"(?i)^let (?-i:[a-z]) be the (reflection|rotation|translation|enlargement|half turn) (.+?) and apply it to "
+        r"(?-i:([A-Z]{1,4}))(?=[ .!]*$)",
+        r"the image of \3 under the \1 \2",
+    ),
+    (r"(?i)^fix (?:a |the )?point (?-i:([A-Z])) on (?=\S)", r"let \1 be a point on "),
+    (r"(?i)^which is (?=the (?:radius|diameter|area|perimeter|circumference|length|height|angle)\b)", "what is "),
+    (r"(?i)\ba straight (?=(?:which|that|through|from|parallel|perpendicular)\b)", "a line "),
+    (r"(?i)\b(line) across the (?:middle|cent(?:re|er)) of (?=(?:the )?circle\b)", r"\1 through the centre of "),
+    (
+        r"(?i)^(?:how long is|what is the length of|find the length of|measure|measure the length of|the length of|"
+        r"length of) (?:the |a )?tangent (?:drawn )?from (?-i:([A-Z]))"
+        r"(?: to (?:the circle|(?-i:[a-z])))?(?=[ ?.!]*$)",
+        r"measure the distance from \1 to the contact of the tangent from \1",
+    ),
+    (r"(?i)\bdiam\b\.?", "diameter"),
+    (r"(?i)^(?:the )?(diameter|radius) (?=(?:through|parallel to|perpendicular to) \S)", r"draw the \1 "),
+    (r"(?i)\bthru\b", "through"),
+    (
+        r"(?i)^put (?:the )?point (?-i:([A-Z])) (?:in|at|on) (?:the )?(?:coordinates|position|place) (-?[\d.]+)(?: and |"
+        r", ?)(-?[\d.]+)(?=[ .!]*$)",
+        r"\1 = (\2, \3)",
+    ),
+    (
+        r"(?i)\b(lines|segments|chords) (?:which|that) are (parallel|perpendicular|equal)(?: to (?:each other|one another))?(?=[ .!]*$)",
+        lambda found: f"{found[2]} {found[1]}",
+    ),
+    (r"(?i)\breg\b\.? (?=pentagon|hexagon|octagon|polygon|triangle)", "regular "),
+    (r"(?i)^perim(?:eter)?\.?(?=[ ?.!]*$)", "the perimeter"),
+    (r"(?i)^circle (?-i:([a-z])) ?(\([^()]+\)),? r(?:ad(?:ius)?)? ?=? ?(?=\d)", r"circle \1 with centre \2 and radius "),
+    (r"(?i)^circle c ?(\([^()]+\)),? r(?:ad(?:ius)?)? ?=? ?(?=\d)", r"circle with centre \1 and radius "),
+    (
+        r"(?i)^(?:draw |make )?(?:a |another )?copy of (?:the |this )?(?:shape|figure|polygon|quadrilateral|triangle) (?=\d)",
+        "translate the polygon ",
     ),
 )

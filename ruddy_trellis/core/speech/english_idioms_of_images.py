@@ -15,6 +15,11 @@ def _turned(found: re.Match[str]) -> str:
 
 #: Ways of saying images, by how they are read.
 OF_IMAGES: Idioms = (
+    (
+        r"(?i)^(translate|reflect|rotate|enlarge|shift|slide|dilate|turn|invert) (?-i:([A-Z]['′]?(?:, [A-Z]['′]?)*,? "
+        r"and [A-Z]['′]?)) (?=\w)",
+        r"\1 the points \2 ",
+    ),
     (r"(?i)^(?:make|draw) a copy of (.+?),? (?:shifted|moved|translated) (?=by\b|\d)", r"translate \1 "),
     (
         r"(?i)\bthe (?:symmetric|mirror) point (?:of|to) ([A-Z]) (?:to|in|about|over|with respect to|on) (?:the )?(line )?",

@@ -271,7 +271,8 @@ OF_LINES: Idioms = (
     ),
     (r"(?i) of the (?:board|page|screen|sheet)(?=[ .!]*$)", ""),
     (
-        r"(?i)\b(two parallel lines(?: (?-i:[A-Z]{2}|[a-z]) and (?-i:[A-Z]{2}|[a-z]))?) and a line (?:crossing|cutting|meeting|that (?:crosses|cuts|meets)) "
+        r"(?i)\b(two parallel lines(?: (?-i:[A-Z]{2}|[a-z]) and (?-i:[A-Z]{2}|[a-z]))?) and a line (?:crossing|cutting|"
+        r"meeting|that (?:crosses|cuts|meets)) "
         r"(?:them )?(?:both|them)(?: lines)?\b",
         r"\1 and a transversal",
     ),

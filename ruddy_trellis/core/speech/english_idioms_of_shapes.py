@@ -33,6 +33,7 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (r"(?i)\b(with|having|and) right[- ]angles (?:at|in) (?-i:([A-Z]) and ([A-Z]))\b", r"\1 angle \2 = 90 and angle \3 = 90"),
     (
         r"(?i)\btriangle (?:from|out of|using|between|on) (?:the )?(?:three )?(?:points |dots |corners )?"
         r"(?-i:([A-Z]),? ([A-Z]),? (?:and )?([A-Z]))(?=[ .!]*$)",

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..edits.models import Rename
-from ..kinds import CIRCLE, NUMBER, POINT
+from ..kinds import NUMBER, POINT
 from ..language import names as spelling
 from ..refusal import Refusal
 from .clauses import Bound
@@ -15,7 +15,7 @@ from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
 from .nouns import check_words
 from .pairs import relation_said
 from .readings import measured
-from .riding import line_through
+from .riding import is_on
 from .shapes_on_sides import CORNER_COUNTS
 from .spans import corners_of, shared_circle, sides_of
 from .tables import words
@@ -28,6 +28,7 @@ from .verbs import all_there, names_of, none_there, points_in, verb
 def define(t: Things, bound: Bound) -> None:
     """A name for what is made: "let M be the midpoint of AB", "D, E and F are the midpoints of …", "ABC is a triangle"."""
     node, what = bound["n"], bound["y"]
+    t.check_told()
     if "facts" in bound:
         what = with_facts(what, bound["facts"])
     if isinstance(what, (Named, Amount, Quoted)) and not (isinstance(what, Named) and what.at is not None):
@@ -71,6 +72,7 @@ _WITH_ENDS = words(
 def so_drawn(t: Things, bound: Bound) -> None:
     """ "CF is perpendicular to AB", "BE bisects angle B", where an end is not there: it is made so."""
     node, other = bound["n"], bound.get("y")
+    t.check_told()
     if isinstance(other, Named) and len(other.points) == 2 and not any(t.b.has(point) for point in (*points_in(node), *other.points)):
         node, other = other, node  # "AB parallel to CD", of which nothing is there
         t.aside(lambda: t.described(Described("line", names=(other,), kind="new")))
@@ -91,6 +93,7 @@ def so_drawn(t: Things, bound: Bound) -> None:
 def lies_so(t: Things, bound: Bound) -> None:
     """ "with D on BC": D rides on it; or it is made so that it lies there, and this says it."""
     names = points_in(bound["n"])
+    t.check_told()
     there = [t.b.has(name) for name in names]
     where = next((word for word in ("inside", "outside", "above", "below") if word in bound.get("words", ())), "on")
     if not any(there) and where != "on":
@@ -107,18 +110,8 @@ def lies_so(t: Things, bound: Bound) -> None:
         raise Refusal("That is a claim.")
     path = t.path(bound["y"])
     for name in names:
-        if not _is_on(t, t.b.point(name), path):
+        if not is_on(t, t.b.point(name), path):
             raise Refusal(f"{name} does not lie there.")
-
-
-def _is_on(t: Things, point: str, path: tuple[str, ...]) -> bool:
-    """Whether a point is on a path now: on the line through two points, on a circle."""
-    x, y = t.b.ahead.value(point)[:2]
-    if len(path) == 1 and t.b.kind(path[0]) == CIRCLE:
-        cx, cy, rr = t.b.ahead.value(path[0])[:3]
-        return bool(abs((x - cx) ** 2 + (y - cy) ** 2 - rr) < 1e-6 * (1 + rr))
-    px, py, dx, dy = line_through(t, path)
-    return bool(abs(dx * (y - py) - dy * (x - px)) < 1e-6 * (1 + dx * dx + dy * dy))
 
 
 def is_shape(node: Node) -> bool:

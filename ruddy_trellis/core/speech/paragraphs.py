@@ -21,7 +21,7 @@ MOST, _LONGEST = 60, 8_000
 _END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
 #: After these a full stop ends no sentence.
 _SHORT = re.compile(
-    r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|fig|no)|(?:^|\s)\d+)\.$", re.IGNORECASE
+    r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|s\.t|fig|no)|(?:^|\s)\d+)\.$", re.IGNORECASE
 )
 
 

@@ -73,6 +73,7 @@ def _one_directed(t: Things, which: str, base: tuple[str, ...], point: str) -> s
 def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
     """ "AD perpendicular to BC [meeting it at D]": from the end that is there; the other is its foot, or free on it."""
     b = t.b
+    t.check_told()
     base = t.aside(lambda: t.straight(needed(node.role(which))))
     known = [point for point in ends.points if b.has(point)]
     if len(known) == 2:

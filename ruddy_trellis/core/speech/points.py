@@ -9,7 +9,18 @@ from ..kinds import CONIC, POINT
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
-from .spans import centre_of, circle_of, circle_through, corners_of, distance_between, each, facing_side, spans_of, with_corners_as_one
+from .spans import (
+    centre_of,
+    circle_of,
+    circle_through,
+    corners_of,
+    distance_between,
+    each,
+    facing_first,
+    facing_side,
+    spans_of,
+    with_corners_as_one,
+)
 from .things import Things
 
 
@@ -22,7 +33,10 @@ def midpoints(t: Things, node: Described) -> list[str]:
         raise Refusal("Of what is the midpoint meant? Say: the midpoint of AB.")
     if (arc := _arc_between(of)) is not None:
         return [_middle_of_arc(t, arc, arc.role("of", "on"))]
-    return [t.make("midpoint", span=span) for span in t.aside(lambda: spans_of(t, of))]
+    spans = t.aside(lambda: spans_of(t, of))
+    if isinstance(of, Described) and of.head == "side":
+        spans = facing_first(t, spans)
+    return [t.make("midpoint", span=span) for span in spans]
 
 
 def _arc_between(node: Node) -> Described | None:

@@ -11,7 +11,7 @@ from . import english
 from .claims import order
 from .things import Things
 
-_RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*[-+*/×÷·−:]\s*[\w(|√∠][^,;?“”{}]*")
+_RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*(?:[-+*/×÷·−:^]\s*[\w(|√∠]|[²³])[^,;?“”{}]*")
 _STATED = re.compile(r"[^,;?“”{}=<>≤≥]+(?:[=≤≥]|[<>]=?)[^,;?“”{}<>≤≥]+")
 _CHAIN = re.compile(r"[A-Z]{2}(?:\s*=\s*[A-Z]{2}){2,}")
 _REASONED = re.compile(r"[-+*/×÷·−²³√(]")

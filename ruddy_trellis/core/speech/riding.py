@@ -355,3 +355,16 @@ def _clear_of(t: Things, path: tuple[str, ...], at: Place) -> bool:
     px, py, dx, dy = line_through(t, path)
     size = (dx * dx + dy * dy) ** 0.5
     return bool(size == 0 or abs(dx * (at[1] - py) - dy * (at[0] - px)) / size > least)
+
+
+def is_on(t: Things, point: str, path: tuple[str, ...]) -> bool:
+    """Whether a point is on a path now: on the line through two points, on a circle."""
+    place = t.b.ahead.value(point)
+    if place is None or any(t.b.ahead.value(id) is None for id in path):
+        return False
+    x, y = place[:2]
+    if len(path) == 1 and t.b.kind(path[0]) == CIRCLE:
+        cx, cy, rr = t.b.ahead.value(path[0])[:3]
+        return bool(abs((x - cx) ** 2 + (y - cy) ** 2 - rr) < 1e-6 * (1 + rr))
+    px, py, dx, dy = line_through(t, path)
+    return bool(abs(dx * (y - py) - dy * (x - px)) < 1e-6 * (1 + dx * dx + dy * dy))

@@ -14,6 +14,7 @@ from .building import Stray
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
 from .points import turned_to
+from .riding import free_place_on
 from .spans import centre_of, corners_of, distance_between, each, with_corners_as_one
 from .things import Things
 
@@ -183,7 +184,7 @@ def _circle(t: Things, node: Described) -> str:
     else:
         centre = ""
     if touches is not None:
-        return _touching(t, node, centre, touches, through)
+        return _touching(t, node, centre, touches, through, radius)
     if diameter is not None:
         size = t.aside(lambda: length_said(t, diameter))
         size = size / 2 if isinstance(size, float) else (b.make("calculation", {"formula": _half(t, size)}),)
@@ -306,13 +307,36 @@ def _any_circle(t: Things) -> str:
     return t.make("circle", centre=(centre,), point=(through,))
 
 
-def _touching(t: Things, node: Described, centre: str, touches: Node, through: Node | None) -> str:
+def _beside(t: Things, other: str, radius: Node) -> str:
+    """A circle of a radius that touches another one from outside, where that has a point that slides."""
+    b = t.b
+    size = t.aside(lambda: length_said(t, radius))
+    middle = t.aside(lambda: centre_of(t, other))
+    touching = t.aside(lambda: b.make("point_on", {"path": (other,), "place": free_place_on(t, (other,))}))
+    across = b.make("line", {"from": (middle,), "to": (touching,)}, hidden=True)
+    round_ = b.make("circle_radius", {"centre": (touching,), "radius": size}, hidden=True)
+    cx, cy = b.ahead.value(middle)[:2]
+
+    def far_off(which: str) -> float:
+        mark = b.mark()
+        value = b.ahead.value(b.make("intersection", {"a": (across,), "b": (round_,), "which": which}, None, True))
+        b.back_to(mark)
+        return -1.0 if value is None else math.dist(value[:2], (cx, cy))
+
+    outside = max(("first", "second"), key=far_off)
+    centre = b.make("intersection", {"a": (across,), "b": (round_,), "which": outside})
+    return t.make("circle_radius", centre=(centre,), radius=size)
+
+
+def _touching(t: Things, node: Described, centre: str, touches: Node, through: Node | None, radius: Node | None) -> str:
     """A circle about a point that touches a line, or that touches a line in a point of it."""
     b = t.b
     if isinstance(touches, Described) and touches.head == "side" and touches.plural and not centre:
         return t.make("incircle", triangle=t.aside(lambda: t.triangle(touches.role("of"))))
     line = t.aside(lambda: t.path(touches))
     if len(line) == 1 and b.kind(line[0]) == CIRCLE:
+        if not centre and radius is not None and through is None and node.role("at", "in") is None:
+            return _beside(t, line[0], radius)
         if not centre or node.role("at", "in") is not None:
             raise Refusal("A circle that touches a circle needs its centre.")
         other = centre_of(t, line[0])

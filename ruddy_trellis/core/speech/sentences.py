@@ -152,6 +152,8 @@ _SETTING = re.compile(
 )
 
 
+#: From how far off a claim fails.
+_FAILS = 1e-6
 #: With what a fact of a shape begins: "AB = 5", "angle A = 50".
 _FACT = re.compile(r"(?:[A-Z]{2}\s*=|(?:the )?angle\b|∠|<)", re.IGNORECASE)
 
@@ -191,7 +193,10 @@ class Sentence:
                 if not all(map(self.b.has, names)):
                     self.carry_out(f"draw the {setting[1]} {setting[2]}")
                 if not is_new or not self._supposed(rest):
+                    made = len(self.b.new)
                     self.carry_out(rest)
+                    if is_new and rest.split(maxsplit=1)[0].lower() not in _ASKING:
+                        self._check_told(made)
             except Refusal:
                 self.b.back_to(mark)
                 raise
@@ -200,6 +205,7 @@ class Sentence:
         if not said or len(said) > MOST:
             raise NotSaid(text, ())
         said = _without_titles(said)
+        self.t.is_asked = text.rstrip().endswith("?") and said[0].kind == NAME
         unknown = [token.text for token in said if token.kind == UNKNOWN]
         if unknown:
             self._put_right(text, unknown)
@@ -225,6 +231,14 @@ class Sentence:
         if self._best.far >= len(said) and (said[0].word in _ACTS or self._best.is_of_look):
             raise ActRefused(refusal.sentence)
         raise refusal
+
+    def _check_told(self, made: int) -> None:
+        """Raise Final where what was told of a figure that is new is no more than a claim that fails: so it has to be made otherwise."""
+        ids = [step.id for step in self.b.ahead.steps if step.id not in self.b.board and CATALOGUE[step.does].makes == CLAIM]
+        if any(CATALOGUE[new.does].makes == CLAIM for new in self.b.new[made:]) and any(
+            (value := self.b.ahead.value(id)) is not None and value[2] > _FAILS for id in ids
+        ):
+            raise Final("A new figure cannot be drawn so that this holds. Say how it is made, or ask whether it is so.")
 
     def _supposed(self, text: str) -> bool:
         """Take what is told of a figure that was just drawn for supposed, where it is no more than a claim and nobody asks for a proof."""

@@ -46,6 +46,11 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
         if not isinstance(item, Described) or item.head != "fact":
             continue
         kind = item.extra[0]
+        if kind == "right" and isinstance(at := item.names[0], Named):
+            # A small letter is a corner here, and no side.
+            points = at.points or (at.text.upper(),)
+            found.angles[points[1] if len(points) == 3 else points[0]] = 90.0
+            continue
         one, other = (_as_side(t, part, names) for part in (item.names[0], item.names[1] if len(item.names) > 1 else None))
         if kind == "parallel" and isinstance(one, Named) and isinstance(other, Named):
             found.parallel.append((frozenset(one.points), frozenset(other.points)))
@@ -60,9 +65,6 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             if isinstance(name, Named):
                 corner = name.points[1] if len(name.points) == 3 else name.points[0] if name.points else name.text.upper()
                 found.angles[corner] = t.aside(lambda other=other: angle_said(t, other))  # type: ignore[misc]
-        elif kind == "right" and isinstance(one, Named):
-            corner = one.points[1] if len(one.points) == 3 else one.points[0] if one.points else one.text.upper()
-            found.angles[corner] = 90.0
         elif kind == "more":
             continue  # supposed, after the shape is there
         else:

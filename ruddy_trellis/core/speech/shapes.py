@@ -19,6 +19,9 @@ from .things import Things
 from .third_corners import fresh_names
 from .tokens import POINT_NAME
 
+#: How many shapes of one kind a sentence draws.
+_MOST_AT_ONCE = 6
+
 
 @makes(
     "triangle", "quadrilateral", "square", "rectangle", "rhombus", "kite", "trapezium", "parallelogram", "polygon", "pentagon",
@@ -40,6 +43,8 @@ def _shapes(t: Things, node: Described) -> list[str]:
     if "inscribe" in node.adjectives and node.role("in", "inside") is None and len(circles := t.b.of_kind(CIRCLE)) == 1:
         name = t.b.ahead.name(circles[0])
         node = replace(node, roles=(*node.roles, ("in", Named(name))))
+    if (node.count or 1) > 1 and not node.names and not node.roles:
+        return [id for _ in range(min(node.count or 1, _MOST_AT_ONCE)) for id in _shapes(t, replace(node, count=None, plural=False))]
     _check_sorts(node)
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)

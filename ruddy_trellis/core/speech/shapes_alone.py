@@ -10,6 +10,7 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .building import Final, Stray
+from .corners_by_facts import polygon_by_facts
 from .nodes import Amount, Described, Many, Named, Node
 from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
@@ -62,7 +63,7 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
     if names and all(b.has(name) for name in names):
         if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
             return b.polygon(b.points(names))
-        if any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular", "obtuse")) or kind not in (
+        if wanted or any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular", "obtuse")) or kind not in (
             "triangle",
             "quadrilateral",
             "polygon",
@@ -76,6 +77,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         return b.polygon(b.points(names))
     if count < 3:
         raise Refusal("A polygon is said by its corners.")
+    if "cyclic" in node.adjectives and count == 4 and wanted and names:
+        return polygon_by_facts(t, names, wanted, cyclic=True)
     if "cyclic" in node.adjectives and count > 3:
         return _cyclic(t, names or fresh_names(b, count))
     if kind == "rhombus" and (wanted.angles or node.role("angles") is not None) and node.role("diagonals", "centre") is None:
@@ -89,6 +92,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         return _regular_alone(t, node, names, count, wanted)
     if kind == "quadrilateral" and len(wanted.parallel) == 1 and not (wanted.lengths or wanted.angles or wanted.equal):
         return _of_three_corners(t, replace(node, head="trapezium"), names or fresh_names(b, 4), wanted)
+    if kind in ("quadrilateral", "polygon", "pentagon", "hexagon") and wanted and names:
+        return polygon_by_facts(t, names, wanted)
     if kind in ("parallelogram", "kite", "trapezium"):
         return _of_three_corners(t, node, names, wanted)
     if kind == "triangle":

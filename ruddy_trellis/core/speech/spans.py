@@ -166,6 +166,11 @@ def _polygon_with(t: Things, corners: Any) -> str:
     return known or t.b.make("polygon", {"corners": tuple(corners)}, hidden=True)
 
 
+def facing_first(t: Things, spans: list[tuple[str, ...]]) -> list[tuple[str, ...]]:
+    """The three sides of a triangle in the order of the corners that they face, where three names wait: D, E and F are on BC, CA, AB."""
+    return [*spans[1:], spans[0]] if len(spans) == 3 == len(t.names) and len({end for span in spans for end in span}) == 3 else spans
+
+
 def shared_circle(t: Things, what: Described) -> Described:
     """A description in which a circle that is to be made, and that several things share, is made once."""
     for number, (role, part) in enumerate(what.roles):

@@ -32,6 +32,7 @@ class Spoken:
         names: what the next things that are made are to be called, by the sentence around them; taken as they are made.
         selected: the ids of what is selected on the board, for "it" in an act.
         is_supposing: whether what is claimed is only supposed.
+        is_asked: whether it is asked whether something is so: "OM ⊥ BC?".
     """
 
     def __init__(self, building: Building) -> None:
@@ -39,6 +40,12 @@ class Spoken:
         self.names: list[str] = []
         self.selected: list[str] = []
         self.is_supposing = False
+        self.is_asked = False
+
+    def check_told(self) -> None:
+        """Raise Refusal where it is asked whether something is so: then nothing is made so."""
+        if self.is_asked:
+            raise Refusal("That is a question, and what it is about is not there.")
 
     # Names to give.
 

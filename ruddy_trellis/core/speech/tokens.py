@@ -74,6 +74,10 @@ def _together() -> dict[str, list[tuple[tuple[str, ...], tuple[str, ...]]]]:
     return {first: sorted(ways, key=lambda way: -len(way[0])) for first, ways in found.items()}
 
 
+#: How many words after an "a" it is looked at to see whether it is the article: "a 60 mm by 40 mm rectangle".
+_AHEAD = 8
+
+
 def tokens(text: str, board: SeenBoard) -> list[Token]:
     """The tokens of a text, words that belong together as one. Names of small letters are seen as what they can be here."""
     raw = list(_TOKEN.finditer(text))
@@ -81,7 +85,7 @@ def tokens(text: str, board: SeenBoard) -> list[Token]:
     all_small = not any(letter.isupper() for letter in text[1:])
     found: list[Token] = []
     for place, one in enumerate(raw):
-        following = [other[0] for other in raw[place + 1 : place + 5]]
+        following = [other[0] for other in raw[place + 1 : place + _AHEAD]]
         found.append(_token(one, following, found[-1] if found else None, board, all_small))
     return _names_joined(_without_epithets(_equal_to_each_other(_words_joined(found)), board), board)
 

@@ -1,0 +1,207 @@
+"""Polygons whose corners follow one from the other by what is said of their sides and angles."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import permutations
+from typing import Any
+
+from ..kinds import CIRCLE
+from ..refusal import Refusal
+from .building import Building, Final
+from .riding import is_on
+from .shape_facts import Wanted
+from .things import Things
+
+#: Up to how many corners an order is looked for in which they follow from each other.
+MOST_CORNERS = 6
+_RIGHT = 90.0
+#: What it adds to how bad a place is that the shape is not convex there.
+_NOT_CONVEX = 1e6
+#: Where points are tried besides the nearest place, if the shape would not be convex: degrees on a circle, board units on a line.
+_BESIDE = (0.0, 20.0, -20.0, 45.0, -45.0, 90.0, -90.0, 180.0)
+
+
+@dataclass(frozen=True)
+class _Fact:
+    """One thing that is said of a polygon.
+
+    Attributes:
+        kind: "length", "equal", "parallel", "angle" or "cyclic".
+        one: the ends of a side or diagonal, a corner and its two neighbours, or the corners that are on one circle.
+        other: the ends of what it is equal or parallel to.
+        size: a length or an angle.
+    """
+
+    kind: str
+    one: tuple[str, ...]
+    other: tuple[str, ...] = ()
+    size: Any = None
+
+    @property
+    def corners(self) -> frozenset[str]:
+        return frozenset((*self.one, *self.other))
+
+    def leads_to(self, corner: str) -> bool:
+        """Whether the corner, as the last of those of which it is said, lies on a curve that can be drawn."""
+        if self.kind == "angle":
+            return corner != self.one[0] or self.size == _RIGHT
+        if self.kind == "parallel":
+            return (corner in self.one) != (corner in self.other)
+        return True
+
+
+def polygon_by_facts(t: Things, names: tuple[str, ...], wanted: Wanted, cyclic: bool = False) -> str:
+    """A polygon of new corners of whose sides, diagonals and angles something is said. Returns its id. Raises Refusal.
+
+    Args:
+        cyclic: whether its four corners are on one circle.
+    """
+    b = t.b
+    facts = _facts(names, wanted) + ([_Fact("cyclic", names)] if cyclic else [])
+    if len(names) > MOST_CORNERS or any(map(b.has, names)):
+        raise Refusal("What is said of the sides and angles is how new corners are made: name a shape that is not there.")
+    if not all(fact.corners <= set(names) for fact in facts):
+        raise Refusal(f"That is said of other points than {', '.join(names)}.")
+    order = _order(names, facts)
+    if order is None:
+        raise Final("That is more than makes the shape, or it does not follow from that where its corners are.")
+    ideal = _ideal(b, names, wanted)
+    known: list[str] = []
+    for name in order:
+        told = [fact for fact in facts if name in fact.corners and fact.corners <= {*known, name}]
+        _place(t, name, [_curve(b, fact, name) for fact in told], ideal, known)
+        known.append(name)
+    ids = b.points(names)
+    for id in ids:
+        b.settle(id)
+    return b.polygon(ids)
+
+
+def _facts(names: tuple[str, ...], wanted: Wanted) -> list[_Fact]:
+    facts = [_Fact("length", tuple(sorted(ends)), size=size) for ends, size in wanted.lengths.items()]
+    facts += [_Fact("equal", tuple(sorted(one)), tuple(sorted(two))) for one, two in wanted.equal]
+    facts += [_Fact("parallel", tuple(sorted(one)), tuple(sorted(two))) for one, two in wanted.parallel]
+    for corner, size in wanted.angles.items():
+        if corner in names:
+            at = names.index(corner)
+            facts.append(_Fact("angle", (corner, names[at - 1], names[(at + 1) % len(names)]), size=size))
+    return facts
+
+
+def _order(names: tuple[str, ...], facts: Sequence[_Fact]) -> tuple[str, ...] | None:
+    """An order in which each corner lies on as many curves as a point can, of those that are there before it."""
+    for order in permutations(names):
+        for place, name in enumerate(order):
+            told = [fact for fact in facts if name in fact.corners and fact.corners <= set(order[: place + 1])]
+            if len(told) > min(place, 2) or not all(fact.leads_to(name) for fact in told):
+                break
+        else:
+            return order
+    return None
+
+
+def _ideal(b: Building, names: tuple[str, ...], wanted: Wanted) -> dict[str, tuple[float, float]]:
+    """Where the corners would go if nothing were said of them, as large as the lengths that are said."""
+    mark = b.mark()
+    places = {name: b.ahead.value(id)[:2] for name, id in zip(names, b.points(names), strict=True)}
+    b.back_to(mark)
+    said = [(size, math.dist(*(places[name] for name in ends))) for ends, size in wanted.lengths.items() if isinstance(size, float)]
+    scale = sum(size for size, _ in said) / sum(drawn for _, drawn in said) if said else 1.0
+    x, y = places[names[0]]
+    return {name: (x + scale * (px - x), y + scale * (py - y)) for name, (px, py) in places.items()}
+
+
+def _curve(b: Building, fact: _Fact, corner: str) -> str:
+    """The curve on which a corner lies, the others of a fact being there."""
+
+    def points(names: Sequence[str]) -> tuple[str, ...]:
+        return b.points(names)
+
+    one, other = (fact.one, fact.other) if corner in fact.one else (fact.other, fact.one)
+    if fact.kind == "angle":
+        vertex, before, after = fact.one
+        if corner == vertex:
+            return b.make("circle_on_diameter", {"from": points([before]), "to": points([after])}, hidden=True)
+        arm = points([vertex, after if corner == before else before])
+        if fact.size == _RIGHT:
+            return b.make("perpendicular", {"base": arm, "point": arm[:1]}, hidden=True)
+        # The inside is to the left of every side, gone round.
+        turned = fact.size if corner == before or not isinstance(fact.size, float) else -fact.size
+        return b.make("at_angle", {"point": arm[:1], "angle": turned, "base": arm}, hidden=True)
+    if fact.kind == "cyclic":
+        ring = points([name for name in fact.one if name != corner])
+        return b.make("circumcircle", {"a": ring[:1], "b": ring[1:2], "c": ring[2:]}, hidden=True)
+    (end,) = points([name for name in one if name != corner])
+    if fact.kind == "length":
+        return b.make("circle_radius", {"centre": (end,), "radius": fact.size}, hidden=True)
+    if fact.kind == "parallel":
+        return b.make("parallel", {"base": points(other), "point": (end,)}, hidden=True)
+    if corner in other:
+        return b.make("perpendicular_bisector", {"span": (end, *points([name for name in other if name != corner]))}, hidden=True)
+    return b.make("circle_radius", {"centre": (end,), "radius": points(other)}, hidden=True)
+
+
+def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[float, float]], known: Sequence[str]) -> None:
+    """Make a corner: free, on a curve, or where two meet; of the places that it may have, the one nearest to where it would go, and where
+    it is the last, one that keeps the shape convex. Where two curves meet in a corner that is there, it is where they meet again."""
+    b = t.b
+    ring = [*known, name] if len(known) == len(ideal) - 1 else []
+    if not curves:
+        b.free_point(name, at=ideal[name])
+        return
+    if len(curves) == 1:
+        nearest, unit = _nearest(b, curves[0], ideal[name])
+        ways: list[tuple[str, dict[str, Any]]] = [("point_on", {"path": (curves[0],), "place": nearest + unit * step}) for step in _BESIDE]
+    elif shared := [id for id in b.points(known) if all(is_on(t, id, (curve,)) for curve in curves)]:
+        ways = [("other_intersection", {"a": (curves[0],), "b": (curves[1],), "known": (shared[0],)})]
+    else:
+        meeting = {"a": (curves[0],), "b": (curves[1],)}
+        is_one = not any(b.kind(curve) == CIRCLE for curve in curves)
+        ways = [("intersection", meeting if is_one else {**meeting, "which": which}) for which in ("first", "second")[: 2 - is_one]]
+    found, least = ways[0], math.inf
+    for way in ways:
+        far = _far_off(b, name, way, ideal, ring)
+        if far < least:
+            found, least = way, far
+        if len(curves) == 1 and far < _NOT_CONVEX:
+            break
+    b.make(*found, name)
+
+
+def _nearest(b: Building, curve: str, at: tuple[float, float]) -> tuple[float, float]:
+    """The place on a circle or a line that is nearest to a place of the board, and how much of it a step is."""
+    if b.ahead.value(curve) is None:
+        return 0.0, 1.0  # what it is drawn about has no place now
+    if b.kind(curve) == CIRCLE:
+        cx, cy = b.ahead.value(curve)[:2]
+        return math.degrees(math.atan2(at[1] - cy, at[0] - cx)) % 360, 1.0
+    mark = b.mark()
+    (px, py), (qx, qy) = (b.ahead.value(b.make("point_on", {"path": (curve,), "place": place}, None, True))[:2] for place in (0.0, 1.0))
+    b.back_to(mark)
+    dx, dy = qx - px, qy - py
+    along = dx * dx + dy * dy
+    return ((at[0] - px) * dx + (at[1] - py) * dy) / along, 0.02 / math.sqrt(along)
+
+
+def _far_off(b: Building, name: str, way: tuple[str, dict[str, Any]], ideal: dict[str, tuple[float, float]], ring: Sequence[str]) -> float:
+    """How bad a way to make a corner is: how far from where it would go, and worse where the shape is not convex."""
+    mark = b.mark()
+    value = b.ahead.value(b.make(*way, name))
+    places = {other: b.ahead.value(b.point(other)) for other in ring}
+    b.back_to(mark)
+    if value is None:
+        return math.inf
+    far = math.dist(value[:2], ideal[name])
+    corners = [places[other][:2] for other in ideal if places.get(other) is not None]
+    return far if len(corners) < len(ideal) or _is_convex(corners) else far + _NOT_CONVEX
+
+
+def _is_convex(corners: Sequence[tuple[float, float]]) -> bool:
+    turns = [
+        (bx - ax) * (cy - by) - (by - ay) * (cx - bx)
+        for (ax, ay), (bx, by), (cx, cy) in zip(corners, [*corners[1:], corners[0]], [*corners[2:], *corners[:2]], strict=True)
+    ]
+    return all(turn > 0 for turn in turns) or all(turn < 0 for turn in turns)
