@@ -184,8 +184,10 @@ class Board(Structure):
             self._children[parent].append(number)
         if plan.follow:
             self._followed[step.id] = tuple(self.values[one] for one in plan.inputs)
-        names = self.__dict__.get("names")
+        names, last = self.__dict__.get("names"), self.__dict__.get("last_number")
         self._forget()
+        if last is not None:
+            self.__dict__["last_number"] = max(last, step.number)
         if names is not None:
             # Those of the others are not touched by one more at the end. A new dict: who holds the old one may keep it.
             self.__dict__["names"] = naming.names_with(names, step)

@@ -94,10 +94,14 @@ class Step:
         placed = {self.construction.moved_gap, "near"}
         return {gap: fill for gap, fill in self.fills.items() if gap not in placed}
 
+    @cached_property
+    def number(self) -> int:
+        """The number in its id; 0 where there is none, as of a thing that is only thought of."""
+        return int(self.id[1:]) if self.id[1:].isdecimal() else 0
+
     def is_own(self, own_from: int) -> bool:
         """Whether it is a student's own, on a copy on which the ids of such begin above a number."""
-        number = self.id[1:]
-        return self.id.startswith("s") and number.isdecimal() and int(number) > own_from
+        return self.id.startswith("s") and self.number > own_from
 
     def with_(self, **changes) -> "Step":
         return replace(self, **changes)

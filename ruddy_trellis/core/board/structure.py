@@ -66,6 +66,11 @@ class Structure:
         """The name of every step by its id."""
         return naming.all_names(self.steps)
 
+    @cached_property
+    def last_number(self) -> int:
+        """The greatest number in the ids of the steps; 0 where there is none."""
+        return max((step.number for step in self.steps), default=0)
+
     def name(self, id: str) -> str:
         return self.names[id]
 

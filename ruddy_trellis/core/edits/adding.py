@@ -122,8 +122,7 @@ def step_of(
         like: the id of what it looks like at first.
         kept: names that it does not take by itself.
     """
-    last = max((int(step.id[1:]) for step in board.steps if step.id[1:].isdecimal()), default=0)
-    last = max(last, board.settings.own_from)
+    last = max(board.last_number, board.settings.own_from)
     step = Step(f"s{last + 1}", construction.key, fills, look=_first_look(board, construction, fills, like))
     names = board.names
     if name is not None:

@@ -15,33 +15,18 @@ from .english_idioms_of_rounds import OF_ROUNDS
 from .english_idioms_of_shapes import OF_SHAPES
 from .english_idioms_of_signs import OF_SIGNS
 from .english_idioms_of_textbooks import OF_TEXTBOOKS
-from .idiom_parts import Idiom
+from .idiom_parts import Idiom, Written
 
 #: Ways of writing in their order, by how they are read.
-WRITTEN: tuple[Idiom, ...] = tuple(
+WRITTEN = Written(
     Idiom(form, read)
     for form, read in (
-        *(
-            *OF_EVERYDAY,
-            *OF_DECLARING,
-            *OF_TEXTBOOKS,
-            *OF_QUESTIONS,
-            *OF_SHAPES,
-            *OF_ROUNDS,
-            *OF_IMAGES,
-            *OF_LINES,
-            *OF_PLACES,
-            *OF_ACTS,
-            *OF_SIGNS,
-        ),
+        *(*OF_EVERYDAY, *OF_DECLARING, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_IMAGES, *OF_LINES),
+        *(*OF_PLACES, *OF_ACTS, *OF_SIGNS),
     )
 )
 
 
 def in_other_words(text: str) -> str:
     """A text with its idioms put in the words that the grammar has for them."""
-    low = text.lower()
-    for idiom in WRITTEN:
-        if idiom.needle in low and (other := idiom.put(text)) != text:
-            text, low = other, other.lower()
-    return text
+    return WRITTEN.put(text)

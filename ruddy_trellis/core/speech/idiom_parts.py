@@ -1,7 +1,7 @@
 """What the tables of idioms are made of."""
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from functools import cached_property
 from typing import TypeAlias
 
@@ -25,8 +25,8 @@ class Idiom:
 
     def __init__(self, form: str, read: Read) -> None:
         self.form, self.read = form, read
-        #: Letters, small ones, that every text has that the form fits; empty where none are found.
-        self.needle = needle_of(form)
+        #: Runs of letters, small ones, of which every text has one that the form fits; empty where none are found.
+        self.needles = needles_of(form)
 
     @cached_property
     def pattern(self) -> re.Pattern[str]:
@@ -37,53 +37,106 @@ class Idiom:
         return self.pattern.sub(self.read, text)
 
 
-def needle_of(form: str) -> str:
-    """The longest run of letters in a regular expression that stands outside of brackets and may not be left out, in small letters.
+class Written:
+    """Idioms in their order. Of the many only those are tried that may fit a text, by what it has of their needles."""
 
-    It is there in every text that the form fits. Of a form with several ways to be nothing is said.
+    def __init__(self, idioms: Iterable[Idiom]) -> None:
+        self.idioms = tuple(idioms)
+        self._anywhere = {place for place, idiom in enumerate(self.idioms) if not idiom.needles}
+        self._having: dict[str, list[int]] = {}
+        for place, idiom in enumerate(self.idioms):
+            for needle in idiom.needles:
+                self._having.setdefault(needle, []).append(place)
+
+    def put(self, text: str) -> str:
+        """A text with all idioms in it put in other words, each once and the first ones first."""
+        after = 0
+        while True:
+            low = text.lower()
+            places = self._anywhere.union(*(found for needle, found in self._having.items() if needle in low))
+            for place in sorted(place for place in places if place >= after):
+                if (other := self.idioms[place].put(text)) != text:
+                    text, after = other, place + 1
+                    break
+            else:
+                return text
+
+
+def needles_of(form: str) -> tuple[str, ...]:
+    """Runs of letters of which every text has one that a regular expression fits, in small letters; none where there is no such run.
+
+    Of what has to be there one after the other, that is taken which says the most; of what may be there instead of each other, all.
     """
-    runs, run, at = [""], "", 0
-    while at < len(form):
-        letter = form[at]
-        at += 1
-        if letter == "|":
-            return ""
-        if letter in "([":
-            at = _past(form, at - 1)
-        elif letter == "\\" and not form[at].isalnum():
-            run += form[at]
-            at += 1
-            continue
-        elif letter == "\\":
-            at += 1
-        elif letter in "?*{":
-            run = run[:-1]  # what stands before it may be left out
-            at = form.index("}", at) + 1 if letter == "{" else at
-        elif letter not in "^$.+)":
-            run += letter
-            continue
-        runs.append(run)
+    return _Needles(form).of_choices()
+
+
+#: What begins a group that may not be there, or says nothing of what is; and one of which what is in it is there.
+_ABSENT, _PRESENT = ("(?!", "(?<!"), ("(?=", "(?<=", "(?:", "(?-i:", "(?i:", "(")
+#: How short a run of letters says nothing, unless it is a sign.
+_LEAST = 2
+
+
+class _Needles:
+    """Reads a regular expression for what every text has that it fits."""
+
+    def __init__(self, form: str) -> None:
+        self.form = form.removeprefix("(?i)")
+        self.at = 0
+
+    def of_choices(self) -> tuple[str, ...]:
+        """The needles of an expression, or of a group to its end: those of each choice, and none where one has none."""
+        found = [self._of_sequence()]
+        while self.at < len(self.form) and self.form[self.at] == "|":
+            self.at += 1
+            found.append(self._of_sequence())
+        return tuple(dict.fromkeys(needle for needles in found for needle in needles)) if all(found) else ()
+
+    def _of_sequence(self) -> tuple[str, ...]:
+        found: list[tuple[str, ...]] = []
         run = ""
-    needle = max(*runs, run, key=len).lower()
-    return needle if len(needle.strip()) > 1 else ""
+        while self.at < len(self.form) and self.form[self.at] not in "|)":
+            literal, needles = self._atom()
+            may_lack, again = self._times()
+            if literal and not may_lack:
+                run += literal
+                if not again:
+                    continue
+            found += [(run.lower(),), () if may_lack else needles]
+            run = ""
+        found.append((run.lower(),))
+        return max(found, key=_worth, default=()) if any(_worth(needles) for needles in found) else ()
 
-
-def _past(form: str, start: int) -> int:
-    """The place after a group or a set of letters that begins at a place."""
-    depth, at = 0, start
-    while at < len(form):
-        letter = form[at]
-        if letter == "\\":
-            at += 2
-            continue
+    def _atom(self) -> tuple[str, tuple[str, ...]]:
+        """The next part: a letter that stands for itself, or what every text has that a group fits."""
+        letter = self.form[self.at]
+        if letter == "(":
+            begins = next(one for one in (*_ABSENT, *_PRESENT) if self.form.startswith(one, self.at))
+            self.at += len(begins)
+            needles = self.of_choices()
+            self.at += 1
+            return "", () if begins in _ABSENT else needles
         if letter == "[":
-            end = at + 1 + (form[at + 1] == "^")
-            end += form[end] == "]"
-            while form[end] != "]":
-                end += 1 + (form[end] == "\\")
-            at = end
-        depth += (letter == "(") - (letter == ")")
-        at += 1
-        if depth == 0:
-            return at
-    return at
+            end = self.at + 1 + (self.form[self.at + 1] == "^")
+            end += self.form[end] == "]"
+            while self.form[end] != "]":
+                end += 1 + (self.form[end] == "\\")
+            self.at = end + 1
+            return "", ()
+        self.at += 1 + (letter == "\\")
+        if letter == "\\":
+            return ("" if self.form[self.at - 1].isalnum() else self.form[self.at - 1]), ()
+        return ("" if letter in "^$." else letter), ()
+
+    def _times(self) -> tuple[bool, bool]:
+        """Whether the part before may be left out, and whether it may be there more than once."""
+        found = re.compile(r"([?*+]|\{\d+(?:,\d*)?\})\??").match(self.form, self.at)
+        if found is None:
+            return False, False
+        self.at = found.end()
+        return found[1][0] in "?*" or found[1].startswith("{0"), True
+
+
+def _worth(needles: tuple[str, ...]) -> float:
+    """How much needles tell: what the shortest has of letters, signs being worth more; less where there are many."""
+    least = min((len(needle.strip()) + 4 * sum(not letter.isascii() for letter in needle) for needle in needles), default=0)
+    return least - 0.1 * len(needles) if least >= _LEAST else 0.0

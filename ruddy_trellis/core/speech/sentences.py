@@ -266,12 +266,14 @@ class Sentence:
             raise NotSaid(text, [word for word, way in zip(unknown, ways) if not way] or unknown)
         read: list[tuple[str, tuple[str, ...]]] = []
         mark = self.b.mark()
-        for chosen in product(*ways):
-            meant = text
-            for word, other in zip(unknown, chosen):
-                meant = re.sub(rf"\b{re.escape(word)}\b", other, meant, count=1)
-            if {token.text for token in tokens(plain(meant), self.b.ahead)} & set(unknown):
-                continue  # it stands there in another form, which would be put right without end
+        choices = [(chosen, _with_words(text, unknown, chosen)) for chosen in product(*ways)]
+        # What stands there in another form would be put right without end.
+        choices = [one for one in choices if not {token.text for token in tokens(plain(one[1]), self.b.ahead)} & set(unknown)]
+        for chosen, meant in choices:
+            if len(choices) == 1:
+                self._as_meant(meant)
+                self.b.guesses += [f"“{word}” as {other}" for word, other in zip(unknown, chosen)]
+                return
             try:
                 Sentence(self.b, self.t.selected).carry_out(meant)
             except NotSaid:
@@ -287,10 +289,14 @@ class Sentence:
         if len(read) > 1:
             raise Refusal("Which is meant?", ways=tuple(meant for meant, _ in read))
         meant, chosen = read[0]
+        self._as_meant(meant)
+        self.b.guesses += [f"“{word}” as {other}" for word, other in zip(unknown, chosen)]
+
+    def _as_meant(self, meant: str) -> None:
+        """Carry out what a sentence was put right to. Raises Refusal."""
         if tokens(plain(meant), self.b.ahead)[0].word in _NEVER_GUESSED:
             raise Refusal(f"Read as “{plain(meant)}”. That is done only when it is said so.", ways=(plain(meant),))
         Sentence(self.b, self.t.selected).carry_out(meant)
-        self.b.guesses += [f"“{word}” as {other}" for word, other in zip(unknown, chosen)]
 
     def _run(self, said: list[Token], start: int, before: tuple[Token, ...], last: str = "") -> bool:
         """Carry out the clauses from a token on. Returns whether all of them could be.
@@ -472,3 +478,10 @@ def _verb_of(said: list[Token], start: int) -> tuple[Token, ...]:
 
 
 __all__ = ["KIND_OF", "Best", "NotSaid", "Sentence", "plain"]
+
+
+def _with_words(text: str, words: Sequence[str], others: Sequence[str]) -> str:
+    """A text with other words in the places of some."""
+    for word, other in zip(words, others, strict=True):
+        text = re.sub(rf"\b{re.escape(word)}\b", other, text, count=1)
+    return text

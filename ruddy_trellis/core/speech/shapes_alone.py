@@ -63,12 +63,17 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
     if names and all(b.has(name) for name in names):
         if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
             return b.polygon(b.points(names))
-        if wanted or any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular", "obtuse")) or kind not in (
-            "triangle",
-            "quadrilateral",
-            "polygon",
-            "pentagon",
-            "hexagon",
+        if (
+            wanted
+            or any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular", "obtuse"))
+            or kind
+            not in (
+                "triangle",
+                "quadrilateral",
+                "polygon",
+                "pentagon",
+                "hexagon",
+            )
         ):
             raise Refusal(
                 f"The corners of {''.join(names)} are there already; whether it is so is a claim: "
