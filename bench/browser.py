@@ -9,12 +9,11 @@ from playwright.sync_api import sync_playwright
 
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
-from tests.browser.slow_line import SlowLine
-from tests.browser.test_by_itself import NOTE_THE_VIEW, Alone
-from tests.browser.test_near import WHEN_NAMED
 
 from .figures import kitchen_garden, orchard, rosette, three_movers, wreath
-from .students import Teacher, p95, times
+from .near import near_rows
+from .pages import new_page, summary
+from .students import Teacher, times
 
 #: Notes when each drag position is sent and when its answer has been drawn, and how long each frame takes.
 WATCH = """
@@ -36,178 +35,6 @@ let last = 0;
 const frame = (now) => { if (last) watched.frames.push(now - last); last = now; requestAnimationFrame(frame); };
 requestAnimationFrame(frame);
 """
-
-
-#: Notes how long a copy beside the drawing takes for each position of a drag, and how long until its thread is ready.
-WATCH_NEAR = """
-window.near = {trips: [], began: 0, ready: 0};
-window.Worker = class extends Worker {
-  constructor(address, how) {
-    super(address, how);
-    if (!String(address).includes("/near/")) return;
-    near.began = performance.now();
-    this.addEventListener("message", ({ data }) => {
-      if (data.kind === "ready") near.ready = performance.now() - near.began;
-      if (data.kind === "answers" && near.sent) {
-        near.trips.push(performance.now() - near.sent);
-        near.sent = 0;
-      }
-    });
-  }
-  postMessage(message, ...more) {
-    if (message.text?.startsWith('{"t":"drag"')) near.sent = performance.now();
-    super.postMessage(message, ...more);
-  }
-};
-"""
-
-
-def near_drag(browser, server, address, delay, seconds=5):
-    """Drag the first peg of a board in circles behind a line that takes its time, with the hand beside the drawing.
-
-    Args:
-        delay: there and back, seconds.
-
-    Returns:
-        How long each position took until it could be drawn, milliseconds.
-    """
-    line = SlowLine(server.port, delay)
-    page = new_page(browser, server)
-    page.add_init_script(WATCH_NEAR)
-    page.goto(address.replace(server.address, line.address))
-    b = BoardPage(page, server.address)._ready()
-    page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
-    x, y = b.pixel(*b.board.values[0])
-    page.mouse.move(x, y)
-    page.mouse.down()
-    start, step = time.perf_counter(), 0
-    while time.perf_counter() - start < seconds:
-        step += 1
-        page.mouse.move(x + 60 + (step % 120), y + 40 + (step * 7 % 90))
-    found = page.evaluate("near")
-    page.mouse.up()
-    page.wait_for_timeout(1000 * delay + 300)
-    page.click("#undo")  # the next drag begins where this one did
-    page.wait_for_timeout(1000 * delay + 300)
-    page.context.close()
-    line.close()
-    return found["trips"]
-
-
-def near_starts(browser, server, address, count=5):
-    """How long the thread of the hand needs until it is ready: the first time in a browser, the second, and the third, when its memory
-    is kept; milliseconds, a list for each."""
-    found = ([], [], [])
-    for _ in range(count):
-        page = new_page(browser, server)
-        page.add_init_script(WATCH_NEAR)
-        for each in found:
-            page.goto(address)
-            page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
-            each.append(page.evaluate("near.ready"))
-            page.wait_for_timeout(1500)
-        page.context.close()
-    return found
-
-
-def said_near(browser, server, address, delay, count=25):
-    """Say sentences on a board behind a line that takes its time. Gives how long each took from Enter until it was drawn, milliseconds.
-
-    Args:
-        delay: there and back, seconds.
-    """
-    line = SlowLine(server.port, delay)
-    page = new_page(browser, server)
-    page.goto(address.replace(server.address, line.address))
-    BoardPage(page, server.address)._ready()
-    page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
-    page.wait_for_timeout(2000)
-    spent = []
-    for number in range(count):
-        name = f"Z{number}"
-        page.evaluate(WHEN_NAMED, name)
-        page.fill("#typed", f"{name} = ({number / 10}, {number % 7})")
-        page.press("#typed", "Enter")
-        page.wait_for_function("() => window.drawnAfter")
-        spent.append(page.evaluate("drawnAfter"))
-        page.wait_for_timeout(1000 * delay + 700)
-    page.context.close()
-    line.close()
-    return spent
-
-
-def near_rows(browser, folder):
-    """The rows about the hand in the browser."""
-    server = Server(folder / "near.sqlite", near=True)
-    try:
-        teacher = Teacher(server)
-        boards = (
-            ("5 steps hang on the peg", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Orchard", orchard())),
-            ("all 200 hang on the peg", "≤ 10 ms median, ≤ 16 ms p95", teacher.upload("Wreath", wreath())),
-            ("arcs, conics, tags and marks", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Kitchen garden", kitchen_garden())),
-        )
-        starts = near_starts(browser, server, boards[0][2])
-        for spent, which, reach in zip(
-            starts, ("the first time in a browser", "the second time", "from memory that is kept"), (5, 2, 1.2), strict=True
-        ):
-            yield (
-                f"the hand in the browser, from its thread's start to ready, {which}",
-                f"≤ {reach:g} s",
-                f"{statistics.median(spent) / 1000:.2f} s median of {len(spent)}, {max(spent) / 1000:.2f} s at most",
-            )
-        for what, reach, address in boards:
-            for delay in (0, 0.12, 0.3):
-                trips = near_drag(browser, server, address, delay)
-                yield (
-                    f"drag beside the drawing at {1000 * delay:.0f} ms of network, {what}",
-                    reach,
-                    f"{summary(trips)} ({len(trips)} positions)",
-                )
-        for delay in (0.12, 0.3):
-            spent = said_near(browser, server, teacher.upload("Orchard, again", orchard()), delay)
-            yield (
-                f"a sentence on a 200-step board at {1000 * delay:.0f} ms of network, from Enter to drawn",
-                "p95 ≤ 50 ms",
-                f"{summary(spent)} ({len(spent)} sentences)",
-            )
-        yield lone_row(browser, server, boards[0][2], folder)
-    finally:
-        server.kill()
-
-
-def lone_row(browser, server, address, folder):
-    """The row about a page that works by itself: how large it is, and how long it takes from disk in a browser that knows nothing."""
-    page = new_page(browser, server)
-    page.goto(address)
-    page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
-    page.click("#files")
-    page.select_option("#out-form [name=kind]", "page")
-    with page.expect_download(timeout=120_000) as download:
-        page.click("#out-save")
-    target = folder / download.value.suggested_filename
-    download.value.save_as(target)
-    page.context.close()
-    seen, ready = [], []
-    for _ in range(5):
-        context = browser.new_context(viewport={"width": 1280, "height": 800})
-        fresh = context.new_page()
-        fresh.add_init_script(NOTE_THE_VIEW)
-        alone = Alone(fresh, target)
-        seen.append(alone.seen_after)
-        ready.append(alone.ready_after)
-        context.close()
-    return (
-        "a page that works by itself, from disk: the figure seen, and ready to be moved",
-        "≤ 5 s, ≤ 9 MB",
-        f"{statistics.median(seen):.1f} s and {statistics.median(ready):.1f} s median of 5; {target.stat().st_size / 1e6:.1f} MB",
-    )
-
-
-def new_page(browser, server):
-    """A page of a browser that is signed in."""
-    context = browser.new_context(viewport={"width": 1280, "height": 800})
-    come_in(context, server)
-    return context.new_page()
 
 
 def drag(browser, server, address, seconds=6, grab=0):
@@ -244,10 +71,6 @@ def running(browser, server, address, seconds=10):
     page.keyboard.press(".")
     page.context.close()
     return frames
-
-
-def summary(trips):
-    return f"{statistics.median(trips):.1f} ms median, {p95(trips):.1f} ms p95"
 
 
 def weight(browser, server):

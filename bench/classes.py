@@ -23,7 +23,8 @@ from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 from tests.browser.slow_line import SlowLine
 from tests.browser.student_page import StudentPage
 
-from .browser import WATCH, WATCH_NEAR
+from .browser import WATCH
+from .near import WATCH_NEAR
 from .figures import orchard
 from .students import STUDENTS, Teacher, asked_seconds, memory, p95
 

@@ -5,6 +5,7 @@ import shutil
 from contextlib import contextmanager, suppress
 from importlib import import_module
 from pathlib import Path
+from threading import Lock
 
 from sqlalchemy import event
 from sqlalchemy.exc import OperationalError, SQLAlchemyError
@@ -86,7 +87,7 @@ class Database:
         with suppress(PermissionError):
             self._path.chmod(0o600)
         self.engine = create_engine(f"sqlite:///{path}", connect_args={"check_same_thread": False, "timeout": 10})
-        self._trouble = _Trouble()
+        self._trouble, self._turn = _Trouble(), Lock()
         event.listen(self.engine, "connect", _settle)
         self._migrate()
 
@@ -108,6 +109,13 @@ class Database:
     def session(self):
         """A session; use it in a ``with`` statement and commit."""
         return _Session(self.engine, self._trouble)
+
+    @contextmanager
+    def writing(self):
+        """A session for what many write at the same time: one after the other. SQLite lets those who come together try again and again,
+        asleep in between, so that most of the time nobody writes."""
+        with self._turn, self.session() as session:
+            yield session
 
     def trouble(self):
         """What is wrong with the file, in words; nothing where it can be read and written."""

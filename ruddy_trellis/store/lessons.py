@@ -3,10 +3,11 @@
 import secrets
 from collections import Counter
 
-from sqlalchemy import delete, false, func, true, update
+from sqlalchemy import bindparam, delete, false, func, insert, true, update
 from sqlmodel import select
 
 from .challenges import Challenges
+from .checksums import checksum
 from .database import Database, NotKept
 from .hand_ins import HandIns
 from .photographs import Photographs
@@ -23,6 +24,20 @@ WORK = 5
 LOOKED_AT = 250_000
 #: How many edits of a student's copy can be taken back.
 COPY_EDITS = 500
+
+#: What is written with every edit. Of all that is kept it is by far the most, so it goes to the tables without rows made of it.
+_BOARDS, _EDITS, _LESSONS, _DAYS = (kind.__table__ for kind in (BoardRow, EditRow, Lesson, CalendarRow))
+_OF_BOARD = select(_BOARDS.c.lesson_id, _BOARDS.c.copy_of).where(_BOARDS.c.id == bindparam("board"))
+_FROM_EDIT = delete(_EDITS).where(_EDITS.c.board_id == bindparam("board"), _EDITS.c.number >= bindparam("number"))
+_TO_EDIT = delete(_EDITS).where(_EDITS.c.board_id == bindparam("board"), _EDITS.c.number <= bindparam("number"))
+_NEW_EDIT = insert(_EDITS)
+_STATE = (
+    update(_BOARDS)
+    .where(_BOARDS.c.id == bindparam("board"))
+    .values({name: bindparam(name) for name in ("document", "edits_done", "checksum", "changed_at")})
+)
+_STATE_OF_COPY = _STATE.values(changed_day=select(_DAYS.c.days).where(_DAYS.c.id == 1).scalar_subquery())
+_CHANGED = update(_LESSONS).where(_LESSONS.c.id == bindparam("lesson")).values(changed_at=bindparam("changed_at"))
 
 
 def _holds(column, words):
@@ -290,20 +305,25 @@ class Lessons:
 
     def save_edit(self, board_id, number, patch, document):
         """Keep an edit and the board's new state together. Edits that had been undone before it are forgotten, and of a
-        student's copy those of long ago."""
-        with self._database.session() as session:
-            session.exec(delete(EditRow).where(EditRow.board_id == board_id, EditRow.number >= number))
-            session.add(EditRow(board_id=board_id, number=number, patch=patch))
-            board = self._set_document(session, board_id, document, number)
-            if board.copy_of is None:
-                self._check_room(session, board, len(patch))
-            if board.copy_of is not None:
-                session.exec(delete(EditRow).where(EditRow.board_id == board_id, EditRow.number <= number - COPY_EDITS))
+        student's copy those of long ago. Returns whether the board is there: else nothing is kept."""
+        with self._database.writing() as session:
+            connection = session.connection()
+            found = self._set_document(connection, board_id, document, number)
+            if found is None:
+                return False
+            connection.execute(_FROM_EDIT, {"board": board_id, "number": number})
+            row = {"board_id": board_id, "number": number, "patch": patch, "checksum": checksum(number, patch), "made_at": _now()}
+            connection.execute(_NEW_EDIT, row)
+            if found.copy_of is None:
+                self._check_room(session, found.lesson_id, len(patch))
+            else:
+                connection.execute(_TO_EDIT, {"board": board_id, "number": number - COPY_EDITS})
             session.commit()
+            return True
 
-    def _check_room(self, session, board, size):
+    def _check_room(self, session, lesson_id, size):
         """Raise NotKept where an edit has no room any more; looked at after every so many bytes of a teacher's."""
-        teacher_id = session.get(Lesson, board.lesson_id).teacher_id
+        teacher_id = session.get(Lesson, lesson_id).teacher_id
         self._added[teacher_id] += size
         if self._quota is None or teacher_id is None or self._added[teacher_id] < LOOKED_AT:
             return
@@ -317,22 +337,24 @@ class Lessons:
 
     def save_step(self, board_id, edits_done, document):
         """Keep the board's state after an undo or a redo, and how many edits are in it."""
-        with self._database.session() as session:
-            self._set_document(session, board_id, document, edits_done)
+        with self._database.writing() as session:
+            self._set_document(session.connection(), board_id, document, edits_done)
             session.commit()
 
     @staticmethod
-    def _set_document(session, board_id, document, edits_done):
-        board = session.get(BoardRow, board_id)
-        board.document, board.edits_done, board.changed_at = document, edits_done, _now()
-        session.add(board)
-        if board.copy_of is None:
-            lesson = session.get(Lesson, board.lesson_id)
-            lesson.changed_at = _now()
-            session.add(lesson)
+    def _set_document(connection, board_id, document, edits_done):
+        """Write a board's state. Returns of which lesson it is, and of which board a copy; None where it is not there."""
+        found = connection.execute(_OF_BOARD, {"board": board_id}).one_or_none()
+        if found is None:
+            return None
+        now = _now()
+        row = {"board": board_id, "document": document, "edits_done": edits_done, "checksum": checksum(edits_done, document)}
+        if found.copy_of is None:
+            connection.execute(_STATE, {**row, "changed_at": now})
+            connection.execute(_CHANGED, {"lesson": found.lesson_id, "changed_at": now})
         else:
-            board.changed_day = session.get(CalendarRow, 1).days
-        return board
+            connection.execute(_STATE_OF_COPY, {**row, "changed_at": now})
+        return found
 
     def copy(self, copy_of, holder):
         """The copy of a board that a student holds, or None."""
@@ -342,7 +364,7 @@ class Lessons:
     def make_copy(self, copy_of, holder, document, hints=0):
         """Keep a student's copy of a board. Where there are very many, one with next to no work in it goes, of those the one
         that was longest left alone. Returns the row of the new one; None where there is work in all of them."""
-        with self._database.session() as session:
+        with self._database.writing() as session:
             board = session.get(BoardRow, copy_of)
             row = BoardRow(lesson_id=board.lesson_id, copy_of=copy_of, holder=holder, document=document, hints=hints)
             row.changed_at = _now()

@@ -49,6 +49,7 @@ class Store:
         if self.fails:
             raise OSError("the disk is full")
         self.saved.append((number, patch, document))
+        return True
 
     def save_step(self, board_id, edits_done, document):
         if self.fails:

@@ -94,6 +94,13 @@ class Step:
         placed = {self.construction.moved_gap, "near"}
         return {gap: fill for gap, fill in self.fills.items() if gap not in placed}
 
+    def is_but_for_place(self, other: "Step") -> bool:
+        """Whether it is what another step is, or differs from that by where it is alone."""
+        return self is other or (
+            (self.id, self.does, self.name, self.look, self.by) == (other.id, other.does, other.name, other.look, other.by)
+            and self.made_of == other.made_of
+        )
+
     @cached_property
     def number(self) -> int:
         """The number in its id; 0 where there is none, as of a thing that is only thought of."""

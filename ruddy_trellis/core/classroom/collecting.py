@@ -64,7 +64,7 @@ def mark(
         return None
     step = copy.step(id)
     # Of its own board nothing else is drawn for it, and no label is settled.
-    shape = Shapes(copy, extent, settles=False).of(id)["shape"]
+    shape = Shapes(copy, extent).of(id)["shape"]
     if shape is None:
         return None
     look = _PLAIN

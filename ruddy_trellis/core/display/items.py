@@ -1,6 +1,8 @@
 """The display list: from steps to primitives."""
 
-from collections.abc import Collection, Sequence
+from collections.abc import Collection, Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
 
 from ..kinds import (
     ARC,
@@ -65,8 +67,33 @@ _DRAWN_AS = {CLAIM: WORDS_ON_BOARD, QUIZ: REVEAL}
 _SETTLED_AHEAD = 300
 
 
+@dataclass(frozen=True)
+class Before:
+    """A display list before something was moved, and nothing else changed.
+
+    Attributes:
+        items: the items by their ids.
+        shapes: by what they were made (``board.drawn``); None where that is not known any more.
+        moved: the ids of the steps that are elsewhere now, and of those of which newer items were told by themselves.
+    """
+
+    items: Mapping[str, dict[str, Any]]
+    shapes: Any
+    moved: frozenset[str]
+
+    def untouched(self, shapes: Shapes) -> dict[str, dict[str, Any]]:
+        """The items of which nothing has changed but, it may be, where a label stands. What has a cover is not among them."""
+        touched = shapes.touched(self.moved) | shapes.covered
+        return {id: item for id, item in self.items.items() if id not in touched and id in shapes.names}
+
+
 def display(
-    board: SeenBoard, extent: Extent, ids: Sequence[str] | None = None, lifted: Collection[str] = (), beside: SeenBoard | None = None
+    board: SeenBoard,
+    extent: Extent,
+    ids: Sequence[str] | None = None,
+    lifted: Collection[str] = (),
+    beside: SeenBoard | None = None,
+    before: Before | None = None,
 ) -> Items:
     """The display list of a board.
 
@@ -75,12 +102,18 @@ def display(
         ids: the steps to show; all of them where left out.
         lifted: the ids of things whose covers are lifted; what lies under the others is not in the list.
         beside: the board to which these steps come, where they are only shown ahead: their labels keep clear of what it has.
+        before: the display list of the same board, all of it, before something was moved. What is as it was is taken from there; an item
+            in which nothing has changed is that very one.
 
     Returns:
         For every one an item: ``id``, ``kind``, ``layer``, ``says`` (its words), ``sentence``, ``style``, ``given`` where a
         student's copy has it from the teacher, and what :func:`refreshed` gives.
     """
-    shapes = Shapes(board, extent, settles=beside is None and (ids is None or len(board) <= _SETTLED_AHEAD))
+    like = before.shapes if before is not None and _is_as(before.shapes, board, extent) else None
+    shapes = Shapes(board, extent, like)
+    known = before.untouched(shapes) if before is not None and like is not None else {}
+    settles = beside is None and (ids is None or len(board) <= _SETTLED_AHEAD)
+    plain = shapes.settle_all({id: item for id, item in known.items() if id not in like.turns} if like else {}) if settles else {}
     if beside is not None and ids is not None:
         shapes.settle(ids, _shapes(beside, extent))
     if ids is None:
@@ -88,6 +121,10 @@ def display(
     items = []
     parts = _parts_of_regions(board)
     for step in board.steps if ids is None else map(board.step, ids):
+        made = plain.get(step.id) or shapes.of(step.id)
+        if (was := known.get(step.id)) is not None:
+            items.append(was if made is was or made["label"] == was["label"] else {**was, **made})
+            continue
         item = {
             "id": step.id,
             "kind": _DRAWN_AS.get(step.makes, step.makes),
@@ -95,7 +132,7 @@ def display(
             "says": noun(board, step.id),
             "sentence": sentence(board, step.id),
             "style": style_of(step, board.settings.looks),
-            **shapes.of(step.id),
+            **made,
         }
         if board.is_given(step.id):
             item["given"] = True
@@ -142,4 +179,10 @@ def _shapes(board, extent):
     kept = board.drawn
     if kept is None or kept.names is not board.names or kept.extent != extent or kept.settings is not board.settings:
         kept = board.drawn = Shapes(board, extent)
+        kept.settle_all({})
     return kept
+
+
+def _is_as(shapes, board, extent):
+    """Whether shapes are those of the same board, in the same extent, but for where its things are."""
+    return shapes is not None and shapes.extent == extent and shapes.settings == board.settings and shapes.names == board.names

@@ -1,7 +1,7 @@
 """The shape and the label of each step, which change while something moves."""
 
 import logging
-from collections.abc import Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 from math import degrees, hypot, inf, radians, sqrt
 from typing import Any
@@ -65,9 +65,9 @@ class _Known:
     """What is known of a step before its value: how it is shaped, and its label but for its place and for the value of
     a reading, which ``written`` writes."""
 
-    step: object
+    step: Any
     place: int
-    shaper: object
+    shaper: Any
     labelled: bool
     text: str
     offset: tuple | None
@@ -82,19 +82,71 @@ _LOG = logging.getLogger(__name__)
 class Shapes:
     """Makes the shape and the label of each step of a board."""
 
-    def __init__(self, board: SeenBoard, extent: Extent, settles: bool = True) -> None:
+    joined: dict[str, dict[str, None]]
+    covered: set[str]
+    mark_groups: dict[Any, list[str]]
+    _group: dict[str, Any]
+    _known: dict[str, _Known]
+
+    def __init__(self, board: SeenBoard, extent: Extent, like: "Shapes | None" = None) -> None:
+        """
+        Args:
+            like: those of the same board in the same extent before something was moved: what does not hang on places is taken from there.
+        """
         self.board, self.extent, self.names, self.settings = board, extent, board.names, board.settings
         self._far = extent.grown(0.15)
         self._inside = extent.grown(-0.05)
-        self.joined = _neighbours(board)
-        self.covered = {step.id for step in board.steps if step.look.cover}
-        self.mark_groups = marking.groups(board)
-        self._group = {id: group for group, ids in self.mark_groups.items() for id in ids}
+        if like is not None:
+            self.joined, self.covered, self.mark_groups, self._group = like.joined, like.covered, like.mark_groups, like._group
+            self._known = {id: known for id, known in like._known.items() if board.step(id) is known.step}
+        else:
+            self.joined = _neighbours(board)
+            self.covered = {step.id for step in board.steps if step.look.cover}
+            self.mark_groups = marking.groups(board)
+            self._group = {id: group for group, ids in self.mark_groups.items() for id in ids}
+            self._known = {}
         self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}
-        self._known = {}
-        self.turns, self.taken = {}, Boxes()
-        if settles:
-            self.turns, self.taken = settled(board, extent, [(step, self.of(step.id)) for step in board.steps if not step.look.hidden])
+        self.turns = {}
+        self._is_settled = False
+
+    def of_copy(self, board: SeenBoard) -> "Shapes":
+        """Those of a copy of the same board, with its labels where they are here."""
+        other = Shapes(board, self.extent, self)
+        other.turns, other._is_settled = self.turns, self._is_settled
+        return other
+
+    def touched(self, ids: Collection[str]) -> set[str]:
+        """The ids of all whose shape or label may be another one where some steps are elsewhere."""
+        found = {*ids, *self.board.dependants(ids)}
+        groups = {self._group[id] for id in found if id in self._group}
+        return found.union(*(self.joined.get(id, ()) for id in found), *(self.mark_groups[group] for group in groups))
+
+    def settle_all(self, plain: Mapping[str, Any]) -> dict[str, Any]:
+        """Let the labels of everything that is seen keep clear of each other. Gives what is made of each step whose label stays where it
+        stands by itself, so that it need not be made again.
+
+        Args:
+            plain: what is made of some of them, where that is known.
+        """
+        made = {step.id: plain.get(step.id) or self.of(step.id) for step in self.board.steps if not step.look.hidden}
+        self._is_settled = True
+        self.turns, _ = self._settled(made)
+        return {id: one for id, one in made.items() if id not in self.turns}
+
+    def _settled(self, plain):
+        """How labels are turned so that they keep clear of everything, and what all of it takes up."""
+        return settled(self.board, self.extent, [(self.board.step(id), made) for id, made in plain.items()])
+
+    @property
+    def taken(self) -> Boxes:
+        """What everything takes up. It is large, and seldom asked for."""
+        if not self._is_settled:
+            return Boxes()
+        turns, self.turns = self.turns, {}  # it is found from where labels would stand by themselves
+        try:
+            return self._settled({step.id: self.of(step.id) for step in self.board.steps if not step.look.hidden})[1]
+        finally:
+            self.turns = turns
 
     def settle(self, ids: Sequence[str], beside: "Shapes") -> None:
         """Let the labels of some steps keep clear of all that another board has, to which they come."""
@@ -120,7 +172,7 @@ class Shapes:
         if value is None:
             return _NOTHING
         try:
-            return known.shaper(known, value)
+            return known.shaper(self, known, value)
         except Exception:
             # One thing that cannot be drawn costs its own drawing, never the board; it is a fault of ours, so it is logged.
             _LOG.exception("The step %s (%s) could not be drawn", id, known.step.does)
@@ -130,19 +182,13 @@ class Shapes:
         board = self.board
         step = board.step(id)
         style = style_of(step, board.settings.looks)
-        shapers = {
-            POINT: self._point, CIRCLE: self._circle, ARC: self._arc, SECTOR: self._arc, CHORD_REGION: self._arc, CONIC: self._conic,
-            POLYGON: self._polygon, NUMBER: self._reading, MARK: self._mark, FAMILY: self._family, LOCUS: self._locus,
-            WORDS_ON_BOARD: self._words, CLAIM: self._claim, REVEAL: self._reveal, QUIZ: self._quiz, MOTION: self._nothing,
-            SUPPOSITION: self._nothing, REGION: self._region, CONDITION: self._condition, **dict.fromkeys(MAPS, self._nothing),
-        }  # fmt: skip
-        shaper = shapers.get(step.makes, self._straight)
+        shaper = _SHAPERS.get(step.makes, Shapes._straight)
         if step.makes == POINT and step.construction.moves == "sliding":
-            shaper = self._sliding_point
+            shaper = Shapes._sliding_point
         elif step.makes == NUMBER and step.construction.moves == "turning":
-            shaper = self._dial
+            shaper = Shapes._dial
         elif step.makes == NUMBER and step.does != "calculation" and board.dimension(id) == ANGLE:
-            shaper = self._angle_reading
+            shaper = Shapes._angle_reading
         points = tuple(board.place(parent) for parent in step.inputs if board.kind_of(parent) == POINT)
         shown = step.is_reading or style["label"]
         text, written = shown_name(self.names[id]), value_writer(board, id) if step.is_reading else None
@@ -284,8 +330,7 @@ class Shapes:
             label = self._label(known, at, (-0.7, 0.7))
         return {"shape": shape, "label": label}
 
-    @staticmethod
-    def _nothing(known, value):
+    def _nothing(self, known, value):
         """What has no place on the board: a transformation is seen by what it does."""
         return {"shape": {}, "label": None}
 
@@ -380,6 +425,15 @@ class Shapes:
     def _reading(self, known, value):
         at, push = tags.tag_place(self.board, self._inside, known.step, [self.board.values[place] for place in known.points])
         return {"shape": {}, "label": self._label(known, at, push)}
+
+
+#: What makes the shape of each kind of thing; of any other it is straight.
+_SHAPERS = {
+    POINT: Shapes._point, CIRCLE: Shapes._circle, ARC: Shapes._arc, SECTOR: Shapes._arc, CHORD_REGION: Shapes._arc, CONIC: Shapes._conic,
+    POLYGON: Shapes._polygon, NUMBER: Shapes._reading, MARK: Shapes._mark, FAMILY: Shapes._family, LOCUS: Shapes._locus,
+    WORDS_ON_BOARD: Shapes._words, CLAIM: Shapes._claim, REVEAL: Shapes._reveal, QUIZ: Shapes._quiz, MOTION: Shapes._nothing,
+    SUPPOSITION: Shapes._nothing, REGION: Shapes._region, CONDITION: Shapes._condition, **dict.fromkeys(MAPS, Shapes._nothing),
+}  # fmt: skip
 
 
 def _neighbours(board):

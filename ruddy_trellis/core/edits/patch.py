@@ -47,6 +47,19 @@ class Patch:
             left = (stroke for stroke in board.chalk if stroke.id not in gone)
             board.chalk = tuple(sorted((*left, *self.chalk_after), key=lambda stroke: int(stroke.id[1:])))
 
+    @property
+    def only_moves(self) -> bool:
+        """Whether everything stays what it is, called as it is and looking as it does, and is elsewhere."""
+        rest = (self.settings_before, self.settings_after, *self.chalk_before, *self.chalk_after)
+        return (
+            not any(rest)
+            and len(self.before) == len(self.after)
+            and all(
+                place == other_place and step.is_but_for_place(other)
+                for (place, step), (other_place, other) in zip(self.before, self.after, strict=True)
+            )
+        )
+
     def ids(self) -> set[str]:
         """The ids of all steps that it touches."""
         return {step.id for _, step in (*self.before, *self.after)}

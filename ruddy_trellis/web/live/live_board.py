@@ -8,7 +8,7 @@ import orjson
 
 from ...core.board import Board
 from ...core.challenge import challenge_from_text
-from ...core.display import Extent, display
+from ...core.display import Before, Extent, display
 from ...core.edits import Paste, Patch, prepare
 from ...core.edits.history import brought_back, state_before
 from ...core.hand import Drags
@@ -58,6 +58,8 @@ class LiveBoard:
         self._lately = {}
         self._verdicts = Verdicts(self, lessons.verdicts)
         self._view, self._view_kept = self.board.settings.view, None
+        #: What students have of it as it is now, once one has come.
+        self.given = None
         #: What is called after every edit.
         self.on_change = None
 
@@ -121,6 +123,12 @@ class LiveBoard:
         moved, self._moved = self._moved, set()
         return changes(before, list(self._told.values()), moved, self.state())
 
+    def _before(self):
+        """The items that everyone was last told, where they are of the board as it is now but for where things are; else None."""
+        if self._told is None or self._seen != (self.board, self.extent):
+            return None
+        return Before(dict(self._told), self.board.drawn, frozenset(self._moved))
+
     def tell(self, message):
         """Send a message to every connection."""
         for connection in (*self.connections, *self.onlookers):
@@ -182,16 +190,23 @@ class LiveBoard:
         Returns:
             The patch.
         """
-        ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent, check or self._check)
+        ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent, check or self._check, self._before())
         await self._save(ahead)
         self._put_in_place(ahead)
         return ahead.patch
 
     async def _save(self, ahead):
-        """Save a patch as the next edit, and the state that it gives."""
-        await saved(self._lessons.save_edit, self.id, self.edits_done + 1, ahead.stored, ahead.text)
+        """Save a patch as the next edit, and the state that it gives. Raises Refusal where the board is kept nowhere any more."""
+        if not await self._is_saved(ahead):
+            raise Refusal("This board is not there any more, so nothing can be kept of it.")
+
+    async def _is_saved(self, ahead):
+        """Save a patch as the next edit. Returns whether there was a board to save it for."""
+        if not await saved(self._lessons.save_edit, self.id, self.edits_done + 1, ahead.stored, ahead.text):
+            return False
         self.edits_done += 1
         self.edit_count = self.edits_done
+        return True
 
     async def _edit(self, number):
         """The patch of an edit as it is kept; None where there is none."""
@@ -235,7 +250,9 @@ class LiveBoard:
             if stored is None:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
             size = len(self.board) + len(stored) // 100
-            ahead = await apart(size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, self._check, False)
+            ahead = await apart(
+                size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, self._check, self._before(), False
+            )
             await self._save_step(step, ahead.text)
             self._put_in_place(ahead)
             return ahead.patch.words
@@ -344,7 +361,7 @@ class LiveBoard:
         if patch is None:
             return False
         try:
-            ahead = await apart(len(board), _ahead, board, lambda _: patch, self.extent, self._check)
+            ahead = await apart(len(board), _ahead, board, lambda _: patch, self.extent, self._check, self._before())
             await self._save(ahead)
         except BaseException:
             # What everyone sees has moved already.
@@ -373,13 +390,14 @@ class _Ahead:
     items: list
 
 
-def _ahead(board, make, extent, check, is_new=True):
+def _ahead(board, make, extent, check, before, is_new=True):
     """What a patch gives. Raises Refusal where that could not be kept and read again.
 
     Args:
         board: a copy, which is changed.
         make: a function from the board to the patch.
         check: a function of the board and the patch that raises Refusal where it may not be.
+        before: the display list that was told last; None where there is none of the board as it is.
         is_new: whether the patch is a new one, which is looked at closely and stored.
     """
     patch = make(board)
@@ -388,7 +406,9 @@ def _ahead(board, make, extent, check, is_new=True):
     if is_new:
         check_kept(board, [step.id for _, step in patch.after])
     stored = orjson.dumps(patch.to_json()).decode() if is_new else ""
-    return _Ahead(board, patch, stored, board_to_text(board), extent, display(board, extent))
+    if before is not None:
+        before = replace(before, moved=before.moved | patch.ids()) if patch.only_moves else None
+    return _Ahead(board, patch, stored, board_to_text(board), extent, display(board, extent, before=before))
 
 
 def _of_history(stored, step):

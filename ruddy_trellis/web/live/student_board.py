@@ -2,6 +2,7 @@
 
 from starlette.concurrency import run_in_threadpool
 
+from ...core.board import Board
 from ...core.challenge.verdict import RIGHT
 from ...core.display import display
 from ...core.kits import RENEWED, check_students_patch
@@ -18,6 +19,39 @@ from .live_board import LiveBoard
 from .saving import saved
 
 
+class Given:
+    """What every student has of a teacher's board as long as nothing was done at it: worked out once for all of them.
+
+    Attributes:
+        of: the teacher's board of which it is.
+    """
+
+    def __init__(self, board):
+        self.of = board
+        self._copy, self._seen = student_copy(board), (None, [], None)
+
+    @classmethod
+    def by(cls, source):
+        """What a teacher's live board gives as it is now."""
+        if source.given is None or source.given.of is not source.board:
+            source.given = cls(source.board)
+        return source.given
+
+    def board(self):
+        """A copy for one student."""
+        return self._copy.copy()
+
+    def seen(self, extent):
+        """The display list of it, whose items nobody changes, and by what that was made."""
+        seen, items, shapes = self._seen
+        if seen != extent:
+            board = self._copy.copy()
+            items = display(board, extent)
+            shapes = board.drawn
+            self._seen = extent, items, shapes
+        return items, shapes
+
+
 class StudentBoard(LiveBoard):
     """A copy of a teacher's board that one student holds. It is kept from the student's first change on: until then it
     is what the teacher's board is."""
@@ -30,8 +64,12 @@ class StudentBoard(LiveBoard):
             holder: the hash of the secret that the student's browser keeps.
             row: what is kept of the copy, or None.
         """
+        #: What it was made from where nothing was done at it, with the board that came of that.
+        self._given: tuple[Given, Board] | tuple[None, None] = None, None
         if row is None:
-            super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0, document=""), 0, lessons, board=student_copy(source.board))
+            given = Given.by(source)
+            super().__init__(BoardRow(lesson_id=source.lesson_id, edits_done=0, document=""), 0, lessons, board=given.board())
+            self._given = given, self.board
         else:
             super().__init__(row, edit_count, lessons)
             if not self.board.settings.own_from:  # kept before students could build: all of it is given
@@ -55,8 +93,9 @@ class StudentBoard(LiveBoard):
         return self.board.settings != now
 
     def _put_in_place(self, ahead):
-        settings = self.board.settings  # of an edit that is taken back the settings may be from a time when the kit was another
-        ahead.board.settings = ahead.board.settings.with_(kit=settings.kit, kit_tools=settings.kit_tools)
+        now, then = self.board.settings, ahead.board.settings
+        if (now.kit, now.kit_tools) != (then.kit, then.kit_tools):  # of an edit that is taken back they may be from another time
+            ahead.board.settings = then.with_(kit=now.kit, kit_tools=now.kit_tools)
         super()._put_in_place(ahead)
 
     def _check(self, board, patch):
@@ -65,7 +104,21 @@ class StudentBoard(LiveBoard):
     def follow(self, source):
         """As long as nothing of it is kept, it is what the teacher's board is now."""
         if self.id is None:
-            self.board, self._told = student_copy(source.board), None
+            given = Given.by(source)
+            self.board, self._told = given.board(), None
+            self._given = given, self.board
+
+    async def look(self):
+        given, board = self._given
+        if given is None or self._told is not None or board is not self.board or self._moved:
+            await super().look()
+            return
+        self._verdicts.look()
+        extent = self.extent
+        items, shapes = await apart(len(board), given.seen, extent)
+        if self.board is board and not self._moved:
+            board.drawn = shapes.of_copy(board)
+            self._told, self._seen = {item["id"]: item for item in items}, (board, extent)
 
     async def catch_up(self, source):
         """The teacher's board has changed while this copy is looked at: where nothing of it is kept it is what that is now; otherwise
@@ -105,15 +158,19 @@ class StudentBoard(LiveBoard):
         }
 
     async def _save(self, ahead):
-        if self.id is not None and not await saved(self._lessons.board, self.id):
-            # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
-            self.id, self.edits_done, self.edit_count = None, 0, 0
         if self.id is None:
-            row = await saved(self._lessons.make_copy, self.source_id, self.holder, board_to_text(self.board), self._hints)
-            if row is None:
-                raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
-            self.id = row.id
-        await super()._save(ahead)
+            await self._begin_copy()
+        if not await self._is_saved(ahead):
+            # Among very many copies it had to make room before there was work in it: it is kept anew from here on.
+            self.edits_done = self.edit_count = 0
+            await self._begin_copy()
+            await super()._save(ahead)
+
+    async def _begin_copy(self):
+        row = await saved(self._lessons.make_copy, self.source_id, self.holder, board_to_text(self.board), self._hints)
+        if row is None:
+            raise Refusal("So many students have work on this board that no more of it can be kept. Tell your teacher.")
+        self.id = row.id
 
     async def reset(self):
         """Make the copy again what the teacher's board is now. Returns the words for it, and whether it is an edit."""
