@@ -5,15 +5,17 @@ import re
 import sys
 from pathlib import Path
 
-from . import browser, classes, core, files, floods, starting, students, worst
+from . import browser, classes, core, files, floods, near, starting, students, thousand, worst
 
 ROOT = Path(__file__).parent.parent
 MODULES = {
     "core": core,
     "files": files,
     "browser": browser,
+    "near": near,
     "students": students,
     "classes": classes,
+    "thousand": thousand,
     "worst": worst,
     "floods": floods,
     "starting": starting,
@@ -24,7 +26,8 @@ _ASKED = (
     "recomputing a 200-step board", "the same figure in SymPy", "10,000 shaken copies", "locus of 1,000", "reading a sentence",
     "a first verdict", "claims: every kind", "a reason for", "a region of five",
     "Is it right?", "40 hand in at once", "a 200-step board as PDF", "drag on a 200-step board, 5 steps",
-    "drag beside the drawing at 300 ms of network, 5 steps", "a sentence on a 200-step board at 300 ms",
+    "drag beside the drawing at 300 ms of network, 5 steps", "select to offers", "1000 students",
+    "a sentence on a 200-step board at 300 ms",
     "the hand in the browser", "a page that works by itself", "first visit",
     "motion of three", "opening a board page", "page weight", "40 students dragging at 20 positions a second each, 5 steps",
     "a teacher's drag to the last of", "saving and dragging beside 150 sign-ins", "starting the program",

@@ -11,7 +11,6 @@ from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
 
 from .figures import kitchen_garden, orchard, rosette, three_movers, wreath
-from .near import near_rows
 from .pages import new_page, summary
 from .students import Teacher, times
 
@@ -165,7 +164,6 @@ def rows():
                     "≤ 2,000 ms",
                     f"{statistics.median(spent):.0f} ms median of {len(spent)}, slowest {max(spent):.0f} ms",
                 )
-            yield from near_rows(browser, Path(folder))
             everything, script = weight(browser, server)
             yield (
                 "page weight of a first visit",

@@ -24,8 +24,8 @@ from tests.browser.slow_line import SlowLine
 from tests.browser.student_page import StudentPage
 
 from .browser import WATCH
-from .near import WATCH_NEAR
 from .figures import orchard
+from .near import WATCH_NEAR
 from .students import STUDENTS, Teacher, asked_seconds, memory, p95
 
 RATE = 20

@@ -1,10 +1,14 @@
 """The hand in the browser: drags, sentences, what is asked and motions behind a line that takes its time."""
 
 import statistics
+import tempfile
 import time
+from pathlib import Path
+
+from playwright.sync_api import sync_playwright
 
 from tests.browser.board_page import BoardPage
-from tests.browser.served import Server
+from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 from tests.browser.slow_line import SlowLine
 from tests.browser.test_by_itself import NOTE_THE_VIEW, Alone
 from tests.browser.test_near import WHEN_NAMED, WHEN_SAID
@@ -222,52 +226,59 @@ def moving_near(browser, server, address, delay, seconds=8):
     return rates
 
 
-def near_rows(browser, folder):
-    """The rows about the hand in the browser."""
-    server = Server(folder / "near.sqlite", near=True)
-    try:
-        teacher = Teacher(server)
-        boards = (
-            ("5 steps hang on the peg", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Orchard", orchard())),
-            ("all 200 hang on the peg", "≤ 10 ms median, ≤ 16 ms p95", teacher.upload("Wreath", wreath())),
-            ("arcs, conics, tags and marks", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Kitchen garden", kitchen_garden())),
-        )
-        starts = near_starts(browser, server, boards[0][2])
-        for spent, which, reach in zip(
-            starts, ("the first time in a browser", "the second time", "from memory that is kept"), (5, 2, 1.2), strict=True
-        ):
-            yield (
-                f"the hand in the browser, from its thread's start to ready, {which}",
-                f"≤ {reach:g} s",
-                f"{statistics.median(spent) / 1000:.2f} s median of {len(spent)}, {max(spent) / 1000:.2f} s at most",
-            )
-        for what, reach, address in boards:
-            for delay in (0, 0.12, 0.3):
-                trips = near_drag(browser, server, address, delay)
-                yield (
-                    f"drag beside the drawing at {1000 * delay:.0f} ms of network, {what}",
-                    reach,
-                    f"{summary(trips)} ({len(trips)} positions)",
-                )
-        for delay in (0.12, 0.3):
-            spent = said_near(browser, server, teacher.upload("Orchard, again", orchard()), delay)
-            yield (
-                f"a sentence on a 200-step board at {1000 * delay:.0f} ms of network, from Enter to drawn",
-                "p95 ≤ 50 ms",
-                f"{summary(spent)} ({len(spent)} sentences)",
-            )
-        asked = asked_near(browser, server, teacher.upload("Orchard, asked", orchard()), 0.3)
-        for what, spent in zip(("select to offers", "pointing with a tool to words"), asked, strict=True):
-            yield f"{what}, on a 200-step board at 300 ms of network", "p95 ≤ 50 ms", f"{summary(spent)} ({len(spent)} things)"
-        still, moving = moving_near(browser, server, teacher.upload("Three movers, far", three_movers()), 0.3)
+def rows():
+    """The rows of the table about the hand in the browser."""
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=ARGUMENTS)
+        server = Server(Path(folder) / "near.sqlite", near=True)
+        try:
+            yield from _rows(browser, server, Path(folder))
+        finally:
+            browser.close()
+            server.kill()
+
+
+def _rows(browser, server, folder):
+    teacher = Teacher(server)
+    boards = (
+        ("5 steps hang on the peg", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Orchard", orchard())),
+        ("all 200 hang on the peg", "≤ 10 ms median, ≤ 16 ms p95", teacher.upload("Wreath", wreath())),
+        ("arcs, conics, tags and marks", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Kitchen garden", kitchen_garden())),
+    )
+    starts = near_starts(browser, server, boards[0][2])
+    for spent, which, reach in zip(
+        starts, ("the first time in a browser", "the second time", "from memory that is kept"), (5, 2, 1.2), strict=True
+    ):
         yield (
-            "motion of three things with trails at 300 ms of network",
-            "≥ 92% of the frames with nothing moved",
-            f"{100 * moving / still:.0f}%: {moving:.1f} of {still:.1f} a second",
+            f"the hand in the browser, from its thread's start to ready, {which}",
+            f"≤ {reach:g} s",
+            f"{statistics.median(spent) / 1000:.2f} s median of {len(spent)}, {max(spent) / 1000:.2f} s at most",
         )
-        yield lone_row(browser, server, boards[0][2], folder)
-    finally:
-        server.kill()
+    for what, reach, address in boards:
+        for delay in (0, 0.12, 0.3):
+            trips = near_drag(browser, server, address, delay)
+            yield (
+                f"drag beside the drawing at {1000 * delay:.0f} ms of network, {what}",
+                reach,
+                f"{summary(trips)} ({len(trips)} positions)",
+            )
+    for delay in (0.12, 0.3):
+        spent = said_near(browser, server, teacher.upload("Orchard, again", orchard()), delay)
+        yield (
+            f"a sentence on a 200-step board at {1000 * delay:.0f} ms of network, from Enter to drawn",
+            "p95 ≤ 50 ms",
+            f"{summary(spent)} ({len(spent)} sentences)",
+        )
+    asked = asked_near(browser, server, teacher.upload("Orchard, asked", orchard()), 0.3)
+    for what, spent in zip(("select to offers", "pointing with a tool to words"), asked, strict=True):
+        yield f"{what}, on a 200-step board at 300 ms of network", "p95 ≤ 50 ms", f"{summary(spent)} ({len(spent)} things)"
+    still, moving = moving_near(browser, server, teacher.upload("Three movers, far", three_movers()), 0.3)
+    yield (
+        "motion of three things with trails at 300 ms of network",
+        "≥ 92% of the frames with nothing moved",
+        f"{100 * moving / still:.0f}%: {moving:.1f} of {still:.1f} a second",
+    )
+    yield lone_row(browser, server, boards[0][2], folder)
 
 
 def lone_row(browser, server, address, folder):

@@ -112,10 +112,10 @@ def rows():
             address = server.address.replace("http", "ws") + page.split('data-live="')[1].split('"')[0]
             spent, came, lost, before, after = asyncio.run(day(server, address))
             yield (
-                f"{ALL} students at {60 // APART} drops a minute each on 200 steps, {AT_ONCE} of them coming at once",
+                f"{ALL} students, {60 // APART} drops a minute each on 200 steps, {AT_ONCE} of them coming at once",
                 "p95 ≤ 150 ms, none lost, memory flat",
-                f"{statistics.median(spent):.0f} ms median, {p95(spent):.0f} ms p95, {lost} of {len(spent) + lost} lost; the {AT_ONCE} were "
-                f"there after {max(came) / 1000:.1f} s; memory {before:.0f} → {after:.0f} MB",
+                f"{statistics.median(spent):.0f} ms median, {p95(spent):.0f} ms p95, {lost} of {len(spent) + lost} lost; the {AT_ONCE} "
+                f"were there after {max(came) / 1000:.1f} s; memory {before:.0f} → {after:.0f} MB",
             )
         finally:
             server.kill()

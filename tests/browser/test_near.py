@@ -3,6 +3,8 @@
 import json
 import time
 
+from playwright.sync_api import expect
+
 from ruddy_trellis.core.board.copying import steps_and_settings
 from tests.near.drags import apart, messages, told
 from tests.near.test_near import SAMPLED_SHARE, boards, is_sampled
@@ -148,6 +150,40 @@ class NearTest(BrowserTest):
             page.mouse.up()
             b.settle()
         self.assertIn("is the midpoint of AC", "\n".join(b.working()))
+
+    def test_of_a_drag_at_which_nobody_else_looks_the_server_hears_little(self):
+        self.line.delay = 0.0
+        b = self.opened("A = (0, 0)", "B = (4, 0)", "M is the midpoint of AB")
+        page = self.page
+        page.evaluate("""() => {
+            window.told = 0;
+            const send = WebSocket.prototype.send;
+            WebSocket.prototype.send = function (text) { told += text.startsWith('{"t":"drag"'); return send.call(this, text); };
+        }""")
+
+        def told_in_a_drag(x):
+            page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+            page.mouse.move(*b.pixel(x, 0))
+            page.mouse.down()
+            page.evaluate("told = 0")
+            for step in range(60):
+                page.mouse.move(*b.pixel(x + step / 60, step / 40))
+                page.wait_for_timeout(25)
+            told = page.evaluate("told")
+            for step in range(3):
+                page.mouse.move(*b.pixel(x, -step / 10))
+            page.mouse.move(*b.pixel(x, 0))
+            page.mouse.up()
+            b.settle()
+            return told
+
+        self.assertLessEqual(told_in_a_drag(4), 2)
+        self.assertEqual([round(part, 6) for part in b.value("B")], [4, 0], "where it was let go")
+        other = page.context.new_page()
+        other.goto(page.url)
+        expect(other.locator("#saved")).to_have_text("Saved", timeout=30_000)
+        page.wait_for_timeout(1500)
+        self.assertGreaterEqual(told_in_a_drag(4), 5)
 
     @long_walk
     def test_what_is_only_asked_is_answered_at_once_and_the_server_has_the_last_word(self):
@@ -388,6 +424,8 @@ class NearTest(BrowserTest):
         b = self.opened("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B and C", "d is the length of AB")
         page = self.page
         self.cut()
+        page.click("#present")  # what shows it is fetched when it is first asked for
+        expect(page.locator("#toast")).to_contain_text("when the line is back")
         b.drag((4, 0), (6, 2), drop=False)
         page.mouse.up()
         self.not_saved(1)

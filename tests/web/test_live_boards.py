@@ -44,6 +44,18 @@ class LiveBoardTest(LineTest):
         back = line.until("changed")
         self.assertEqual({item["id"]: item["shape"]["at"] for item in back["items"]}, {"s1": [0, 0], "s3": [2, 0]})
 
+    def test_whoever_is_alone_at_a_board_hears_so_and_when_others_come(self):
+        board = self.new_board()
+        with self.client.websocket_connect(f"/boards/{board}/live") as one:
+            one = Line(one)
+            self.assertFalse(one.until("company")["others"])
+            with self.client.websocket_connect(f"/boards/{board}/live") as other:
+                other = Line(other)
+                other.until("board")
+                self.assertTrue(one.until("company")["others"])
+                other.say("A = (0, 0)")  # who came is not told what a browser takes for so at first
+            self.assertFalse(one.until("company")["others"])
+
     def test_a_drag_cut_off_is_kept_where_it_was(self):
         board = self.new_board()
         with self.client.websocket_connect(f"/boards/{board}/live") as socket:

@@ -93,6 +93,7 @@ class Onlooker:
     def __init__(self, live, told):
         self.live, self._told = live, told
         live.onlookers.add(self)
+        live.note_company()
 
     def send(self, message):
         """A message that is told to everyone at the board."""
@@ -105,3 +106,4 @@ class Onlooker:
     def leave(self):
         """Look no longer."""
         self.live.onlookers.discard(self)
+        self.live.note_company()

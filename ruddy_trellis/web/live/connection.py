@@ -30,6 +30,8 @@ class Connection:
         self.outgoing = Outgoing(socket, self.hand.as_seen)
         self.send, self.send_items = self.outgoing.send, self.outgoing.send_items
         self.close, self.write = self.outgoing.close, self.outgoing.write
+        #: Whether others look at the board as well, as this browser has been told; until then it takes it that they do.
+        self.has_company = True
         self._shaking = self._running = self._proving = None
         #: What the message that is answered is known by, and how many edits it has made.
         self._once, self._made = None, 0
@@ -39,6 +41,7 @@ class Connection:
         await self.live.look()
         for answer in self.hand.welcome():
             self.send(answer)
+        self.live.note_company()
 
     async def receive(self, text):
         """Answer one message. A refusal is told; it changes nothing."""
@@ -66,6 +69,7 @@ class Connection:
     async def leave(self):
         """The browser has gone: what it held is kept where it was."""
         self.live.connections.discard(self)
+        self.live.note_company()
         for task in (self._shaking, self._proving, self._running and self._running.task):
             if task is not None:
                 task.cancel()

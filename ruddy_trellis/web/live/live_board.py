@@ -134,6 +134,15 @@ class LiveBoard:
         for connection in (*self.connections, *self.onlookers):
             connection.send(message)
 
+    def note_company(self):
+        """Somebody has come to look at this board, or has gone: whoever is at it hears whether there is anyone else. A browser that is
+        alone need not tell every place of what it drags."""
+        others = len(self.connections) + len(self.onlookers) > 1
+        for connection in self.connections:
+            if connection.has_company != others:
+                connection.has_company = others
+                connection.send({"t": "company", "others": others})
+
     def let_go(self):
         """The board is no longer open to those who look at it: close their connections."""
         for connection in list(self.connections):

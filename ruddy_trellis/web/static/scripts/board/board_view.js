@@ -177,6 +177,7 @@ export class BoardView {
         this.note("Saved"); // nothing has changed, so what is kept is what is shown
       }
     });
+    line.on("company", ({ others }) => this.holding.company(others));
     line.on("frames", (batch) => this.player.take(batch));
     line.on("playing", ({ ids }) => {
       if (ids.length > 0 !== this.player.on) hear(ids.length ? "Running" : "Stopped");
@@ -312,16 +313,18 @@ export class BoardView {
     this.near?.stale();
   }
 
-  /** Fetch what runs the hand beside the drawing, once the page has nothing else to do. */
+  /** Fetch what runs the hand beside the drawing, once the page has nothing else to do. Where the server is gone just then, it is fetched
+   *  when that is back. */
   async bringNear() {
     if (!this.offline) {
-      const { Away } = await import("./away.js");
+      const { Away } = await import("./away.js").catch(() => ({}));
+      if (!Away) return;
       this.offline ??= new Away(this);
     }
     const { near } = this.page.dataset;
     if (!near || this.near || !window.WebAssembly || navigator.deviceMemory < 2 || navigator.connection?.saveData) return;
-    const [{ Near }, { Foreseen }] = await Promise.all([import("./near.js"), import("./foreseen.js")]);
-    if (this.near) return;
+    const [{ Near }, { Foreseen }] = await Promise.all([import("./near.js"), import("./foreseen.js")]).catch(() => [{}, {}]);
+    if (this.near || !Near) return;
     this.foreseen = new Foreseen(this);
     this.line.beside.push((kind, content) => this.foreseen.sent(kind, content));
     this.near = new Near(JSON.parse(near), this.line, {

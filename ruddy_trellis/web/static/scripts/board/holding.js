@@ -4,6 +4,7 @@ import { Latest } from "./line.js";
 /** How often the server hears of what is held near, milliseconds. */
 const TOLD_EVERY = 100;
 const TOLD_FOLLOWED = 40; // while others follow
+const TOLD_ALONE = 2000; // while nobody else looks: so that it is seen that somebody works there
 
 export class Holding {
   /** @param {import("./board_view.js").BoardView} view */
@@ -12,6 +13,7 @@ export class Holding {
     this.is = false; // whether something is held
     this.isNear = false; // whether it moves beside the drawing
     this.followed = false; // whether others look at this board, live
+    this.others = true; // whether anybody else has it open, or looks at it
     this.sequence = 0;
     this.last = 0; // the number of the last place of a drag that was held near
     this.to = null; // where it is, and the server has not heard so yet
@@ -36,14 +38,22 @@ export class Holding {
     }
     this.view.near.drag(to);
     this.to = to;
-    this.telling ??= setTimeout(
-      () => {
-        this.telling = undefined;
-        if (this.is && this.to) this.drags.offer({ to: this.to });
-        this.to = null;
-      },
-      this.followed ? TOLD_FOLLOWED : TOLD_EVERY,
-    );
+    this.telling ??= setTimeout(() => this.tell(), this.followed ? TOLD_FOLLOWED : this.others ? TOLD_EVERY : TOLD_ALONE);
+  }
+
+  /** The server hears where what is held is by now. */
+  tell() {
+    this.telling = undefined;
+    if (this.is && this.to) this.drags.offer({ to: this.to });
+    this.to = null;
+  }
+
+  /** Others have come to look, or all of them have gone. */
+  company(others) {
+    this.others = others;
+    if (!others || this.telling === undefined) return;
+    clearTimeout(this.telling);
+    this.tell();
   }
 
   /** What is held is let go where it is now. */
@@ -82,6 +92,7 @@ export class Holding {
   /** The line is another one: nothing is held. */
   lose() {
     this.is = false;
+    this.others = true; // until it is told
     this.drags.clear();
     this.forget();
   }

@@ -65,7 +65,11 @@ async function underWay(id, coming) {
 /** A part that is fetched when it is first used, once however often it is asked for meanwhile. */
 function fetched(load) {
   let coming;
-  return () => (coming ??= load());
+  return () =>
+    (coming ??= load().catch((problem) => {
+      coming = undefined; // it is tried again when it is asked for again
+      throw problem;
+    }));
 }
 
 const fetchReplay = fetched(async () => {
@@ -88,10 +92,11 @@ const fetchPresent = fetched(async () => {
 });
 let turning = null; // what is under way until the board is presented
 function presentIt() {
-  turning = fetchPresent().then(() => {
-    turning = null;
-    present.turn(true);
-  });
+  turning = fetchPresent()
+    .finally(() => {
+      turning = null;
+    })
+    .then(() => present.turn(true));
 }
 document.getElementById("present").addEventListener("click", presentIt);
 if (new URLSearchParams(location.search).has("present")) presentIt();

@@ -42,3 +42,11 @@ export function hideToast() {
   clearTimeout(timer);
   document.getElementById("toast").hidden = true;
 }
+
+// A part of the page that is fetched when it is first asked for, and the server is gone: in Chromium's, Firefox's and Safari's words.
+const UNFETCHED = /dynamically imported module|Importing a module script failed/;
+addEventListener("unhandledrejection", (event) => {
+  if (!UNFETCHED.test(event.reason?.message ?? "")) return;
+  event.preventDefault();
+  toast("That part of the page is not here yet, and the server cannot be reached. Try it again when the line is back.", { refusal: true });
+});
