@@ -377,13 +377,14 @@ class NotOtherwiseTest(unittest.TestCase):
         self.assertAlmostEqual(math.dist(a, c) ** 2, 61 - 60 * math.cos(math.radians(40)))
 
 
+_NAMED_BY_SIDES = "pentagon hexagon heptagon octagon nonagon decagon dodecagon"
 #: Words that say no more of a thing than is so anyway, or say which is meant of several.
 ANYWAY = {
     **dict.fromkeys(("perpendicular", "shortest"), "distance length size foot"),
-    "regular": "pentagon hexagon octagon",
-    **dict.fromkeys(("cyclic", "inscribe"), "triangle quadrilateral square pentagon hexagon octagon polygon"),
-    "internal": "angle bisector angle-bisector semicircle triangle square rectangle rhombus pentagon hexagon octagon",
-    "external": "semicircle triangle square rectangle rhombus pentagon hexagon octagon",
+    "regular": _NAMED_BY_SIDES,
+    **dict.fromkeys(("cyclic", "inscribe"), f"triangle quadrilateral square polygon {_NAMED_BY_SIDES}"),
+    "internal": f"angle bisector angle-bisector semicircle triangle square rectangle rhombus {_NAMED_BY_SIDES}",
+    "external": f"semicircle triangle square rectangle rhombus {_NAMED_BY_SIDES}",
     "second": "bisector angle-bisector circle intersection",
     "common": "intersection",
     "acute": "angle",

@@ -98,7 +98,8 @@ class Shapes:
         self._inside = extent.grown(-0.05)
         if like is not None:
             self.joined, self.covered, self.mark_groups, self._group = like.joined, like.covered, like.mark_groups, like._group
-            self._known = {id: known for id, known in like._known.items() if board.step(id) is known.step}
+            # A copy: at the board itself another thread may be drawing.
+            self._known = {id: known for id, known in dict(like._known).items() if board.step(id) is known.step}
         else:
             self.joined = _neighbours(board)
             self.covered = {step.id for step in board.steps if step.look.cover}

@@ -11,7 +11,8 @@ from .tables import word_table, words
 HEADS = words(
     """
     point midpoint segment side line ray vector chord secant circle arc semicircle sector triangle quadrilateral square rectangle
-    rhombus kite trapezium parallelogram polygon hexagon pentagon octagon angle bisector perpendicular-bisector angle-bisector
+    rhombus kite trapezium parallelogram polygon hexagon pentagon heptagon octagon nonagon decagon dodecagon
+    angle bisector perpendicular-bisector angle-bisector
     median midline altitude diagonal foot tangent common-tangent incentre circumcentre orthocentre centroid excentre circumcircle incircle
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar

@@ -215,4 +215,25 @@ OF_DECLARING: Idioms = (
     ),
     (r"^([a-z]) (?:∥|\|\||//) ([a-z])(?=[ .!]*$)", r"\1 and \2 are parallel lines"),
     (r"^([a-z]) ⊥ ([a-z])(?=[ .!]*$)", r"\1 and \2 are perpendicular lines"),
+    (r"^[Ii]n (?:△|Δ) ?(?=[A-Z]{3})", "In triangle "),
+    (
+        r"(?i)^(?:the |a )?triangle (?-i:([A-Z]{3})) is inscribed in (?:a|the) circle(?: with|,)? (?:of )?cent(?:re|er) "
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        r"draw the triangle \1 and draw its circumcircle and let \2 be the circumcentre of \1",
+    ),
+    (
+        r"(?i)\b(?-i:([A-Z])([A-Z])([A-Z])) is (?:a|the) diameter of (?:a|the) circle\b(?! with)",
+        r"\1\3 is a diameter of a circle with centre \2",
+    ),
+    (r"(?i)\blet (?-i:([A-Z])([A-Z])) be (?:the|a) diameter (?:through|from) (?-i:(?:\1|\2))(?=[ .!]*$)", r"let \1\2 be a diameter"),
+    (rf"^([a-z]) ?\(([A-Z]); ?({SIZE})\)(?=[ .!]*$)", r"let \1 be the circle with centre \2 and radius \3"),
+    (r"(?i)\barc (?-i:([A-Z])([A-Z])([A-Z]))(?=[ .!]*$|,| and\b)", r"arc \1\3 containing \2"),
+    (
+        rf"^([A-Z])([A-Z]) ?= ?({SIZE}), ?(?:∠ ?|angle )\1 ?= ?(\d+(?:\.\d+)?) ?(?:°|degrees)?,? (?:and )?(?:\1([A-Z])|"
+        rf"([A-Z])\1) ?= ?({SIZE})(?=[ .!]*$)",
+        lambda found: (
+            f"draw the triangle {found[1]}{found[2]}{found[5] or found[6]} with {found[1]}{found[2]} = {found[3]}, "
+            f"angle {found[1]} = {found[4]} and {found[1]}{found[5] or found[6]} = {found[7]}"
+        ),
+    ),
 )

@@ -336,7 +336,7 @@ OF_EVERYDAY: Idioms = (
         r"an arc with radius \1 by \2 degrees",
     ),
     (r"(?i)\b(?:middles|centres|centers) (?=of (?:the |all )?(?:\w+ )?sides\b)", "midpoints "),
-    (r"(?i),? (?:one after (?:the other|another)|in order|in turn)(?=[ .!]*$)", ""),
+    (r"(?i)^((?:join|connect|link) .+?),? (?:one after (?:the other|another)|in order|in turn)(?=[ .!]*$)", r"\1"),
     (
         r"(?i)^(?:join|connect) (?:up )?(?:the |all )*(?:three |four )?points (?:up )?(?:into|to make|to form|to get|in) (?:an? |one )?"
         rf"({_SHAPES})(?=[ .!]*$)",
@@ -366,7 +366,7 @@ OF_EVERYDAY: Idioms = (
     (rf"(?i)\b({_SHAPES}) with all (?:its |the |three |four )*sides (?:of |equal to |being )?({SIZE})", r"regular \1 with side \2"),
     (
         r"(?i)^(an?|the|two|three) ([a-z -]+?) (?:is|are) (?:drawn|constructed|described) (?=with\b|through\b|on\b|from\b|about\b)",
-        r"draw \1 \2 ",
+        lambda found: f"draw {found[1].lower()} {found[2]} ",
     ),
     (r"(?i)\b(?:sq|sqr)\b\.?(?= \d)", "square"),
     (r"(?i)\b(?:isos|isosc)\b\.?", "isosceles"),
@@ -465,5 +465,30 @@ OF_EVERYDAY: Idioms = (
     (
         r"(?i)^(?:draw |make )?(?:a |another )?copy of (?:the |this )?(?:shape|figure|polygon|quadrilateral|triangle) (?=\d)",
         "translate the polygon ",
+    ),
+    (r"(?i)\bisn[’'′]?t\b", "is not"),
+    (r"(?i)\b(?:distinct|different) (?=points?\b|lines?\b|circles?\b)", ""),
+    (
+        rf"(?i)\b(?:isosceles )?triangle with two sides (?:of |equal to |that are )?({SIZE}),? (?:and )?(?:the )?(?:one|"
+        rf"the third|third|the other)"
+        rf"(?: side)?(?: of| equal to| is)? ({SIZE})(?=[ .!]*$)",
+        r"triangle with sides \1, \1 and \2",
+    ),
+    (r"(?i)^len(?:gth)?\.? (?=[a-z]{2}[ .!?]*$)", "length of "),
+    (r"(?i)^para (?=[a-z]{4}[ .!?]*$)", "parallelogram "),
+    (r"(?i)\b(?:construction|auxiliary|helper|guide) (?=lines?\b|circles?\b)", ""),
+    (
+        r"(?i)\bcircle (?:which|that) has (?:its |the |a )?cent(?:re|er) (?:in|at|on) (?-i:([A-Z])),? and (?:which |"
+        r"that )?(?:touches|is tangent to) ",
+        r"circle with centre \1 touching ",
+    ),
+    (r"(?i)\b(?:the |a )?circle inside (?:the |a )?triangle,? (?:that|which) touches (?:all )?(?:the |its |three )*sides", "the incircle"),
+    (r"(?i)\bsquare corner\b", "right angle"),
+    (r"(?i)\bin (?:the |a )?distance (?:of )?(?=\d)", "at a distance of "),
+    (
+        rf"(?i)\b(rectangle|parallelogram),? (?:where |with |whose )?one side (?:is |of |being )?({SIZE}),? and (?:the |"
+        rf"an )?other (?:side )?(?:is |of |being )?"
+        rf"({SIZE})(?=[ .!]*$)",
+        r"\1 with sides \2 and \3",
     ),
 )

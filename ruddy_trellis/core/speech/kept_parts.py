@@ -36,7 +36,8 @@ _WHERE = words("above below away same_side_of other_side_of same_side_as side_wi
 _ANYWHERE = words(
     """
     line segment side chord base arm secant diameter vector ray transversal triangle quadrilateral square rectangle rhombus kite trapezium
-    parallelogram polygon pentagon hexagon octagon circle point euler-line centroid circumcentre incentre orthocentre nine-point-centre
+    parallelogram polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon
+    circle point euler-line centroid circumcentre incentre orthocentre nine-point-centre
     nine-point-circle incircle circumcircle radius distance length size angle ratio sum difference product
     """
 )

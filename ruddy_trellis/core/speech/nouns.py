@@ -60,8 +60,8 @@ _ANYWHERE = words(
 #: Nouns before which a size may stand.
 _SIZED = words(
     """
-    circle arc semicircle segment line radius ray angle triangle square rectangle rhombus parallelogram hexagon pentagon octagon
-    polygon enlargement rotation translation reflection
+    circle arc semicircle segment line radius ray angle triangle square rectangle rhombus parallelogram hexagon pentagon
+    heptagon octagon nonagon decagon dodecagon polygon enlargement rotation translation reflection
     """
 )
 #: Readings that are of what is named after them: "area ABC".

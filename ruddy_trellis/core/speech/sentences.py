@@ -477,11 +477,11 @@ def _verb_of(said: list[Token], start: int) -> tuple[Token, ...]:
     )
 
 
-__all__ = ["KIND_OF", "Best", "NotSaid", "Sentence", "plain"]
-
-
 def _with_words(text: str, words: Sequence[str], others: Sequence[str]) -> str:
     """A text with other words in the places of some."""
     for word, other in zip(words, others, strict=True):
         text = re.sub(rf"\b{re.escape(word)}\b", other, text, count=1)
     return text
+
+
+__all__ = ["KIND_OF", "Best", "NotSaid", "Sentence", "plain"]

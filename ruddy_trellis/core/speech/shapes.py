@@ -12,7 +12,7 @@ from .nodes import Amount, Described, Many, Named, Node
 from .nouns import TAKES, makes
 from .orders import suppose_of_shape
 from .shapes_alone import alone_shape
-from .shapes_on_sides import CORNER_COUNTS, shape_on_span
+from .shapes_on_sides import CORNER_COUNTS, REGULAR_BY_NAME, shape_on_span
 from .spans import centre_of, spans_of
 from .tables import words
 from .things import Things
@@ -25,7 +25,7 @@ _MOST_AT_ONCE = 6
 
 @makes(
     "triangle", "quadrilateral", "square", "rectangle", "rhombus", "kite", "trapezium", "parallelogram", "polygon", "pentagon",
-    "hexagon", "octagon",
+    "hexagon", "heptagon", "octagon", "nonagon", "decagon", "dodecagon",
     parts="on outside inside base side sides in corners through with of and facts angles above below away same_side_of other_side_of "
     "same_side_as side_with opposite height length right_at corner_at "
     "between centre diagonals hypotenuse",
@@ -153,12 +153,12 @@ def _corners_formed(t: Things, node: Node, count: int) -> tuple[str, ...]:
 _ONLY_OF = {
     **dict.fromkeys(("medial", "orthic", "pedal", "equilateral", "right-angled", "obtuse", "acute", "scalene"), words("triangle")),
     "isosceles": words("triangle trapezium"),
-    "regular": words("triangle quadrilateral polygon pentagon hexagon octagon"),
-    "convex": words("quadrilateral polygon pentagon hexagon octagon"),
-    "cyclic": words("quadrilateral polygon pentagon hexagon octagon"),
+    "regular": words("triangle quadrilateral polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon"),
+    "convex": words("quadrilateral polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon"),
+    "cyclic": words("quadrilateral polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon"),
 }
 #: Shapes, and words for them, that are made with their corners on a circle that is there.
-_ON_A_CIRCLE = words("triangle quadrilateral polygon square pentagon hexagon octagon")
+_ON_A_CIRCLE = words("triangle quadrilateral polygon square pentagon hexagon heptagon octagon nonagon decagon dodecagon")
 _ON_A_CIRCLE_TOO = words("regular equilateral cyclic inscribe")
 
 
@@ -240,7 +240,7 @@ def _inscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) 
         node.head in ("square",)
         or "regular" in node.adjectives
         or "equilateral" in node.adjectives
-        or (not names and node.head in ("hexagon", "pentagon", "octagon"))
+        or (not names and node.head in REGULAR_BY_NAME)
     ):
         if (at := node.role("corner_at")) is not None:
             first = t.aside(lambda: t.point(at))

@@ -13,7 +13,7 @@ from .building import Final, Stray
 from .corners_by_facts import polygon_by_facts
 from .nodes import Amount, Described, Many, Named, Node
 from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
-from .shapes_on_sides import CORNER_COUNTS, shape_on_span
+from .shapes_on_sides import CORNER_COUNTS, REGULAR_BY_NAME, shape_on_span
 from .tables import words
 from .things import Things
 from .third_corners import amounts_in, first_side, fresh_names, kept_places, third_corner, upper_crossing
@@ -92,7 +92,7 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         kind in ("square", "rectangle", "rhombus")
         or "regular" in node.adjectives
         or "equilateral" in node.adjectives
-        or (kind in ("pentagon", "hexagon", "octagon") and not names)
+        or (kind in REGULAR_BY_NAME and not names)
     ):
         return _regular_alone(t, node, names, count, wanted)
     if kind == "quadrilateral" and len(wanted.parallel) == 1 and not (wanted.lengths or wanted.angles or wanted.equal):

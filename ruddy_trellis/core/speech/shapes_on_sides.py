@@ -17,7 +17,9 @@ from .tables import words
 from .things import Things
 from .third_corners import amounts_in, third_corner, upper_crossing
 
-CORNER_COUNTS = {**CORNERS, "octagon": 8, "polygon": 0}
+CORNER_COUNTS = {**CORNERS, "heptagon": 7, "octagon": 8, "nonagon": 9, "decagon": 10, "dodecagon": 12, "polygon": 0}
+#: What is regular where no corners are named.
+REGULAR_BY_NAME = ("pentagon", "hexagon", "heptagon", "octagon", "nonagon", "decagon", "dodecagon")
 _ON_A_SIDE = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}
 #: Words for shapes that have no place on a side that is there.
 _NOT_ON_A_SIDE = words("medial orthic pedal cyclic inscribe obtuse")
@@ -59,7 +61,7 @@ def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tupl
     wanted = wanted_of(t, node, names)
     kind = node.head
     isosceles = kind == "triangle" and "isosceles" in node.adjectives
-    regular_one = kind in ("pentagon", "hexagon", "octagon") or "regular" in node.adjectives
+    regular_one = kind in REGULAR_BY_NAME or "regular" in node.adjectives
     equilateral = kind == "triangle" and "equilateral" in node.adjectives
     if not (kind in _ON_A_SIDE or regular_one or equilateral):
         return _triangle_on(t, node, span, free, wanted, isosceles)

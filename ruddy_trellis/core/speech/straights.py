@@ -199,7 +199,8 @@ def _named(t: Things, node: Described, key: str) -> list[str]:
     """ "line AB", "lines AB and CD", "line l through A and B", "chord AQ"."""
     made = []
     b = t.b
-    node = shared_circle(t, node)
+    if len(node.names) > 1:
+        node = shared_circle(t, node)
     names = [name for name in node.names if isinstance(name, Named)]
     if len(names) == 2 and all(len(name.points) == 1 for name in names) and not node.roles:
         return [straight_between(t, key, b.points([point for name in names for point in name.points]))]

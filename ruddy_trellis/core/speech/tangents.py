@@ -82,6 +82,7 @@ def _tangents_named(t: Things, pairs: list[Named], curve: Node | None, start: No
             if b.has(other)
             else b.make("touching_point", {"point": (point,), "curve": (circle,), "which": ("first", "second")[number % 2]}, other)
         )
+        b.settle(touching)  # a new point starts outside of the circle
         made.append(straight_between(t, "segment", (point, touching)))
     return made
 

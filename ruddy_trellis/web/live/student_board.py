@@ -27,15 +27,16 @@ class Given:
     """
 
     def __init__(self, board):
-        self.of = board
+        self.of, self._settings = board, board.settings
         self._copy, self._seen = student_copy(board), (None, [], None)
 
     @classmethod
     def by(cls, source):
         """What a teacher's live board gives as it is now."""
-        if source.given is None or source.given.of is not source.board:
-            source.given = cls(source.board)
-        return source.given
+        given = source.given
+        if given is None or given.of is not source.board or given._settings is not source.board.settings:  # a view is kept in place
+            given = source.given = cls(source.board)
+        return given
 
     def board(self):
         """A copy for one student."""
