@@ -110,6 +110,7 @@ class CornersTest(unittest.TestCase):
             ("quadrilateral ABCD with right angles at A and C", "same(ang(D,A,B),90) and same(ang(B,C,D),90)"),
             ("cyclic quadrilateral ABCD with AB = AD", "on_circle3(D,A,B,C) and same(d(A,B),d(A,D)) and not D == B"),
             ("cyclic quadrilateral ABCD with AB ∥ CD", "on_circle3(D,A,B,C) and parallel(A,B,C,D) and not D == C"),
+            ("cyclic quadrilateral ABCD with AB = AD and BC = 5", "!convex(A,B,C,D) and same(d(A,B),d(A,D)) and same(d(B,C),5)"),
             ("pentagon ABCDE with AB = 3 and BC = 3", "same(d(A,B),3) and same(d(B,C),3)"),
         ):
             self.assertEqual(judged(said_on(BOARDS["empty"]().board, text), check), MEANT, text)

@@ -69,15 +69,31 @@ def polygon_by_facts(t: Things, names: tuple[str, ...], wanted: Wanted, cyclic: 
     if order is None:
         raise Final("That is more than makes the shape, or it does not follow from that where its corners are.")
     ideal = _ideal(b, names, wanted)
-    known: list[str] = []
-    for name in order:
-        told = [fact for fact in facts if name in fact.corners and fact.corners <= {*known, name}]
-        _place(t, name, [_curve(b, fact, name) for fact in told], ideal, known)
-        known.append(name)
+    mark = b.mark()
+    for aside in _BESIDE:
+        # What is chosen of the first corners on their curves decides whether the last ones come out convex.
+        b.back_to(mark)
+        if _is_built(t, order, facts, ideal, aside):
+            break
+    else:
+        b.back_to(mark)
+        _is_built(t, order, facts, ideal, 0.0)
     ids = b.points(names)
     for id in ids:
         b.settle(id)
     return b.polygon(ids)
+
+
+def _is_built(t: Things, order: tuple[str, ...], facts: Sequence[_Fact], ideal: dict[str, tuple[float, float]], aside: float) -> bool:
+    """Make the corners in their order, those on one curve so far beside where they would go. Returns whether the shape is convex."""
+    b = t.b
+    known: list[str] = []
+    for name in order:
+        told = [fact for fact in facts if name in fact.corners and fact.corners <= {*known, name}]
+        _place(t, name, [_curve(b, fact, name) for fact in told], ideal, known, aside)
+        known.append(name)
+    values = [b.ahead.value(b.point(name)) for name in ideal]
+    return None not in values and _is_convex([value[:2] for value in values])
 
 
 def _facts(names: tuple[str, ...], wanted: Wanted) -> list[_Fact]:
@@ -144,7 +160,7 @@ def _curve(b: Building, fact: _Fact, corner: str) -> str:
     return b.make("circle_radius", {"centre": (end,), "radius": points(other)}, hidden=True)
 
 
-def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[float, float]], known: Sequence[str]) -> None:
+def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[float, float]], known: Sequence[str], aside: float) -> None:
     """Make a corner: free, on a curve, or where two meet; of the places that it may have, the one nearest to where it would go, and where
     it is the last, one that keeps the shape convex. Where two curves meet in a corner that is there, it is where they meet again."""
     b = t.b
@@ -154,7 +170,9 @@ def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[f
         return
     if len(curves) == 1:
         nearest, unit = _nearest(b, curves[0], ideal[name])
-        ways: list[tuple[str, dict[str, Any]]] = [("point_on", {"path": (curves[0],), "place": nearest + unit * step}) for step in _BESIDE]
+        ways: list[tuple[str, dict[str, Any]]] = [
+            ("point_on", {"path": (curves[0],), "place": nearest + unit * (aside + step)}) for step in _BESIDE
+        ]
     elif shared := [id for id in b.points(known) if all(is_on(t, id, (curve,)) for curve in curves)]:
         ways = [("other_intersection", {"a": (curves[0],), "b": (curves[1],), "known": (shared[0],)})]
     else:
