@@ -95,11 +95,11 @@ _POINTS = words("point image midpoint contact foot corner centre")
 
 
 def _lately_points(t: Things, count: int | None) -> list[str]:
-    """The points that were made last in one go."""
+    """The points that were made last in one go, or all of a board that has no more of them than are meant."""
     found = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) == POINT and id not in t.b.board]
     last = [id for id in found if id in t.b.last_group] or found
-    if len(last) < 2 and len(every := t.b.of_kind(POINT)) == 2:
-        return every  # the only two that there are
+    if len(last) < 2 and len(every := t.b.of_kind(POINT)) in ((count,) if count else (2, 3)):
+        return every
     if count:
         return found[-count:]
     return last

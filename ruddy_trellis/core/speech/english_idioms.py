@@ -13,7 +13,9 @@ from .english_idioms_of_places import OF_PLACES
 from .english_idioms_of_questions import OF_QUESTIONS
 from .english_idioms_of_rounds import OF_ROUNDS
 from .english_idioms_of_shapes import OF_SHAPES
+from .english_idioms_of_short_forms import OF_SHORT_FORMS
 from .english_idioms_of_signs import OF_SIGNS
+from .english_idioms_of_sizes import OF_SIZES
 from .english_idioms_of_textbooks import OF_TEXTBOOKS
 from .idiom_parts import Idiom, Written
 
@@ -21,7 +23,18 @@ from .idiom_parts import Idiom, Written
 WRITTEN = Written(
     Idiom(form, read)
     for form, read in (
-        *(*OF_EVERYDAY, *OF_DECLARING, *OF_TEXTBOOKS, *OF_QUESTIONS, *OF_SHAPES, *OF_ROUNDS, *OF_IMAGES, *OF_LINES),
+        *(
+            *OF_SHORT_FORMS,
+            *OF_SIZES,
+            *OF_EVERYDAY,
+            *OF_DECLARING,
+            *OF_TEXTBOOKS,
+            *OF_QUESTIONS,
+            *OF_SHAPES,
+            *OF_ROUNDS,
+            *OF_IMAGES,
+            *OF_LINES,
+        ),
         *(*OF_PLACES, *OF_ACTS, *OF_SIGNS),
     )
 )

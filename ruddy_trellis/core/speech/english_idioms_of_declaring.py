@@ -5,9 +5,8 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 import re
 
-from .idiom_parts import SIZE, Idioms
+from .idiom_parts import POLYGON, SIZE, Idioms
 
-_SHAPES = r"triangle|quadrilateral|rectangle|square|parallelogram|rhombus|kite|trapezium|trapezoid|pentagon|hexagon|octagon"
 _KINDS = r"convex|cyclic|right-angled|right|isosceles|equilateral|scalene|acute|obtuse|regular|tangential"
 _IN_CIRCLE = r"chord|tangent|diameter|radius|radii|secant"
 
@@ -15,11 +14,10 @@ _IN_CIRCLE = r"chord|tangent|diameter|radius|radii|secant"
 OF_DECLARING: Idioms = (
     # "ABCD convex quadrilateral, P = AC ∩ BD"
     (
-        rf"(?i)^(?-i:([A-Z]{{3,6}}))(?: is|:)? (?:an? )?((?:(?:{_KINDS}) )*(?:{_SHAPES})), (?=(?-i:[A-Z]) (?:=|∈|is|on)|"
+        rf"(?i)^(?-i:([A-Z]{{3,6}}))(?: is|:)? (?:an? )?((?:(?:{_KINDS}) )*(?:{POLYGON})), (?=(?-i:[A-Z]) (?:=|∈|is|on)|"
         rf"(?-i:[A-Z]{{2}}) ∩)",
         r"draw the \2 \1 and let ",
     ),
-    (r"^([A-Z]) = ([A-Z]{2}|[a-z]) ∩ ([A-Z]{2}|[a-z])(?=[ .!]*$)", r"let \2 meet \3 at \1"),
     (r"\blet ([A-Z]) = ([A-Z]{2}|[a-z]) ∩ ([A-Z]{2}|[a-z])(?=[ .!]*$|,| and\b)", r"let \2 meet \3 at \1"),
     # What a circle has, after "with": "a circle with two chords AB and CD".
     (
@@ -120,19 +118,9 @@ OF_DECLARING: Idioms = (
         lambda found: f"let {found[1]} be the foot of the perpendicular from {found[3] or found[4]} to {found[2]}",
     ),
     (
-        r"(?i)^(?:let )?(?-i:([A-Z])) (?:lies|is|lie|be)(?: a point)? on (?:the circle |circle )?(?-i:([a-z])),? (?:so "
-        r"that|such that|with|where) "
-        r"(?-i:(?:([A-Z])\1|\1([A-Z]))) (?:is tangent to|touches|is a tangent to|is a tangent of) (?:(?-i:\2)|the circle|it)(?=[ .!]*$)",
-        lambda found: f"draw the tangent {found[3] or found[4]}{found[1]} from {found[3] or found[4]} to {found[2]}",
-    ),
-    (
         r"(?i)^(?:let |suppose )?(?-i:([A-Z])) (?:vary|varies|move|moves|run|runs|run round|travel|travels) (?:on|along|"
         r"round|around|over) (?=\S)",
         r"let \1 be a point on ",
-    ),
-    (
-        r"^([A-Z]) = ([A-Z]{2}|[a-z]) ∩ ([A-Z]{2}|[a-z]),? (?:and )?([A-Z]) = ([A-Z]{2}|[a-z]) ∩ ([A-Z]{2}|[a-z])(?=[ .!]*$)",
-        r"let \2 and \3 meet at \1 and let \5 and \6 meet at \4",
     ),
     (
         r"^([A-Z]) ?∈ ?([A-Z])([A-Z]),? (?:with |and )?(?:\2\1 ?: ?\1\3|\2\1 ?/ ?\1\3) ?= ?(\d+) ?[:/] ?(\d+)(?=[ .!]*$)",
@@ -160,7 +148,7 @@ OF_DECLARING: Idioms = (
         r"draw a circle with centre \2 and let \1 be a point outside it and draw the tangents \3 and \4",
     ),
     (
-        rf"(?i)^in (?:the |an? )((?:(?:{_KINDS}) )+(?:{_SHAPES})) (?-i:([A-Z]{{3,6}})),? (?=let\b|the (?:diagonals|medians|altitudes)\b)",
+        rf"(?i)^in (?:the |an? )((?:(?:{_KINDS}) )+(?:{POLYGON})) (?-i:([A-Z]{{3,6}})),? (?=let\b|the (?:diagonals|medians|altitudes)\b)",
         r"draw the \1 \2 and ",
     ),
     (
@@ -170,7 +158,7 @@ OF_DECLARING: Idioms = (
         r"a line \3 and a point \2 not on it",
     ),
     (
-        rf"(?i)^(?:let )?(?-i:([A-Z])) (?:be|is) the ({_SHAPES}) with (?:vertices|corners) (?=\()",
+        rf"(?i)^(?:let )?(?-i:([A-Z])) (?:be|is) the ({POLYGON}) with (?:vertices|corners) (?=\()",
         r"draw the \2 with corners ",
     ),
     (
@@ -213,8 +201,10 @@ OF_DECLARING: Idioms = (
         r"(?i)^let the (midpoints of (?-i:[A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2})) be (?-i:([A-Z](?:, [A-Z])*,? and [A-Z]))(?=[ .!]*$)",
         r"\2 are the \1",
     ),
-    (r"^([a-z]) (?:∥|\|\||//) ([a-z])(?=[ .!]*$)", r"\1 and \2 are parallel lines"),
-    (r"^([a-z]) ⊥ ([a-z])(?=[ .!]*$)", r"\1 and \2 are perpendicular lines"),
+    (
+        r"^([a-z]) (∥|\|\||//|⊥) ([a-z])(?=[ .!]*$)",
+        lambda found: f"{found[1]} and {found[3]} are {'perpendicular' if found[2] == '⊥' else 'parallel'} lines",
+    ),
     (r"^[Ii]n (?:△|Δ) ?(?=[A-Z]{3})", "In triangle "),
     (
         r"(?i)^(?:the |a )?triangle (?-i:([A-Z]{3})) is inscribed in (?:a|the) circle(?: with|,)? (?:of )?cent(?:re|er) "
@@ -226,7 +216,6 @@ OF_DECLARING: Idioms = (
         r"\1\3 is a diameter of a circle with centre \2",
     ),
     (r"(?i)\blet (?-i:([A-Z])([A-Z])) be (?:the|a) diameter (?:through|from) (?-i:(?:\1|\2))(?=[ .!]*$)", r"let \1\2 be a diameter"),
-    (rf"^([a-z]) ?\(([A-Z]); ?({SIZE})\)(?=[ .!]*$)", r"let \1 be the circle with centre \2 and radius \3"),
     (r"(?i)\barc (?-i:([A-Z])([A-Z])([A-Z]))(?=[ .!]*$|,| and\b)", r"arc \1\3 containing \2"),
     (
         rf"^([A-Z])([A-Z]) ?= ?({SIZE}), ?(?:∠ ?|angle )\1 ?= ?(\d+(?:\.\d+)?) ?(?:°|degrees)?,? (?:and )?(?:\1([A-Z])|"

@@ -5,10 +5,9 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 import re
 
-from .english_amounts import NUMBERS
-from .idiom_parts import SIZE, Idioms
+from .idiom_parts import POLYGON, Idioms
 
-_SHAPES = r"triangle|quadrilateral|rectangle|square|parallelogram|rhombus|kite|trapezium|trapezoid|pentagon|hexagon|octagon|polygon|circle"
+_SHAPES = f"{POLYGON}|polygon|circle"
 #: Words before a shape that say nothing of it.
 _ANY = r"big|large|huge|little|tiny|nice|simple|basic|ordinary|normal|plain|any old|good"
 #: Shapes by how many sides they have.
@@ -16,13 +15,6 @@ _SIDED = {
     "three": "triangle", "four": "quadrilateral", "five": "pentagon", "six": "hexagon", "seven": "regular heptagon",
     "eight": "octagon", "3": "triangle", "4": "quadrilateral", "5": "pentagon", "6": "hexagon", "8": "octagon",
 }  # fmt: skip
-_COUNTED = "|".join(NUMBERS)
-
-
-def _decimal(found: re.Match[str]) -> str:
-    """ "two point five": each figure after the point by itself."""
-    figures = "".join(str(NUMBERS[word.lower()]) for word in re.split(r"[ -]+", found[2].strip()))
-    return f"{NUMBERS[found[1].lower()]}.{figures}"
 
 
 def _compared(found: re.Match[str]) -> str:
@@ -31,27 +23,8 @@ def _compared(found: re.Match[str]) -> str:
     return f"points {'closer to' if is_closer else 'further from'} {found[2]} than {'to' if is_closer else 'from'} {found[4]}"
 
 
-def _listed(words: list[str]) -> str:
-    return f"{', '.join(words[:-1])} and {words[-1]}"
-
-
-#: How many times as big.
-_TIMES = {"twice": "2", "double": "2", "half": "0.5", "three times": "3"}
-
-
-def _of_one_unit(found: re.Match[str]) -> str:
-    """ "50, 60 and 70 mm": the unit after the last of several numbers is that of all."""
-    return re.sub(r"\d+(?:\.\d+)?", lambda number: f"{number[0]} {found[2]}", found[1])
-
-
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
-    (r"(?i)\b(\d+(?:\.\d+)?) ?[x×] ?(?=\d+(?:\.\d+)?(?: ?[cm]?m\b| (?:rectangle|square|box|grid)\b|[ .!]*$))", r"\1 by "),
-    (
-        r"(?i)(?<![\d.(] )(?<![(\d.])\b(\d+(?:\.\d+)?(?:(?:,? and |, | by )\d+(?:\.\d+)?)+) ?(mm|cm|km|m|millimet(?:re|"
-        r"er)s?|centimet(?:re|er)s?)\b",
-        _of_one_unit,
-    ),
     (r"(?i)^(?:leave|put|show) a (?:trail|trace) (?:behind|of|after) (?=\S+[ .!]*$)", "trail "),
     (
         r"(?i)^how much (?:longer|bigger|greater|larger|more) is (\S+|(?:the )?angle \S+) than (\S+|(?:the )?angle \S+?)(?=[ ?.!]*$)",
@@ -134,10 +107,11 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)^what (?:happens|would happen) to (\S+) (?:if|when) (?:I|we|you) (reflect|rotate|translate|enlarge|turn|move) it\b", r"\2 \1"),
     (r"(?i)\band has (?=(?-i:[A-Z]) (?:in|at|as) (?:the|its) (?:middle|cent(?:re|er)))", "with "),
     (r"(?i)^make (?-i:([A-Z])) move (?=up|down|left|right)", r"move \1 "),
+    (rf"(?i)\b({POLYGON}) (?:which|that) has (?=(?:all|two|three|four|equal)\b)", r"\1 with "),
     (
-        r"(?i)\b(triangle|quadrilateral|pentagon|hexagon|octagon|polygon|shape) (?:where|in which|with|whose|that has|so that) (?:all )?"
+        rf"(?i)\b((?:an? |the )?)({POLYGON}|polygon|shape) (?:where|in which|with|whose|that has|so that) (?:all )?"
         r"(?:of )?(?:the |its )?(?:three |four )?sides (?:are )?(?:all )?(?:the same|equal|the same length|of equal length)(?=[ ?.!]*$)",
-        lambda found: "rhombus" if found[1].lower() == "quadrilateral" else f"regular {found[1]}",
+        lambda found: "a rhombus" if found[2].lower() == "quadrilateral" else f"{found[1]}regular {found[2]}",
     ),
     (
         r"(?i)\bcircle with a line (?:going |passing |which goes |that goes )?through (?:the|its) (?:middle|cent(?:re|er))\b",
@@ -145,14 +119,6 @@ OF_EVERYDAY: Idioms = (
     ),
     (r"(?i)\bwith (?:the|its) (?:top|vertex|corner|point) (?:in|at) (?=(?-i:[A-Z])\b)", "at "),
     (r"(?i)\b(slider|dial) for (?:the |a )?[a-z]+ (?=(?-i:[a-z]) from\b)", r"\1 "),
-    (
-        rf"(?i)\b(sides|radii|angles|lengths|legs) ((?:{_COUNTED})(?:,? (?:and )?(?:{_COUNTED}))+)(?= (?:cm|mm|m|cent|"
-        rf"met|mill|degrees)|[ .!]*$)",
-        lambda found: (
-            f"{found[1]} "
-            + _listed([str(NUMBERS[word.lower()]) for word in re.findall(r"[a-z]+", found[2], re.IGNORECASE) if word.lower() in NUMBERS])
-        ),
-    ),
     (r"(?i)\b(?:the )?same distance from (?-i:([A-Z])) as (?:it is )?(?:from )?(?=(?-i:[A-Z])\b)", r"equidistant from \1 and "),
     (r"(?i)\b(?:to be )?(?:at )?(?:that|which) are equidistant\b", "equidistant"),
     (r"(?i)^(?:let[’']?s |let us |we )?note (?:by )?(?-i:([A-Z])) (?=the\b)", r"let \1 be "),
@@ -163,30 +129,15 @@ OF_EVERYDAY: Idioms = (
     ),
     (r"(?i)\b(?:draw|make|construct) an? the\b", "draw the"),
     (r"(?i)^((?:the )?altitude from (?-i:[A-Z])),? (?:with |and )?(?:its |the )?foot (?-i:([A-Z]))(?=[ .!]*$)", r"\2 is the foot of \1"),
-    (r"(?i)\bthat[’']s\b", "that is"),
-    (rf"(?i)\b(?:an? |the )?(?:straight )?line (?:that|which) is ({SIZE}) long\b", r"a segment of length \1"),
     (r"(?i)^(?:and )?(?:how|what) about (?=an?\b|the\b|some\b|two\b)", "draw "),
     (r"(?i)^(?:stick|pop|put|whack|pick out) (the [a-z -]+?|an? [a-z -]+?) (?:on|in|up)(?=[ .!]*$)", r"draw \1"),
     (r"(?i)^show (?:me |us )?what (an? .+?) (?:looks? like|is)(?=[ ?.!]*$)", r"draw \1"),
-    (r"(?i)\b(an?|the) corner of (?=\d+ ?(?:°|degrees?))", r"\1n angle of "),
     (
         r"(?i)\btriangle with two (?:sides (?:the same|equal|of (?:the same|equal) length|that are (?:the same|equal))|equal sides)\b",
         "isosceles triangle",
     ),
     (r"(?i)\btriangle((?-i: [A-Z]{3}| [a-z] [a-z] [a-z])) (equilateral|isosceles|right-angled|scalene)(?=[ .!]*$)", r"\2 triangle\1"),
-    (r"(?i)\bshorter sides (?=\d)", "legs "),
-    (r"(?i)\bsemi-circle", "semicircle"),
-    (
-        r"(?i)\b(semicircle|half[- ]circle) (?:of|with) (?:a )?radius (?:of )?(\d+(?:\.\d+)?)((?: ?[cm]?m)?)(?=[ .!]*$)",
-        lambda found: f"segment of length {2 * float(found[2]):g}{found[3]} and a semicircle on it",
-    ),
-    (r"(?i)\b(square|equilateral triangle|rhombus|regular \w+) of (\d\S*(?: ?[cm]?m)?) side(?=[ .!]*$)", r"\1 with side \2"),
     (r"(?i)^(?:draw |show |put on )?(?:a |the )?coordinate (grid)(?=[ .!]*$)", r"show the \1"),
-    (
-        r"(?i)\b(an?|the) (\d+)[- ]?(?:°|degrees?) angle (?:with|at) (?:its |the )?(?:vertex|corner) (?:at )?(?-i:([A-Z])),? (?:and|with) "
-        r"(?:one|a) (?:side|arm) (?:along )?(?-i:([A-Z]{2}))(?=[ .!]*$)",
-        r"an angle of \2 degrees at \3 from \4",
-    ),
     (
         r"(?i)^(?:draw )?(?:straight )?lines from (?-i:([A-Z])) to (?-i:([A-Z])) and (?:from )?(?-i:([A-Z])) to (?-i:([A-Z]))(?=[ .!]*$)",
         r"join \1 to \2 and \3 to \4",
@@ -203,21 +154,13 @@ OF_EVERYDAY: Idioms = (
         r"(?i)^(?:draw )?(?:around |round )(?:all )?(?:the )?(?:three )?(?:points|corners) (?:with )?a circle(?=[ .!]*$)",
         "draw the circumcircle",
     ),
-    (r"(?i)\b(with|and) (?:an?|one) (\d+(?:\.\d+)?)[- ]?(?:degrees?|°) angle\b", r"\1 an angle of \2 degrees"),
     (r"(?i)\bcircle on (?=(?-i:[A-Z]) (?:going|passing|which|that|with|through)\b)", "circle about "),
-    (
-        rf"(?i)\b({_COUNTED}) point ((?:{_COUNTED})(?:[ -](?:{_COUNTED}))*)\b",
-        _decimal,
-    ),
-    (
-        rf"(?i)\b({_COUNTED}) (?=(?:cm|mm|m|km|centimet(?:re|er)s?|millimet(?:re|er)s?|met(?:re|er)s?)(?: long| apart| away|[ .!]*$))",
-        lambda found: f"{NUMBERS[found[1].lower()]} ",
-    ),
     (
         rf"(?i)(?<!the )\b(?:(an?) )?(?:{_ANY}) (?=(?:{_SHAPES}|right|isosceles|equilateral|scalene|acute|obtuse|regular)\b)",
         lambda found: "a " if found[1] else "",
     ),
     (r"(?i)^(?:pop|stick|bung|chuck|whack|shove|throw) (?:on |in |up )?(?=an?\b|the\b|some\b|two\b|three\b|points?\b|circle\b)", "draw "),
+    (r"(?i)\b(tangent|radius|diameter|chord|perpendicular|parallel) on (?=at\b)", r"\1 "),
     (
         rf"(?i)\b(?:an? )?(?:shape|figure|polygon) (?:with|having|that has|which has) ({'|'.join(_SIDED)}) (?:straight )?"
         r"(?:sides|corners|edges|vertices|angles)(?=[ .!]*$)",
@@ -228,7 +171,7 @@ OF_EVERYDAY: Idioms = (
         r"(?i)\btwo lines (?:that|which) (?:never|do not|don[’']t) (?:cross|intersect|meet|touch)(?: each other| one another)?(?=[ .!]*$)",
         "two parallel lines",
     ),
-    (r"(?i)\btwo crossing (?=lines|circles)", "two intersecting "),
+    (r"(?i)\btwo (?:crossing|overlapping) (?=lines|circles)", "two intersecting "),
     (r"(?i)\b(?:that|which) goes on (?:and on |for ?ever|without end)+(?=[ .!]*$)", ""),
     (r"(?i)\b(how big is|measure|what size is|find|what is) (?:the )?corner (?:at )?(?=(?-i:[A-Z])\b)", r"\1 the angle at "),
     (
@@ -278,69 +221,27 @@ OF_EVERYDAY: Idioms = (
         r"(?-i:([A-Z]))(?=[ .!]*$)",
         r"\4 is the foot of the perpendicular from \2 to \3",
     ),
-    (
-        r"(?i)^(?:right|now|now then|right then|ok(?:ay)?|so|good|great|next|first|alright|all right)[,.!:]? (?=let|the\b|an?\b|draw|we\b)",
-        "",
-    ),
-    (r"(?i)^let(?:[’'′]s| us) (?:have|get|see|put in|add|do|look at|bring in) (?=the\b|an?\b|some\b|two\b|three\b|all\b|both\b)", "draw "),
     (r"(?i)\b(and|then) (?:show|tell|give) (?:me|us) (?=where\b|the\b)", r"\1 mark "),
     (
         r"(?i)^how (?:big|large) is (the (?:triangle|quadrilateral|square|rectangle|parallelogram|polygon|circle|pentagon|hexagon)|"
         r"(?-i:[A-Z]{3,6}))(?=[ ?.!]*$)",
         r"what is the area of \1",
     ),
-    (
-        rf"(?i)\b(?:an? |the )?point (?-i:(?:([A-Z]) )?)({SIZE}) (?:up |along |away |out |down )?from (?-i:([A-Z])) "
-        rf"(?:along|on|up|down|towards) "
-        r"(?:the )?(?:side |line )?(?-i:(\3[A-Z]|[A-Z]\3))(?=[ .!]*$)",
-        lambda found: f"the point {found[1] + ' ' if found[1] else ''}on {found[4]} {found[2]} from {found[3]}",
-    ),
-    (
-        r"(?i)^make (.+?) (twice|double|half|three times|\d+ times) (?:as big|as large|the size|its size|bigger|as "
-        r"small)(?:,? (from|about|with "
-        r"cent(?:re|er)) (?-i:([A-Z])))?(?=[ .!]*$)",
-        lambda found: (
-            f"enlarge {found[1]} by scale factor {_TIMES.get(found[2].lower(), found[2].split()[0])}"
-            f"{f' from {found[4]}' if found[4] else ''}"
-        ),
-    ),
     (r"(?i)^((?:join|connect|link) .+?) (?:up|together)(?=[ .!]*$)", r"\1"),
-    (r"(?i)\boutwardly\b", "externally"),
+    (rf"(?i)^((?:join|connect|link) .+?) (?:up )?into (?=(?:an? |one )?(?:{POLYGON})\b)", r"\1 to "),
+    (r"(?i)\b(out|in)wardly\b", lambda found: "externally" if found[1].lower() == "out" else "internally"),
     (r"(?i)^join (?:all )?(?:the )?midpoints(?=[ .!]*$)", "join the midpoints of the sides"),
     (r"(?i)\b(perpendicular|altitude|height|line) from (\S+) (?:straight )?(?:down|across|over) (?=to\b|on\b|onto\b)", r"\1 from \2 "),
-    (r"(?i)^(?:find|determine|sketch|plot|describe|construct|what is|show me|show) (?=the locus of\b)", ""),
-    (r"(?i)\binwardly\b", "internally"),
     (r"(?i)\bin (?=the same distance\b|equal distance)", "at "),
-    (
-        r"(?i)\b(?:the |a )?point (?:which|that) is (?:at )?(?:the same|equal|an equal) distances? from (?=(?-i:[A-Z]|the\b))",
-        "the point equidistant from ",
-    ),
     (r"(?i)\b(line (?:parallel|perpendicular) to .+?),? to (?:meet|cut|cross|intersect) ", r"\1 meeting "),
-    (
-        rf"(?i)\b(rectangle(?: (?-i:[A-Z]{{4}}))?),? (?:that is |which is )?({SIZE}) (?:long|wide|high|tall|across)(?: "
-        rf"and|,| by)? ({SIZE}) "
-        r"(?:wide|long|high|tall|across|deep|broad)",
-        r"\1 with sides \2 and \3",
-    ),
-    (
-        r"(?i)^(?:what is |measure |find |show |draw )?(?:the )?angle (?:which is )?subtended by (?:the )?(?:arc |chord |side |segment )?"
-        r"(?-i:([A-Z])([A-Z])) (?:at|in|from) (?-i:([A-Z]))(?=[ ?.!]*$)",
-        r"angle \1\3\2",
-    ),
-    (r"(?i)^(?:the )?angle (?-i:([A-Z])([A-Z])) subtends at (?-i:([A-Z]))(?=[ ?.!]*$)", r"angle \1\3\2"),
     (r"(?i)\b(circle(?: with)? cent(?:re|er) (?-i:[A-Z])),? to touch ", r"\1 touching "),
-    (
-        rf"(?i)^(?:draw |construct |make )?(?:an? |the )?arc (?:of|with) radius ({SIZE}),? (?:through|of|with|and|"
-        rf"spanning|turning through) "
-        r"(?:an angle of |an angle |angle )?(\d+(?:\.\d+)?) ?(?:degrees|°)(?=[ .!]*$)",
-        r"an arc with radius \1 by \2 degrees",
-    ),
-    (r"(?i)\b(?:middles|centres|centers) (?=of (?:the |all )?(?:\w+ )?sides\b)", "midpoints "),
     (r"(?i)^((?:join|connect|link) .+?),? (?:one after (?:the other|another)|in order|in turn)(?=[ .!]*$)", r"\1"),
+    (r"(?i)^(?:find|determine|sketch|plot|describe|construct|what is|show me|show) (?=the locus of\b)", ""),
+    (r"(?i)^(?:the )?(diameter|radius) (?=(?:through|thru|parallel to|perpendicular to) \S)", r"draw the \1 "),
     (
-        r"(?i)^(?:join|connect) (?:up )?(?:the |all )*(?:three |four )?points (?:up )?(?:into|to make|to form|to get|in) (?:an? |one )?"
-        rf"({_SHAPES})(?=[ .!]*$)",
-        r"join the points",
+        r"(?i)^(?:draw )?circles (?:at|on|round|around|about|cent(?:re|er)ed (?:at|on)) "
+        r"(?-i:([A-Za-z](?:,? [A-Za-z])*,? and [A-Za-z])),? (?:with )?(?:of )?radius (?=\S)",
+        r"circles with centres \1 and radius ",
     ),
     (r"(?i)\bthree[- ]point (?=arc|circle)", ""),
     (
@@ -363,45 +264,14 @@ OF_EVERYDAY: Idioms = (
         rf"(?-i:([A-Z]{{3,6}}))(?=[ .!]*$)",
         r"\1 \2",
     ),
-    (rf"(?i)\b({_SHAPES}) with all (?:its |the |three |four )*sides (?:of |equal to |being )?({SIZE})", r"regular \1 with side \2"),
     (
         r"(?i)^(an?|the|two|three) ([a-z -]+?) (?:is|are) (?:drawn|constructed|described) (?=with\b|through\b|on\b|from\b|about\b)",
         lambda found: f"draw {found[1].lower()} {found[2]} ",
     ),
-    (r"(?i)\b(?:sq|sqr)\b\.?(?= \d)", "square"),
-    (r"(?i)\b(?:isos|isosc)\b\.?", "isosceles"),
-    (r"(?i)\btri\b\.?", "triangle"),
-    (r"(?i)\b(isosceles triangle) base (\d\S*(?: ?[cm]?m)?),? (?:and )?(?:equal )?(?:sides|legs) (?=\d)", r"\1 with base \2 and sides "),
-    (
-        r"(?i)^((?:draw|construct|make|sketch) )?(?:an? |the )(\d+(?:\.\d+)?)[- ](?:degrees?|°) angle(?=[ .!]*$)",
-        r"draw an angle of \2 degrees",
-    ),
-    (r"(?i)\b(two circles) (?:that|which) (?:overlap|cross)(?: each other)?(?=[ .!]*$)", r"\1 that intersect"),
-    (r"(?i)\btwo overlapping (?=circles)", "two intersecting "),
     (r"(?i)^(?:slide|drag|move|push|turn|take) (?-i:([a-z])) (?:up |down |along )?to (?=[-−]?\d)", r"set \1 to "),
-    (r"(?i)^offset (?:the )?(?:line |segment |side )?(?-i:([A-Z]{2}|[a-z])) by ", r"draw the parallel to \1 at a distance of "),
-    (r"(?i)\b(?-i:([a-z]|[A-Z]{2})) squared\b", r"\1^2"),
-    (r"(?i)\b(?-i:([a-z]|[A-Z]{2})) cubed\b", r"\1^3"),
-    (
-        r"(?i)^(?:draw )?circles (?:at|on|round|around|about|cent(?:re|er)ed (?:at|on)) (?-i:([A-Za-z](?:,? [A-Za-z])"
-        r"*,? and [A-Za-z])),? (?:with )?(?:of )?radius (?=\S)",
-        r"circles with centres \1 and radius ",
-    ),
     (r"(?i)^(?:create |put |plot |mark |draw )?(?:a |the )?(?:point (?:at |on )?)?(?:the )?origin(?=[ .!]*$)", "draw the point (0, 0)"),
-    (r"(?i)\b(quadrilateral|triangle|pentagon|hexagon) (?:which|that) has (?=(?:all|two|three|four|equal)\b)", r"\1 with "),
-    (
-        r"(?i)\b(?:an? |the )?quadrilateral (?:where|in which|with|whose|that has|so that) (?:all )?(?:of )?(?:the |its "
-        r")?(?:four )?sides (?:are )?"
-        r"(?:all )?(?:the same|equal|the same length|of equal length)(?=[ ?.!]*$)",
-        "a rhombus",
-    ),
+    (r"(?i)^let(?:[’'′]s| us) (?:have|get|see|put in|add|do|look at|bring in) (?=the\b|an?\b|some\b|two\b|three\b|all\b|both\b)", "draw "),
     (r"(?i)^let me have (?=an?\b|the\b|some\b|two\b|three\b)", "draw "),
-    (
-        r"(?i)\btriangle (?:where|in which|with|whose) two (?:of its |of the )?sides (?:are |of |being )?(?:both )"
-        r"?(\d\S*(?: ?[cm]?m)?),? (?:and|with) (?:the |an )"
-        r"angle (?:between them|between the two) (?:is |of |being )?(\d+(?:\.\d+)?) ?(?:°|degrees)?(?=[ .!]*$)",
-        r"triangle with sides \1 and \1 and an angle of \2",
-    ),
     (r"(?i)^define (?-i:([A-Za-z])) (?:as|to be) ", r"let \1 be "),
     (r"(?i)^(mark|find|draw|show|measure|construct|label|compare|hide|delete),? please,? ", r"\1 "),
     (
@@ -418,19 +288,7 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)\bangle by (?=(?-i:[A-Z])\b)", "angle at "),
     (r"(?i)\b(?:the )?cent(?:re|er)[- ]?line of (?=(?-i:[A-Z]{2})\b)", "the perpendicular bisector of "),
     (r"(?i)^(?:can|could|would) (?:you|we) (?:please )?(?:show|tell|give) (?:me |us )?(.+?) in degrees(?=[ ?.!]*$)", r"measure \1"),
-    (r"(?i) s\.?t\.? (?=(?-i:[A-Z]))", " such that "),
-    (r"(?i)^mid (?!of\b)(?=[a-z]{2}\b)", "midpoint of "),
-    (
-        r"(?i)^(?:pop|stick|bung|put|whack) (an? |the )(tangent|radius|diameter|chord|perpendicular|parallel|normal)(?: "
-        r"line)? on (?=at\b|to\b)",
-        r"draw \1\2 ",
-    ),
     (r"(?i)\b(secant|tangent|transversal) line (?=(?-i:[A-Z]{2})\b)", r"line "),
-    (
-        r"(?i)^(?:draw |construct |find |plot )?(?-i:([A-Z]{2}|[a-z])) ∩ (?-i:([A-Z]{2}|[a-z])) = "
-        r"\{ ?(?-i:([A-Z])),? ?(?-i:([A-Z])) ?\}(?=[ .!]*$)",
-        r"let \1 meet \2 at \3 and \4",
-    ),
     (
         r"(?i)^let (?-i:[a-z]) be the (reflection|rotation|translation|enlargement|half turn) (.+?) and apply it to "
         r"(?-i:([A-Z]{1,4}))(?=[ .!]*$)",
@@ -446,9 +304,6 @@ OF_EVERYDAY: Idioms = (
         r"(?: to (?:the circle|(?-i:[a-z])))?(?=[ ?.!]*$)",
         r"measure the distance from \1 to the contact of the tangent from \1",
     ),
-    (r"(?i)\bdiam\b\.?", "diameter"),
-    (r"(?i)^(?:the )?(diameter|radius) (?=(?:through|parallel to|perpendicular to) \S)", r"draw the \1 "),
-    (r"(?i)\bthru\b", "through"),
     (
         r"(?i)^put (?:the )?point (?-i:([A-Z])) (?:in|at|on) (?:the )?(?:coordinates|position|place) (-?[\d.]+)(?: and |"
         r", ?)(-?[\d.]+)(?=[ .!]*$)",
@@ -458,24 +313,11 @@ OF_EVERYDAY: Idioms = (
         r"(?i)\b(lines|segments|chords) (?:which|that) are (parallel|perpendicular|equal)(?: to (?:each other|one another))?(?=[ .!]*$)",
         lambda found: f"{found[2]} {found[1]}",
     ),
-    (r"(?i)\breg\b\.? (?=pentagon|hexagon|octagon|polygon|triangle)", "regular "),
-    (r"(?i)^perim(?:eter)?\.?(?=[ ?.!]*$)", "the perimeter"),
-    (r"(?i)^circle (?-i:([a-z])) ?(\([^()]+\)),? r(?:ad(?:ius)?)? ?=? ?(?=\d)", r"circle \1 with centre \2 and radius "),
-    (r"(?i)^circle c ?(\([^()]+\)),? r(?:ad(?:ius)?)? ?=? ?(?=\d)", r"circle with centre \1 and radius "),
     (
         r"(?i)^(?:draw |make )?(?:a |another )?copy of (?:the |this )?(?:shape|figure|polygon|quadrilateral|triangle) (?=\d)",
         "translate the polygon ",
     ),
-    (r"(?i)\bisn[’'′]?t\b", "is not"),
     (r"(?i)\b(?:distinct|different) (?=points?\b|lines?\b|circles?\b)", ""),
-    (
-        rf"(?i)\b(?:isosceles )?triangle with two sides (?:of |equal to |that are )?({SIZE}),? (?:and )?(?:the )?(?:one|"
-        rf"the third|third|the other)"
-        rf"(?: side)?(?: of| equal to| is)? ({SIZE})(?=[ .!]*$)",
-        r"triangle with sides \1, \1 and \2",
-    ),
-    (r"(?i)^len(?:gth)?\.? (?=[a-z]{2}[ .!?]*$)", "length of "),
-    (r"(?i)^para (?=[a-z]{4}[ .!?]*$)", "parallelogram "),
     (r"(?i)\b(?:construction|auxiliary|helper|guide) (?=lines?\b|circles?\b)", ""),
     (
         r"(?i)\bcircle (?:which|that) has (?:its |the |a )?cent(?:re|er) (?:in|at|on) (?-i:([A-Z])),? and (?:which |"
@@ -484,11 +326,4 @@ OF_EVERYDAY: Idioms = (
     ),
     (r"(?i)\b(?:the |a )?circle inside (?:the |a )?triangle,? (?:that|which) touches (?:all )?(?:the |its |three )*sides", "the incircle"),
     (r"(?i)\bsquare corner\b", "right angle"),
-    (r"(?i)\bin (?:the |a )?distance (?:of )?(?=\d)", "at a distance of "),
-    (
-        rf"(?i)\b(rectangle|parallelogram),? (?:where |with |whose )?one side (?:is |of |being )?({SIZE}),? and (?:the |"
-        rf"an )?other (?:side )?(?:is |of |being )?"
-        rf"({SIZE})(?=[ .!]*$)",
-        r"\1 with sides \2 and \3",
-    ),
 )

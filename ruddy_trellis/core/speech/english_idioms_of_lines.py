@@ -96,7 +96,7 @@ OF_LINES: Idioms = (
         r"mark the point on ray \2\3 at the distance \1 from \2",
     ),
     (
-        rf"(?i)^offset (?:the )?(?:line )?(\S+) by (?:a distance of )?({SIZE})(?=[ .!]*$)",
+        rf"(?i)^offset (?:the )?(?:line |segment |side )?(\S+) by (?:a distance of )?({SIZE}|(?-i:[a-z]))(?=[ .!]*$)",
         r"draw a line parallel to \1 at a distance of \2",
     ),
     (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),

@@ -277,8 +277,9 @@ OF_ROUNDS: Idioms = (
         r"let \3 be a point on \4 and measure angle \1\3\2",
     ),
     (
-        r"^(?:[Dd]raw|[Mm]easure|[Ss]how) the angle subtended by (?:the )?(?:arc |chord |side )?([A-Z])([A-Z]) at (?:the "
-        r")?(?:point )?([A-Z])\b",
+        r"(?i)^(?:(?:draw|measure|show|find|what is) )?(?:the )?angle (?:(?:which is |that is )?subtended by )?(?:the )?"
+        r"(?:arc |chord |side |segment )?"
+        r"(?-i:([A-Z])([A-Z])) (?:subtends )?at (?:the )?(?:point )?(?-i:([A-Z]))\b",
         r"measure angle \1\3\2",
     ),
     (

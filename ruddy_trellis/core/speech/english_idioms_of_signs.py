@@ -25,11 +25,17 @@ OF_SIGNS: Idioms = (
         rf"from each other)\b",
         r"a line and the parallel to it at a distance of \1",
     ),
-    (r"^(\w+) ∩ (\w+) = \{?([A-Z])\}?(?=[ .!]*$)", r"let \1 meet \2 at \3"),
-    (r"^\{?([A-Z])\}? = (\w+) ∩ (\w+)(?=[ .!]*$)", r"let \2 meet \3 at \1"),
+    (
+        r"^(\w+) ∩ (\w+) = \{? ?([A-Z])(?:, ?([A-Z]))? ?\}?(?=[ .!]*$)",
+        lambda found: f"let {found[1]} meet {found[2]} at {found[3]}{f' and {found[4]}' if found[4] else ''}",
+    ),
+    (
+        r"^([A-Z]) = (\w+) ∩ (\w+),? (?:and )?([A-Z]) = (\w+) ∩ (\w+)(?=[ .!]*$)",
+        r"let \2 and \3 meet at \1 and let \5 and \6 meet at \4",
+    ),
+    (r"(?:^|(?<= and let ))\{?([A-Z])\}? = (\w+) ∩ (\w+)(?=[ .!]*$|,)", r"let \2 meet \3 at \1"),
     (r"(?i),? (?:plz|pls)(?=[ .!]*$)", ""),
-    (r"(?i)\btwo circles (?:that|which) (?:intersect|cross|meet|cut)(?: each other)?(?=[ .!]*$)", "two intersecting circles"),
-    (r"\b([A-Z]{2}) squared\b", r"\1^2"),
+    (r"(?i)\btwo circles (?:that|which) (?:intersect|cross|meet|cut|overlap)(?: each other)?(?=[ .!]*$)", "two intersecting circles"),
     (
         r"(?i)\btwo (circle|line|segment|perpendicular|parallel|tangent|triangle|square)s ?[,:]? one (.+?),? and "
         r"(?:one|another|the other)(?: one)? (?=[a-z])",

@@ -180,7 +180,7 @@ OF_TEXTBOOKS: Idioms = (
         r"draw the triangle \1 right-angled at \2",
     ),
     (r"(?i)\brt\.? ?(?=△|triangle\b|angled\b)", "right "),
-    (rf"^([a-z]) ?\(([A-Z]), ?({SIZE})\)(?=[ .!]*$)", r"let \1 be the circle with centre \2 and radius \3"),
+    (rf"^([a-z]) ?\(([A-Z])[,;] ?({SIZE})\)(?=[ .!]*$)", r"let \1 be the circle with centre \2 and radius \3"),
     (
         r"(?i)\b(divides (?:the (?:segment|line) )?(?-i:([A-Z])[A-Z]) in the ratio \d+ ?: ?\d+),? (?:starting )?from (?-i:\2)(?=[ .!]*$)",
         r"\1",
@@ -232,9 +232,9 @@ OF_TEXTBOOKS: Idioms = (
         lambda found: f"the point {found[1]}where the perpendicular bisector of {found[4]}{found[5]} meets {found[2] or ''}{found[3]}",
     ),
     (
-        r"(?i)^(?:let )?(?-i:([A-Z])) (?:be|is) (?:a|the) point on (?:the circle |circle )?(?-i:([a-z])),? (?:such that|"
+        r"(?i)^(?:let )?(?-i:([A-Z])) (?:be|is|lies|lie)(?: (?:a|the) point)? on (?:the circle |circle )?(?-i:([a-z])),? (?:such that|"
         r"so that|with|where) (?:the line )?"
-        r"(?-i:(?:([A-Z])\1|\1([A-Z]))) (?:is tangent to|touches|is a tangent to|is a tangent of) (?:(?-i:\2)|the circle)(?=[ .!]*$)",
+        r"(?-i:(?:([A-Z])\1|\1([A-Z]))) (?:is tangent to|touches|is a tangent to|is a tangent of) (?:(?-i:\2)|the circle|it)(?=[ .!]*$)",
         lambda found: f"draw the tangent {found[3] or found[4]}{found[1]} from {found[3] or found[4]} to {found[2]}",
     ),
     (

@@ -12,7 +12,10 @@ Idioms: TypeAlias = tuple[tuple[str, Read], ...]
 
 #: A length, and the polygons, as parts of forms.
 SIZE = r"\d[\d.]*(?: ?[cm]?m)?"
-POLYGON = r"triangle|quadrilateral|square|rectangle|rhombus|kite|trapezium|parallelogram|pentagon|hexagon|octagon"
+POLYGON = (
+    "triangle|quadrilateral|square|rectangle|rhombus|kite|trapezium|trapezoid|parallelogram|pentagon|hexagon|heptagon|octagon|nonagon|decagon"
+    "|dodecagon"
+)
 
 
 class Idiom:
