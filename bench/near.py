@@ -10,8 +10,8 @@ from playwright.sync_api import sync_playwright
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 from tests.browser.slow_line import SlowLine
+from tests.browser.slow_page import WHEN_NAMED, WHEN_SAID
 from tests.browser.test_by_itself import NOTE_THE_VIEW, Alone
-from tests.browser.test_near import WHEN_NAMED, WHEN_SAID
 
 from .figures import kitchen_garden, orchard, three_movers, wreath
 from .pages import new_page, summary
@@ -145,15 +145,17 @@ def said_near(browser, server, address, delay, count=25):
     return spent
 
 
-def pegs(b, count):
-    """The first pegs of a board that lie in its view."""
-    return [step for step in b.board.steps if step.moves == "free"][:count]
+def pegs(page, b, count):
+    """The first pegs of a board over which the page has no buttons of its own."""
+    free = [step for step in b.board.steps if step.moves == "free"]
+    bare = "([x, y]) => document.elementFromPoint(x, y)?.closest('button') === null"
+    return [step for step in free if page.evaluate(bare, b.pixel(*b.board.value(step.id)))][:count]
 
 
 def selected_near(page, b, count=25):
     """Select one peg after the other. Gives how long each took from the press until its offers stood there, milliseconds."""
     spent = []
-    for step in pegs(b, count):
+    for step in pegs(page, b, count):
         page.keyboard.press("Escape")
         page.keyboard.press("Escape")
         page.mouse.move(*b.pixel(*b.board.value(step.id)))
@@ -173,7 +175,7 @@ def hovered_near(page, b, count=25):
     b.settle()
     page.wait_for_timeout(1500)
     spent = []
-    for step in pegs(b, count):
+    for step in pegs(page, b, count):
         page.mouse.move(600, 60)
         page.wait_for_timeout(700)
         page.evaluate(WHEN_SAID, b.board.name(step.id))

@@ -40,13 +40,21 @@ class Away(Lone):
             whole: whether the page shows nothing yet.
         """
         self.is_away = True
-        self._done.clear()
-        self._undone.clear()
+        self.forget()
         self.whole()
         self._taken()
         if whole:
             return self.welcome()
         return [{"t": "state", "state": self.state()}]
+
+    def remember(self, before: "Away") -> None:
+        """What was done at the same board before can be taken back here, and done again."""
+        self._done, self._undone = list(before._done), list(before._undone)
+
+    def forget(self) -> None:
+        """Nothing that was done can be taken back here any more."""
+        self._done.clear()
+        self._undone.clear()
 
     @property
     def last_told(self) -> dict[str, Any]:
@@ -107,5 +115,6 @@ class Away(Lone):
     def _step(self, taken: list[Patch], put: list[Patch], nothing: str, way) -> str:
         words = super()._step(taken, put, nothing, way)
         notes = (self.unsent, self._taken_back) if taken is self._done else (self._taken_back, self.unsent)
-        notes[1].append(notes[0].pop())
+        if notes[0]:  # else the server knows of it
+            notes[1].append(notes[0].pop())
         return words

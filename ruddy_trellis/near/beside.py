@@ -38,7 +38,9 @@ class Beside:
         """Make the copy anew from what the server tells of the board. Gives the ids of what the server shows. Raises Refusal where
         a step cannot be made here."""
         board, elsewhere = board_of(json.loads(text), ELSEWHERE)
-        self._alone = Away(board)
+        before, self._alone = self._alone, Away(board)
+        if before is not None and _are_alike(before.board, board):
+            self._alone.remember(before)
         self._ahead.clear()
         self._known = None
         self._alone.view = self._view or board.settings.view
@@ -100,6 +102,9 @@ class Beside:
         own = {"table": there, "prompt": prompt and Prompt.of_told(prompt.told()), "selected": list(here.hand.selected)}
         vars(there.hand).update({**vars(here.hand), **own})
         there.view, there.is_away = here.view, True
+        if any(one.unsent for one in self._ahead.values()):
+            here.forget()  # whether that edit was made is not known
+        there.remember(here)
         self._ahead = {message["once"]: there}
         before = self._shown() or {item["id"]: item for item in there.whole()["items"]}
         there.has_told(before)
@@ -156,3 +161,8 @@ class Beside:
     def _told(self, answers: list[Answer]) -> str:
         changed = any(answer["t"] == "changed" for answer in answers)
         return self._lone.as_told(answers, **({"unsent": self._lone.unsent} if changed else {}))
+
+
+def _are_alike(one: Board, other: Board) -> bool:
+    """Whether two boards are the same but for which part of the plane is seen."""
+    return one.steps == other.steps and one.settings.with_(view=other.settings.view) == other.settings

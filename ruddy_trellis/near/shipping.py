@@ -2,6 +2,7 @@
 server itself runs."""
 
 import ast
+import gzip
 import io
 import json
 import zipfile
@@ -35,14 +36,20 @@ def runtime_file(name: str) -> bytes | None:
 
 def weight() -> int:
     """How many bytes the runtime and the core have, packed."""
-    return sum(path.stat().st_size for path in _RUNTIME.glob("*.gz")) + len(core_archive())
+    return sum(path.stat().st_size for path in _RUNTIME.glob("*.gz")) + len(core_packed())
 
 
 @cache
 def core_archive() -> bytes:
-    """The core and what runs it in the browser, as one archive of sources; the same bytes for the same files."""
+    """The core and what runs it in the browser, as one archive of sources, not packed; the same bytes for the same files."""
     files = {path.relative_to(_PACKAGE.parent).as_posix(): path for path in (_PACKAGE / "core").rglob("*.py")}
-    return _archive(files | {f"ruddy_trellis/near/{name}": _HERE / name for name in _BESIDE})
+    return _archive(files | {f"ruddy_trellis/near/{name}": _HERE / name for name in _BESIDE}, zipfile.ZIP_STORED)
+
+
+@cache
+def core_packed() -> bytes:
+    """The same as it goes over the line: packed as one, which is a fifth less than file by file."""
+    return gzip.compress(core_archive(), 9, mtime=0)
 
 
 @cache
@@ -58,7 +65,7 @@ def lone_archive() -> bytes:
         found[name] = path
         waiting += [folder / "__init__.py" for folder in path.parents if _PACKAGE in folder.parents]
         waiting += _imported(path)
-    return _archive(found)
+    return _archive(found, zipfile.ZIP_DEFLATED)
 
 
 def _imported(path: Path) -> list[Path]:
@@ -72,13 +79,13 @@ def _imported(path: Path) -> list[Path]:
     return found
 
 
-def _archive(files: dict[str, Path]) -> bytes:
+def _archive(files: dict[str, Path], packed: int) -> bytes:
     files = files | {path.relative_to(_STANDING_IN).as_posix(): path for path in _STANDING_IN.rglob("*.py")}
     kept = io.BytesIO()
-    with zipfile.ZipFile(kept, "w", zipfile.ZIP_DEFLATED, compresslevel=9) as archive:
+    with zipfile.ZipFile(kept, "w", packed, compresslevel=9) as archive:
         archive.writestr(zipfile.ZipInfo("ruddy_trellis/__init__.py", _THEN), "")
         for name, path in sorted(files.items()):
-            archive.writestr(zipfile.ZipInfo(name, _THEN), path.read_bytes(), zipfile.ZIP_DEFLATED, 9)
+            archive.writestr(zipfile.ZipInfo(name, _THEN), path.read_bytes(), packed, 9)
     return kept.getvalue()
 
 

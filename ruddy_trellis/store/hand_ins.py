@@ -54,7 +54,7 @@ class HandIns:
 
     def keep(self, row: HandInRow, address: str = "") -> int | None:
         """Keep what was handed in, from an address that is not kept. Returns its id. Raises TooMany where too many new names have come."""
-        with self._database.session() as session:
+        with self._database.writing() as session:
             here = HandInRow.lesson_id == row.lesson_id
             known = session.exec(
                 select(HandInRow.id).where(here, HandInRow.holder == row.holder, HandInRow.name == row.name).limit(1)

@@ -28,7 +28,7 @@ class KnownVerdicts:
 
     def keep(self, mark, text):
         """Keep a verdict."""
-        with self._database.session() as session:
+        with self._database.writing() as session:
             session.merge(VerdictRow(mark=mark, verdict=text))
             count = session.exec(select(func.count()).select_from(VerdictRow)).one()
             if count > MOST:

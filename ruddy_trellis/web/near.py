@@ -3,11 +3,12 @@
 from fastapi import APIRouter, HTTPException
 from fastapi.responses import Response
 
-from ..near.shipping import LOCK, core_archive, core_mark, runtime_file, runtime_version
+from ..near.shipping import LOCK, core_mark, core_packed, runtime_file, runtime_version
 
 router = APIRouter()
 _KINDS = {"mjs": "text/javascript", "wasm": "application/wasm", "zip": "application/zip"}
 _KEPT = {"cache-control": "max-age=31536000, immutable"}
+_PACKED = {**_KEPT, "content-encoding": "gzip", "vary": "accept-encoding"}
 
 
 def near_places():
@@ -24,7 +25,7 @@ def core(mark: str):
     """The core as an archive of its sources."""
     if mark != core_mark():
         raise HTTPException(404)
-    return Response(core_archive(), media_type=_KINDS["zip"], headers=_KEPT)
+    return Response(core_packed(), media_type=_KINDS["zip"], headers=_PACKED)
 
 
 @router.get("/near/{version}/{name}")
@@ -33,6 +34,4 @@ def runtime(version: str, name: str):
     packed = runtime_file(name) if version == runtime_version() else None
     if packed is None:
         raise HTTPException(404)
-    return Response(
-        packed, media_type=_KINDS[name.rsplit(".", 1)[-1]], headers={**_KEPT, "content-encoding": "gzip", "vary": "accept-encoding"}
-    )
+    return Response(packed, media_type=_KINDS[name.rsplit(".", 1)[-1]], headers=_PACKED)

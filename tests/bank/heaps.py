@@ -46,7 +46,29 @@ def mangled(chance: random.Random, texts: Sequence[str]) -> str:
     return " ".join(words)
 
 
+def _thing(chance: random.Random, names: Sequence[str]) -> str:
+    """A thing that is drawn, with names, words and parts that its noun takes: also two names of the same point."""
+    noun = chance.choice(sorted(TAKES))
+    parts, words = TAKES[noun]
+    leads = [text for text, role in english.ROLES if role in parts]
+    letters = (*(name for name in names if len(name) == 1), "X", "T")
+    pairs = [(one := chance.choice(letters)) + chance.choice((one, *letters)) for _ in range(4)]
+    named = chance.choice(("", "t", pairs[0], pairs[0], f"{pairs[0]} and {pairs[1]}", chance.choice(letters)))
+    said = [
+        chance.choice(("draw the", "a", "the", "draw two", "let")),
+        *chance.choices(sorted(words) or [""], k=chance.choice((0, 0, 0, 0, 1))),
+    ]
+    said += [noun.replace("-", " ") + "s" * (chance.random() < 0.2), named]
+    for _ in range(chance.choice((0, 0, 0, 1, 1, 2)) if leads else 0):
+        said.append(
+            f"{chance.choice(leads)} {chance.choice((*pairs, *letters, *names, 'AB and BC', 'the sides of ABC', 'it', '3', '60°'))}"
+        )
+    return " ".join(filter(None, said))
+
+
 def _clause(chance: random.Random, names: Sequence[str]) -> str:
+    if chance.random() < 0.25:
+        return _thing(chance, names)
     if chance.random() < 0.12:
         return " ".join(chance.choice((*_HEADS, *_ROLES, *names, *_ODD)) for _ in range(chance.choice((1, 3, 6, 12))))
     return " ".join(_said(chance, part, names) for part in compiled(chance.choice(_WAYS)))
@@ -54,7 +76,7 @@ def _clause(chance: random.Random, names: Sequence[str]) -> str:
 
 def _said(chance: random.Random, part: object, names: Sequence[str]) -> str:
     if isinstance(part, str):
-        return part
+        return f"{part[:-1]}s" if part.endswith("+") else part  # what has to be said in the plural
     if isinstance(part, list):
         return " ".join(_said(chance, one, names) for one in chance.choice(part))
     (slot,) = part  # type: ignore[misc]

@@ -112,6 +112,10 @@ class Seen:
     def any_straight(self, test) -> bool:
         return any(test(a, b) for a, b, step in self._straights("line", "ray", "segment", "vector") if step.id not in self.before)
 
+    def at_right_angles(self) -> bool:
+        """Whether two of the lines there are at right angles."""
+        return self.any_straight(lambda p, q: self.any_straight(lambda a, b: same(dot(q - p, b - a), 0)))
+
     def par_at(self, p, q, a, b, distance) -> bool:
         return parallel(p, q, a, b) and same(line_distance(p, a, b), distance)
 
@@ -162,15 +166,21 @@ class Seen:
     def any_poly(self, test) -> bool:
         return any(test([complex(*one) for one in v]) for step, v in self._all("polygon") if step.id not in self.before)
 
-    def squares_outside(self, a, b, c) -> bool:
-        def outside(p, q, third):
+    def squares_outside(self, a, b, c, way=-1) -> bool:
+        def stands_on(p, q, third):
             return self.any_poly(
                 lambda ring: (
-                    has(ring, p, q) and len(ring) == 4 and regular(ring) and all(side(z, p, q) * side(third, p, q) < 1e-6 for z in ring)
+                    has(ring, p, q)
+                    and len(ring) == 4
+                    and regular(ring)
+                    and all(way * side(z, p, q) * side(third, p, q) > -1e-6 for z in ring)
                 )
             )
 
-        return outside(a, b, c) and outside(b, c, a) and outside(c, a, b)
+        return stands_on(a, b, c) and stands_on(b, c, a) and stands_on(c, a, b)
+
+    def squares_inside(self, a, b, c) -> bool:
+        return self.squares_outside(a, b, c, way=1)
 
     def count(self, kind: str) -> int:
         return sum(step.makes == kind for step in self._new())

@@ -49,6 +49,19 @@ class ReasonsTest(BrowserTest):
         page.mouse.move(300, 560)
         self.assertEqual(b.working(), before, "nothing was made of it")
 
+    def test_what_is_chosen_before_its_script_is_here_is_done_when_it_is(self):
+        page = self.open_page()
+        b = BoardPage(page, self.server.address)
+        page.route("**/drawer/reason.js*", lambda route: (page.wait_for_timeout(1500), route.continue_()))
+        page.goto(self.page.url)
+        b._ready()
+        b.open_drawer("claims")
+        page.click("text=Why?")
+        page.select_option("#reason-way", "steps")
+        expect(page.locator("#reason-steps > li:visible")).to_have_count(0)
+        page.click("#next-reason")
+        expect(page.locator("#reason-steps > li:visible")).to_have_count(1)
+
     def test_one_after_another_and_under_covers(self):
         page = self.page
         page.select_option("#reason-way", "steps")

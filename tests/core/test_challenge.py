@@ -14,8 +14,9 @@ from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.demo import demo_lessons
 
-from .challenges import BANK, DEMO
+from .challenges import BANK
 from .challenges_further import FURTHER
+from .demo_answers import DEMO
 
 #: In a browser is no library of exact numbers, so that nothing is proved there.
 CAN_PROVE = importlib.util.find_spec("flint") is not None

@@ -15,7 +15,7 @@ from ruddy_trellis.core.speech.nodes import Described, Many, Named, Where
 from ruddy_trellis.core.speech.paragraphs import paragraph, sentences_of
 from ruddy_trellis.core.speech.phrases import Phrases
 from ruddy_trellis.core.speech.placing import places
-from ruddy_trellis.core.speech.sentences import plain
+from ruddy_trellis.core.speech.plain_words import plain
 from ruddy_trellis.core.speech.spelling import put_right
 from ruddy_trellis.core.speech.tokens import tokens
 from ruddy_trellis.core.speech.tongues import other_tongue

@@ -3,6 +3,7 @@
 import json
 import random
 import unittest
+from collections import Counter
 
 from ruddy_trellis.core.catalogue import CATALOGUE
 from ruddy_trellis.core.display import display
@@ -151,20 +152,26 @@ class AwayTest(WebTest):
 
     def test_what_the_copy_foresees_is_what_the_server_tells(self):
         """Whatever is done, by random hands: told the same, taken from the drawing again, and gone on from."""
-        seen = 0
+        seen, steps, tool = 0, Counter(), None
         for chance in range(6):
             numbers = random.Random(100 + chance)
             self.line.send("near")
             beside = Beside()
+            beside.prompt(json.dumps(tool))
             beside.open(json.dumps(self.line.until("near")))
             for count in range(150):
                 board = beside._alone.board
-                message = {**act(numbers, [step.id for step in board.steps]), "once": f"foreseen-{chance}-{count}"}
+                back = {"t": numbers.choice(("undo", "undo", "redo"))}
+                chosen = back if numbers.random() < 0.2 else act(numbers, [step.id for step in board.steps])
+                message = {**chosen, "once": f"foreseen-{chance}-{count}"}
                 # Regions are not reckoned here, and verdicts of claims come by themselves.
                 is_left = message.get("text", "") in ("AB = CD", "ABC is isosceles", "the places nearer to A than to B")
                 is_left |= bool(message.get("key")) and CATALOGUE[message["key"]].makes in ("claim", "condition", "region")
-                if is_left or message["t"] not in ("say", "click", "edit", "put", "tool", "back", "finish"):
+                way = message.get("text", message["t"])
+                is_left |= not {"undo": beside._lone._done, "redo": beside._lone._undone}.get(way, True)  # of another copy
+                if is_left or message["t"] not in ("say", "click", "edit", "put", "tool", "back", "finish", "undo", "redo"):
                     continue
+                steps[way] += 1
                 found = json.loads(beside.foresee(json.dumps(message)))
                 self.assertIs(beside._alone.board, board, "the copy stays as it is")
                 self.line.socket.send_text(json.dumps(message))
@@ -175,9 +182,14 @@ class AwayTest(WebTest):
                         told.setdefault(answer["t"], answer)
                 if "prompt" in told:
                     self.assertEqual(found["prompt"], told["prompt"], message)
-                    beside.prompt(json.dumps(told["prompt"]["told"]))
+                    tool = told["prompt"]["told"]
+                    beside.prompt(json.dumps(tool))
                 if found["changed"] is None:
                     self.assertNotIn("changed", told, message)
+                    continue
+                if any("verdict" in (item["shape"] or {}) for part in (found, told) for item in part.get("changed", {}).get("items", [])):
+                    self.line.send("near")  # a claim, of which it is told when it is judged
+                    beside.open(json.dumps(self.line.until("near")))
                     continue
                 seen += 1
                 self.assertEqual(
@@ -191,6 +203,55 @@ class AwayTest(WebTest):
                 beside.adopt(message["once"])
             self.assertEqual(self.live().steps, beside._alone.board.steps)
         self.assertGreater(seen, 40)
+        self.assertGreater(min(steps["undo"], steps["redo"]), 10)
+
+    def test_what_was_done_here_is_foreseen_to_be_taken_back_while_nobody_else_changes_anything(self):
+        self.line.send("near")
+        beside = Beside()
+        beside.open(json.dumps(self.line.until("near")))
+
+        def done(**message):
+            """Foreseen, and done at the server: whether the same changes were told."""
+            message["once"] = f"taken-back-{len(known)}"
+            known.append(message)
+            found = json.loads(beside.foresee(json.dumps(message)))["changed"]
+            self.line.socket.send_text(json.dumps(message))
+            told = self.line.until("changed")
+            self.line.until("did")
+            if found is None:
+                return False
+            self.assertEqual([found[part] for part in ("items", "gone")], [told[part] for part in ("items", "gone")])
+            beside.adopt(message["once"])
+            return True
+
+        def again():
+            """The copy is made anew, as after a drag."""
+            self.line.send("near")
+            beside.open(json.dumps(self.line.until("near")))
+
+        known = []
+        self.assertTrue(done(t="say", text="M is the midpoint of AB"))
+        (peg,) = self.live().ids_named("B")
+        for message in ({"t": "grab", "ids": [peg], "at": [4, 0]}, {"t": "drag", "to": [6, 2], "seq": 1}, {"t": "drop"}):
+            beside.take(json.dumps(message))
+            self.line.socket.send_text(json.dumps(message))
+        self.line.until("changed")
+        again()
+        for way, there in (("undo", (4, 0)), ("undo", (4, 0)), ("redo", (4, 0)), ("redo", (6, 2))):
+            self.assertTrue(done(t=way))
+            self.assertEqual(self.live().value(peg), there)
+            self.assertEqual(self.live().steps, beside._alone.board.steps)
+        self.line.say("Z = (9, 9)")
+        again()
+        self.assertFalse(done(t="undo"), "somebody else has changed the board since")
+        again()
+        # Somebody else changes it while something is held.
+        for message in ({"t": "grab", "ids": [peg], "at": [6, 2]}, {"t": "drag", "to": [5, 5], "seq": 2}):
+            beside.take(json.dumps(message))
+        self.line.say("Y = (8, 8)")
+        again()
+        beside.take('{"t": "drop"}')
+        self.assertFalse(done(t="undo"), "what was held has let go")
 
     def test_what_somebody_else_made_meanwhile_has_ids_of_its_own(self):
         beside = self.copy()

@@ -213,7 +213,8 @@ class ShippingTest(unittest.TestCase):
         self.assertRegex(shipping.runtime_version(), r"^\d+\.\d+\.\d+$")
         sizes = [len(shipping.runtime_file(name)) for name in ("pyodide.mjs", "pyodide.asm.mjs", "pyodide.asm.wasm", "python_stdlib.zip")]
         self.assertLess(max(sizes), 4_000_000)
-        self.assertLess(sum(sizes) + len(shipping.core_archive()), 6_000_000)
+        self.assertLess(sum(sizes) + len(shipping.core_packed()), 6_000_000)
+        self.assertEqual(shipping.weight(), sum(sizes) + len(shipping.core_packed()))
         self.assertEqual(gzip.decompress(shipping.runtime_file("pyodide.asm.wasm"))[:4], b"\0asm")
         for name in ("../shipping.py", "version.txt", "make.mjs", "", "pyodide"):
             self.assertIsNone(shipping.runtime_file(name))

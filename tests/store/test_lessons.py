@@ -7,7 +7,9 @@ import subprocess
 import sys
 import tempfile
 import textwrap
+import threading
 import unittest
+from contextlib import suppress
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from unittest import mock
@@ -50,6 +52,46 @@ class StoreTest(StoreCase):
         self.assertEqual(lessons.edit_count(first.id), 2)
         self.assertEqual(lessons.edit_count(second.id), 0)
         self.assertEqual(self.lessons().board(second.id).document, '{"b":2}')
+
+    def test_of_a_board_that_is_gone_nothing_is_kept(self):
+        lessons = self.lessons()
+        lesson = lessons.create(None, "One", ["{}"])
+        (board,) = lessons.boards(lesson.id)
+        self.assertTrue(lessons.save_edit(board.id, 1, "patch 1", "state 1"))
+        with lessons._database.session() as session:
+            lessons._delete_copies(session, [board.id])
+            session.commit()
+        self.assertFalse(lessons.save_edit(board.id, 2, "patch 2", "state 2"))
+        self.assertIsNone(lessons.edit(board.id, 2))
+
+    def test_one_writes_at_a_time_and_the_next_after_one_that_failed(self):
+        database = Database(self.path)
+        self.addCleanup(database.close)
+        inside, may_go = threading.Event(), threading.Event()
+        order = []
+
+        def first():
+            with suppress(ValueError), database.writing():
+                inside.set()
+                may_go.wait(5)
+                order.append("first")
+                raise ValueError
+
+        def second():
+            inside.wait(5)
+            with database.writing():
+                order.append("second")
+
+        threads = [threading.Thread(target=one) for one in (first, second)]
+        for thread in threads:
+            thread.start()
+        self.assertTrue(inside.wait(5))
+        threads[1].join(0.2)
+        self.assertTrue(threads[1].is_alive(), "two write at the same time")
+        may_go.set()
+        for thread in threads:
+            thread.join(5)
+        self.assertEqual(order, ["first", "second"])
 
     def test_of_a_copy_only_the_last_edits_are_kept(self):
         lessons = self.lessons()

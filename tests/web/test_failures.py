@@ -42,12 +42,14 @@ class Store:
     """Stands in for the store; fails when it is told to."""
 
     def __init__(self):
-        self.saved, self.fails = [], False
+        self.saved, self.fails, self.is_gone = [], False, False
         self.verdicts = NothingKnown()
 
     def save_edit(self, board_id, number, patch, document):
         if self.fails:
             raise OSError("the disk is full")
+        if self.is_gone:
+            return False
         self.saved.append((number, patch, document))
         return True
 
@@ -87,6 +89,12 @@ class FailureTest(unittest.IsolatedAsyncioTestCase):
         self.store.fails = False
         await self.live.change(self.add)
         self.assertEqual((len(self.live.board), self.live.edits_done), (2, 1))
+
+    async def test_of_a_board_that_is_gone_it_is_said(self):
+        self.store.is_gone = True
+        with self.assertRaisesRegex(Refusal, "not there any more"):
+            await self.live.change(self.add)
+        self.assertEqual((len(self.live.board), self.live.edits_done), (1, 0))
 
     async def test_a_drag_that_cannot_be_kept_goes_back(self):
         hand = object()

@@ -2,9 +2,11 @@
 
 import random
 import unittest
+from unittest import mock
 
 from ruddy_trellis.core.board import numbers_of
 from ruddy_trellis.core.display import Before, Extent, display
+from ruddy_trellis.core.display.labelling import Settling
 from tests.core.figures import TRIANGLE, figure
 from tests.near.test_near import boards
 
@@ -31,6 +33,21 @@ class BeforeTest(unittest.TestCase):
                 same += sum(one is other for one, other in zip(items, after, strict=True))
                 items = after
         self.assertGreater(same, 500, "what is as it was is the same item")
+
+    def test_in_a_crowd_labels_are_placed_anew_only_where_something_has_changed(self):
+        chance = random.Random(5)
+        places = [(round(chance.uniform(-3, 3), 2), round(chance.uniform(-2, 2), 2)) for _ in range(70)]
+        board = figure("\n".join(f"P_{number} is a free point at ({x}, {y})" for number, (x, y) in enumerate(places))).board
+        items, placed = display(board, EXTENT), []
+        place = Settling._placed
+        for _ in range(40):
+            old, step = board.drawn, chance.choice(board.steps)
+            board.move({step.id: tuple(one + chance.uniform(-2, 2) for one in numbers_of(step))})
+            before = Before({item["id"]: item for item in items}, old, frozenset([step.id]))
+            with mock.patch.object(Settling, "_placed", lambda *given: (placed.append(given), place(*given))[1]):
+                items = display(board, EXTENT, before=before)
+            self.assertEqual(items, display(board.copy(), EXTENT))
+        self.assertLess(len(placed) / 40, 40, "most stand as they stood")
 
     def test_of_another_board_or_extent_nothing_is_taken_over(self):
         board = figure(TRIANGLE).board

@@ -113,7 +113,11 @@ def display(
     shapes = Shapes(board, extent, like)
     known = before.untouched(shapes) if before is not None and like is not None else {}
     settles = beside is None and (ids is None or len(board) <= _SETTLED_AHEAD)
-    plain = shapes.settle_all({id: item for id, item in known.items() if id not in like.turns} if like else {}) if settles else {}
+    plain: dict[str, Any] = {}
+    if settles:
+        # What did not move is made as before where its label stood by itself: a label that was turned aside may stand otherwise now.
+        stay = {id: item for id, item in known.items() if like is not None and id not in like.turns}
+        plain = shapes.settle_all(stay)
     if beside is not None and ids is not None:
         shapes.settle(ids, _shapes(beside, extent))
     if ids is None:

@@ -1,5 +1,7 @@
 """Labels that keep out of one another's way."""
 
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
 from math import radians
 from typing import Any, TypeAlias
 
@@ -24,61 +26,143 @@ Box: TypeAlias = tuple[float, float, float, float]
 Turn: TypeAlias = tuple[float, float, float]
 
 
-def settled(board: SeenBoard, extent: Extent, shown, beside: "Boxes | None" = None) -> "tuple[dict[str, Any], Boxes]":
-    """How labels stand other than where they would by themselves, so that they cover neither one another nor pegs nor marks.
+@dataclass(frozen=True, slots=True)
+class _Stood:
+    """How it was with one step when labels were settled: a later settling goes on from there where nothing near it has changed.
+
+    Attributes:
+        fixed: the boxes that it takes up wherever labels stand.
+        label: the label that was moved about, None where there is none; ``box`` and ``turn`` are where it came to stand.
+        cells: the cells of the lattice that were looked at for that.
+        pairs: how many boxes were held against it.
+    """
+
+    fixed: tuple[Box, ...]
+    label: Any = None
+    box: Box | None = None
+    turn: Turn = (1, 0, 1)
+    cells: frozenset[tuple[int, int]] = frozenset()
+    pairs: int = 0
+
+
+class Settling:
+    """Labels that keep clear of one another, of pegs and of marks: how each is turned, what all of it takes up, and how it came to that.
 
     Args:
         shown: pairs of a step and its shape and label.
         beside: what others take up that stand already.
+        before: how labels of the same board were settled before some of it was moved. A label near which nothing has changed stands as it
+            did, which is what it would come to anew.
 
-    Returns:
-        For the id of each label that moves: the cosine and sine of its turn, and how many times further off it stands.
-        Labels that a person put somewhere stay there. And what all of it takes up.
+    Attributes:
+        turns: for the id of each label that moves, the cosine and sine of its turn, and how many times further off it stands. Labels that a
+            person put somewhere stay there.
+        taken: what all of it takes up.
     """
-    # Larger letters on the same board are letters of the same size on a smaller one.
-    zoom = _SCREEN / extent.width / board.settings.size
-    taken = beside.copy() if beside is not None else Boxes()
-    moving = []
-    for step, item in shown:
-        label, shape = item["label"], item["shape"]
-        if shape is None:
-            continue
-        if step.makes == POINT:
-            x, y = shape["at"]
-            taken.add(x * zoom - 8, y * zoom - 8, x * zoom + 8, y * zoom + 8)
-        if "mark" in shape:
-            x, y = shape["at"]
-            taken.add(x * zoom - 12, y * zoom - 12, x * zoom + 12, y * zoom + 12)
-        if label is None or step.makes == MARK or (step.makes == NUMBER and step.look.tag is False):
-            continue
-        if not label["offset"] and step.makes != NUMBER and not any(label["push"]):
-            taken.add(*_box(step, label, zoom, (0, 0)))  # the name of a shape stays in its middle
-        elif label["offset"]:
-            taken.add(*_box(step, label, zoom, (label["offset"][0], -label["offset"][1])))
-        else:
-            moving.append((step, label))
-    # Names before tags: a name belongs at its point, a tag can stand a little off.
-    moving.sort(key=lambda pair: pair[0].makes == NUMBER)
-    turns = {}
-    for step, label in moving:
-        if taken.pairs > _MOST_PAIRS:
-            break
-        best: tuple[Box, Turn] | None = None
+
+    def __init__(self, board: SeenBoard, extent: Extent, shown, beside: "Boxes | None" = None, before: "Settling | None" = None) -> None:
+        # Larger letters on the same board are letters of the same size on a smaller one.
+        self._zoom = _SCREEN / extent.width / board.settings.size
+        self.turns: dict[str, Turn] = {}
+        self.taken = beside.copy() if beside is not None else Boxes()
+        self._stood: dict[str, _Stood] = {}
+        self._is_whole = True
+        known = before._stood if before is not None and before._zoom == self._zoom and before._is_whole else {}
+        moving = self._fixed(shown)
+        changed = self._changed(known, {step.id for step, _ in moving})
+        # Names before tags: a name belongs at its point, a tag can stand a little off.
+        moving.sort(key=lambda pair: pair[0].makes == NUMBER)
+        for step, label in moving:
+            if self.taken.pairs > _MOST_PAIRS:
+                self._is_whole = False
+                break
+            was, fixed = known.get(step.id), self._stood[step.id].fixed
+            if was is not None and was.label == label and changed.isdisjoint(was.cells):
+                stood = was if was.fixed == fixed else replace(was, fixed=fixed)
+                self.taken.pairs += was.pairs
+            else:
+                stood = self._placed(step, label, fixed)
+                there = was.box if was is not None else None
+                if there != stood.box:
+                    changed.update(*(_cells(box) for box in (there, stood.box) if box is not None))
+            self._stood[step.id] = stood
+            if stood.box is None:
+                continue  # it stands where no number says where
+            self.taken.add(*stood.box)
+            if stood.turn != (1, 0, 1):
+                self.turns[step.id] = stood.turn
+
+    def _fixed(self, shown) -> list[tuple[Any, Any]]:
+        """Take up what stands fast. Gives the steps whose labels may be moved, with these."""
+        zoom, moving = self._zoom, []
+        for step, item in shown:
+            label, shape = item["label"], item["shape"]
+            if shape is None:
+                continue
+            fixed = []
+            if step.makes == POINT:
+                x, y = shape["at"]
+                fixed.append((x * zoom - 8, y * zoom - 8, x * zoom + 8, y * zoom + 8))
+            if "mark" in shape:
+                x, y = shape["at"]
+                fixed.append((x * zoom - 12, y * zoom - 12, x * zoom + 12, y * zoom + 12))
+            if label is None or step.makes == MARK or (step.makes == NUMBER and step.look.tag is False):
+                pass
+            elif not label["offset"] and step.makes != NUMBER and not any(label["push"]):
+                fixed.append(_box(step, label, zoom, (0, 0)))  # the name of a shape stays in its middle
+            elif label["offset"]:
+                fixed.append(_box(step, label, zoom, (label["offset"][0], -label["offset"][1])))
+            else:
+                moving.append((step, label))
+            for box in fixed:
+                self.taken.add(*box)
+            self._stood[step.id] = _Stood(tuple(fixed))
+        return moving
+
+    def _changed(self, known: Mapping[str, _Stood], moving: set[str]) -> set[tuple[int, int]]:
+        """The cells in which something else stands fast than before, or from which a label has gone.
+
+        Args:
+            moving: the ids of the steps whose labels may be moved.
+        """
+        changed: set[tuple[int, int]] = set()
+        for id in known.keys() | self._stood.keys():
+            was, now = known.get(id), self._stood.get(id)
+            if (was and was.fixed) != (now and now.fixed):
+                changed.update(*map(_cells, (*(was.fixed if was else ()), *(now.fixed if now else ()))))
+            if was is not None and was.box is not None and id not in moving:
+                changed.update(_cells(was.box))
+        return changed
+
+    def forget(self) -> None:
+        """Keep no more than a later settling goes on from: what everything takes up is large."""
+        self.taken = Boxes()
+
+    def _placed(self, step, label, fixed: tuple[Box, ...]) -> _Stood:
+        """Where a label stands that covers as little as can be."""
+        best: tuple[Box | None, Turn] = (None, (1, 0, 1))
         least = float("inf")
+        cells: set[tuple[int, int]] = set()
+        before = self.taken.pairs
         for turn in _TURNED:
             push = turned(label["push"], turn)
-            box = _box(step, label, zoom, (SIZES["push"] * push[0], SIZES["push"] * push[1]))
-            covered = taken.covered(box, least)
+            box = _box(step, label, self._zoom, (SIZES["push"] * push[0], SIZES["push"] * push[1]))
+            covered = self.taken.covered(box, least)
+            cells.update(_cells(box))
             if covered < least:
                 best, least = (box, turn), covered
             if not covered:
                 break
-        if best is None:
-            continue  # it stands where no number says where
-        taken.add(*best[0])
-        if best[1] != (1, 0, 1):
-            turns[step.id] = best[1]
-    return turns, taken
+        return _Stood(fixed, label, *best, frozenset(cells), self.taken.pairs - before)
+
+
+def _cells(box: Box) -> list[tuple[int, int]]:
+    """The cells of the lattice that a box touches; none where no number says where it is."""
+    left, low, right, high = box
+    if not left <= right:
+        return []
+    rows = range(int(low // _CELL), int(high // _CELL) + 1)
+    return [(column, row) for column in range(int(left // _CELL), int(right // _CELL) + 1) for row in rows]
 
 
 def turned(push: tuple[float, float], turn: Turn) -> tuple[float, float]:

@@ -45,7 +45,7 @@ from ..regions.region import Region
 from ..seen import SeenBoard
 from . import marking, tags
 from .extent import Extent, clip
-from .labelling import Boxes, in_two_lines, settled, stood_off, turned
+from .labelling import Boxes, Settling, in_two_lines, stood_off, turned
 from .palette import style_of
 from .regions import HATCHES, drawn_rings
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer, verdict_mark
@@ -109,6 +109,8 @@ class Shapes:
         self._agreed = {group: marking.agrees(board, ids) for group, ids in self.mark_groups.items()}
         self.turns = {}
         self._is_settled = False
+        # How labels were settled last, here or before something was moved.
+        self._before: Settling | None = like._before if like is not None else None
 
     def of_copy(self, board: SeenBoard) -> "Shapes":
         """Those of a copy of the same board, with its labels where they are here."""
@@ -131,12 +133,15 @@ class Shapes:
         """
         made = {step.id: plain.get(step.id) or self.of(step.id) for step in self.board.steps if not step.look.hidden}
         self._is_settled = True
-        self.turns, _ = self._settled(made)
+        settling = self._settled(made, self._before)
+        self.turns = settling.turns
+        settling.forget()
+        self._before = settling
         return {id: one for id, one in made.items() if id not in self.turns}
 
-    def _settled(self, plain):
-        """How labels are turned so that they keep clear of everything, and what all of it takes up."""
-        return settled(self.board, self.extent, [(self.board.step(id), made) for id, made in plain.items()])
+    def _settled(self, plain, before: Settling | None = None) -> Settling:
+        """How labels are turned so that they keep clear of everything."""
+        return Settling(self.board, self.extent, [(self.board.step(id), made) for id, made in plain.items()], before=before)
 
     @property
     def taken(self) -> Boxes:
@@ -145,13 +150,13 @@ class Shapes:
             return Boxes()
         turns, self.turns = self.turns, {}  # it is found from where labels would stand by themselves
         try:
-            return self._settled({step.id: self.of(step.id) for step in self.board.steps if not step.look.hidden})[1]
+            return self._settled({step.id: self.of(step.id) for step in self.board.steps if not step.look.hidden}).taken
         finally:
             self.turns = turns
 
     def settle(self, ids: Sequence[str], beside: "Shapes") -> None:
         """Let the labels of some steps keep clear of all that another board has, to which they come."""
-        self.turns, _ = settled(self.board, self.extent, [(self.board.step(id), self.of(id)) for id in ids], beside.taken)
+        self.turns = Settling(self.board, self.extent, [(self.board.step(id), self.of(id)) for id in ids], beside.taken).turns
 
     def marks_that_changed(self, ids: Sequence[str]):
         """The ids of all marks of a group that the figure agreed with and now does not, or the other way round."""

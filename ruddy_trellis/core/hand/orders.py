@@ -15,7 +15,7 @@ from ..kinds import CLAIM, CONDITION, MOTION, NUMBER, POINT, REVEAL, join
 from ..language.stretches import things_named
 from ..pointing.gathering import KINDS, gather
 from ..refusal import Refusal
-from ..speech.sentences import plain
+from ..speech.plain_words import plain
 from ..truth.where import condition_told
 from . import messages
 from .acts import Act, Answer, Change, Doing, Run, Stop

@@ -21,11 +21,11 @@ from ..pointing.preview import pending, preview
 from ..pointing.prompt import Prompt
 from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
-from ..speech.building import Final, NotThere
 from ..speech.hearing import Heard, heard, is_canonical, understood
 from ..speech.in_tongue import said_in_tongue
+from ..speech.not_taken import ActRefused, NotSaid
 from ..speech.paragraphs import is_paragraph, paragraph, sentences_of
-from ..speech.sentences import ActRefused, NotSaid
+from ..speech.refusals import Final, NotThere
 from ..speech.tongues import other_tongue
 from . import messages
 from .acts import Answer, Change, Doing, Reckon

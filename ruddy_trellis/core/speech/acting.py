@@ -11,11 +11,11 @@ from ..language.words import read_words
 from ..refusal import Refusal
 from . import regions
 from .amounts import number_said
-from .building import Final
 from .clauses import Bound
 from .english import WAYS
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import KINDS_OF
+from .refusals import Final
 from .spans import spans_of
 from .things import Things
 from .verbs import names_of, verb
@@ -229,7 +229,7 @@ def condition(t: Things, bound: Bound) -> None:
 
 @verb
 def hide(t: Things, bound: Bound) -> None:
-    if {"names", "label", "labels"} & set(bound.get("words", ())):
+    if {"names", "call", "labels"} & set(bound.get("words", ())):
         ids = existing(t, bound["x"]) if "x" in bound else t.b.of_kind(POINT)
         if not ids:
             raise Refusal("There are no points here.")
@@ -238,11 +238,13 @@ def hide(t: Things, bound: Bound) -> None:
     if "everything" in bound.get("words", ()):
         keep = existing(t, bound["x"])
         kept = set(t.b.ahead.ancestors(keep)) | set(keep)
-        if "delete" in bound.get("words", ()):
-            raise Refusal("Say what is to be deleted.")
-        ids = [step.id for step in t.b.ahead.steps if step.id not in kept and not step.look.hidden]
+        is_deleted = "delete" in bound.get("words", ())
+        ids = [step.id for step in t.b.ahead.steps if step.id not in kept and (is_deleted or not step.look.hidden)]
         if not ids:
-            raise Refusal("There is nothing else.")
+            raise Final("There is nothing else.")
+        if is_deleted:
+            t.b.act(Delete(ids=ids))
+            return
         t.b.act(Restyle(ids=ids, look=LookChanges(hidden=True)))
         return
     if "x" not in bound:

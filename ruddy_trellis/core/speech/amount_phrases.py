@@ -8,6 +8,9 @@ from . import english_amounts
 from .nodes import Amount
 from .tokens import NAME, NUMBER, SIGN, WORD, Token
 
+#: Signs between numbers and names of numbers.
+_SIGNS = frozenset("+-*/^")
+
 
 class AmountPhrases:
     """The amounts in one list of tokens.
@@ -70,6 +73,9 @@ class AmountPhrases:
         if end >= len(self.said):
             return
         token = self.said[end]
+        if token.kind == NAME:
+            yield from self._reckoned(start)
+            return
         if token.kind == NUMBER:
             text += token.text
         elif token.word in english_amounts.NUMBERS and self.word(end + 1) in english_amounts.PARTS:
@@ -95,6 +101,19 @@ class AmountPhrases:
         elif self.word(end) in ("time", "times"):
             yield Amount(text), end + 1
         yield Amount(text), end
+
+    def _reckoned(self, start: int):
+        """ "r/2", "2r + 1" where it begins with the name of a number: what is reckoned with it, one sign after the other."""
+        token = self.said[start]
+        if token.points:
+            return
+        text, end = token.word, start + 1
+        while self.word(end) in _SIGNS and end + 1 < len(self.said) and self.said[end + 1].kind in (NUMBER, NAME):
+            if self.said[end + 1].kind == NAME and self.said[end + 1].points:
+                break
+            text, end = f"{text} {self.said[end].text} {self.said[end + 1].word}", end + 2
+        if end > start + 1:
+            yield Amount(text), end
 
     def sizes(self, place: int) -> tuple[list[str], int] | None:
         """ "60 mm by 40 mm", "6 x 4" at a place."""

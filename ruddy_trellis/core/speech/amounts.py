@@ -12,8 +12,9 @@ from ..language.amounts import amount
 from ..language.expression import read_formula
 from ..language.filling import operand
 from ..refusal import Refusal
-from .building import Building, Final
+from .building import Building
 from .nodes import Amount, Described, Named, Node, Quoted
+from .refusals import Final
 
 _LENGTH_UNIT = re.compile(r"(?<=[\d ½¼¾])(mm|cm|km|m|units)$")
 
@@ -64,7 +65,7 @@ def angle_said(t: Meant, node: Node) -> Any:
 def plain_number_said(t: Meant, node: Node) -> Any:
     """What fills a gap for a factor or a count. Raises Refusal for a length or an angle."""
     if isinstance(node, Amount) and node.text.endswith("degrees"):
-        raise Final(f"{node.text} is the size of an angle, and no number by itt.")
+        raise Final(f"{node.text} is the size of an angle, and no number by itself.")
     return angle_said(t, node)
 
 

@@ -2,16 +2,14 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .nodes import Amount, Described, Named, Node
 from .nouns import makes
-from .riding import side_test
-from .spans import centre_of, circle_through, corners_of, spans_of
+from .spans import centre_of, circle_through, spans_of
 from .things import Things
+from .which_side import Side, side_fits, side_said
 
 
 @makes(
@@ -26,18 +24,10 @@ def semicircles(t: Things, node: Described) -> list[str]:
     if "as-diameter" in node.extra and isinstance(of, Named) is False and node.role("with") is not None:
         of = node.role("with")
     assert of is not None
-    side = next(
-        (
-            (role, part)
-            for role, part in node.roles
-            if role
-            in ("above", "below", "same_side_of", "other_side_of", "away", "same_side_as", "side_with", "inside", "outside", "opposite")
-        ),
-        None,
-    )
     made = []
     for span in t.aside(lambda: spans_of(t, of)):
         a, b = span if len(span) == 2 else _ends_of(t, span)
+        side = side_said(t, node, (a, b))
         if side is not None and not _opens_to(t, a, b, side):
             a, b = b, a
         made.append(t.make("semicircle", from_=(a,), to=(b,)))
@@ -48,7 +38,7 @@ def _ends_of(t: Things, span: tuple[str, ...]) -> tuple[str, str]:
     return t.b.ends(span[0])
 
 
-def _opens_to(t: Things, a: str, b: str, side: tuple[str, Node]) -> bool:
+def _opens_to(t: Things, a: str, b: str, side: Side) -> bool:
     """Whether a half circle from a to b lies on the side that is said."""
     mark = t.b.mark()
     id = t.b.make("semicircle", {"from": (a,), "to": (b,)}, None, True)
@@ -57,26 +47,6 @@ def _opens_to(t: Things, a: str, b: str, side: tuple[str, Node]) -> bool:
     # It runs anticlockwise from its start: its middle is a quarter turn on from there.
     middle = (x - (ay - y), y + (ax - x))
     return side_fits(t, (a, b), side, middle)
-
-
-def side_fits(t: Things, span: tuple[str, str], side: tuple[str, Node], place: tuple[float, float]) -> bool:
-    """Whether a place is on that side of a line which is said: above it, on the same side as a point, away from one."""
-    role, part = side
-    if role in ("above", "below"):
-        return bool(side_test(t, part, role == "above")(place))
-    if role in ("inside", "outside"):
-        corners = [t.b.ahead.value(id) for id in t.aside(lambda: corners_of(t, part))]
-        middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
-        return _same_side(t, span, middle, place) == (role == "inside")
-    point = t.aside(lambda: t.points(part))[-1]
-    same = _same_side(t, span, t.b.ahead.value(point), place)
-    return same == (role in ("same_side_of", "same_side_as", "side_with"))
-
-
-def _same_side(t: Things, span: tuple[str, str], one: Any, other: Any) -> bool:
-    (ax, ay), (bx, by) = (t.b.ahead.value(id)[:2] for id in span)
-    turn = lambda p: (bx - ax) * (p[1] - ay) - (by - ay) * (p[0] - ax)
-    return bool((turn(one) > 0) == (turn(other) > 0))
 
 
 @makes("arc", parts="centre about radius from at through without to of by", words="major minor")

@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass
 from typing import Any
 
 from ..board.board import Board
@@ -12,31 +12,18 @@ from ..board.pegs import numbers_of
 from ..catalogue import CATALOGUE
 from ..edits.adding import new_step_ids, new_steps
 from ..edits.models import NewStep
-from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, SUPPOSITION, VECTOR, join, with_article, word
+from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS, SUPPOSITION, with_article, word
 from ..language import names as spelling
 from ..language.fills import fill_from_json, fill_to_json, is_ids, with_ids
 from ..language.printing import claim_words
 from ..refusal import Refusal
 from ..seen import Place
 from .placing import places
+from .refusals import Final, NotThere
+from .what_is_there import WhatIsThere
 
 #: How many steps a text makes at most, and how many are tried on the way.
 _MOST, _STEPS = 50, 1500
-
-
-@dataclass
-class Recent:
-    """What was spoken of last, for "it", "the circle" and the like; the latest last. ``now`` is what this sentence speaks of."""
-
-    ids: list[str] = field(default_factory=list)
-    now: set[str] = field(default_factory=set)
-
-    def note(self, ids: Iterable[str]) -> None:
-        for id in ids:
-            if id in self.ids:
-                self.ids.remove(id)
-            self.ids.append(id)
-            self.now.add(id)
 
 
 @dataclass(frozen=True)
@@ -67,7 +54,7 @@ class Done:
     changes: bool
 
 
-class Building:
+class Building(WhatIsThere):
     """A copy of a board on which sentences are carried out.
 
     Attributes:
@@ -80,11 +67,9 @@ class Building:
     """
 
     def __init__(self, board: Board, recent: Sequence[str] = ()) -> None:
-        self.board, self.ahead = board, board.copy()
+        super().__init__(board, board.copy(), recent)
         self.new: list[NewStep] = []
         self.acts: list[Any] = []
-        self.guesses: list[str] = []
-        self.recent = Recent([id for id in recent if id in board])
         self.makes = False
         #: Names that the sentence uses, which no automatic name may take; what the clause before made; what a sentence speaks of that
         #: is there already.
@@ -211,6 +196,13 @@ class Building:
             made += self._put(part.key, whole, named, part.hidden)
         return [id for id in made if not self.ahead.step(id).look.hidden]
 
+    def would_be(self, key: str, fills: Mapping[str, Any]) -> Any:
+        """The value of a thing that is not made: None where it would have none. Raises Refusal where it could not be made."""
+        mark = self.mark()
+        value = self.ahead.value(self.make(key, fills, None, True))
+        self.back_to(mark)
+        return value
+
     def adopt(self, news: Sequence[NewStep]) -> None:
         """Put on steps that were read on the board ahead: "new:0" among them means the first of them."""
         before = len(self.ahead)
@@ -263,8 +255,15 @@ class Building:
 
     # Points by their names.
 
-    def has(self, name: str) -> bool:
-        return bool(self.ahead.ids_named(spelling.tidy(name)))
+    def free_name(self, text: str, kind: str) -> str:
+        """A name as it is given to a thing of a kind: points have capitals, also where a text has none. Raises Refusal where another
+        thing that is there has the name as it is written."""
+        name = spelling.tidy(text)
+        if kind == POINT and len(name) == 1 and name.islower() and name.upper() not in self.ahead.names.values():
+            if ids := self.ahead.ids_named(name):
+                raise Refusal(f"{name} is {with_article(word(self.kind(ids[0])))}; a point is needed here.")
+            return name.upper()
+        return name
 
     def point(self, name: str) -> str:
         """The point of a name: the one that is there, or a new one where they may be made. Raises Refusal."""
@@ -353,87 +352,6 @@ class Building:
         ]
         return [tuple(self.ahead.value(one)) for one in others[:3]] or [(0.0, 0.0)]
 
-    # What is there.
-
-    def ends(self, id: str) -> tuple[str, str]:
-        """The two points that a straight thing was made through. Raises Refusal where it was made otherwise."""
-        fills = self.ahead.step(id).fills
-        if len(fills.get("from", ())) != 1 or len(fills.get("to", ())) != 1:
-            raise Refusal(f"{self.ahead.name(id)} was not drawn through two points. Name two points.")
-        return fills["from"][0], fills["to"][0]
-
-    def straight_between(self, *ends: str, kinds: Sequence[str] = STRAIGHTS) -> str | None:
-        """The straight thing through two points that is there, the shown ones first; None where there is none."""
-        a, b = ends
-        found = []
-        for step in self.ahead.steps:
-            if step.makes not in kinds:
-                continue
-            if step.does in ("segment", "line", "ray", "vector", "altitude", "median"):
-                if {*step.fills.get("from", ()), *step.fills.get("to", ())} == {a, b}:
-                    found.append(step.id)
-        return next((id for id in found if not self.ahead.step(id).look.hidden), found[0] if found else None)
-
-    def line_on(self, a: str, b: str) -> str | None:
-        """A straight thing on which two points lie by construction; None where there is none."""
-        for step in self.ahead.steps:
-            if step.makes in STRAIGHTS and {a, b} <= set(self.points_on(step.id)):
-                return step.id
-        return None
-
-    def points_on(self, id: str) -> list[str]:
-        """The points that lie on a path by construction, in the order of the board."""
-        return sorted(self.ahead.incidence.get(id, ()), key=self.ahead.place)
-
-    def of_kind(self, *kinds: str, hidden: bool = False) -> list[str]:
-        """The ids of all shown things of some kinds."""
-        return [step.id for step in self.ahead.steps if step.makes in kinds and (hidden or not step.look.hidden)]
-
-    def only(self, what: str, found: Sequence[str]) -> str:
-        """The one of some things that is meant by "the circle": the only one, or the one that was spoken of last. Raises Refusal."""
-        if not found:
-            raise Refusal(f"There is no {what} here.")
-        if len(found) == 1:
-            return found[0]
-        recent = [id for id in self.recent.ids if id in found]
-        new = [id for id in recent if id not in self.board] or recent
-        if not new:
-            raise Refusal(
-                f"Which {what} is meant: {join([self.ahead.name(id) for id in found[:6]], last='or')}?",
-            )
-        self.guesses.append(f"“the {what}” as {self.ahead.name(new[-1])}")
-        return new[-1]
-
-    def triangles(self) -> list[tuple[str, ...]]:
-        """The corners of the triangles that are there, or of the only three free points."""
-        found = [
-            tuple(step.fills["corners"]) for step in self.ahead.steps if step.makes == POLYGON and len(step.fills.get("corners", ())) == 3
-        ]
-        if found:
-            return list(dict.fromkeys(found))
-        points = [step.id for step in self.ahead.steps if step.does == "free_point"]
-        return [tuple(points)] if len(points) == 3 else []
-
-    def triangle(self) -> tuple[str, ...]:
-        """The corners of the triangle that is meant where none is named. Raises Refusal."""
-        found = self.triangles()
-        if not found:
-            raise Refusal("There is no triangle here. Name its corners: triangle ABC.")
-        return found[-1]
-
-    def recent_of(self, found: Sequence[str], count: int) -> list[str]:
-        """So many of some things, those that were spoken of last."""
-        late = [id for id in self.recent.ids if id in found]
-        return (late or list(found))[-count:]
-
-    def is_image(self, id: str) -> bool:
-        """Whether a thing was made as the image of another one."""
-        step = self.ahead.step(id)
-        if step.makes == POLYGON and step.does == "polygon":
-            return all(map(self.is_image, step.fills["corners"]))
-        does = step.does
-        return does in ("mirrored", "turned") or does.startswith(("image_", "bent_", "inverted_"))
-
     def polygon(self, corners: Sequence[str]) -> str:
         """The polygon with some corners: the one that is there, or a new one."""
         for step in self.ahead.steps:
@@ -441,38 +359,3 @@ class Building:
                 self.recent.note([step.id])
                 return step.id
         return self.make("polygon", {"corners": tuple(corners)})
-
-    def free_name(self, text: str, kind: str) -> str:
-        """A name as it is given to a thing of a kind: points have capitals, also where a text has none. Raises Refusal where another
-        thing that is there has the name as it is written."""
-        name = spelling.tidy(text)
-        if kind == POINT and len(name) == 1 and name.islower() and name.upper() not in self.ahead.names.values():
-            if ids := self.ahead.ids_named(name):
-                raise Refusal(f"{name} is {with_article(word(self.kind(ids[0])))}; a point is needed here.")
-            return name.upper()
-        return name
-
-    def kind(self, id: str) -> str:
-        return self.ahead.kind_of(id)
-
-
-class Final(Refusal):
-    """A refusal after which nothing else is tried: the sentence is understood, and cannot be done."""
-
-
-class Stray(Refusal):
-    """A part or a word that the noun does not take which it was taken to belong to: it may belong to another one."""
-
-
-class NotThere(Refusal):
-    """Names of points that are not there. ``names`` are they."""
-
-    def __init__(self, names: Sequence[str], board: Board, ways: Sequence[str] = ()) -> None:
-        be = "is" if len(names) == 1 else "are"
-        there = list(board.points_by_name)
-        known = f" The points are {join(there[:12])}." if there else ""
-        super().__init__(f"{join(names)} {be} not there.{known}", ways=tuple(ways))
-        self.names = tuple(names)
-
-
-__all__ = ["CIRCLE", "LINE", "NUMBER", "POINT", "POLYGON", "RAY", "SEGMENT", "VECTOR", "Building", "Final", "NotThere", "Stray"]

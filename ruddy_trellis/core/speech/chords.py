@@ -5,15 +5,17 @@ from __future__ import annotations
 from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .amounts import length_said
-from .building import Final, Stray
 from .lines_between import straight_between
-from .nodes import Amount, Described, Named
-from .riding import free_place_on
+from .nodes import Amount, Described, Named, Node
+from .refusals import Final, Stray
+from .riding import free_place_on, is_on
 from .spans import centre_of, circle_of, distance_between, points_lying_on
 from .things import Things
 
 #: Words that are directions, and which level or upright line a chord with them is parallel to is not said.
 _ADJECTIVES = frozenset(("horizontal", "vertical", "parallel", "perpendicular"))
+#: What is off by less than this share of a size is so.
+_SO = 1e-9
 #: Parts by which a chord is placed, besides its ends.
 _DIRECTIONS = ("perpendicular", "parallel")
 
@@ -82,22 +84,53 @@ def _directed(t: Things, node: Described, point: str) -> str:
     return t.b.make(which, {"base": t.aside(lambda: t.straight(base)), "point": (point,)}, hidden=True)
 
 
-def check_is_chord(t: Things, id: str) -> None:
-    """Raise Refusal unless the ends of what was made as a chord lie on one circle, where there is one."""
-    circles = t.b.of_kind(CIRCLE, hidden=True)
-    ends = set(t.b.ends(id))
-    if not any(ends <= points_lying_on(t, circle) for circle in circles):
-        name = t.b.ahead.name(id)
-        raise Final(f"{name} is no chord: its ends are not on one circle." if circles else "There is no circle here for a chord.")
+def check_of_circle(t: Things, head: str, id: str, of: Node | None) -> None:
+    """Raise Refusal unless what was made as a chord, radius or diameter is one of a circle: of the one that is said, or of any.
+
+    Args:
+        head: "chord", "radius" or "diameter".
+        of: what is said of which circle it is.
+    """
+    b = t.b
+    circles = b.of_kind(CIRCLE, hidden=True)
+    if isinstance(of, Named) and not of.points:
+        circles = [t.aside(lambda: t.round(of))]
+    if not any(_IS_OF_CIRCLE[head](t, b.ends(id), circle) for circle in circles):
+        name, what = b.ahead.name(id), _WHAT_IS[head]
+        where = f" of {b.ahead.name(circles[0])}" if of is not None and len(circles) == 1 else ""
+        raise Final(f"{name} is no {head}{where}: {what}." if circles else f"There is no circle here for a {head}.")
 
 
-def check_is_radius(t: Things, id: str) -> None:
-    """Raise Refusal unless what was made as a radius goes from the centre of a circle to a point of it."""
-    one, other = t.b.ends(id)
-    for circle in t.b.of_kind(CIRCLE, hidden=True):
-        value = t.b.ahead.value(circle)
-        for centre, end in ((one, other), (other, one)):
-            place = t.b.ahead.value(centre)
-            if end in points_lying_on(t, circle) and value and place and distance_between(place, value) < 1e-9 * (1 + value[2] ** 0.5):
-                return
-    raise Refusal(f"{t.b.ahead.name(id)} is no radius of a circle here.")
+def _lies_on(t: Things, point: str, circle: str) -> bool:
+    """Whether a point is on a circle, by how it is made or by where it is now."""
+    return point in points_lying_on(t, circle) or is_on(t, point, (circle,))
+
+
+def _is_chord(t: Things, ends: tuple[str, str], circle: str) -> bool:
+    return all(_lies_on(t, end, circle) for end in ends)
+
+
+def _is_radius(t: Things, ends: tuple[str, str], circle: str) -> bool:
+    value = t.b.ahead.value(circle)
+    return value is not None and any(
+        _lies_on(t, end, circle)
+        and (place := t.b.ahead.value(centre)) is not None
+        and distance_between(place, value) < _SO * (1 + value[2] ** 0.5)
+        for centre, end in (ends, ends[::-1])
+    )
+
+
+def _is_diameter(t: Things, ends: tuple[str, str], circle: str) -> bool:
+    value, places = t.b.ahead.value(circle), [t.b.ahead.value(end) for end in ends]
+    if value is None or None in places or not _is_chord(t, ends, circle):
+        return False
+    (ax, ay), (bx, by) = (place[:2] for place in places)
+    return distance_between(((ax + bx) / 2, (ay + by) / 2), value) < _SO * (1 + value[2] ** 0.5)
+
+
+_IS_OF_CIRCLE = {"chord": _is_chord, "radius": _is_radius, "diameter": _is_diameter}
+_WHAT_IS = {
+    "chord": "its ends are not both on the circle",
+    "radius": "it does not go from the centre to the circle",
+    "diameter": "it does not go from the circle through the centre to the circle",
+}

@@ -128,6 +128,8 @@ def on(t: Things, slots: Bound) -> None:
         other = Named(t.b.ahead.name(t.b.only("circle", t.b.of_kind(CIRCLE))))
     if isinstance(other, Described) and other.kind != "old" and not other.names and not other.roles:
         raise Refusal("On which one?")
+    if isinstance(other, Described) and other.kind == "new":
+        raise Refusal("What is new is drawn, and nothing is claimed of it.")
     if isinstance(other, Ref):
         last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (*STRAIGHTS, CIRCLE)]
         if not last:

@@ -20,6 +20,8 @@ from .tokens import NAME, NUMBER, QUOTE, SIGN, WORD, Token
 Bound = dict[str, Any]
 #: How many steps are taken to lay clauses over one text: some thirty times what a sentence takes that somebody says.
 _STEPS = 12_000
+#: What stands after a word of a clause that has to be said in the plural.
+_PLURAL = "+"
 _PART = re.compile(r"\{(\w+)\}|([\[\](|)])|([^\s\[\](|){}]+)")
 
 
@@ -50,9 +52,9 @@ def laid_out(table: ClauseTable) -> list[tuple[str, tuple[Any, ...], frozenset[s
     found = []
     for does, patterns in table:
         for parts in map(compiled, patterns):
-            needed = frozenset(part for part in parts if isinstance(part, str))
+            needed = frozenset(part.rstrip(_PLURAL) for part in parts if isinstance(part, str))
             choices = [
-                frozenset(choice[0] for choice in part)
+                frozenset(choice[0].rstrip(_PLURAL) for choice in part)
                 for part in parts
                 if isinstance(part, list) and all(choice and isinstance(choice[0], str) for choice in part)
             ]
@@ -109,10 +111,11 @@ class Clauses:
             return
         part, rest = parts[0], parts[1:]
         if isinstance(part, str):
+            is_plural, part = part.endswith(_PLURAL), part.rstrip(_PLURAL)
             here = at
             while self.phrases.word(here) != part and self.phrases.word(here) in english.IDLE and part not in ("the", "a", "an"):
                 here += 1
-            if self.phrases.word(here) == part:
+            if self.phrases.word(here) == part and (not is_plural or self.said[here].plural):
                 for bound, end in self.match(rest, here + 1):
                     yield {**bound, "words": (part, *bound.get("words", ()))}, end
             return
@@ -199,6 +202,8 @@ class Clauses:
     def _names(self, at: int) -> Iterator[tuple[Node, int]]:
         """A name or names: "M", "D, E and F", "ABC", each with what kind of thing it is said to be left out."""
         for node, end in self.phrases.at(at):
+            if isinstance(node, Described) and node == Described("point", names=node.names, kind=node.kind, plural=True):
+                node = Many(node.names) if len(node.names) > 1 else node  # "points D and E"
             items = node.items if isinstance(node, Many) else (node,)
             if all(isinstance(item, Named) and item.at is None for item in items):
                 yield node, end
@@ -234,7 +239,7 @@ class Clauses:
     def _relations(self, at: int):
         """ "line AB parallel to CD": a description that says what a claim would."""
         for node, end in self.phrases.one(at)[:3]:
-            if isinstance(node, Described) and node.head == "line" and node.names:
+            if isinstance(node, Described) and node.head == "line" and node.names and len(node.roles) == 1:
                 role = next((name for name, _ in node.roles if name in ("parallel", "perpendicular", "tangent")), None)
                 if role is not None:
                     yield (role, {"x": node.names[0], "y": node.role(role)}), end
@@ -250,6 +255,9 @@ class Clauses:
         if after > end and len(facts) < 6:
             for fact, stop in self._fact(after):
                 yield from self._more_facts([*facts, fact], stop)
+            if isinstance(facts[-1].names[0], Described) and facts[-1].names[0].head == "angle":
+                for fact, stop in self._angle_at(after):  # "angles of 40° at A and 60° at B"
+                    yield from self._more_facts([*facts, fact], stop)
         last = facts[-1]
         if self.phrases.word(end) == "=" and last.extra == ("equal",) and len(facts) < 6:
             # "PA = PB = PC"
@@ -257,15 +265,23 @@ class Clauses:
                 yield from self._more_facts([*facts, Described("fact", names=(last.names[1], other), extra=("equal",))], stop)
         yield Many(tuple(facts)), end
 
+    def _angle_at(self, at: int) -> Iterator[tuple[Described, int]]:
+        """40° at A"""
+        for size, end in self._values(at):
+            if self.phrases.word(end) in ("at", "in"):
+                for node, stop in self.phrases.one(end + 1):
+                    if isinstance(node, Named):
+                        yield Described("fact", names=(Described("angle", names=(node,)), size), extra=("equal",)), stop
+
     def _fact(self, at: int) -> Iterator[tuple[Described, int]]:
-        """AB = 5 cm, AB = AC, angle A = 60°, AB parallel to CD, a right angle at B."""
-        if self.phrases.word(at) == "a" or self.phrases.word(at) == "the":
+        """AB = 5 cm, AB = AC, angle A = 60°, AB parallel to CD, a right angle at B, an angle of 60° at A."""
+        if self.phrases.word(at) in ("a", "an", "the"):
             at += 1
-        if self.phrases.word(at) == "right-angle" and self.phrases.word(at + 1) in ("at", "in"):
-            for node, end in self.phrases.one(at + 2):
-                if isinstance(node, Named):
-                    yield Described("fact", names=(node,), extra=("right",)), end
-        if self.phrases.word(at) == "right-angled" and self.phrases.word(at + 1) in ("at", "in"):
+        if self.phrases.word(at) in ("side", "length", "diagonal") and at + 1 < len(self.said) and self.said[at + 1].kind == NAME:
+            at += 1  # "with sides AB = 5 and BC = 6"
+        if self.phrases.word(at) == "angle" and self.phrases.word(at + 1) == "of":
+            yield from self._angle_at(at + 2)
+        if self.phrases.word(at) in ("right-angle", "right-angled") and self.phrases.word(at + 1) in ("at", "in"):
             for node, end in self.phrases.one(at + 2):
                 if isinstance(node, Named):
                     yield Described("fact", names=(node,), extra=("right",)), end
@@ -274,6 +290,7 @@ class Clauses:
                 isinstance(one, Described)
                 and one.head == "line"
                 and one.names
+                and len(one.roles) == 1  # what else it has would be dropped
                 and (other := one.role("parallel", "perpendicular")) is not None
             ):
                 yield (
@@ -320,7 +337,9 @@ class Clauses:
                                 yield Described("fact", names=(one, Amount(f"{k.text} * {other.text}")), extra=("equal",)), stop
                 for other, stop in self.phrases.one(here)[:4]:
                     yield Described("fact", names=(one, other), extra=("equal",)), stop
-            if self.phrases.word(end) in ("has",) or (isinstance(one, Named) and end < len(self.said) and self.said[end].kind == NUMBER):
+            is_size_next = end < len(self.said) and self.said[end].kind == NUMBER
+            is_angle = isinstance(one, Described) and one.head == "angle" and one.names
+            if self.phrases.word(end) == "has" or ((isinstance(one, Named) or is_angle) and is_size_next):
                 for other, stop in self._values(end + (self.phrases.word(end) == "has")):
                     yield Described("fact", names=(one, other), extra=("equal",)), stop
             if isinstance(one, Named) and len(one.points) >= 3 and (self.phrases.word(end) in ("is", "has", "")):

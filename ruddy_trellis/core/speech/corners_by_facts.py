@@ -5,12 +5,13 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from itertools import permutations
-from typing import Any
+from itertools import combinations, permutations
+from typing import Any, TypeAlias
 
 from ..kinds import CIRCLE
 from ..refusal import Refusal
-from .building import Building, Final
+from .building import Building
+from .refusals import Final
 from .riding import is_on
 from .shape_facts import Wanted
 from .things import Things
@@ -20,8 +21,20 @@ MOST_CORNERS = 6
 _RIGHT = 90.0
 #: What it adds to how bad a place is that the shape is not convex there.
 _NOT_CONVEX = 1e6
-#: Where points are tried besides the nearest place, if the shape would not be convex: degrees on a circle, board units on a line.
+#: Where the last point is tried besides the nearest place, if the shape would not be convex: degrees on a circle, on a line as many
+#: parts of a hundred of how large the shape is.
 _BESIDE = (0.0, 20.0, -20.0, 45.0, -45.0, 90.0, -90.0, 180.0)
+#: From how many places the corners are tried until the shape is convex.
+_ATTEMPTS = 24
+#: In how many orders, in turn.
+_ORDERS = 4
+#: How bad a shape is: convex; not convex, with what is said of it; with sides that cross or angles on the outside; with a corner that has
+#: no place now.
+_CONVEX, _DENTED, _OTHERWISE, _NOWHERE = range(4)
+#: By how many degrees a drawn angle may differ from what is said of it.
+_SLACK = 1e-6
+
+Places: TypeAlias = dict[str, tuple[float, float]]
 
 
 @dataclass(frozen=True)
@@ -65,35 +78,79 @@ def polygon_by_facts(t: Things, names: tuple[str, ...], wanted: Wanted, cyclic: 
         raise Refusal("What is said of the sides and angles is how new corners are made: name a shape that is not there.")
     if not all(fact.corners <= set(names) for fact in facts):
         raise Refusal(f"That is said of other points than {', '.join(names)}.")
-    order = _order(names, facts)
-    if order is None:
+    orders = _orders(names, facts)
+    if not orders:
         raise Final("That is more than makes the shape, or it does not follow from that where its corners are.")
-    ideal = _ideal(b, names, wanted)
-    mark = b.mark()
-    for aside in _BESIDE:
-        # What is chosen of the first corners on their curves decides whether the last ones come out convex.
-        b.back_to(mark)
-        if _is_built(t, order, facts, ideal, aside):
-            break
-    else:
-        b.back_to(mark)
-        _is_built(t, order, facts, ideal, 0.0)
+    _build(t, orders, facts, _ideal(b, names, wanted))
     ids = b.points(names)
     for id in ids:
         b.settle(id)
     return b.polygon(ids)
 
 
-def _is_built(t: Things, order: tuple[str, ...], facts: Sequence[_Fact], ideal: dict[str, tuple[float, float]], aside: float) -> bool:
-    """Make the corners in their order, those on one curve so far beside where they would go. Returns whether the shape is convex."""
+def _build(t: Things, orders: Sequence[tuple[str, ...]], facts: Sequence[_Fact], ideal: Places) -> None:
+    """Make the corners. What is chosen of the first ones decides how the last ones come out: they are tried in one order after the other,
+    from ever other places, and those are kept with which the shape is the best. Raises Refusal."""
+    b = t.b
+    mark = b.mark()
+    found, least = (orders[0], ideal), math.inf
+    for number in range(_ATTEMPTS):
+        tried = orders[number % len(orders)], _varied(ideal, number)
+        bad = _built(t, facts, *tried)
+        if bad == _CONVEX:
+            return
+        b.back_to(mark)
+        if bad < least:
+            found, least = tried, bad
+    if least == _OTHERWISE or (least == _NOWHERE and all(isinstance(fact.size, float | None) for fact in facts)):
+        raise Final("No shape was found of which all of that is so and whose sides do not cross.")
+    _built(t, facts, *found)
+
+
+def _varied(ideal: Places, number: int) -> Places:
+    """Where corners would go at an attempt: at the first one where nothing is said of them, then about the middle of that, in their order,
+    each turned by less than half a part, nearer or further out, and all smaller or larger. The same places for the same number."""
+    if not number:
+        return ideal
+    count = len(ideal)
+    cx, cy = (sum(place[axis] for place in ideal.values()) / count for axis in (0, 1))
+    size = sum(math.dist(place, (cx, cy)) for place in ideal.values()) / count * 3 ** ((number * math.sqrt(3)) % 1 - 0.6)
+    found: Places = {}
+    for at, name in enumerate(ideal):
+        # Multiples of an irrational number, less their whole parts, fill the unit evenly.
+        turn, out = ((number * count + at) * ratio % 1 for ratio in (math.sqrt(5), math.sqrt(2)))
+        angle, far = 2 * math.pi * (at + 0.8 * (turn - 0.5)) / count, size * (0.6 + 0.8 * out)
+        found[name] = (cx + far * math.cos(angle), cy + far * math.sin(angle))
+    return found
+
+
+def _built(t: Things, facts: Sequence[_Fact], order: tuple[str, ...], ideal: Places) -> int:
+    """Make the corners in their order, each near where it would go. Returns how bad the shape is."""
     b = t.b
     known: list[str] = []
     for name in order:
         told = [fact for fact in facts if name in fact.corners and fact.corners <= {*known, name}]
-        _place(t, name, [_curve(b, fact, name) for fact in told], ideal, known, aside)
+        _place(t, name, [_curve(b, fact, name) for fact in told], ideal, known)
         known.append(name)
-    values = [b.ahead.value(b.point(name)) for name in ideal]
-    return None not in values and _is_convex([value[:2] for value in values])
+    values = {name: b.ahead.value(b.point(name)) for name in ideal}
+    if any(value is None for value in values.values()):
+        return _NOWHERE
+    places = {name: value[:2] for name, value in values.items()}
+    if _is_convex(list(places.values())):
+        return _CONVEX
+    is_so = not _crosses(list(places.values())) and all(_is_inside(places, fact) for fact in facts if fact.kind == "angle")
+    return _DENTED if is_so else _OTHERWISE
+
+
+def _is_inside(places: Places, fact: _Fact) -> bool:
+    """Whether an angle that is said is the one on the inside of the shape, gone round either way."""
+    if not isinstance(fact.size, float):
+        return True
+    (x, y), before, after = (places[name] for name in fact.one)
+    ring = list(places.values())
+    way = sum(px * qy - qx * py for (px, py), (qx, qy) in zip(ring, [*ring[1:], ring[0]], strict=True))
+    turned = math.degrees(math.atan2(before[1] - y, before[0] - x) - math.atan2(after[1] - y, after[0] - x))
+    return abs((turned if way > 0 else -turned) % 360 - fact.size % 360) < _SLACK
 
 
 def _facts(names: tuple[str, ...], wanted: Wanted) -> list[_Fact]:
@@ -107,19 +164,23 @@ def _facts(names: tuple[str, ...], wanted: Wanted) -> list[_Fact]:
     return facts
 
 
-def _order(names: tuple[str, ...], facts: Sequence[_Fact]) -> tuple[str, ...] | None:
-    """An order in which each corner lies on as many curves as a point can, of those that are there before it."""
+def _orders(names: tuple[str, ...], facts: Sequence[_Fact]) -> list[tuple[str, ...]]:
+    """The first few orders in which each corner lies on as many curves as a point can, of those that are there before it. Those come first
+    in which the curves are shared out evenly: where two meet there may be nothing."""
+    found: list[tuple[int, tuple[str, ...]]] = []
     for order in permutations(names):
+        shared = 0
         for place, name in enumerate(order):
             told = [fact for fact in facts if name in fact.corners and fact.corners <= set(order[: place + 1])]
             if len(told) > min(place, 2) or not all(fact.leads_to(name) for fact in told):
                 break
+            shared += len(told) ** 2
         else:
-            return order
-    return None
+            found.append((shared, order))
+    return [order for _, order in sorted(found)[:_ORDERS]]
 
 
-def _ideal(b: Building, names: tuple[str, ...], wanted: Wanted) -> dict[str, tuple[float, float]]:
+def _ideal(b: Building, names: tuple[str, ...], wanted: Wanted) -> Places:
     """Where the corners would go if nothing were said of them, as large as the lengths that are said."""
     mark = b.mark()
     places = {name: b.ahead.value(id)[:2] for name, id in zip(names, b.points(names), strict=True)}
@@ -132,35 +193,30 @@ def _ideal(b: Building, names: tuple[str, ...], wanted: Wanted) -> dict[str, tup
 
 def _curve(b: Building, fact: _Fact, corner: str) -> str:
     """The curve on which a corner lies, the others of a fact being there."""
-
-    def points(names: Sequence[str]) -> tuple[str, ...]:
-        return b.points(names)
-
     one, other = (fact.one, fact.other) if corner in fact.one else (fact.other, fact.one)
     if fact.kind == "angle":
         vertex, before, after = fact.one
         if corner == vertex:
-            return b.make("circle_on_diameter", {"from": points([before]), "to": points([after])}, hidden=True)
-        arm = points([vertex, after if corner == before else before])
+            return b.make("circle_on_diameter", {"from": b.points([before]), "to": b.points([after])}, hidden=True)
+        arm = b.points([vertex, after if corner == before else before])
         if fact.size == _RIGHT:
             return b.make("perpendicular", {"base": arm, "point": arm[:1]}, hidden=True)
-        # The inside is to the left of every side, gone round.
         turned = fact.size if corner == before or not isinstance(fact.size, float) else -fact.size
         return b.make("at_angle", {"point": arm[:1], "angle": turned, "base": arm}, hidden=True)
     if fact.kind == "cyclic":
-        ring = points([name for name in fact.one if name != corner])
+        ring = b.points([name for name in fact.one if name != corner])
         return b.make("circumcircle", {"a": ring[:1], "b": ring[1:2], "c": ring[2:]}, hidden=True)
-    (end,) = points([name for name in one if name != corner])
+    (end,) = b.points([name for name in one if name != corner])
     if fact.kind == "length":
         return b.make("circle_radius", {"centre": (end,), "radius": fact.size}, hidden=True)
     if fact.kind == "parallel":
-        return b.make("parallel", {"base": points(other), "point": (end,)}, hidden=True)
+        return b.make("parallel", {"base": b.points(other), "point": (end,)}, hidden=True)
     if corner in other:
-        return b.make("perpendicular_bisector", {"span": (end, *points([name for name in other if name != corner]))}, hidden=True)
-    return b.make("circle_radius", {"centre": (end,), "radius": points(other)}, hidden=True)
+        return b.make("perpendicular_bisector", {"span": (end, *b.points([name for name in other if name != corner]))}, hidden=True)
+    return b.make("circle_radius", {"centre": (end,), "radius": b.points(other)}, hidden=True)
 
 
-def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[float, float]], known: Sequence[str], aside: float) -> None:
+def _place(t: Things, name: str, curves: Sequence[str], ideal: Places, known: Sequence[str]) -> None:
     """Make a corner: free, on a curve, or where two meet; of the places that it may have, the one nearest to where it would go, and where
     it is the last, one that keeps the shape convex. Where two curves meet in a corner that is there, it is where they meet again."""
     b = t.b
@@ -169,10 +225,8 @@ def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[f
         b.free_point(name, at=ideal[name])
         return
     if len(curves) == 1:
-        nearest, unit = _nearest(b, curves[0], ideal[name])
-        ways: list[tuple[str, dict[str, Any]]] = [
-            ("point_on", {"path": (curves[0],), "place": nearest + unit * (aside + step)}) for step in _BESIDE
-        ]
+        nearest, unit = _nearest(b, curves[0], ideal[name], max(math.dist(one, two) for one, two in combinations(ideal.values(), 2)))
+        ways: list[tuple[str, dict[str, Any]]] = [("point_on", {"path": (curves[0],), "place": nearest + unit * step}) for step in _BESIDE]
     elif shared := [id for id in b.points(known) if all(is_on(t, id, (curve,)) for curve in curves)]:
         ways = [("other_intersection", {"a": (curves[0],), "b": (curves[1],), "known": (shared[0],)})]
     else:
@@ -189,8 +243,9 @@ def _place(t: Things, name: str, curves: Sequence[str], ideal: dict[str, tuple[f
     b.make(*found, name)
 
 
-def _nearest(b: Building, curve: str, at: tuple[float, float]) -> tuple[float, float]:
-    """The place on a circle or a line that is nearest to a place of the board, and how much of it a step is."""
+def _nearest(b: Building, curve: str, at: tuple[float, float], size: float) -> tuple[float, float]:
+    """The place on a circle or a line that is nearest to a place of the board, and how much of it a step is: a degree, or
+    a hundredth of the size of a shape in board units."""
     if b.ahead.value(curve) is None:
         return 0.0, 1.0  # what it is drawn about has no place now
     if b.kind(curve) == CIRCLE:
@@ -201,10 +256,10 @@ def _nearest(b: Building, curve: str, at: tuple[float, float]) -> tuple[float, f
     b.back_to(mark)
     dx, dy = qx - px, qy - py
     along = dx * dx + dy * dy
-    return ((at[0] - px) * dx + (at[1] - py) * dy) / along, 0.02 / math.sqrt(along)
+    return ((at[0] - px) * dx + (at[1] - py) * dy) / along, size / 100 / math.sqrt(along)
 
 
-def _far_off(b: Building, name: str, way: tuple[str, dict[str, Any]], ideal: dict[str, tuple[float, float]], ring: Sequence[str]) -> float:
+def _far_off(b: Building, name: str, way: tuple[str, dict[str, Any]], ideal: Places, ring: Sequence[str]) -> float:
     """How bad a way to make a corner is: how far from where it would go, and worse where the shape is not convex."""
     mark = b.mark()
     value = b.ahead.value(b.make(*way, name))
@@ -217,9 +272,17 @@ def _far_off(b: Building, name: str, way: tuple[str, dict[str, Any]], ideal: dic
     return far if len(corners) < len(ideal) or _is_convex(corners) else far + _NOT_CONVEX
 
 
+def _crosses(corners: Sequence[tuple[float, float]]) -> bool:
+    """Whether two sides of a shape cross each other."""
+    sides = list(zip(corners, [*corners[1:], corners[0]], strict=True))
+    left = lambda a, b, c: (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])
+    return any(left(a, b, c) * left(a, b, d) < 0 and left(c, d, a) * left(c, d, b) < 0 for (a, b), (c, d) in combinations(sides, 2))
+
+
 def _is_convex(corners: Sequence[tuple[float, float]]) -> bool:
+    """Whether a shape turns to the left at each corner: angles that are said are drawn to the left of the sides."""
     turns = [
         (bx - ax) * (cy - by) - (by - ay) * (cx - bx)
         for (ax, ay), (bx, by), (cx, cy) in zip(corners, [*corners[1:], corners[0]], [*corners[2:], *corners[:2]], strict=True)
     ]
-    return all(turn > 0 for turn in turns) or all(turn < 0 for turn in turns)
+    return all(turn > 0 for turn in turns)

@@ -8,10 +8,10 @@ from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, LINE, RAY, SEGMENT, STRAIGHTS, VECTOR
 from ..refusal import Refusal
-from .building import Final
 from .nodes import Described, Many, Named, Node, Ref, Where
 from .nouns import finds_meetings, makes
-from .spans import distance_between, facing_first
+from .refusals import Final
+from .spans import best_crossing, crossings_now, distance_between, facing_first, with_facing_side
 from .things import Things
 
 
@@ -71,7 +71,7 @@ def _chosen(t: Things, node: Described, wanted: Callable[[Any], float]) -> list[
     but = node.role("other_than")
     if but is not None and (known := _known_crossing(t, a, b)) == t.point_aside(but):
         return [t.make("other_intersection", a=a, b=b, known=(known,))]
-    found = {which: place for which in ("first", "second") if (place := _crossing_there(t, a, b, which)) is not None}
+    found = dict(crossings_now(t, a, b))
     if len(found) < 2:
         raise Final("They do not meet in two points now, so there is none to be told from the other.")
     first, second = (wanted(place) for place in found.values())
@@ -94,8 +94,8 @@ def _lately_straight(t: Things) -> Many:
 @finds_meetings
 def where_they_meet(t: Things, node: Where) -> list[str]:
     """Where two things meet; where several lines of a sort do (the medians, the altitudes), the point that they have in common."""
-    if node.other is not None:
-        return _meeting(t, node.one, node.other, node.again, None)
+    if (other := with_facing_side(t, node.one, node.other)) is not None:
+        return _meeting(t, node.one, other, node.again, None)
     one = node.one
     if isinstance(one, Many) and len(one.items) >= 2:
         return _meeting(t, one.items[0], one.items[1], node.again, None)
@@ -164,7 +164,7 @@ def crossing_of(
             raise Refusal("Where do they meet first? There is no point yet in which they meet.")
         return [t.make("other_intersection", a=a, b=b, known=(known,))]
     if parts and not plural and len(t.names) < 2:
-        there = [which for which in ("first", "second") if _crossing_there(t, a, b, which) is not None]
+        there = [which for which, _ in crossings_now(t, a, b)]
         if not there:
             raise Refusal("They do not meet within that part now.")
         return [_settled(t, t.make("intersection", a=a, b=b, which=which)) for which in (there[:1] if t.names else there)]
@@ -182,19 +182,7 @@ def _settled(t: Things, id: str) -> str:
 def _shown_crossing(t: Things, a: tuple[str, ...], b: tuple[str, ...]) -> str:
     """Which crossing is meant by one alone: that nearer to the point that a line leads to, else the first that is there."""
     end = _second_end(t, a) or _second_end(t, b)
-    found = []
-    for number, which in enumerate(("first", "second")):
-        if (value := _crossing_there(t, a, b, which)) is not None:
-            found.append((distance_between(value, end) if end is not None else number, which))
-    return min(found)[1] if found else "first"
-
-
-def _crossing_there(t: Things, a: tuple[str, ...], b: tuple[str, ...], which: str) -> Any:
-    """Where one crossing of two paths is now; None where it is not there."""
-    mark = t.b.mark()
-    value = t.b.ahead.value(t.b.make("intersection", {"a": a, "b": b, "which": which}, None, True))
-    t.b.back_to(mark)
-    return value
+    return best_crossing(t, a, b, lambda place: -distance_between(place, end) if end is not None else 0.0)
 
 
 def _second_end(t: Things, path: tuple[str, ...]) -> Any:

@@ -275,8 +275,11 @@ def inscribe(t: Things, bound: Bound) -> None:
 @verb
 def circumscribe(t: Things, bound: Bound) -> None:
     what, about = bound.get("x1"), bound["y"]
-    if what is not None and not (isinstance(what, Described) and what.head == "circle"):
-        raise Refusal("Only circles are circumscribed here.")
+    if isinstance(what, Described) and what.head != "circle":
+        t.described(replace(what, kind="new").with_role("about", about if not isinstance(about, Ref) else Described("circle", kind="old")))
+        return
+    if what is not None and not isinstance(what, Described):
+        raise Refusal("What is circumscribed about what?")
     t.described(Described("circumcircle", roles=(("of", about),)))
 
 
@@ -325,6 +328,8 @@ def draw(t: Things, bound: Bound) -> None:
     for item in node.items if isinstance(node, Many) else (node,):
         if isinstance(node, Many) and isinstance(item, Named) and len(item.points) == 1 and item.at is None and t.b.has(item.points[0]):
             raise Refusal(f"{item.points[0]} is there already.")
+        if isinstance(item, Described) and item.plural and 0 < len(item.names) < (item.count or 0):
+            raise Refusal(f"{item.count} are asked for, and {len(item.names)} named: name each of them, or none.")
         t.all_of(item)
     if len(t.b.new) == before and not t.b.acts:
         t.b.there = list(t.b.recent.ids[-1:])
@@ -378,7 +383,9 @@ def measure(t: Things, bound: Bound) -> None:
     if isinstance(node, Described) and node.head == "point" and node.plural and "far" in words:
         points = t.aside(lambda: t.points(node))
         node = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in points))
-    if isinstance(node, Many) and "far" in words:
+    if "far" in words:
+        if not isinstance(node, (Many, Ref)) and not (isinstance(node, Named) and len(node.points) == 2):
+            raise Refusal("From where to where? Say: the distance from A to B.")
         t.described(Described("distance", roles=(("between", node),)))
         return
     if isinstance(node, Ref) and not words:

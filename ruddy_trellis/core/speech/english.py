@@ -17,7 +17,7 @@ HEADS = words(
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
     pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
-    mirror-line locus region places arm hypotenuse factor transversal stretch shear
+    mirror-line locus region places arm hypotenuse factor transversal stretch shear axis
     """
 )
 #: What may stand before a noun and says which or what sort.
@@ -42,10 +42,10 @@ NEW_ONES, OLD_ONES, ALL_ONES = (
 ROLES: tuple[tuple[str, str], ...] = tuple(
     word_table(
         """
-centre << from centre | with centre | centre at | centred at | centred on | centred in | centred | centre
+centre << from centre | with centre | and centre | centre at | centred at | centred on | centred in | centred | centre
 corner_at << with one corner at | with a corner at | with one of its corner at | starting at corner
 between << join | between | formed by | made by | bounded by
-bisects << bisect | that bisect | which bisect
+bisects << bisect | that bisect | which bisect | and bisect
 at << making an angle of | which makes an angle of | that makes an angle of | making angle of | at an angle of | inclined at | at
 in << across | in | inscribe in | that is inscribe in | which is inscribe in
 over << over
@@ -63,15 +63,15 @@ diameter << with diameter | with diameter equal-to | of diameter | and diameter 
 perpendicular << perpendicular to | that is perpendicular to | perpendicular on | perpendicular | which is perpendicular to
 parallel << parallel to | parallel with | that is parallel to | which is parallel to | which is parallel with | parallel
 tangent << tangent to | that is tangent to | which is tangent to | which touches | that touches | touches | tangential to
-through << through | which is through | that is through | and through | which through | that through | and which through
-    | drawn through | containing | which contains | that contains
+through << through | which is through | that is through | and through | goes-through | and goes-through | which goes-through
+    | that goes-through | and which goes-through | and that goes-through | drawn through | containing | which contains | that contains
 from << drawn from | starting at | starting from | that starts at | that starts in | with origin | with endpoint | with start | from
 to << drawn to | and goes to | going to | and ends at | and to | to
 of << of | for
 on << on
 inside << inside | that is inside | inside of
 outside << outside | outside of
-about << about
+about << about | circumscribe about | circumscribe to | that is circumscribe about | which is circumscribe about
 under << under
 with << with
 above << above
@@ -107,12 +107,16 @@ angles << with angle | and angle | with the angle | with angle of | and angle of
 centre_on << centre-on
 hypotenuse << with hypotenuse | and hypotenuse
 diagonals << with diagonal | with diagonal of | with diagonal of length
-height << and height | with altitude | and altitude | and the altitude
+area << with area | with area of | with area equal-to | and area | and area of | of area | whose area is
+perimeter << with perimeter | with perimeter of | with perimeter equal-to | and perimeter | and perimeter of | of perimeter |
+    whose perimeter is
+diagonals << and diagonal | and diagonal of | whose diagonal is
+height << whose altitude is | of altitude | and height | with altitude | and altitude | and the altitude
 and << and
 is << that is | which is
 centre << whose centre is | and whose centre is | whose centre is at
 radius << and whose radius is | whose radius is
-through << whose perimeter through
+through << whose perimeter goes-through
 corners << corners-of
 equidistant << equidistant from | that is equidistant from | which is equidistant from
 factor << and ratio | with ratio | and factor | of ratio
@@ -192,7 +196,7 @@ VERBS = words(
     """
     own-length whose let draw join meets touches produce bisect measure turn reflect enlarge stretch shear translate divide trisect inscribe
     circumscribe prove show call delete hide colour shade trail run set move is = lies what how where does which long far big large
-    many apart lock unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have
+    many apart goes-through lock unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have
     such-that concurrent in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up
     stay constant always equidistant whether if that drawn respectively name number equal-to into parts label names in-half
     of-the-way size goes running ranging condition conditions hold holds apart makes making equidistant exactly always beyond

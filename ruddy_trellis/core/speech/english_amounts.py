@@ -5,7 +5,8 @@ NUMBERS: dict[str, int] = {
     "twelve": 12,
 }  # fmt: skip
 TENS: dict[str, int] = {
-    "zero": 0, "thirteen": 13, "fifteen": 15, "twenty": 20, "thirty": 30, "forty": 40, "forty-five": 45, "fifty": 50, "sixty": 60,
+    "zero": 0, "thirteen": 13, "fourteen": 14, "fifteen": 15, "sixteen": 16, "seventeen": 17, "eighteen": 18, "nineteen": 19,
+    "twenty": 20, "thirty": 30, "forty": 40, "forty-five": 45, "fifty": 50, "sixty": 60,
     "seventy": 70, "eighty": 80, "ninety": 90, "hundred": 100,
 }  # fmt: skip
 #: Words for amounts that are no digits.

@@ -54,18 +54,18 @@ concurrent
     {x} concurrent
     {x} (meets|is) (in-one-point|at a point|in a point)
     does {x} (meets|concurrent) [in-one-point|at a point]
-    {x} through in-one-point
-    does {x} through in-one-point
+    {x} goes-through in-one-point
+    does {x} goes-through in-one-point
     {x} (in-one-point)
     does {x} in-one-point
 on
     {x} (lies|is) on {y}
     does {x} lies on {y}
     is {x} on {y}
-    does {y} through {x}
-    {y} through {x}
-    does {y} through {x} too
-    does it through {x}
+    does {y} goes-through {x}
+    {y} goes-through {x}
+    does {y} goes-through {x} too
+    does it goes-through {x}
     {y} contains {x}
 inside
     {x} (lies|is) (inside|within|in) {y}
@@ -115,14 +115,14 @@ tangent
     does {x} touches {y}
 equal
     {x} (is equal-to|=|equal-to) {y}
-    {x} is (=|equal)
+    {x} is =
     {x} is of-one-size (line|segment|chord)
     is {x} of-one-size (line|segment|chord)
     is {x} (equal-to|=) {y}
-    is {x} (=|equal)
+    is {x} =
     is {x} the equal-to {y}
     {x} is the equal-to {y}
-    {x1} and {y} is (=|equal)
+    {x1} and {y} is =
     {x} = {y} {z}
     {x} add-up-to {y}
     does {x} add-up-to {y}
@@ -131,13 +131,13 @@ equal
     is {x} {k} {y}
     is {x} {v}
     {x} = {k} {y}
-    {x} is the equal
+    {x} is the =
     {x} is the same
     is {x} the same
     is {x} the same (length|size)
-    is {x} equal in (length|size)
+    is {x} = in (length|size)
     {x} is the same (length|size)
-    {x} is equal in (length|size)
+    {x} is = in (length|size)
     is {x} congruent
 add_to
     {x} is (supplementary|complementary)

@@ -1,7 +1,7 @@
 """The clauses of English: verbs with what goes with them. ``{x}`` is any phrase, ``{x1}`` one that is no list, ``{n}`` a name or names,
 ``{r}`` parts of a description that stand before their verb, ``{facts}`` facts about a shape, ``{claim}`` a claim, ``{rest}`` anything.
 
-``(a|b)`` is one or the other, ``[a]`` may be left out. Words are those that ``english`` maps others to.
+``(a|b)`` is one or the other, ``[a]`` may be left out, ``a+`` is said in the plural. Words are those that ``english`` maps others to.
 """
 
 from .tables import ClauseTable, clause_table
@@ -27,7 +27,7 @@ angled
     {y} (=|is) {v}
     let {y} (=|is) {v}
 move_point
-    (move|draw|set|drag) {n} (to|at|on|in) [position|point|place] {place}
+    (move|draw|set|drag) {n} (to|at|on|in) [position|point] {place}
     {n} = {place}
     {n} (is|lies) at {place}
     {n} is {place}
@@ -49,8 +49,8 @@ define
     {n} , {y}
     {n} {y}
     {y} is {n}
-    let {n} is {y} [,] (with|where|such-that|in which|having) {facts}
-    {n} is {y} [,] (with|where|such-that|in which|having) {facts}
+    let {n} is {y} [,] (with|where|such-that|in which) {facts}
+    {n} is {y} [,] (with|where|such-that|in which) {facts}
     let {n} is {y} [,] {facts}
     {n} is {y} , {facts}
 so_drawn
@@ -81,26 +81,26 @@ name
     [draw] {y} {n}
 meets
     [let] {x} meets [at|in] {n}
-    [let] {x} meets {y} [again] (at|in) [the] [point|points] {n}
+    [let] {x} meets {y} [again] (at|in) [the] [point] {n}
     [let] {x} meets {y} at {n} again
-    [let] {x} meets (at|in) [the] [point|points] {n}
+    [let] {x} meets (at|in) [the] [point] {n}
     let {x} is concurrent at {n}
     [let] {x} [to] meets {y} [again] for the second time at {n}
-    [let] {x} and {y} meets (at|in) [the] [point|points] {n}
-    [let] {x} touches {y} (at|in) [the] [point|points] {n}
+    [let] {x} and {y} meets (at|in) [the] [point] {n}
+    [let] {x} touches {y} (at|in) [the] [point] {n}
     [let] {x} touches {y} {n}
     {x} and {y} touches at {n}
-    (which|it|to|) meets {y} [again] (at|in) [the] [point|points] {n}
+    (which|it|to|) meets {y} [again] (at|in) [the] [point] {n}
     (and|which|it|to) meets {y} [again]
     [let] {x} meets {y} (at|in) {n} and {z} (at|in) {n2}
     (which|it|to|that|) meets {y} (at|in) {n} and {z} (at|in) {n2}
     (which|it|that|) meets (at|in) {n} inside {z}
     meets (at|in) {n}
     {x} meets {y} again
-    (which|it|to|) touches {y} (at|in) [the] [point|points] {n}
+    (which|it|to|) touches {y} (at|in) [the] [point] {n}
 runs
-    (let|draw|make) {x1} (move|run|goes|turn|trail) [to-and-fro|round-and-round|once] [about|along|on|through|in] [{y}]
-    (let|draw|make) {n} (move|run|goes) from {v} to {w}
+    (let|draw) {x1} (move|run|goes|turn|trail) [to-and-fro|round-and-round|once] [about|along|on|through|in] [{y}]
+    (let|draw) {n} (move|run|goes) from {v} to {w}
     (move|run) {x1} (about|along|on) {y}
     run {x1}
 traced
@@ -110,8 +110,9 @@ traced
     what is the (locus|path) of {x1}
     [draw] [the] locus of {x1}
 locus
-    [draw] [the] (locus|set|places|point) [of] [all] [the] [point] [that|which|it] [is] equidistant from {x}
-    [draw] [all] [the] (locus|set|places|point) [of] [all] [the] [point] [that|which|it] [is] [exactly] {v} (from|away-from) {x}
+    [draw] [the] (locus|set|places|point+) [of] [all] [the] [point] [that|which|it] [is] equidistant from {x}
+    [draw] the point [that|which] [is] equidistant from {x}
+    [draw] [all] [the] (locus|set|places|point+) [of] [all] [the] [point] [that|which|it] [is] [exactly] {v} (from|away-from) {x}
     [draw] [the] (locus|set|places) [of] [all] [the] [point] at [a] distance [of] {v} from {x}
 where_meet
     where (does|is) {x} meets [{y}] [again]
@@ -124,14 +125,14 @@ join
     join {x} (to|with) {y}
     join {x}
     join {x} in-order
-    join {x} (to|to form|to draw|as|in) [a|an] {z}
+    join {x} (to|to draw|as|in) [a|an] {z}
     join {x} with [a] (line|segment)
     draw join {x}
     draw {x} (to|and) {y} join
     join {x} (to|and) {y} with [a] (line|segment)
 produce
     produce {x1} [beyond {z}] by own-length to [a] [point] {n}
-    produce {x1} [(beyond|past|through|over) {z}] to [a] [point] {n}
+    produce {x1} [(beyond|through|over) {z}] to [a] [point] {n}
     produce {x1} [beyond {z}] to [a] [point] {n} such-that {fact}
     produce {x1} [beyond {z}] by {v} [to {n}]
     produce {x1} to meets {y} [again] at {n}
@@ -150,34 +151,35 @@ fraction
     [draw] [a|the] [point] {n} {v} of-the-way along {x}
 bisect
     (meets|divide|bisect) {x} in-half
-    divide {x} (in|into) two [equal] [part|parts|angle]
+    divide {x} (in|into) two [=] [part|parts|angle]
     bisect {x} (at|in) {n}
     bisect {x}
     {x} bisect
     draw {x} bisect
 divide
     [draw] [a|the] [point] divide {x} [in] [the] [ratio] {v} : {w}
-    (divide|meets) {x} (in|into|to) {v} [equal] (parts|part|segment)
+    (divide|meets) {x} (in|into|to) {v} [=] (parts|part|segment)
+    {n} divide {x} (in|into|to) {v} [=] (parts|part|segment)
     trisect {x} (at|in) {n}
     trisect {x}
     [let] {n} trisect {x}
-    divide {x} [internal|internally] (in|by) [the] ratio [of] {v} : {w} [(at|in) {n}]
+    divide {x} [internal] (in|by) [the] ratio [of] {v} : {w} [(at|in) {n}]
     divide {x} in {v} : {w}
-    divide {x} (external|externally) in [the] ratio {v} : {w}
-    {n} divide {x} [internal|internally] in [the] ratio [of] {v} : {w}
-    {n} divide {x} (external|externally) in [the] ratio [of] {v} : {w}
-    let {n} divide {x} [internal|internally] in [the] ratio {v} : {w}
-    let {n} divide {x} (external|externally) in [the] ratio {v} : {w}
+    divide {x} external in [the] ratio {v} : {w}
+    {n} divide {x} [internal] in [the] ratio [of] {v} : {w}
+    {n} divide {x} external in [the] ratio [of] {v} : {w}
+    let {n} divide {x} [internal] in [the] ratio {v} : {w}
+    let {n} divide {x} external in [the] ratio {v} : {w}
 point_by_ratio
     [draw] [a|the] [point] {n} (on|of|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
-    let {n} is [the|a] point (on|of) {x1} dividing it [internal] in [the] ratio {v} : {w}
+    let {n} is [the|a] point (on|of) {x1} divide it [internal] in [the] ratio {v} : {w}
     let {n} is [the|a] point (on|of) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
-    {n} (on|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
+    {n} [is] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
     let {n} is [the|a] point (on|of|in) {x1} divide it [internal] in [the] ratio {v} : {w}
 point_by_length
     [draw] [a|the] [point] {n} (on|of|in) {x1} (with|where|such-that) {fact}
     [draw] [a|the] point {n} (with|where|such-that) {fact}
-    [let] {n} [is|lies] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {fact}
+    [let] {n} [is|lies] [the|a] [point] (on|of|in) {x1} (with|where|such-that|and|,) {fact}
     draw [a] point {n} (on|of|in) {x1} (with|where|such-that) {fact}
     [draw] [a|the] [point] {n} (inside|outside|above|below) {x1} (with|where|such-that) {fact}
     [let] {n} is [a|the] [point] (inside|outside|above|below) {x1} (with|where|such-that) {fact}
@@ -224,9 +226,9 @@ circumscribe
     circumscribe {x1} (about|on|to) {y}
     circumscribe {y}
 shade
-    show [the|all] (places|region|area|points|point) {cond}
+    show [the|all] (places|region|area|point+) {cond}
     [shade|draw|colour] [the|all] everywhere {cond}
-    [shade|draw|colour] [the|all] (places|region|area|points|point|part|set|locus|place|everywhere|outside|inside) {cond}
+    [shade|draw|colour] [the|all] (places|region|area|point+|part|set|locus|everywhere|outside|inside) {cond}
     shade {cond}
     shade {x} [in] {c}
     shade {x}
@@ -234,7 +236,7 @@ shade
     shade [the|all] (part|places|region|area) of {y} {cond}
     shade [the] region where {ref} hold
     shade [the] [region] where (all|both) [of] [the|them] [condition] hold
-    draw [the|all] (places|region|point|area) {cond}
+    draw [the|all] (places|region|point+|area) {cond}
     draw [the] (places|locus|set|region) of [all] point {cond}
     [the] (set|locus|region) of [all] point {cond}
     [the] (set|locus|region) of [all] point of {y} {cond}
@@ -254,16 +256,16 @@ style
     (dash|thicken|thin) {x}
     draw {x} {look} and {look2}
     show {x} in {c}
-    trace {x} in {c}
+    trail {x} in {c}
     draw {x} (a|an) {look} {look2} line
     trail [the] outline in {c}
     colour {x} {c} and hide {h}
 hide
-    hide [all] [the] (names|label|labels)
-    hide [the] (names|label|labels) of {x}
+    hide [all] [the] (names|call|labels)
+    hide [the] (names|call|labels) of {x}
     hide {x}
     hide {x} and {y}
-    (hide|delete) everything (except|but) {x}
+    (hide|delete) everything except {x}
     hide all
 show
     show {x} again
@@ -280,7 +282,7 @@ lock
 unlock
     unlock {x}
 label_on
-    label {x}
+    call {x}
     show [the] names of {x}
     call {x}
 trail
@@ -291,10 +293,10 @@ cover
     cover {x}
     cover up {x}
 write
-    (write|draw|put) [the] [words|text] {q}
-    (write|draw|put) [the] [words|text] {q} at {place}
-    (write|draw|put) [the] [words|text] {q} (on|at|in|beside) the (upper|lower|left|right)
-    (write|draw|put) [the] [words|text] {q} (beside|at|on|above|below|under|inside) {x1}
+    (write|draw) [the] [words|text] {q}
+    (write|draw) [the] [words|text] {q} at {place}
+    (write|draw) [the] [words|text] {q} (on|at|in|beside) the (upper|lower|left|right)
+    (write|draw) [the] [words|text] {q} (beside|at|on|above|below|under|inside) {x1}
 dial
     draw [a|an] [new] [angle] dial [call] {n} [going] [ranging] from {v} to {w} [in steps of {k}]
     draw [a|an] [new] [angle] dial [call] {n} [that|which] goes (from|between) {v} (to|and) {w} [in steps of {k}]
@@ -326,7 +328,7 @@ measure
     draw {m} and measure it
     {m} =
     what size is {m}
-    what angle (does|is) {x} (makes|make|between) [with {y}]
+    what angle (does|is) {x} (makes|draw|between) [with {y}]
     (what|which) angle is between {x}
     how long is it from {x1} to {y1}
     what size is {x}
@@ -347,7 +349,7 @@ measure
     what {m} is
     what {m}
     how many {u} is it from {x1} to {y1}
-    find how long {x} is
+    measure how long {x} is
     measure how long {x} is
 conclude
     (prove|show) [that] {claim}
@@ -358,8 +360,8 @@ conclude
 suppose
     let {claim}
 draw
-    draw {x} [,] (with|where|such-that|in which|having) {facts}
-    {x} [,] (with|where|such-that|in which|having) {facts}
+    draw {x} [,] (with|where|such-that|in which) {facts}
+    {x} [,] (with|where|such-that|in which) {facts}
     draw {x}
     {r} draw {x}
     {r} , draw {x}

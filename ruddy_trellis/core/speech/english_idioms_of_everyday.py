@@ -16,6 +16,14 @@ _SIDED = {
     "eight": "octagon", "3": "triangle", "4": "quadrilateral", "5": "pentagon", "6": "hexagon", "8": "octagon",
 }  # fmt: skip
 
+#: What is done to things, as it is said of them.
+_DONE = {
+    "turned": "turn", "rotated": "rotate", "reflected": "reflect", "mirrored": "reflect", "moved": "move", "shifted": "move",
+    "translated": "translate", "enlarged": "enlarge", "shaded": "shade", "coloured": "colour", "colored": "colour", "drawn": "draw",
+    "constructed": "construct", "marked": "mark", "measured": "measure", "joined": "join", "hidden": "hide", "bisected": "bisect",
+    "extended": "extend", "produced": "produce", "labelled": "label", "labeled": "label",
+}  # fmt: skip
+
 
 def _compared(found: re.Match[str]) -> str:
     """ "points P such that PT < PH": to which of two they are closer."""
@@ -23,8 +31,37 @@ def _compared(found: re.Match[str]) -> str:
     return f"points {'closer to' if is_closer else 'further from'} {found[2]} than {'to' if is_closer else 'from'} {found[4]}"
 
 
+def _traced(found: re.Match[str]) -> str:
+    """A trail of what is not there yet: it is drawn first."""
+    return f"draw {found[2]} and {found[1].lower()} it"
+
+
+#: How far the steps of a dial are apart that goes "by twos".
+_BY = {"ones": "1", "twos": "2", "fives": "5", "tens": "10", "halves": "0.5", "tenths": "0.1"}
+
+
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)^(hide|delete|remove|erase) (?:everything|all)(?: else)? (?:but|except(?: for)?|apart from) (?=\S)", r"\1 everything except "),
+    (r"(?i)^(?:pop|put|stick|place|set|get) (an? (?!\d)[a-z -]+?|the [a-z -]+?|two [a-z -]+?) down(?=[ .!]*$|,)", r"draw \1"),
+    (r"(?i)\b(?:really|actually|truly|indeed) (?=\w)", ""),
+    (
+        r"(?i)^(?:i want |we want |have |get )?(?-i:([A-Z])) and (?-i:([A-Z])) (?:to be )?(?:joined|connected|linked) (?:up )?(?:by|with) "
+        r"(an? [a-z, -]*(?:line|segment))(?=[ .!]*$)",
+        r"join \1 and \2 with \3",
+    ),
+    (
+        r"(?i)^(?:join|connect|link) (?-i:([A-Z])) (?:and|to|with) (?-i:([A-Z])) (?:by|with) an? (?:straight )?"
+        r"((?:dashed|dotted|thick|thin|bold|red|blue|green|black|brown|orange|purple)(?:,? and |, | )?\w*) (?:straight "
+        r")?(?:line|segment)(?=[ .!]*$)",
+        lambda found: f"draw the segment {found[1]}{found[2]} and make it {' and '.join(re.findall('(?!and)[a-z]+', found[3]))}",
+    ),
+    (r"(?i)^dimension (?-i:([A-Z]|[a-z])) ?(?:to|-|–|from|and) ?(?-i:([A-Z]|[a-z]))(?=[ .!]*$)", r"measure the distance from \1 to \2"),
+    (
+        r"(?i)\b(?:whose|with|its|the) radius (?:is |being )?(?:controlled|given|set|driven|changed) by (?:the )?(?:dial )?"
+        r"(?=(?-i:[a-z])\b)",
+        "with radius ",
+    ),
     (r"(?i)^(?:leave|put|show) a (?:trail|trace) (?:behind|of|after) (?=\S+[ .!]*$)", "trail "),
     (
         r"(?i)^how much (?:longer|bigger|greater|larger|more) is (\S+|(?:the )?angle \S+) than (\S+|(?:the )?angle \S+?)(?=[ ?.!]*$)",
@@ -42,9 +79,8 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)^show (?:me )?(?:all )?(?:the )?(?:points|places) (?:exactly )?(?=\d)", "draw the points "),
     (r"(?i)\bboth (?=(?:within|less|more|closer|nearer|further|inside|at least|at most)\b)", ""),
     (
-        r"(?i)\b(?:set of )?(?:all )?(?:the )?points (?-i:([A-Z])) (?:such that|so that|with|where|for which) "
-        r"(?-i:\1([A-Z])) ?([<>≤≥]) ?(?-i:\1([A-Z]))"
-        r"(?=[ .!]*$)",
+        r"(?i)\b(?:set of )?(?:all )?(?:the )?points (?-i:([A-Z])) (?:such that|so that|with|where|for which) (?-i:\1([A-Z])) ?([<>≤≥]) "
+        r"?(?-i:\1([A-Z]))(?=[ .!]*$)",
         _compared,
     ),
     (
@@ -80,10 +116,8 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)^(from|through|at|on) ((?-i:[A-Z]{1,2})),? (?:I|we|you|one) (?=draws?\b|constructs?\b)", r"\1 \2 "),
     (r"(?i)\bthe (triangle|circle|square|rectangle|quadrilateral|parallelogram|polygon)[’']s (?=\w)", r"the \1 "),
     (
-        r"(?i)^((?:.* )?)(?:put |draw |show )?the (triangle|circle|square|quadrilateral) "
-        r"(centroid|incent(?:re|er)|circumcent(?:re|er)|orthocent(?:re|er)|cent(?:re|er)|incircle|circumcircle|area|"
-        r"perimeter|medians|altitudes)(?: in| on)?"
-        r"(?=[ .!?]*$)",
+        r"(?i)^((?:.* )?)(?:put |draw |show )?the (triangle|circle|square|quadrilateral) (centroid|incent(?:re|er)|circumcent"
+        r"(?:re|er)|orthocent(?:re|er)|cent(?:re|er)|incircle|circumcircle|area|perimeter|medians|altitudes)(?: in| on)?(?=[ .!?]*$)",
         r"\1the \3 of the \2",
     ),
     (r"(?i)\bline from (?-i:([A-Z])) straight (?:down )?to (?=(?-i:[A-Z]{2}|[a-z])\b)", r"perpendicular from \1 to "),
@@ -144,9 +178,8 @@ OF_EVERYDAY: Idioms = (
     ),
     (r"(?i)\b(line|circle|ray) by (?=(?-i:[A-Z])\b)", r"\1 through "),
     (
-        r"(?i)\bcircle (?:which|that) (?:passes|goes) (?:from|through|by) (?-i:([A-Z])) and (?:which |that )?has (?:its "
-        r"|the |a )?cent(?:re|er) "
-        r"(?:in|at|on) (?-i:([A-Z]))\b",
+        r"(?i)\bcircle (?:which|that) (?:passes|goes) (?:from|through|by) (?-i:([A-Z])) and (?:which |that )?has (?:its |the |a )?cent"
+        r"(?:re|er) (?:in|at|on) (?-i:([A-Z]))\b",
         r"circle with centre \2 through \1",
     ),
     (r"(?i)\btangents? (?:at|on) (the circle|circle (?-i:[a-z]))(?=[ .!]*$)", r"tangents to \1"),
@@ -207,8 +240,7 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)^(divide .+ into \w+ (?:equal )?parts?),? (?:starting|beginning|from) (?:from |at |with )?(?-i:[A-Z])(?=[ .!]*$)", r"\1"),
     (
         r"(?i)\b(?:an? |the )?triangle (?:made )?(?:with|from|out of) (?-i:([A-Z]),? (?:and )?([A-Z])),? and (?:a|one) "
-        r"(?:new|third|further) "
-        r"(?:point|corner|vertex)\b",
+        r"(?:new|third|further) (?:point|corner|vertex)\b",
         r"a triangle on \1\2",
     ),
     (r"(?i)\b(?:mediatrix|mediatrice)\b", "perpendicular bisector"),
@@ -281,8 +313,7 @@ OF_EVERYDAY: Idioms = (
     ),
     (
         r"(?i)^(?:draw )?from (?:every|each) (?:corner|vertex),? (?:draw )?(?:the |a )?(?:line|segment) to the "
-        r"(?:middle|midpoint|centre|center) of the "
-        r"opposite side(?=[ .!]*$)",
+        r"(?:middle|midpoint|centre|center) of the opposite side(?=[ .!]*$)",
         "draw the medians",
     ),
     (r"(?i)\bangle by (?=(?-i:[A-Z])\b)", "angle at "),
@@ -326,4 +357,71 @@ OF_EVERYDAY: Idioms = (
     ),
     (r"(?i)\b(?:the |a )?circle inside (?:the |a )?triangle,? (?:that|which) touches (?:all )?(?:the |its |three )*sides", "the incircle"),
     (r"(?i)\bsquare corner\b", "right angle"),
+    # What has to be done to a thing, said of the thing: "the triangle must be turned 60 degrees".
+    (
+        rf"(?i)^(.+?) (?:must|should|has to|have to|needs? to|is to|are to|ought to|shall) be ({'|'.join(_DONE)})\b ?(.*?)(?=[ .!]*$)",
+        lambda found: f"{_DONE[found[2].lower()]} {found[1]} {found[3]}".rstrip(),
+    ),
+    # Where and with what it is drawn, which says nothing of it.
+    (
+        r"(?i),? (?:on|in) (?:the|this|our|your) (?:page|sheet|screen|blackboard|whiteboard|exercise book|notebook)(?=[ ,.!]|$)",
+        "",
+    ),
+    (r"(?i),? (?:with|using) (?:a|the|your|my) (?:ruler|pencil|set square|protractor)(?=[ .!]*$)", ""),
+    (
+        r"(?i)^(?:an?|the) (?:path|fence|road|pipe|ditch|line|wall) (?:runs|goes|leads|is laid) from (?-i:([A-Z])) (?:at right "
+        r"angles|perpendicular|square) to (?:the )?(?-i:([A-Z]{2}|[a-z]))(?=[ .!]*$)",
+        r"draw the perpendicular from \1 to \2",
+    ),
+    (
+        r"(?i)^where (?:could|can|must|should|might|may) (?:i|we|you|one|somebody|a (?:child|person|tap|tree|bench)) "
+        r"(?:stand|be|sit|stay|go)(?: so as)?,? (?:to be )?(?:at )?(?:the same distance|equally far|just as far|equidistant) from "
+        r"(?-i:([A-Z])) (?:and|as from) (?-i:([A-Z]))(?=[ ?.!]*$)",
+        r"draw the perpendicular bisector of \1\2",
+    ),
+    (r"(?i)^(?:shade |colou?r )?everything (?=(?:within|closer|nearer|further|less|more|at)\b)", "shade the places "),
+    (
+        r"(?i)^how much (?:further|farther|longer|more) is it from (?-i:([A-Z])) to (?-i:([A-Z])) than from (?-i:([A-Z])) to (?-i:([A-Z]))"
+        r"(?=[ ?.!]*$)",
+        r"what is \1\2 - \3\4",
+    ),
+    (
+        r"(?i)^(?:make|turn|put) (?:the )?(?:dial )?(?-i:([a-z])) (?:up |down )?(?:a (?:little )?bit |a little |somewhat |slightly )?"
+        r"(?:bigger|smaller|larger|greater|less|more|up|down),? (?:say|perhaps|maybe|for example)(?: to)?,? (-?\d+(?:\.\d+)?)(?=[ .!]*$)",
+        r"set \1 to \2",
+    ),
+    (r"(?i)^(trace|trail) (?=(?:the|a) (?:midpoint|centroid|circumcentre|incentre|orthocentre|foot|image)\b)(.+?)(?=[ .!]*$)", _traced),
+    (r"(?i)^(?:tell|give|show) (?:me|us) (?=all\b)", ""),
+    (r"(?i)\ball (three|four|five|six) (?=(?:angles|sides|corners|medians|altitudes|heights|bisectors)\b)", r"the \1 "),
+    (r"(?i)^how far is it from (.+?) (?:until|till|up to|as far as) (?=\S)", r"how far is it from \1 to "),
+    (r"(?i)^(?:(?:we|i|let us|let[’']?s) )?(?:begin|start)(?: off)? with (?=\S)", "draw "),
+    (r"(?i)^rule (?=(?:a|the|one)? ?(?:straight )?line (?=\d))(?:a |the |one )?(?:straight )?line ", "draw a segment "),
+    (r"(?i)^rule (?=(?:a|the|one|two) )", "draw "),
+    (r"(?i)\band (?:find|mark|show) its middle(?=[ .!]*$)", "and its midpoint"),
+    (r"(?i)^(?:peg|set|lay|mark) out (?=(?:a|an|the|one|two|three)\b)", "draw "),
+    (
+        r"(?i)^(?:lay|run|stretch|put) (?:a|the) (?:hose|rope|string|wire|pipe|cord|cable|chain) (?=(?:from|between)\b)",
+        "draw the segment ",
+    ),
+    (
+        r"(?i)^how many square (?:met(?:re|er)s|centimet(?:re|er)s|cm|m) (?:is|has|does|are (?:in|inside)|big is) (.+?)(?: have| cover| "
+        r"measure)?(?=[ ?.!]*$)",
+        r"what is the area of \1",
+    ),
+    (r"(?i)\bthe (?:bed|garden|lawn|plot)(?=[ ?.!]*$)", "the polygon"),
+    (r"(?i)^(diameter|radius|circumference)(?= ?\?$)", r"what is the \1"),
+    (r"(?i)^(?:label|show|mark|write|give) (?:the |all )?(?:side lengths|lengths of (?:the |all )?sides)(?=[ .!]*$)", "measure the sides"),
+    (r"(?i)^(?:colou?r|fill|shade|paint) the inside (?=(?:in )?\w+[ .!]*$)", "fill the polygon "),
+    (r"(?i)^how much (?:measures|is) (?=(?:the )?angle\b)", "what is "),
+    (r"(?i)\bangle (?:in|at) (?:the )?corner (?=(?-i:[A-Z])\b)", "angle at "),
+    (
+        r"(?i)^(?:let|make) (?:the )?(?:point |dial )?(?-i:([A-Z]|[a-z])) (?:run|go|move|travel|slide)(?: (?:around|round|along|on|up and "
+        r"down|to and fro|back and forth)(?: (?:the circle|it|(?-i:[a-z])))?)? (?:on its own|by itself|automatically)(?=[ .!]*$)",
+        r"make \1 move",
+    ),
+    (
+        r"(?i)\b(?:dial|slider) (?-i:([a-z])) (?:going |running )?from (-?\d+) to (-?\d+) by "
+        r"(ones|twos|fives|tens|halves|tenths)(?=[ .!]*$)",
+        lambda found: f"dial {found[1]} from {found[2]} to {found[3]} in steps of {_BY[found[4].lower()]}",
+    ),
 )

@@ -13,8 +13,26 @@ def _turned(found: re.Match[str]) -> str:
     return f"rotate {found[1]} by {180 if found[2].lower() == 'half' else 90} degrees"
 
 
+#: The verbs of transformations that are said as things.
+_VERB_OF = {
+    "enlargement": "enlarge", "dilation": "enlarge", "rotation": "rotate", "reflection": "reflect", "translation": "translate",
+}  # fmt: skip
+
+
+def _turned_to(found: re.Match[str]) -> str:
+    """Which way is turned to the left."""
+    return f"{found[1]} {'anticlockwise' if found[2].lower() == 'left' else 'clockwise'}"
+
+
 #: Ways of saying images, by how they are read.
 OF_IMAGES: Idioms = (
+    (r"(?i)\b(?:the )?x[- ]?axis\b", "the horizontal axis"),
+    (r"(?i)\b(?:the )?y[- ]?axis\b", "the vertical axis"),
+    (
+        r"(?i)^(reflect .+?) and then (?:reflect )?(?:the result|the image|that|it|this)(?: again)? (?=(?:in|about|over|across) )",
+        r"\1 and then ",
+    ),
+    (r"(?i)^reflect (\S+) first in (\S+),? and then in (?=\S)", r"reflect \1 in \2 and then in "),
     (
         r"(?i)^(translate|reflect|rotate|enlarge|shift|slide|dilate|turn|invert) (?-i:([A-Z]['′]?(?:, [A-Z]['′]?)*,? "
         r"and [A-Z]['′]?)) (?=\w)",
@@ -52,5 +70,23 @@ OF_IMAGES: Idioms = (
     (
         r"(?i)^(?:draw |find |mark |construct )?(?:an? |the )?image of (.+?) (?:after|by) (?:a|the) (half|quarter) turn\b",
         _turned,
+    ),
+    # What a thing becomes: "the triangle after an enlargement by 3 with centre C".
+    (
+        r"(?i)^(?:see |show |draw |find )?(.+?) after (?:an? |the )?(enlargement|dilation|rotation|reflection|translation) "
+        r"(?=(?:by|of|in|about|around|with|from|through|over)\b)(?:of (?=\d))?",
+        lambda found: f"{_VERB_OF[found[2].lower()]} {found[1]} ",
+    ),
+    (r"(?i)\b(\d[\d.]* ?(?:°|degrees?)) to (?:the )?(left|right)\b", _turned_to),
+    (
+        r"(?i)^(?:reflect|mirror) (?:the )?(?:point )?(?-i:([A-Z])) (?:in|over|across|about) (.+?),? and (?:label|call|name) (?:the |its "
+        r"|it)?(?:new |image |mirror )?(?:vertex|point|image|corner)?(?: point)? ?(?-i:([A-Z]['′’]?))(?=[ .!]*$)",
+        r"let \3 be the reflection of \1 in \2",
+    ),
+    # The image of a corner of a shape is named after it in any case.
+    (
+        r"(?i)\b((?:triangle|shape|figure|polygon|quadrilateral|(?-i:[A-Z]{3,6}))\b.*?),? and (?:label|call|name) (?:the |its )?(?:new "
+        r"|image )?(?:vertex|point|image|corner)(?: point)? (?-i:[A-Z])['′’](?=[ .!]*$)",
+        r"\1",
     ),
 )

@@ -1,12 +1,11 @@
-"""Idioms of English for points and straight things: where they are, through what they go, what they make.
+"""Idioms of English for straight things: through what they go, how long they are, what they make; and words that stand about them.
 
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
 
 import re
 
-from .english_amounts import NUMBERS, PARTS
-from .idiom_parts import SIZE, Idioms
+from .idiom_parts import POLYGON, SIZE, Idioms
 
 #: How many times something is taken, in words.
 _TIMES = {"twice": "2", "double": "2", "three times": "3", "half": "0.5", "": "1"}
@@ -25,25 +24,15 @@ def _times(found: re.Match[str]) -> str:
     return f"let {found[3]} be the image of {found[2]} under the enlargement from {found[1]} by the factor {times:g}"
 
 
-#: How many times as far something is.
-_FAR = {"twice": 2, "three times": 3, "four times": 4}
-
-
-def _laid_off(found: re.Match[str]) -> str:
-    """ "lay off 3 cm from A along AB": the point at that distance from the end that is named, else from the first."""
-    one, other = found[3], found[4]
-    start = found[2] or found[5] or one
-    if start not in (one, other):
-        return found[0]
-    end = other if start == one else one
-    if found[1].isupper():
-        return f"mark the point on ray {start}{end} at the distance {found[1]} from {start}"
-    return f"mark the point {found[1]} from {start} towards {end}"
-
-
-#: Ways of saying points and straight things, by how they are read.
+#: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
-    (r"(?i)\b(?:that|which) (?:is |lies )?(?:at )?(?:the same|an equal|equal) distances? (?:away )?(?:from|to) ", "equidistant from "),
+    (
+        rf"(?i)^(extend|produce|continue|lengthen) (?:the )?(?:line |segment |side )?(?-i:([A-Z]{{2}})) by ({SIZE}) "
+        r"(?:past|beyond|over|through) "
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        r"\1 \2 beyond \4 by \3",
+    ),
+    (r"(?i)\bwith (?-i:([A-Z]{2})) as (?:one|an|the first|its) (?:arm|side)\b", r"with arm \1"),
     (
         r"(?i)\bdraw (?-i:([A-Z])([A-Z])) perpendicular to (\S+?),? (?:meeting|to meet|cutting|to cut) (?:it|\3) "
         r"(?:at|in) (?-i:\2)(?=[ .!]*$)",
@@ -54,7 +43,6 @@ OF_LINES: Idioms = (
         r"(?:line )?\3(?=[ .!]*$)",
         r"draw \1\2 perpendicular to \3",
     ),
-    (r"^(?:[Ll]et )?([A-Z]) ∈ (\S+?)(?=[ .!]*$)", r"let \1 be a point on \2"),
     (r"(?i)\b(?:to|so as to) (?:meet|cut|cross) (?=\S+(?: produced)? (?:at|in) (?-i:[A-Z])(?=[ .!]*$))", "meeting "),
     (
         r"^([A-Z]{2}) and ([A-Z]{2})(?:,)? (?:when |are )?(?:produced|extended|prolonged),? (?:to )?meet (?:at|in) ",
@@ -72,24 +60,8 @@ OF_LINES: Idioms = (
     ),
     (r"(?i)\bcapitals? ((?-i:(?:[a-z] ){0,7}[a-z]))\b(?!['’])", lambda found: found[1].replace(" ", "").upper()),
     (r"(?i)\bsegment (?:which is |that is )?long of (?=\d)", "segment of length "),
-    (
-        r"(?i)^(?:put |mark |draw |place )?(\w+) points? (?:evenly|equally|regularly)(?: (?:spaced|spread|placed|distributed))? "
-        r"(?:on|around|round|along) ([^.]+)",
-        r"divide \2 into \1 equal parts",
-    ),
-    (
-        r"(?i),? (?:with )?no three (?:of them )?(?:are |being |lie |lying )?(?:(?:in|on) (?:a|one|the same) (?:straight )?line|"
-        r"collinear|in line)(?=[ .!]*$)",
-        "",
-    ),
     (r"(?i)\b(slider|dial) for (?:an? |the )?(?:angle|number|value|length|radius|size) (?=(?:from|between)\b)", r"\1 "),
-    (r"(?i)\bthe distance of (?-i:([A-Z])) (?:and|to) (?=(?-i:[A-Z])\b)", r"the distance from \1 to "),
-    (r"(?i)^let ((?-i:[A-Z])) be such that ", r"let \1 be the point such that "),
     (r"(?i)^(extend|produce|continue) ((?-i:[A-Z]{2})) past ", r"\1 \2 beyond "),
-    (
-        rf"(?i)^(?:mark out|mark off|step off|set off|measure off|measure out) ({SIZE}) from (?-i:([A-Z])) (?=towards?\b)",
-        r"mark the point \1 from \2 ",
-    ),
     (
         r"(?i)^copy (?:the )?(?:segment |length |line )?(?-i:([A-Z]{2})) (?:on|onto|along) (?:the )?ray "
         r"(?-i:([A-Z])([A-Z]))(?:,? (?:starting )?(?:at|from) (?-i:\2))?(?=[ .!]*$)",
@@ -99,13 +71,7 @@ OF_LINES: Idioms = (
         rf"(?i)^offset (?:the )?(?:line |segment |side )?(\S+) by (?:a distance of )?({SIZE}|(?-i:[a-z]))(?=[ .!]*$)",
         r"draw a line parallel to \1 at a distance of \2",
     ),
-    (r"(?i)^(?:the )?points (?=[A-Z]\w*(?:, ?[A-Z]\w*)*,? (?:and )?[A-Z]\w* are the )", ""),
     (r"(?i)^denote by ((?-i:[A-Z])\w*(?:(?:, ?| and )(?-i:[A-Z])\w*)+) the (.+?)(?:,? respectively)?(?=[ .!]*$)", r"\1 are the \2"),
-    (
-        r"(?i)\b((?-i:an?) (?:point|dot|peg|spot) (?:on|along) .+?) (?:that|which) (?:I |we |you |one )?can (?:be )?"
-        r"(?:slide|slid|move|moved|drag|dragged)(?: along it)?(?=[ .!]*$)",
-        r"\1",
-    ),
     (
         r"(?i)\bsegment from ([A-Z]) (?:that is )?(?:as long as|equal to|equal in length to|of the same length as) ([A-Z]{2})\b",
         r"segment from \1 of length \2",
@@ -121,10 +87,6 @@ OF_LINES: Idioms = (
         r"vector from \1 to \2",
     ),
     (r"^((?:[Dd]raw |[Mm]ake |[Aa] |[Tt]he )*[Ss]egment [A-Z]{2}), (\d[\d.]*(?: ?[cm]?m)?)(?: long)?(?=[ .!]*$)", r"\1 of length \2"),
-    (
-        r"(?i)^(put|place|make|mark) (an? )?(?:small |little )?(?:cross|dot|spot|blob) (?=half ?way|in the middle|at the mid)",
-        r"\1 \2point ",
-    ),
     (r"(?i)^(?:set|mark) out (?=an?\b|the\b)", "draw "),
     (r"(?i)\bpass(es|ing)? in (?=(?-i:[A-Z])\b)", r"pass\1 through "),
     (r"(?i)^please to (?=\w)", ""),
@@ -135,10 +97,7 @@ OF_LINES: Idioms = (
     ),
     (r"(?i)^lay (?:out|down) (?=an?\b|the\b)", "draw "),
     (r"(?i)\bnumber (?=sliders?\b|dials?\b)", ""),
-    (r"(?i)\b(variable|moving|movable|running|arbitrary|generic) (?=points?\b)", "any "),
-    (r"(?i)\b(?:a|an|the) any (?=points?\b)", "any "),
     (r"(?i),? (?:and )?where does (?:it|the point|[A-Z]) (?:land|go|end up|end|lie|come)(?=[ ?.!]*$)", ""),
-    (r"(?i)\b(put|draw|make|place) (an? \w+) here\b", r"\1 \2"),
     (r"(?i)\bto the left (?=(?:about|around|round) )", "anticlockwise "),
     (r"(?i)\bto the right (?=(?:about|around|round) )", "clockwise "),
     (
@@ -147,16 +106,14 @@ OF_LINES: Idioms = (
     ),
     (r"(?i)\bto be (?=thicker|thinner|dashed|dotted|red|blue|green|yellow|black|hidden|bigger)", ""),
     (r"\b(closer|nearer) to ([A-Z]{1,2}) than ([A-Z]{1,2})\b", r"\1 to \2 than to \3"),
-    (r"^[Tt]he point ([A-Z]) (?=divides\b)", r"\1 "),
     (r"(?i)\b(and|that|which) goes (?:by|over|through) (?=[A-Z]\b)", r"\1 passes through "),
     (r"(?i)\bsurface area of\b|\bsurface of (?=the\b|[A-Z]{3,})", "area of "),
     (r"(?i)\bthe ratio from ([A-Z]{2}) to ([A-Z]{2})\b", r"the ratio of \1 to \2"),
     (r"(?i)^(the .+?),? (?:call|name) (?:it )?([A-Z])(?=[ .!]*$)", r"let \2 be \1"),
     (r"(?i)\b(?:the )?same vector (?=from|at|starting)", "the vector equal to it "),
     (
-        r"(?i)^(?:extend|produce|prolong) ([A-Z])([A-Z]) (?:beyond|past|through) (?:\1|\2) to (?:a point )?([A-Z]),? "
-        r"(?:making|so that|such that|"
-        r"with|so as to make) ((?:\3\1|\1\3|\3\2|\2\3)) (?:equal to|=|equals|is equal to|the same length as) ([A-Z]{2})\b",
+        r"(?i)^(?:extend|produce|prolong) ([A-Z])([A-Z]) (?:beyond|past|through) (?:\1|\2) to (?:a point )?([A-Z]),? (?:making|so "
+        r"that|such that|with|so as to make) ((?:\3\1|\1\3|\3\2|\2\3)) (?:equal to|=|equals|is equal to|the same length as) ([A-Z]{2})\b",
         lambda found: f"produce {_outward(found)} to {found[3]} so that {found[4]} = {found[5]}",
     ),
     (
@@ -180,18 +137,6 @@ OF_LINES: Idioms = (
     ),
     (r"\b(in|on) line (?=[A-Z]{2}\b|[a-z]\b)", r"\1 the line "),
     (r"(?i)\b(find|draw|make|get|build|construct|mark|put)\s+(?:me|us)\b", r"\1"),
-    # The point of a line that is nearest to another one is a foot.
-    (
-        r"\b(?:the )?point (?:on|of) (?:the )?(line [A-Z]{2}|[a-z]) (?:that is )?(?:closest|nearest) to ([A-Z])\b",
-        r"the foot from \2 to \1",
-    ),
-    # Points in general position are never in line.
-    (
-        r"(?i)\s*,?\s*\b(?:(?:that|which) (?:do|are) )?not (?:(?:all )?(?:lie|lying) )?(?:(?:on|in) (?:a|one|the same) "
-        r"(?:straight )?line|collinear|in line)(?=[ .!]*$| and\b)",
-        "",
-    ),
-    (r"(?i)\bnon-?\s?collinear\s+(?=points)", ""),
     (r"(?i)\b(join|connect) (them|the points|these) up\b", r"\1 \2"),
     (r"(?i)(\d\S*(?:\s*[cm]?m\b)?) each\b", r"\1"),
     (r"(?i)(\d\s*(?:°|degrees?)) between (?:them|these)\b", r"\1"),
@@ -209,59 +154,27 @@ OF_LINES: Idioms = (
         r"(?i)^(?:extend|produce|prolong) (.+?) and (.+?) (?:until they|to|so that they|till they) meet (?:at|in) ",
         r"let \1 and \2 produced meet at ",
     ),
-    (r"\bpoints?, (?=[A-Z]\b)", "points "),
     (r"(?i)\b(?:that|which) (?:goes|runs|ranges) (?=from\b)", ""),
-    (r"\bpoints? ([A-Z]) (?:with|such that|so that|for which) \1([A-Z]) = \1([A-Z])\b", r"points equidistant from \2 and \3"),
     (r"(?i)^inscribe (an? .+?) in (.+?) with (?:one|an?|its) (vertex|corner) at (\w+)", r"draw \1 in \2 with a \3 at \4"),
-    (r"(?i)\binto (halves|thirds|quarters|fifths)\b", lambda found: f"into {PARTS[found[1].lower()]} equal parts"),
-    (
-        r"(?i)^(?:put|mark|draw|place) (\w+) (?:equally|evenly|regularly) spaced points (?:on|around|round|along) ([^.]+)",
-        r"divide \2 into \1 equal parts",
-    ),
     (r"(?i)\s+in (?:this|that|the given) order\b", ""),
     (r"(?i),?\s*\bplease\b\s*,?", " "),
     (r"(?i)(?<!^)\s+on the board(?=\s*(?:,|with|and))", ""),
-    (r"(?i),? (\d\S*(?:\s*[cm]?m)?) (?:away )?from it\b", r" at a distance of \1"),
+    (r"(?i)\b(parallel\b.*?),? (?:at a distance of )?(\d\S*(?:\s*[cm]?m)?) (?:away )?from it\b", r"\1 at a distance of \2"),
     (r"(?i)\b(segment(?: [A-Z]{2})?|line segment(?: [A-Z]{2})?) (?:that|which) is (\d\S*(?:\s*[cm]?m)?) long\b", r"\1 of length \2"),
     (r"(?i)\bpick (?=(?:an?|one|two|three|four|five|six|any|some) )", "mark "),
     (r"(?i)\b(at|is|about|around|round|from|through|to|and|with|on|cent(?:re|er)|of) the origin\b", r"\1 (0, 0)"),
-    (r"(?i)^put (?:the )?(?:point )?([A-Z]) at (\([^)]*\)) and ([A-Z]) at (\([^)]*\))", r"put \1 at \2 and put \3 at \4"),
-    (
-        r"(?i)^put (?:(?:an?|one|two|three|four|five) )(?:(?:more|other) )?(?=points?\b)",
-        lambda found: found[0].lower().replace("put", "mark"),
-    ),
-    (r"(?i)\bmark ((?:one|two|three|four|five|six)) (?:more|other) (?=points?\b)", r"mark \1 "),
-    (r"(?i)\b((?:one|two|three|four|\d) (?:thirds?|quarters?|fifths?)) along (?=[A-Z]{2}\b)", r"\1 of the way along "),
     (
         r"^(?:[Dd]raw )?(?:the )?(line|segment) ([A-Z])([A-Z]) (?:through|joining|between) the midpoints of (.+?)(?=[ .!]*$)",
         r"let \2 and \3 be the midpoints of \4 and draw the \1 \2\3",
     ),
     (
-        r"^(?:[Cc]opy|[Cc]arry|[Tt]ransfer|[Ss]tep off) (?:the )?(?:length|distance) (?:of )?([A-Z]{2}) (?:on ?to|along|over to) "
-        r"(?:the )?ray (?:from )?([A-Z])(?: (?:through|to|towards) )?([A-Z])\b",
-        r"the point at \1 from \2 towards \3",
-    ),
-    (
-        r"^(?:[Mm]ark|[Ll]et|[Pp]ut|[Tt]ake|[Cc]hoose|[Ff]ind) (?:a )?(?:the )?(?:point )?([A-Z]) (?:be (?:a |the )?point )?on "
-        r"([A-Z])([A-Z]) "
-        r"(?:such that|so that|with|where) \2\1 (?:is|=|equals) (?:an? |one )?((?:two |three "
-        r")?(?:half|thirds?|quarters?|fifths?)) of \2\3",
-        r"let \1 be the point \4 of the way from \2 to \3",
-    ),
-    (
-        r"^(?:[Ee]xtend|[Pp]roduce|[Pp]rolong) ([A-Z])([A-Z])(?: beyond \2| past \2)? to (?:a )?(?:point )?([A-Z]),? (?:so "
-        r"that|such that|with|where) "
-        r"(\1|\2)\3 (?:is|=|equals) (\d|twice|double|three times|half|) ?(?:of |\*|×)? ?(?:\1\2|\2\1)(?=[ .!]*$)",
+        r"^(?:[Ee]xtend|[Pp]roduce|[Pp]rolong) ([A-Z])([A-Z])(?: beyond \2| past \2)? to (?:a )?(?:point )?([A-Z]),? (?:so that|such "
+        r"that|with|where) (\1|\2)\3 (?:is|=|equals) (\d|twice|double|three times|half|) ?(?:of |\*|×)? ?(?:\1\2|\2\1)(?=[ .!]*$)",
         _times,
     ),
-    (r"(?i)\b(?:the )?(?:set|locus) of (?:all )?(?:the )?points (?:which|that) (?:are|lie) ", "the locus of points "),
     (
         r"(?i)\bperpendicular to (?:the )?(?:segment |line |side )?([A-Z]{2}) (?:at|through|in) its (?:midpoint|middle|centre|center)",
         r"perpendicular bisector of \1",
-    ),
-    (
-        r"(?i)^(?:slide|put|place|set) (?:a |the )?(?:new )?point ([A-Z]) (?:along|to slide on|to slide along) ",
-        r"let \1 be a point on ",
     ),
     (r"(?i)\binfinite (?=line)", ""),
     (r"(?i)\b(?:pointing|facing|going|directed) (?=(?:outwards?|inwards?)\b)", ""),
@@ -271,22 +184,15 @@ OF_LINES: Idioms = (
     ),
     (r"(?i) of the (?:board|page|screen|sheet)(?=[ .!]*$)", ""),
     (
-        r"(?i)\b(two parallel lines(?: (?-i:[A-Z]{2}|[a-z]) and (?-i:[A-Z]{2}|[a-z]))?) and a line (?:crossing|cutting|"
-        r"meeting|that (?:crosses|cuts|meets)) "
-        r"(?:them )?(?:both|them)(?: lines)?\b",
+        r"(?i)\b(two parallel lines(?: (?-i:[A-Z]{2}|[a-z]) and (?-i:[A-Z]{2}|[a-z]))?) and a line (?:crossing|cutting|meeting|that "
+        r"(?:crosses|cuts|meets)) (?:them )?(?:both|them)(?: lines)?\b",
         r"\1 and a transversal",
     ),
-    (r"(?i)\bequally (?:far|distant) from\b", "equidistant from"),
     (r"(?i)\bthe extension of ([A-Z]{2})\b", r"\1 produced"),
     (r"(?i)\bto (half|double|twice) (?:its|the|their) size\b", r"by a factor of \1"),
     (r"(?i)\bby a factor of (?:double|twice)\b", "by a factor of 2"),
     (r"(?i)\b(?:only )?just (?=touch)", ""),
     (r"(?i)\blet fall (?=an?\b|the\b)", "draw "),
-    (r"(?i)\b(?:an?|one) (quarter|third|fifth|sixth|tenth|eighth) (?=of the way)", r"one \1 "),
-    (
-        r"(?i)^(?:put|mark|place|plot) (?:a |the )?point (?=(?:one|two|three|half|\d|three-)\b.*of the way\b|halfway\b)",
-        "mark the point ",
-    ),
     (r"(?i)\bhalf[- ]?way round about\b", "by a half turn about"),
     (r"(?i)\bhalf[- ]?way (?:round|around) (?=the point|point)", "by a half turn about "),
     (r"(?i)\bsegment (?:with|of|having) a length of ", "segment of length "),
@@ -296,10 +202,6 @@ OF_LINES: Idioms = (
         r"parallel to \2 at a distance of \1",
     ),
     (r"(?i),? and (?:it|which) (?:should|must|has to|is to|shall) (?:pass|go) through\b", " passing through"),
-    (
-        r"(?i)\b(?:that|which) is as far (?:away )?from ([A-Z]{1,2}) as (?:it is )?(?:from )?([A-Z]{1,2})\b",
-        r"equidistant from \1 and \2",
-    ),
     (r"(?i)\b(up|down|left|right) by (\d[\d.]*)(?=[ .!]*$)", r"\1 \2"),
     (r"^(.*)\bsegment ([A-Z])([A-Z]) with an arrow at \3(?=[ .!]*$)", r"\1vector from \2 to \3"),
     (
@@ -311,7 +213,6 @@ OF_LINES: Idioms = (
         r"(?:of )?([-−]?[\d.]+)(?=[ .!]*$)",
         r"the line y = \3 * (x - (\1)) + (\2)",
     ),
-    (r"^(?:[Tt]he )?[Pp]oints ([A-Z]\d?(?:, [A-Z]\d?)*,? and [A-Z]\d?) (?=(?:all )?(?:lie|are)\b)", r"\1 "),
     (r"(?i)^(connect|join|link) (.+?),? (?:with|by|using) an? (?:straight )?(?:line segment|segment|line)(?=[ .!]*$)", r"join \2"),
     (
         r"(?i)\bline through ([A-Z]) (?:that|which) (?:bisects|halves|cuts in half) ([A-Z]{2})\b",
@@ -328,8 +229,6 @@ OF_LINES: Idioms = (
     (r"(?i)\b(clockwise|anti-?clockwise|counter-?clockwise) (by|through) (\d[\d.]*) ?(°|degrees?)", r"\2 \3 degrees \1"),
     (r"(?i)^(?:identify|locate) ", "find "),
     (r"(?i)^cut in (?:half|two) ", "bisect "),
-    (r"(?i)\bthe point ([A-Z] )?(?:which divides|dividing) (?=[A-Z]{2} in\b)", r"the point \1that divides "),
-    (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point that divides ", "the point that divides "),
     (r"(?i)\bfind (?=(?:their|the) (?:intersection|crossing|point of intersection)\b.* as [A-Z][ .!]*$)", "mark "),
     (r"(?i)\ball (?=meet (?:at|in) (?:one|a) )", ""),
     (r"(?i)\band label (where they (?:meet|cross)|their (?:intersection|point of intersection|crossing))(?=[ .!]*$)", r"and mark \1"),
@@ -338,23 +237,13 @@ OF_LINES: Idioms = (
         r",.?!]|$)(?! \()",
         r"\1 \2",
     ),
-    (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),
     (r"^[Mm]ove (?:the )?(?:point )?([A-Z]) by (?:the )?(?:vector )?([A-Z]{2})(?=[ .!]*$)", r"translate \1 by the vector \2"),
-    (
-        r"(?i)\bin the ratio (one|two|three|four|five|six) to (one|two|three|four|five|six)\b",
-        lambda found: f"in the ratio {NUMBERS[found[1].lower()]} : {NUMBERS[found[2].lower()]}",
-    ),
-    (
-        r"(?i)^(?:cut|split|divide|partition) (.+?) (?:up )?into (\w+) (?:(?:congruent|equal) )?(?:segments|pieces|parts)(?=[ .!]*$)",
-        r"divide \1 into \2 equal parts",
-    ),
     (r"(?i)\bray from ([A-Z]) towards? (?=[A-Z]\b)", r"ray from \1 through "),
     (r"(?i)\b(two parallel lines),? (?:that are )?(?:cut|crossed|met) by a (?:transversal|line|third line)\b", r"\1 and a transversal"),
     (r"^([A-Z]{2}) is (produced|extended|prolonged) (?=to\b|beyond\b)", r"produce \1 "),
     (r"(?i),?\s*\brespectively\b", ""),
     (r"(?i)\s+in general position", ""),
     (r"(?i)\b(?:the\s+)?outlines? of\s+", ""),
-    (r"(?i)\bthe point ([A-Z]\d?) is the\b", r"\1 is the"),
     (r"(?i)\bwith ([A-Z]) (?:in|at) the (?:middle|centre|center)\b", r"with centre \1"),
     (r"(?i)\bthat is (\d[\d.]*(?:\s*[cm]?m)?) long and (\d[\d.]*(?:\s*[cm]?m)?) wide", r"\1 by \2"),
     (r"(?i)\ba line (\d[\d.]*(?: ?[kcm]?m)?) long\b", r"a segment of length \1"),
@@ -382,38 +271,7 @@ OF_LINES: Idioms = (
         r"(?-i:\1([A-Z]) and \1([A-Z]))(?=[ .!]*$)",
         r"the bisector of angle \2\1\3",
     ),
-    (
-        rf"(?i)\b(?:a |the )?point ((?-i:[A-Z] )?)on (?:the )?(?:segment |line |side )?(?-i:([A-Z])([A-Z])) (?:(?:that|which) is |lying )?"
-        rf"({SIZE}) (?:away )?from (?-i:(\2|\3))(?=[ .!]*$)",
-        lambda found: f"the point {found[1]}{found[4]} from {found[5]} towards {found[3] if found[5] == found[2] else found[2]}",
-    ),
-    (
-        rf"(?i)^(?:lay|mark|measure|step|set|cut) off ({SIZE}|(?-i:[A-Z]{{2}})) (?:from (?-i:([A-Z])) )?"
-        rf"(?:along|on) (?:the )?(?:ray |line |segment )?"
-        rf"(?-i:([A-Z])([A-Z]))(?: (?:from|starting (?:at|from)) (?-i:([A-Z])))?(?=[ .!]*$)",
-        _laid_off,
-    ),
-    (
-        r"(?i)^(?:produce|extend|prolong) (?:the )?(?:line |segment |side )?(?-i:([A-Z])([A-Z])) (?:by )?its own "
-        r"length,? to (?:a )?(?:point )?"
-        r"(?-i:([A-Z]))(?=[ .!]*$)",
-        r"let \3 be the image of \2 under the enlargement from \1 by the factor 2",
-    ),
-    (
-        r"(?i)\b(?:the )?(?:locus|set) of (?:all )?(?:the )?points (?:at )?(?:the same|an equal|equal) distances? (?:away )?from ",
-        "the points equidistant from ",
-    ),
     (r"(?i)\bhis (?=(?:midpoint|middle|cent(?:re|er)|ends?|corners|sides|radius|diameter|length|area)\b)", "its "),
-    (
-        r"(?i)\bdivid(?:ing|es) (?-i:([A-Z]{2})) externally in the ratio (\d[\d.]*) ?: ?(\d[\d.]*)",
-        r"divides \1 in the ratio \2 : −\3",
-    ),
-    (
-        r"(?i)^divide (?-i:([A-Z]{2})) externally (?:at (?-i:([A-Z])) )?in the ratio (\d[\d.]*) ?: ?(\d[\d.]*)",
-        lambda found: (
-            (f"let {found[2]} be " if found[2] else "") + f"the point that divides {found[1]} in the ratio {found[3]} : −{found[4]}"
-        ),
-    ),
     (r"(?i)\bperpendicular with (?=[A-Z]{1,2}\b|the\b)", "perpendicular to "),
     (
         r"(?i)\bline (?:(?:that|which) (?:goes|comes|starts|passes) )?(?:from|through|by) (?-i:([A-Z])),? and (?:(?:that|which) )?is "
@@ -427,14 +285,9 @@ OF_LINES: Idioms = (
     ),
     (
         r"(?i)^(?:draw |construct )?(?:a|any) (?:line )?parallel to (?-i:([A-Z]{2}))(?:,)? (?:(?:which|that) "
-        r"(?:cuts|meets|crosses)|cutting|meeting|"
-        r"crossing|to (?:cut|meet|cross)) (?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z])) and (?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
+        r"(?:cuts|meets|crosses)|cutting|meeting|crossing|to (?:cut|meet|cross)) (?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z])) and "
+        r"(?-i:([A-Z]{2})) (?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
         r"let \3 be a point on \2 and draw the parallel to \1 through \3 meeting \4 at \5",
-    ),
-    (
-        r"(?i)\b(?:a |the )?point (?-i:([A-Z])) on (?:the )?(?:segment |line )?(?-i:([A-Z])([A-Z])),? (?:which is |that is |lying )?"
-        r"(twice|three times|four times) as far from (?-i:(\2|\3)) as (?:it is )?from (?-i:(\2|\3))(?=[ .!]*$)",
-        lambda found: f"the point {found[1]} that divides {found[5]}{found[6]} in the ratio {_FAR[found[4].lower()]} : 1",
     ),
     (
         r"(?i)^((?:draw |construct )?(?:the )?(?:lines? )?)(parallel|perpendicular)s? to ((?-i:\w{1,2})) and to (?=(?-i:\w{1,2})\b)",
@@ -445,16 +298,23 @@ OF_LINES: Idioms = (
         r"\1\2 to \3 and \1\2 to \4",
     ),
     (r"\b(meets?|cuts?|crosses|cross|meeting|cutting|crossing) ([A-Z]{2}) (?:produced|extended|prolonged)\b", r"\1 line \2"),
-    (r"\b([A-Z]) (?:midpt|mid-?point|midpoint|mid)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
-    (r"(?i)^(?:find |draw |mark |construct )?(?-i:([A-Z])\(([A-Z])\))(?=[ .!]*$)", r"draw the image of \2 under \1"),
     (r"(?i)\binternal (?=(?:angle )?bisectors?\b)", ""),
     (r"(?i)\bbisectrix\b", "bisector"),
     (r"(?i)\bbisecting lines of ", "bisectors of "),
     (r"(?i)^segment ((?-i:[a-z]{2}|[A-Z]{2})) length(?=[ ?.!]*$)", lambda found: f"the length of {found[1].upper()}"),
-    (r"(?i)\bhalf-?way (?:pt|point|dot) (?:of|between) ", "midpoint of "),
     (r"(?i)^how close is (?-i:([A-Z])) to ", r"how far is \1 from "),
     (
         r"(?i)\bbisector of angle (?-i:([A-Z]{1,3})) meets? (?-i:([A-Z]{2})) at (?-i:([A-Z])) and the circumcircle again at (?-i:([A-Z]))",
         r"bisector of angle \1 meet \2 at \3 and the circumcircle at \4",
     ),
+    (
+        r"(?i)^(?:through|from) (?-i:([A-Z])),? (?:draw|construct) (?:a|the) (?:straight )?line (?:that|which) (?:halves|bisects|divides "
+        r"into (?:two )?equal parts|cuts in half) (?:the )?(?:area|triangle)((?: of (?:the )?(?:triangle )?(?-i:[A-Z]{3}))?)(?=[ .!]*$)",
+        r"draw the median from \1\2",
+    ),
+    (
+        rf"(?i)^(?:cut|split|slice) (?:the )?(?:shape|figure|{POLYGON})(?-i: [A-Z]{{3,6}})? (?:along|at) (?=(?-i:[A-Z]{{2}})[ .!]*$)",
+        "draw the segment ",
+    ),
+    (r"(?i)^(?:draw|construct) (?:a|one) right angle (?=at (?-i:[A-Z])[ .!]*$)", "draw an angle of 90 degrees "),
 )

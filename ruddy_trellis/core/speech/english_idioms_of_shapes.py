@@ -13,6 +13,7 @@ _SIDED = {
     **dict.fromkeys(("3", "three"), "triangle"), **dict.fromkeys(("4", "four"), "quadrilateral"),
     **dict.fromkeys(("5", "five"), "pentagon"), **dict.fromkeys(("6", "six"), "hexagon"), **dict.fromkeys(("8", "eight"), "octagon"),
 }  # fmt: skip
+_STAND_ON_SIDES = "(?:squares?|semicircles?|rectangles?|(?:equilateral|isosceles|right-angled) triangles?|rhombus(?:es)?)"
 _DEGREES = r"\d[\d.]* ?(?:°|degrees)?"
 _MAKE = r"(?:[Dd]raw |[Mm]ake |[Cc]onstruct |[Aa] |[Tt]he )*"
 
@@ -33,6 +34,14 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (
+        r"(?i)\b(triangle(?: (?-i:[A-Z]{3}))?),? (?:with|where|in which) (?:the )?(angle (?-i:[A-Z]{1,3})) (?:is |being )?(acute|obtuse)\b",
+        lambda found: f"{found[1]} with {found[2]} {'less' if found[3].lower() == 'acute' else 'greater'} than 90",
+    ),
+    (
+        r"(?i)\b(triangle(?: (?-i:[A-Z]{3}))?),? with an (acute|obtuse) angle at (?-i:([A-Z]))\b",
+        lambda found: f"{found[1]} with angle {found[3]} {'less' if found[2].lower() == 'acute' else 'greater'} than 90",
+    ),
     (r"(?i)\b(with|having|and) right[- ]angles (?:at|in) (?-i:([A-Z]) and ([A-Z]))\b", r"\1 angle \2 = 90 and angle \3 = 90"),
     (
         r"(?i)\btriangle (?:from|out of|using|between|on) (?:the )?(?:three )?(?:points |dots |corners )?"
@@ -241,7 +250,7 @@ OF_SHAPES: Idioms = (
         r"\1 with hypotenuse \2 and leg ",
     ),
     (
-        r"(?i)^((?:draw |construct |make )?)(?:the |a |an )?(triangle|quadrilateral|pentagon|hexagon|heptagon|octagon)"
+        rf"(?i)^((?:draw |construct |make )?)(?:the |a |an )?({POLYGON})"
         r"((?-i: [A-Z]{3,8})?), regular,? (?:with |of )?sides? (?:of )?(?=\d)",
         r"\1a regular \2\3 with side ",
     ),
@@ -268,13 +277,8 @@ OF_SHAPES: Idioms = (
     (r"(?i)\b(?-i:([A-Z])) (lies|is) on the same side of (\S+) as (?-i:([A-Z]))\b", r"\1 and \4 lie on the same side of \3"),
     (r"(?i)\banother line (?:that|which) (?:never|does not|doesn[’']t) (?:meets?|cross(?:es)?) ([a-z]|[A-Z]{2})\b", r"a parallel to \1"),
     (r"(?i)^in the (?:figure|diagram|picture|drawing)(?: below| above)?,? ", ""),
-    (
-        r"(?i)^(?:let )?(?-i:([A-Z]{2})) (?:is|be) a diameter and (?:let )?(?-i:([A-Z])) (?:is |be )?(?:a |any )?"
-        r"(?:point )?on the circle(?=[ .!]*$)",
-        r"let \1 be a diameter of a circle and let \2 be a point on it",
-    ),
     (r"(?i)^(?:the )?triangle (?-i:([A-Z]{3})), (?=(?:∠|angle |<)|(?-i:[A-Z]{2}) ?=)", r"draw the triangle \1 with "),
-    (r"^(?:△|Δ) ?([A-Z]{3}), (?=(?:∠|angle |<)|[A-Z]{2} ?=)", r"draw the triangle \1 with "),
+    (r"^(?:△|Δ) ?([A-Z]{3})[,:] (?=(?:∠|angle |<)|[A-Z]{2} ?=)", r"draw the triangle \1 with "),
     (
         r"(?i)^(?:find|mark|put|place|construct|draw|locate) (?:a |the )?point (?-i:([A-Z])) (?:so that|such "
         r"that|so) (?:the )?(?:triangle )?"
@@ -282,6 +286,15 @@ OF_SHAPES: Idioms = (
         r"draw the \3 triangle \2",
     ),
     (r"(?i)\b(?:constructed|erected|built|described|drawn) (?=(?:externally|internally|outwards|inwards) on\b)", ""),
+    (
+        rf"(?i)\b({_STAND_ON_SIDES}) (inside|outside) (?=on (?:the |each |all )?(?:sides?\b|(?-i:[A-Z]{{2}})\b))",
+        lambda found: f"{found[1]} {'internally' if found[2].lower() == 'inside' else 'externally'} ",
+    ),
+    (
+        rf"(?i)\b({_STAND_ON_SIDES} on (?:the |each |all )?(?:sides?\b|(?-i:[A-Z]{{2}})\b).*?),? (?:the |its )?(in|out)"
+        r"(?:side|terior)(?=[ .!]*$)",
+        lambda found: f"{found[1]} {'internally' if found[2].lower() == 'in' else 'externally'}",
+    ),
     (
         r"(?i)^let (?-i:([A-Z]{3,8})) be (?:a|the) (square|rectangle|rhombus|parallelogram|(?:equilateral|isosceles) triangle|"
         r"(?:regular )?(?:pentagon|hexagon)) (?=(?:externally |internally |outwards |inwards )?on (?-i:[A-Z]{2})\b)",

@@ -7,7 +7,7 @@ from .idiom_parts import POLYGON, SIZE, Idioms
 
 #: Words cut short, by how they are read.
 OF_SHORT_FORMS: Idioms = (
-    (r"(?i)\b(?:isos|isosc)\b\.?", "isosceles"),
+    (r"(?i)\b(?:iso|isos|isosc)\b\.?", "isosceles"),
     (r"(?i)\btri\b\.?", "triangle"),
     (r"(?i)\b(?-i:([a-z]|[A-Z]{2})) (squared|cubed)\b", lambda found: f"{found[1]}^{2 if found[2].lower() == 'squared' else 3}"),
     (r"(?i) s\.?t\.? (?=(?-i:[A-Z]))", " such that "),

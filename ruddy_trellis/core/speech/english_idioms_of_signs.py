@@ -9,6 +9,8 @@ _OF_TRIANGLES = r"in-?circle|circum-?circle|medians?|altitudes?|centroid|in-?cen
 
 #: Signs and short forms, by how they are read.
 OF_SIGNS: Idioms = (
+    (r"^([A-Z]{2}) (?:is )?tang?(?:ent)? (?:to )?(?=[a-z]\b)", r"\1 is a tangent to "),
+    (r"(?<=[A-Z]) ?∈ ?(?=[A-Z]{2}\b|[a-z]\b)", " is on "),
     (r"^([A-Z]) ?(?:→|->|↦) ?(\1[′'’]) (?:over|in|across) ", r"let \2 be the reflection of \1 in "),
     (r"(?i)^rot (?=\S)", "rotate "),
     (r"(?i)(?<= )abt (?=\S)", "about "),

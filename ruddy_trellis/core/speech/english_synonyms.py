@@ -89,8 +89,8 @@ in a point << in a point
 with << which has | that has | which have | that have
 each-other << each other | one another
 in-order << in order
-through << go through | goes through | going through | passes through | passing through | pass through | passes by | goes over |
-    going over | passing by | goes by | running through
+goes-through << go through | goes through | passes through | pass through | passes by | goes over | goes by | run through
+through << going through | passing through | going over | passing by | running through
 antipode of << the other end of the diameter through | other end of the diameter through | diametrically opposite
 equidistant from << equidistant from
 how big is << how many degrees is
@@ -168,7 +168,7 @@ arc << arcs
 semicircle << semicircles
 sector << sectors
 triangle << tri | triangles | △ | ∆
-quadrilateral << quad | quads | quadrilaterals | quadrangle
+quadrilateral << quad | quads | quadrilaterals | quadrangle | tetragon
 square << sq | squares | sqs
 rectangle << rect | rectangles | oblong
 rhombus << rhombuses | rhombi

@@ -13,16 +13,25 @@ from ..catalogue import CATALOGUE
 from ..edits.checking import check_fills
 from ..edits.models import Add, NewStep, Together
 from ..edits.saying import said
+from ..language import names as spelling
 from ..language.reading import read_sentence
 from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
-from .building import Building, Final, NotThere
+from .building import Building
 from .english import DRAW_EQUATION, FIRST_READ
 from .in_tongue import said_in_tongue
-from .sentences import ActRefused, Sentence, plain
+from .kind_asked import is_of_kind
+from .not_taken import ActRefused
+from .plain_words import plain
+from .refusals import Final, NotThere
+from .sentences import Sentence
 
 _SPAN = re.compile(r"\|?[A-Z]{2}\|?")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
+
+
+#: Of how many letters a name is looked at that may be spelled by points that are there, and one more.
+_MOST_SPELT = 9
 
 
 @dataclass(frozen=True)
@@ -65,6 +74,12 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
     Sentence(building, selected).carry_out(text)
     if not building.new and not building.acts and not building.there:
         raise Refusal("That changes nothing.")
+    if (
+        building.new
+        and not building.acts
+        and not is_of_kind(plain(text), [CATALOGUE[new.does].makes for new in building.new if not new.hidden])
+    ):
+        raise Refusal("What that makes is no such thing as was asked for.")
     return Heard(tuple(building.new), tuple(building.acts), tuple(dict.fromkeys(building.guesses)), tuple(building.there))
 
 
@@ -112,8 +127,8 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
 
 
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
-    text = first_read(text)
-    for one in dict.fromkeys((text, plain(text))):
+    first = first_read(text)
+    for one in dict.fromkeys((first, plain(first))):
         if (canonical := canonical_in(one, board)) is not None:
             return Heard(tuple(said(canonical, board)))
     try:
@@ -126,10 +141,13 @@ def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequen
         raise
     except Refusal as refusal:
         try:
-            patterned = said(text, board)
+            patterned = said(first, board)
         except Refusal as other:
             raise Refusal(refusal.sentence, other.place, other.ways) from other
-        # What stands beside quoted words would be taken for more of them.
-        if _QUOTED.search(text):
+        # What stands beside quoted words would be taken for more of them; two points that are there are no name for something else.
+        there = board.points_by_name
+        if not is_of_kind(text, [CATALOGUE[new.does].makes for new in patterned]):
+            raise
+        if _QUOTED.search(text) or any(new.name and spelling.unspelt(new.name, there, range(2, _MOST_SPELT)) for new in patterned):
             raise
         return Heard(tuple(patterned))

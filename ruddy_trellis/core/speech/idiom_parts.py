@@ -75,6 +75,8 @@ def needles_of(form: str) -> tuple[str, ...]:
 
 #: What begins a group that may not be there, or says nothing of what is; and one of which what is in it is there.
 _ABSENT, _PRESENT = ("(?!", "(?<!"), ("(?=", "(?<=", "(?:", "(?-i:", "(?i:", "(")
+#: How often what is before it is there.
+_TIMES = re.compile(r"([?*+]|\{\d+(?:,\d*)?\})\??")
 #: How short a run of letters says nothing, unless it is a sign.
 _LEAST = 2
 
@@ -132,7 +134,7 @@ class _Needles:
 
     def _times(self) -> tuple[bool, bool]:
         """Whether the part before may be left out, and whether it may be there more than once."""
-        found = re.compile(r"([?*+]|\{\d+(?:,\d*)?\})\??").match(self.form, self.at)
+        found = _TIMES.match(self.form, self.at)
         if found is None:
             return False, False
         self.at = found.end()

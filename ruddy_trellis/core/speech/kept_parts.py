@@ -14,10 +14,12 @@ from typing import Any
 
 from ..kinds import CLAIM
 from ..refusal import Refusal
-from .building import Building, Mark, Stray
+from .building import Building, Mark
 from .claims import claim
 from .clauses import Bound
 from .nodes import Amount, Described, Many, Named, Node, Where
+from .nouns import NAMED_BY_SIDES
+from .refusals import Stray
 from .shapes_on_sides import CORNER_COUNTS
 from .tables import words
 from .things import Things
@@ -36,11 +38,10 @@ _WHERE = words("above below away same_side_of other_side_of same_side_as side_wi
 _ANYWHERE = words(
     """
     line segment side chord base arm secant diameter vector ray transversal triangle quadrilateral square rectangle rhombus kite trapezium
-    parallelogram polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon
-    circle point euler-line centroid circumcentre incentre orthocentre nine-point-centre
+    parallelogram polygon circle point euler-line centroid circumcentre incentre orthocentre nine-point-centre
     nine-point-circle incircle circumcircle radius distance length size angle ratio sum difference product
     """
-)
+).union(NAMED_BY_SIDES)
 
 
 def without_parts(node: Any) -> Iterator[tuple[Described, str, Node, Any]]:
@@ -150,6 +151,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return True  # it is said which of those that are there is meant, and it is that
     if owner.head == "arc" and role in ("through", "without") and isinstance(part, Named) and len(part.points) == 1:
         return True  # which of two arcs is meant, which its makers see to
+    if owner.head == "diameter" and role in _OF_WHICH and isinstance(part, Described) and part.head == "circle" and part.kind == "new":
+        return True  # where none is there, one is made
     if role == "off":
         return True  # no new point is upon anything
     if role in _WHERE and not isinstance(part, Amount):
@@ -160,6 +163,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
     if role == "corners":
         made_names = {t.b.ahead.name(step.id) for step in t.b.ahead.steps[mark.steps :]}
         return bool(said_names := _points_in(part)) and said_names <= made_names  # they are called so anyway
+    if role == "through" and owner.head in ("radius", "diameter"):
+        role = "of"  # one is drawn through a point of the circle in any case
     if role != "corner_at" and role not in (_OF_WHICH if owner.head in _ANYWHERE else _BELONGING):
         return False
     if role in ("with", "and") and owner.head in CORNER_COUNTS:

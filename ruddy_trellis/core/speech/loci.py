@@ -7,9 +7,9 @@ from collections.abc import Sequence
 
 from ..refusal import Refusal
 from .amounts import length_said
-from .building import Final
 from .clauses import Bound
 from .nodes import Described, Many, Named
+from .refusals import Final
 from .things import Things
 from .verbs import verb
 

@@ -9,7 +9,8 @@ from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
 from .nodes import Described, Many, Named, Node, Ref, Where
-from .spans import centre_of, spans_of
+from .riding import is_on
+from .spans import centre_of, spans_of, with_facing_side
 from .things import Things
 from .verbs import points_in, verb
 
@@ -39,6 +40,7 @@ def meets(t: Things, bound: Bound) -> None:
         other = base
     if isinstance(other, Ref):
         other = Named(t.b.ahead.name(_last_drawn(t, besides=getattr(one, "text", ""))))
+    other = with_facing_side(t, one, other)
     if touching:
         _touching(t, one, other, names)
         return
@@ -139,7 +141,8 @@ def _touching(t: Things, one: Node | None, other: Node | None, names: list[str])
             else centre_of(t, circle)
         )
         for name, line in zip(names, lines):
-            b.make("foot", {"point": (centre,), "base": line}, name)
+            if not is_on(t, b.make("foot", {"point": (centre,), "base": line}, name), (circle,)):
+                raise Refusal(f"{b.ahead.name(circle)} does not touch that line now. Say: a circle touching AB at A.")
         return
     if all(b.ahead.step(id).does == "tangent_from" for id in found) and len(found) == len(names):
         for id, name in zip(found, names):

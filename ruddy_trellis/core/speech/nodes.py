@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import dataclass, field, replace
 
 
@@ -86,3 +87,32 @@ class Described:
 
 
 Node = Named | Amount | Many | Ref | Quoted | Where | Described
+
+
+def leaves(node: Node) -> Iterator[Node]:
+    """What a phrase speaks of in the end: of "the median from A" A, of "the foot of the perpendicular to it" it."""
+    parts: tuple[Node, ...] = ()
+    if isinstance(node, Described):
+        parts = (*node.names, *(part for _, part in node.roles))
+    elif isinstance(node, Many):
+        parts = node.items
+    if not parts:
+        yield node
+    for part in parts:
+        yield from leaves(part)
+
+
+def goes_on(what: Node, name: Node) -> bool:
+    """Whether a name goes on with the list in which a description ends: of "the square with corners P, Q, R, S" S is the fourth corner."""
+    *_, last = leaves(what)
+    return isinstance(what, Described) and bool(what.roles) and is_capital(last) and is_capital(name)
+
+
+def is_capital(node: Node) -> bool:
+    """Whether something said is one capital letter by itself, as points are called."""
+    return isinstance(node, Named) and node.at is None and len(node.text) == 1 and node.text.isupper()
+
+
+def single_points(node: Node) -> list[str]:
+    """The names of single points in a phrase: of "the median from A" A, and of "AB" none."""
+    return [leaf.points[0] for leaf in leaves(node) if isinstance(leaf, Named) and len(leaf.points) == 1]

@@ -6,8 +6,8 @@ from collections.abc import Callable
 from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, NUMBER, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS, VECTOR
-from .building import Stray
-from .nodes import Described, Where
+from .nodes import Described, Named, Where
+from .refusals import Stray
 from .tables import words
 
 #: What makes a description: a function of the ``Things`` and of it, giving ids.
@@ -22,6 +22,8 @@ KINDS_OF: dict[str, tuple[str, ...]] = {
     "hexagon": (POLYGON,), "shape": (POLYGON,), "parabola": (CONIC,), "ellipse": (CONIC,), "hyperbola": (CONIC,), "dial": (NUMBER,),
     "chord": (SEGMENT,), "side": (SEGMENT,), "mirror-line": STRAIGHTS, "hypotenuse": (SEGMENT,),
 }  # fmt: skip
+#: Polygons that are called by how many sides they have; they are regular where no corners are named.
+NAMED_BY_SIDES = {"pentagon": 5, "hexagon": 6, "heptagon": 7, "octagon": 8, "nonagon": 9, "decagon": 10, "dodecagon": 12}
 CORNERS = {
     "triangle": 3,
     "quadrilateral": 4,
@@ -31,8 +33,7 @@ CORNERS = {
     "kite": 4,
     "trapezium": 4,
     "parallelogram": 4,
-    "pentagon": 5,
-    "hexagon": 6,
+    **NAMED_BY_SIDES,
 }
 #: By which constructions a thing was made that a noun speaks of as being there.
 MADE_AS: dict[str, tuple[str, ...]] = {
@@ -60,10 +61,10 @@ _ANYWHERE = words(
 #: Nouns before which a size may stand.
 _SIZED = words(
     """
-    circle arc semicircle segment line radius ray angle triangle square rectangle rhombus parallelogram hexagon pentagon
-    heptagon octagon nonagon decagon dodecagon polygon enlargement rotation translation reflection
+    circle arc semicircle segment line radius ray angle triangle square rectangle rhombus parallelogram polygon enlargement rotation
+    translation reflection
     """
-)
+).union(NAMED_BY_SIDES)
 #: Readings that are of what is named after them: "area ABC".
 OF_NAMED = frozenset(["area", "perimeter", "slope", "coordinates", "equation"])
 #: Nouns after which only names of what is made stand.
@@ -125,8 +126,23 @@ def check_words(node: Described) -> None:
     for role, _ in node.roles:
         if role not in parts:
             raise Stray(f"“{role.replace('_', ' ')} …” is not understood of a {node.head.replace('-', ' ')}.")
+    one = node.names[0] if len(node.names) == 1 and not node.roles and node.head != "point" else None
+    if node.plural and isinstance(one, Named) and len(one.points) == 1:
+        raise Stray(f"{one.text} is the name of one thing, and several are said.")
     if node.amounts and node.head not in _SIZED:
         raise Stray(f"{node.amounts[0]} is not understood of a {node.head.replace('-', ' ')}.")
     for said in (*node.adjectives, *node.extra):
         if said not in words and said not in _ANYWHERE:
             raise Stray(f"“{said.replace('-', ' ')}” is not understood of a {node.head.replace('-', ' ')}.")
+
+
+#: How many things of one kind a noun draws.
+_MOST_AT_ONCE = 12
+
+
+def how_many(node: Described) -> int:
+    """How many things are asked for. Raises Refusal for more than are drawn at once: never fewer than were said."""
+    count = node.count or 1
+    if count > _MOST_AT_ONCE:
+        raise Stray(f"At most {_MOST_AT_ONCE} of a kind are drawn at once.")
+    return count

@@ -14,7 +14,7 @@ from .amounts import length_said
 from .claims import order, says, term
 from .clauses import Bound
 from .english import COMPARED
-from .nodes import Described, Many, Node
+from .nodes import Described, Many, Named, Node
 from .spans import enclosing
 from .things import Things
 from .verbs import verb
@@ -137,7 +137,19 @@ def suppose_of_shape(t: Things, node: Described, polygons: list[str]) -> None:
             for polygon in polygons:
                 t.b.suppose("orderly", {"polygon": (polygon,), "word": word})
     facts = node.role("facts")
-    suppose_facts(t, facts.items if isinstance(facts, Many) else ())
+    said = facts.items if isinstance(facts, Many) else ()
+    corners = {t.b.ahead.name(id) for polygon in polygons for id in t.b.ahead.step(polygon).fills.get("corners", ())}
+    for fact in said:
+        if isinstance(fact, Described) and fact.extra[:1] == ("more",) and not set(_points_of(fact)) <= corners:
+            raise Refusal(f"That is said of other points than {', '.join(sorted(corners))}.")
+    suppose_facts(t, said)
+
+
+def _points_of(node: Node) -> list[str]:
+    """The points that a fact names: of its sides, and of its angles by their corners."""
+    if isinstance(node, Named):
+        return list(node.points)
+    return [point for name in node.names for point in _points_of(name)] if isinstance(node, Described) else []
 
 
 def suppose_facts(t: Things, facts: Sequence[Node]) -> None:

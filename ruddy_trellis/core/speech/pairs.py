@@ -6,9 +6,9 @@ from collections.abc import Sequence
 
 from ..kinds import LINE
 from ..refusal import Refusal
-from .building import Stray
 from .lines_between import straight_between
 from .nodes import Described, Named
+from .refusals import Stray
 from .riding import free_place_on
 from .spans import centre_of
 from .things import Things
@@ -21,6 +21,8 @@ _RELATIONS = frozenset(("parallel", "perpendicular", _EQUAL))
 _DRAWN_AS = {"line": "line", "ray": "ray", "segment": "segment", "vector": "vector"}
 _OF_CIRCLES = ("chord", "diameter", "radius")
 _ENDS = 2
+#: How many lines can be perpendicular to each other in a plane.
+_MOST_PERPENDICULAR = 2
 
 
 def relation_said(t: Things, node: Described) -> str | None:
@@ -44,7 +46,7 @@ def related(t: Things, node: Described, relation: str) -> list[str]:
         raise Refusal("Say each of them by its two ends, or each by one name.")
     ends = [span for span in spans if span is not None]
     many = len(ends) or node.count or len(t.names)
-    if relation == "perpendicular" and many > _ENDS:
+    if relation == "perpendicular" and many > _MOST_PERPENDICULAR:
         raise Refusal("In a plane, two lines are perpendicular to each other, and a third is parallel to one of them.")
     if node.head in _OF_CIRCLES:
         return _in_a_circle(t, node, relation, ends or [("", "")] * many)
@@ -112,7 +114,7 @@ def _in_a_circle(t: Things, node: Described, relation: str, spans: Sequence[tupl
         raise Stray(f"“parallel” is not understood of a {node.head}: all of them go through the centre.")
     centre = t.aside(lambda: centre_of(t, circle))
     quarter = b.make("rotation", {"centre": (centre,), "angle": 90.0}, hidden=True) if relation == "perpendicular" else None
-    half = b.make("point_reflection", {"centre": (centre,)}, hidden=True)
+    half = b.make("point_reflection", {"centre": (centre,)}, hidden=True) if node.head == "diameter" else None
     made: list[str] = []
     first = ""
     for number, (one, other) in enumerate(spans):
@@ -123,8 +125,11 @@ def _in_a_circle(t: Things, node: Described, relation: str, spans: Sequence[tupl
         else:
             start = _on_circle(t, circle, one)
         first = first or start
-        end = centre if node.head == "radius" else b.make("image_point", {"of": (start,), "by": (half,)}, other or None)
-        made.append(straight_between(t, "segment", (centre, start) if node.head == "radius" else (start, end)))
+        if half is None:
+            made.append(straight_between(t, "segment", (centre, start)))
+            continue
+        end = b.make("image_point", {"of": (start,), "by": (half,)}, other or None)
+        made.append(straight_between(t, "segment", (start, end)))
     return made
 
 

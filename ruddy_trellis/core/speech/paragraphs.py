@@ -11,10 +11,13 @@ from ..edits.models import Add, Together
 from ..edits.saying import said
 from ..language.printing import sentence
 from ..refusal import Refusal
-from .building import Building, Final, NotThere
+from .building import Building
 from .hearing import canonical_in, first_read
 from .in_tongue import said_in_tongue
-from .sentences import ActRefused, Sentence, plain
+from .not_taken import ActRefused
+from .plain_words import plain
+from .refusals import Final, NotThere
+from .sentences import Sentence
 
 #: How many sentences a paragraph has at most, and letters in all.
 MOST, _LONGEST = 60, 8_000
@@ -23,6 +26,16 @@ _END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
 _SHORT = re.compile(
     r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|s\.t|fig|no)|(?:^|\s)\d+)\.$", re.IGNORECASE
 )
+
+
+#: An equation that is drawn, and what is drawn besides: "draw y = 2x − 1 and the line perpendicular to it through (0, 4)".
+_EQUATION_AND = re.compile(
+    r"([^=,;]*\b[xy]\b[^=,;]*=[^=,;]*?|[^=,;]*=[^=,;]*\b[xy]\b[^=,;]*?) and ((?:the|an?|its|draw|then) .*[a-z]{3}.*)", re.I
+)
+
+
+#: A point at its place, or a circle by its signs, and what is said of it besides: "let P = (1, 2) and let Q be …", "k(M; 4 cm), A ∈ k".
+_PLACED_AND = re.compile(r"((?:let )?[A-Z] ?(?:=|be|is) ?\([^()]*\)|[a-z] ?\([A-Z] ?[;,|][^()]*\)),?(?: and)? ((?:let )?[A-Z]\b.*)", re.I)
 
 
 @dataclass(frozen=True)
@@ -67,7 +80,13 @@ def sentences_of(text: str) -> list[str]:
             found[-1] = f"{found[-1]} {piece}"
         else:
             found.append(piece)
-    return [piece for piece in found if re.search(r"\w", piece)]
+    return [part for piece in found for part in _parts(piece) if re.search(r"\w", part)]
+
+
+def _parts(text: str) -> tuple[str, ...]:
+    """A sentence, or an equation and what is drawn besides as two."""
+    found = _EQUATION_AND.fullmatch(text) or _PLACED_AND.fullmatch(text)
+    return (found[1], found[2]) if found else (text,)
 
 
 def is_paragraph(text: str) -> bool:
@@ -139,8 +158,8 @@ def _carry_out(text: str, building: Building, selected: Sequence[str]) -> None:
 
 
 def _carry_out_in_english(text: str, building: Building, selected: Sequence[str]) -> None:
-    text = first_read(text)
-    if (canonical := canonical_in(plain(text), building.ahead)) is not None:
+    first = first_read(text)
+    if (canonical := canonical_in(plain(first), building.ahead)) is not None:
         building.adopt(said(canonical, building.ahead))
         return
     try:
@@ -149,7 +168,7 @@ def _carry_out_in_english(text: str, building: Building, selected: Sequence[str]
         raise
     except Refusal as refusal:
         try:
-            news = said(plain(text), building.ahead)
+            news = said(plain(first), building.ahead)
         except Refusal as other:
             raise Refusal(refusal.sentence, ways=other.ways) from None
         building.adopt(news)

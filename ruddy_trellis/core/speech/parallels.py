@@ -10,7 +10,7 @@ from .amounts import length_said
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node
 from .nouns import makes
-from .spans import facing_side, needed, points_lying_on, spans_of
+from .spans import distant_from, facing_side, needed, points_lying_on, spans_of
 from .tangents import tangents
 from .things import Things
 
@@ -122,7 +122,11 @@ def parallels(t: Things, node: Described) -> list[str]:
     starts = t.aside(lambda: t.points(through)) if through is not None else []
     if len(starts) > 1 or (isinstance(base, (Many, Described)) and _is_several(base)):
         starts = starts or [_point_spoken_of(t)]
-        facing = base is None or (isinstance(base, Described) and base.head == "side" and ("opposite" in base.adjectives or base.plural))
+        facing = base is None or (
+            isinstance(base, Described)
+            and base.head == "side"
+            and ("opposite" in base.adjectives or (base.plural and "other" not in base.adjectives))
+        )
         corners = {corner for triangle in t.b.triangles() for corner in triangle}
         if facing and base is not None and len(starts) == 1 and starts[0] not in corners:
             # "perpendiculars from P to the sides", where P is no corner: one to each of them.
@@ -223,12 +227,5 @@ def parallel_at(t: Things, base: Node | None, size: Node | None) -> str:
     """A parallel at a distance: through a point so far off on a perpendicular."""
     if base is None or size is None:
         raise Refusal("To which line, and at what distance?")
-    b = t.b
     line = t.aside(lambda: t.straight(base))
-    start = line[0] if len(line) == 2 else next(iter(sorted(points_lying_on(t, line[0]), key=b.ahead.place)), None)
-    if start is None:
-        start = b.make("point_on", {"path": line}, hidden=True)
-    across = b.make("perpendicular", {"base": line, "point": (start,)}, hidden=True)
-    circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: length_said(t, size))}, hidden=True)
-    point = b.make("intersection", {"a": (across,), "b": (circle,), "which": "second"}, hidden=True)
-    return t.make("parallel", base=line, point=(point,))
+    return t.make("parallel", base=line, point=(distant_from(t, line, t.aside(lambda: length_said(t, size))),))

@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from . import english, english_amounts
 from .amount_phrases import AmountPhrases
-from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
+from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where, goes_on
 from .tokens import NAME, NUMBER, QUOTE, WORD, Token
 
 #: A tree, and before which token its stretch ends.
@@ -29,6 +29,8 @@ _ADVERBS = english.words(
     clockwise anticlockwise external internal as-base as-centre as-diameter as-radius in-the-middle
     """
 )
+#: What those of them that say on which side something is are not said of: it is said of what stands on it.
+_NO_SIDES = english.words("side segment chord diameter radius hypotenuse base")
 #: The words that lead parts in, with the part, by their first word, the longest first.
 _ROLES: dict[str, list[tuple[tuple[str, ...], str]]] = {}
 for _text, _role in sorted(english.ROLES, key=lambda pair: -len(pair[0].split())):
@@ -69,7 +71,11 @@ class Phrases(AmountPhrases):
         self._busy.add(key)
         found: dict[tuple[Node, int], None] = dict.fromkeys(work(start))
         self._busy.discard(key)
-        ways = sorted(found, key=lambda parse: -parse[1])[:_MOST]
+        ways = sorted(found, key=lambda parse: -parse[1])
+        if len(ways) > _MOST:
+            # One of each of the shorter ends too: what follows it may be facts, and no part of the phrase.
+            shorter = {end: (node, end) for node, end in reversed(ways[_MOST:]) if end < ways[_MOST - 1][1]}
+            ways = [*ways[:_MOST], *reversed(shorter.values())]
         self._known[key] = ways
         return ways
 
@@ -97,7 +103,7 @@ class Phrases(AmountPhrases):
         if after == end or len(items) > 8:
             return
         for item, stop in self.one(after)[:4]:
-            if not _goes_with(items[0], item):
+            if not _goes_with(items[0], item) or goes_on(items[-1], item):
                 continue
             every = [*items, item]
             if joined or len(every) > 1:
@@ -113,6 +119,7 @@ class Phrases(AmountPhrases):
             return
         if token.kind == NAME:
             yield from self._names(start)
+            yield from self.amounts(start)
             return
         if token.kind == NUMBER or (self.word(start) in ("-", "√") and start + 1 < len(self.said) and self.said[start + 1].kind == NUMBER):
             yield from self.amounts(start)
@@ -341,8 +348,15 @@ class Phrases(AmountPhrases):
         if self.word(end) == "=" and base.head in ("segment", "line") and base.names and not base.roles and end + 1 < len(self.said):
             for size, stop in self.amounts(end + 1):
                 yield base.with_role("length", size), stop
+        if (role := _SIZES.get(base.head)) and base.names and not base.roles and end < len(self.said):
+            # "segment MN 5 cm", "angle ABC of 60 degrees"
+            after = end + (self.word(end) == "of")
+            for size, stop in self.amounts(after) if after < len(self.said) and self.said[after].kind == NUMBER else ():
+                if self.word(stop) not in ("long", "apart", "from", "away-from", "clockwise", "anticlockwise"):
+                    yield from self._with_roles(base.with_role(role, size), stop, depth + 1)
         at = end + (self.word(end) == ",")
-        if (adverb := self.word(at)) in _ADVERBS and adverb not in base.extra:
+        adverb = self.word(at)
+        if adverb in _ADVERBS and adverb not in base.extra and not (adverb in ("external", "internal") and base.head in _NO_SIDES):
             yield from self._with_roles(replace(base, extra=(*base.extra, adverb)), at + 1, depth + 1)
         # "5 cm long", "30° clockwise"
         if end < len(self.said) and (
@@ -383,10 +397,12 @@ class Phrases(AmountPhrases):
         for role, place in self._roles_at(start):
             if role in ("perpendicular", "parallel", "tangent", "centre", "radius", "diameter", "length") and base.role(role) is not None:
                 continue
-            if role == "and" and not base.roles:
+            if (role == "and" and not base.roles) or (role in ("inside", "outside") and base.head == "side"):
                 continue
             if role in ("is", "such_that") or (role != "and" and role in {name for name, _ in base.roles}):
                 continue
+            if role == "bisects" and self.word(start) == "and" and not self.said[place - 1].text.lower().endswith("ing"):
+                continue  # "draw a line and bisect AB", which is another thing to be done
             if role == "where":
                 for where, stop in self._wheres(place):
                     yield from self._with_roles(base.with_role("where", where), stop, depth + 1)
@@ -397,9 +413,13 @@ class Phrases(AmountPhrases):
             for node, stop in ways[:6]:
                 if role == "and" and not isinstance(node, Amount):
                     continue
+                if role == "centre" and isinstance(node, Named) and len(node.points) == 1 and self.said[place - 1].plural:
+                    continue  # "centres A" and what goes on is no centre of all of them
                 yield from self._with_roles(base.with_role(role, node), stop, depth + 1)
 
 
+#: What a size is to what is drawn between ends that are named.
+_SIZES = {"segment": "length", "angle": "size"}
 #: Shapes whose sizes may follow their noun.
 _SIZED = frozenset(("rectangle", "square", "triangle", "parallelogram", "rhombus"))
 
@@ -409,10 +429,13 @@ def _goes_with(first: Node, other: Node) -> bool:
     if isinstance(first, Described) and isinstance(other, Described) and other.head in english.ATTRIBUTES and not other.names:
         # "a rhombus with side AB and an angle of 60°": which is one more thing that it has.
         has = any(
-            role in ("with", "base", "radius", "height", "facts", "angles", "diagonals") or role.startswith("side")
+            role in ("with", "base", "radius", "height", "facts", "angles", "diagonals", "area", "perimeter", "right_at", "hypotenuse")
+            or role.startswith("side")
             for role, _ in first.roles
         )
         return not (has and other.kind in ("", "new"))
+    if isinstance(first, Described) and isinstance(other, Described) and first.head == "circle" and other.head == "centre":
+        return bool(other.kind)  # "two circles with radii 5 and 3 and centres A and B"
     if isinstance(first, Named) and len(first.points) == 1 and isinstance(other, Described) and other.head in ("radius", "diameter"):
         return bool(other.kind)  # "centre A and radius AB" is one circle's
     return not isinstance(first, Amount) or isinstance(other, Amount)

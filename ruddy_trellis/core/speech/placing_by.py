@@ -35,6 +35,8 @@ def divide(t: Things, bound: Bound) -> None:
     parts = plain_number_said(t, bound["v"]) if "v" in bound else 3.0
     if not isinstance(parts, float) or parts != int(parts):
         raise Refusal("Into how many parts? Say: divide AB into 5 equal parts.")
+    if names and len(names) != int(parts) - 1:
+        raise Refusal(f"{int(parts) - 1} points divide a line into {int(parts)} equal parts: name so many.")
     divided(t, span, int(parts))
 
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from typing import Any
 
 from ..kinds import CONIC, POINT
 from ..refusal import Refusal
@@ -14,6 +13,7 @@ from .spans import (
     circle_of,
     circle_through,
     corners_of,
+    crossings_now,
     distance_between,
     each,
     facing_first,
@@ -67,29 +67,16 @@ def _middle_of_arc(t: Things, arc: Described, on: Node | None) -> str:
     place = b.ahead.value(t.point(mark))
     (ax, ay), (bx, by) = (b.ahead.value(end)[:2] for end in ends)
     side = lambda p: (bx - ax) * (p[1] - ay) - (by - ay) * (p[0] - ax) > 0
-    for which, found in _crossings(t, ray, circle):
+    for which, found in crossings_now(t, (ray,), (circle,)):
         if (side(found) == side(place)) == (through is not None):
             return t.make("intersection", a=(ray,), b=(circle,), which=which)
     raise Refusal("They do not meet now.")
 
 
-def _crossings(t: Things, line: str, circle: str) -> list[tuple[str, Any]]:
-    """Both crossings of a line and a circle that have a place now, by which they are."""
-    b = t.b
-    found = []
-    for which in ("first", "second"):
-        mark = b.mark()
-        value = b.ahead.value(b.make("intersection", {"a": (line,), "b": (circle,), "which": which}, None, True))
-        b.back_to(mark)
-        if value is not None:
-            found.append((which, value))
-    return found
-
-
 def _facing(t: Things, line: str, circle: str, ends: tuple[str, ...], is_far: bool) -> str:
     """Which of the two crossings of a line and a circle is nearer to two points, or further."""
     places = [t.b.ahead.value(end) for end in ends]
-    found = [(sum(distance_between(value, place) for place in places), which) for which, value in _crossings(t, line, circle)]
+    found = [(sum(distance_between(value, place) for place in places), which) for which, value in crossings_now(t, (line,), (circle,))]
     if not found:
         raise Refusal("They do not meet now.")
     return (max if is_far else min)(found)[1]

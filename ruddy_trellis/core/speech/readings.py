@@ -10,14 +10,16 @@ from ..language import names as spelling
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import angle_said, number_said
-from .building import Stray
+from .building import Building
 from .english import DIRECTIONS
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import CORNERS, makes
+from .refusals import Final, Stray
 from .spans import centre_of, corners_of, each, sides_of, spans_of
 from .tables import words
 from .things import Things
+from .third_corners import fresh_names
 
 
 def measured(t: Things, node: Node) -> list[str]:
@@ -47,7 +49,10 @@ def measured(t: Things, node: Node) -> list[str]:
         if node.head == "arc":
             return [t.make("arc_length", arc=(id,)) for id in t.aside(lambda: t.all_of(node))]
         return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
-    return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
+    found = t.aside(lambda: t.all_of(node))
+    if isinstance(node, Ref) and node.word == "them" and any(t.b.kind(id) == POINT for id in found):
+        raise Refusal("What of the points is to be measured? Say: the distance from A to B.")
+    return [_of_thing(t, id) for id in found]
 
 
 READS = words(
@@ -141,6 +146,8 @@ def _one_line(t: Things, target: tuple[str, ...]) -> tuple[str, ...]:
 
 
 def _point_or_line(t: Things, node: Node) -> tuple[str, ...]:
+    if isinstance(node, Described) and node.plural:
+        raise Refusal("A distance is measured between two things: say each of them by itself.")
     return tuple(t.either(lambda: (t.point(node),), lambda: t.straight(node)))
 
 
@@ -213,6 +220,8 @@ def angles(t: Things, node: Described) -> list[str]:
     if (on := node.role("on")) is not None and not node.names:
         return [_at_the_centre(t, node, on)]
     if arms is not None:
+        if (node.count or 1) > 1:
+            raise Final("Between two things one angle is read: the angle between l and m.")
         if isinstance(arms, Many) and len(arms.items) == 2:
             if node.role("at") is not None:
                 return [_at_between(t, node, arms)]
@@ -226,6 +235,8 @@ def angles(t: Things, node: Described) -> list[str]:
     if not node.names and (node.plural or node.kind == "all" or node.count) and node.role("at") is None:
         polygon_node = of if of is not None else None
         corners = t.aside(lambda: corners_of(t, polygon_node))
+        if (node.count or 1) > 1 and node.count != len(corners):
+            raise Final(f"Of these {len(corners)} corners there are {len(corners)} angles, not {node.count}.")
         return [t.make("angle", corner=(corners[i - 1], corners[i], corners[(i + 1) % len(corners)])) for i in range(len(corners))]
     named = node.names or tuple(part for role, part in node.roles if role in ("at", "of"))
     if not named:
@@ -304,7 +315,7 @@ def _drawn(t: Things, node: Described, size: Node) -> list[str]:
     degrees = t.aside(lambda: angle_said(t, size))
     names = node.names[0].points if node.names and isinstance(node.names[0], Named) else ()
     at, on = node.role("at"), node.role("from", "on", "to", "with")
-    if not names and at is not None and (arms := _arms(at, on)):
+    if not names and at is not None and (arms := _arms(b, at, on)):
         names, at, on = arms, None, None
     if len(names) == 3:
         one, corner, other = names
@@ -327,10 +338,14 @@ def _drawn(t: Things, node: Described, size: Node) -> list[str]:
     raise Refusal("An angle of a size is drawn by three points, or at a point from a line: angle ABC of 50°.")
 
 
-def _arms(at: Node, arms: Node | None) -> tuple[str, ...]:
-    """The three points of an angle that is said by its corner and its arms: "at A with arms AB and AC"; none where it is not."""
+def _arms(b: Building, at: Node, arms: Node | None) -> tuple[str, ...]:
+    """The three points of an angle that is said by its corner and its arms: "at A with arms AB and AC"; of one arm that is said, the end of
+    the other is new. None where it is not said so."""
     named = arms.names if isinstance(arms, Described) and arms.head == "arm" else getattr(arms, "items", ())
     named = [part for item in named for part in (item.names if isinstance(item, Described) and item.head == "arm" else (item,))]
+    if isinstance(at, Named) and len(named) == 1 and isinstance(arms, Described) and isinstance(one := named[0], Named):
+        ends = [point for point in one.points if point != at.text]
+        return (ends[0], at.text, *fresh_names(b, 1)) if len(ends) == 1 and len(one.points) == 2 else ()
     if not isinstance(at, Named) or len(named) != 2 or not all(isinstance(item, Named) and len(item.points) == 2 for item in named):
         return ()
     ends = [next((point for point in item.points if point != at.text), "") for item in named if isinstance(item, Named)]

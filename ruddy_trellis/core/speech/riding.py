@@ -11,13 +11,16 @@ from ..refusal import Refusal
 from ..regions.conditions import inside_polygon
 from ..seen import Place
 from .amounts import length_said
-from .building import Final, Stray
 from .crossings import where_they_meet
 from .nodes import Amount, Described, Many, Named, Node, Ref, Where
 from .nouns import makes
-from .spans import distance_between, enclosing
+from .refusals import Final, Stray
+from .spans import distance_between, distant_from, enclosing
+from .tables import words
 from .things import Things
 
+#: Nouns for what has a whole line.
+_LINES = words("line segment side ray chord")
 #: Where a new point goes on a path on which others lie: shares of a segment, degrees on a circle.
 _SHARES, _DEGREES = (0.38, 0.71, 0.17, 0.86, 0.55), (57.0, 148.0, 301.0, 229.0, 12.0, 98.0, 187.0, 262.0)
 
@@ -142,12 +145,32 @@ def _on_new_path(t: Things, node: Described, path: Described, count: int) -> lis
     return made
 
 
+def _two_lines(t: Things, node: Node) -> list[tuple[str, ...]] | None:
+    """The two lines that something is said of; None where it is said of points."""
+    if isinstance(node, Ref):
+        late = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) != POINT][-2:]
+        return [(id,) for id in late] if len(late) == 2 and all(t.b.kind(id) in STRAIGHTS for id in late) else None
+    items = node.items if isinstance(node, Many) else node.names if isinstance(node, Described) and node.head in _LINES else ()
+    if len(items) != 2 or not all(isinstance(item, Named) and len(item.points) != 1 for item in items):
+        return None
+    return t.aside(lambda: [t.straight(item) for item in items])
+
+
 def _one_point(t: Things, node: Described) -> list[str]:
     b = t.b
     place = node.role("at_place", "at")
+    if isinstance(place, Described) and place == Described("point", kind="new", roles=place.roles) and len(place.roles) == 1:
+        place = place.role("at_place")  # "a new point at (3, 4)"
     if isinstance(place, Named) and place.at is not None:
         return [t.make("free_point", at=tuple(float(part) for part in place.at))]
     if (far := node.role("equidistant")) is not None:
+        if (lines := _two_lines(t, far)) is not None:
+            if len({*lines[0], *lines[1]}) == 3 and (shared := set(lines[0]) & set(lines[1])):
+                (one,), (other,) = (tuple(id for id in line if id not in shared) for line in lines)
+                bisector = b.make("angle_bisector", {"corner": (one, *shared, other)}, hidden=True)
+            else:
+                bisector = b.make("bisector_of_lines", {"a": lines[0], "b": lines[1], "which": "first"}, hidden=True)
+            return [t.make("point_on", path=(bisector,), place=free_place_on(t, (bisector,)))]
         ends = t.aside(lambda: t.points(far))
         if len(ends) == 3:
             return [t.make("circumcentre", triangle=tuple(ends))]
@@ -259,14 +282,30 @@ def beyond_ray(t: Things, span: tuple[str, ...]) -> str:
 def _at_distance(t: Things, node: Described, distance: Node, start: Node) -> str:
     """ "a point on AB 3 cm from A", "along AB"."""
     size = t.aside(lambda: length_said(t, distance))
-    begin = t.aside(lambda: t.point(start))
     along = node.role("on", "along", "towards")
+    if along is None and (line := t.aside(lambda: _line_said(t, start))):
+        beside = distant_from(t, line, size)
+        parallel = t.b.make("parallel", {"base": line, "point": (beside,)}, hidden=True)
+        return t.make("point_on", path=(parallel,), place=free_place_on(t, (parallel,)))
+    begin = t.aside(lambda: t.point(start))
     if along is None:
         circle = t.b.make("circle_radius", {"centre": (begin,), "radius": size}, hidden=True)
         return t.make("point_on", path=(circle,))
     if node.role("towards") is not None:
         return t.make("point_towards", distance=size, from_=(begin,), to=(t.aside(lambda: t.point(along)),))
     return mark_on(t, along, begin, size)
+
+
+def _line_said(t: Things, node: Node) -> tuple[str, ...]:
+    """The line that a distance is said from; nothing where it is a point."""
+    if isinstance(node, Ref):
+        last = t.all_of(node)
+        return (last[0],) if t.b.kind(last[0]) in STRAIGHTS else ()
+    try:
+        t.point(node)
+    except Refusal:
+        return t.straight(node)
+    return ()
 
 
 def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:

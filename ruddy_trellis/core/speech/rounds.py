@@ -2,56 +2,65 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import CIRCLE, join
+from ..kinds import join
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import length_said
-from .building import Stray
 from .nodes import Amount, Described, Many, Named, Node, Ref
-from .nouns import makes
+from .nouns import how_many, makes
 from .points import turned_to
+from .refusals import Stray
 from .riding import free_place_on
+from .shape_measures import circle_by_radius
 from .spans import centre_of, corners_of, distance_between, each, with_corners_as_one
 from .things import Things
+from .third_corners import first_side, fresh_names
+from .touching import Size, circle_touching, new_centre, two_touching
 
 
 @makes(
     "circle",
-    parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on",
-    words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second of-one-size",
+    parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on apart area "
+    "perimeter",
+    words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second of-one-size external internal",
 )
 def circles(t: Things, node: Described) -> list[str]:
-    if "of-one-size" in node.adjectives:
+    if node.role("area", "perimeter") is not None:
+        node = circle_by_radius(t, node)
+    if (gap := node.role("apart")) is not None:
+        return _apart(t, node, gap)
+    if "of-one-size" in node.adjectives or _are_of_radius(node):
         return _of_one_size(t, node)
     if "touches" in node.adjectives:
-        if node.count == 2 and not node.names and not node.roles:
-            return _two_touching(t)
+        if node.count == 2 and all(role in ("centre", "through") for role, _ in node.roles):
+            return two_touching(t, node)
         raise Stray("Say what the circle touches: the circle with centre A touching BC.")
+    if {"external", "internal"} & {*node.adjectives, *node.extra} and node.role("tangent") is None:
+        raise Stray("“External” and “internal” are understood of circles that touch.")
     if node.count and node.count > 1 and not node.roles and not node.names and "meets" not in node.adjectives:
         if "concentric" in node.adjectives:
-            centre = _new_centre(t)
-            return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count, 6))]
-        return [_any_circle(t) for _ in range(min(node.count, 6))]
+            centre = new_centre(t)
+            return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(how_many(node))]
+        return [_any_circle(t) for _ in range(how_many(node))]
     if node.count == 2 and "meets" in node.adjectives and not node.names and not node.roles:
         shared = t.aside(t.b.free_point)
-        return [t.make("circle", centre=(_new_centre(t),), point=(shared,)) for _ in range(2)]
+        return [t.make("circle", centre=(new_centre(t),), point=(shared,)) for _ in range(2)]
     if "meets" in node.adjectives:
         raise Stray("Say where the circles meet: two circles through A.")
     if node.count and node.count > 1 and len(node.roles) == 1 and not node.names and (through := node.role("through")) is not None:
         if not _is_several_points(through):
             point = t.aside(lambda: t.point(through))
-            return [t.make("circle", centre=(_new_centre(t),), point=(point,)) for _ in range(min(node.count, 6))]
+            return [t.make("circle", centre=(new_centre(t),), point=(point,)) for _ in range(how_many(node))]
     about = node.role("about", "centre", "at")
     if "concentric" in node.adjectives and (node.count or 1) > 1 and about is not None and len(node.roles) == 1 and not node.names:
         centre = t.aside(lambda: t.point(about))
-        return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(min(node.count or 2, 6))]
+        return [t.make("circle", centre=(centre,), point=(t.aside(t.b.free_point),)) for _ in range(how_many(node))]
     if "concentric" in node.adjectives and isinstance(node.role("radius"), Many):
         if node.role("about", "centre", "at") is None:
-            name = t.b.ahead.name(_new_centre(t))
+            name = t.b.ahead.name(new_centre(t))
             node = node.with_role("centre", Named(name, (name,)))
         node = replace(node, adjectives=tuple(word for word in node.adjectives if word != "concentric"))
     if "concentric" in node.adjectives and node.role("on", "about", "centre", "diameter") is not None:
@@ -78,6 +87,8 @@ def circles(t: Things, node: Described) -> list[str]:
             ids = t.aside(lambda corners=corners: t.points(corners))  # type: ignore[misc]
             names = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in ids))
             node = replace(node, roles=(*node.roles[:number], ("centre", names), *node.roles[number + 1 :]))
+    if (spokes := _new_radii(t, node)) is not None:
+        return [_with_radii(t, *spokes)]
     if isinstance(node.role("radius"), Many) and isinstance(node.role("centre", "about", "at"), Named):
         # One centre for all of them, which is made first.
         t.aside(lambda: t.point(node.role("centre", "about", "at")))  # type: ignore[arg-type]
@@ -86,7 +97,7 @@ def circles(t: Things, node: Described) -> list[str]:
     if any(isinstance(item, Described) and (item.kind == "new" or item.head == "circle") for item in listed):
         raise Stray("That is another thing, and no part of a circle.")
     if several:
-        return [id for one in each(node, *several) for id in circles(t, one)]
+        return [id for one in each(node, *several) for id in circles(t, replace(one, count=None))]
     return [_circle(t, node)]
 
 
@@ -98,7 +109,7 @@ def _of_one_size(t: Things, node: Described) -> list[str]:
         raise Stray("Say their centres, or how many there are: two equal circles with centres O and P.")
     if node.names:
         t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
-    ids = t.aside(lambda: t.points(centres)) if centres is not None else [_new_centre(t) for _ in range(node.count or len(t.names))]
+    ids = t.aside(lambda: t.points(centres)) if centres is not None else [new_centre(t) for _ in range(node.count or len(t.names))]
     if len(ids) < 2 or (node.count or len(ids)) != len(ids):
         raise Refusal("Say how many there are: two equal circles.")
     if size is not None:
@@ -107,6 +118,64 @@ def _of_one_size(t: Things, node: Described) -> list[str]:
     point = t.aside(b.free_point)
     first = t.make("circle", centre=(ids[0],), point=(point,))
     return [first, *(t.make("circle_radius", centre=(id,), radius=(ids[0], point)) for id in ids[1:])]
+
+
+def _are_of_radius(node: Described) -> bool:
+    """Whether several circles are said of which one radius is told and no more: "two circles of radius 4"."""
+    return (node.count or 1) > 1 and [role for role, _ in node.roles] == ["radius"] and not isinstance(node.role("radius"), Many)
+
+
+def _are_two(node: Described) -> bool:
+    """Whether a radius is said of each of two circles."""
+    return isinstance(radii := node.role("radius"), Many) and len(radii.items) == 2
+
+
+def _apart(t: Things, node: Described, gap: Node) -> list[str]:
+    """Two circles by how far apart their centres are. Raises Refusal."""
+    centres, size = node.role("centre", "about"), node.role("radius")
+    named = [item.text for item in (centres.items if isinstance(centres, Many) else (centres,)) if isinstance(item, Named)]
+    if size is None or node.count not in (None, 2) or len(named) not in (0, 2) or (node.count is None and not (named or _are_two(node))):
+        raise Stray("How far apart two circles are is that of their centres. Say: two circles with radii 5 and 3, 7 apart.")
+    if any(part not in (centres, size, gap) for _, part in node.roles) or node.adjectives or node.extra:
+        raise Stray("Of two circles that are so far apart only their radii and centres are said.")
+    names = (named[0], named[1]) if named else _two_centres(t)
+    t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    sizes = [t.aside(lambda one=one: length_said(t, one)) for one in (size.items if isinstance(size, Many) else (size, size))]  # type: ignore[misc]
+    ends = t.aside(lambda: first_side(t, names, length_said(t, gap)))
+    return [t.make("circle_radius", centre=(centre,), radius=radius) for centre, radius in zip(ends, sizes, strict=True)]
+
+
+def _two_centres(t: Things) -> tuple[str, str]:
+    """Names for two new centres: O and P where they are free."""
+    if all(not t.b.has(name) and name not in t.b.reserved for name in "OP"):
+        return "O", "P"
+    one, other = fresh_names(t.b, 2)
+    return one, other
+
+
+def _radius_said(t: Things, radius: Node | None, diameter: Node | None) -> Size | None:
+    """What makes a radius as a gap for a length takes it, of the radius or of the size of a diameter; None where neither is said."""
+
+    if diameter is not None and not _is_span(diameter):
+        return lambda: t.aside(lambda: _halved(t, length_said(t, diameter)))
+    return None if radius is None else lambda: t.aside(lambda: length_said(t, radius))
+
+
+def _halved(t: Things, size: Any) -> Any:
+    return size / 2 if isinstance(size, float) else (t.b.make("calculation", {"formula": Formula("{0} / 2", (tuple(size),))}),)
+
+
+def _through_of_radius(t: Things, points: list[str], size: Any) -> str:
+    """A circle of a radius through a point, with a centre that slides, or through two, with one of the two centres that it may have. Raises
+    Refusal."""
+    if not 1 <= len(points) <= 2:
+        raise Refusal("Of a radius, a circle goes through one point or two.")
+    rounds = [t.b.make("circle_radius", {"centre": (id,), "radius": size}, hidden=True) for id in points]
+    if len(rounds) == 1:
+        centre = t.b.make("point_on", {"path": (rounds[0],), "place": free_place_on(t, (rounds[0],))})
+    else:
+        centre = t.aside(lambda: t.b.make("intersection", {"a": rounds[:1], "b": rounds[1:], "which": "first"}))
+    return t.make("circle_radius", centre=(centre,), radius=size)
 
 
 def _says_its_centre(t: Things, node: Described, name: Named) -> bool:
@@ -119,16 +188,6 @@ def _says_its_centre(t: Things, node: Described, name: Named) -> bool:
         and not node.extra
         and node.role("through") is None
     )
-
-
-def _two_touching(t: Things) -> list[str]:
-    """Two circles that touch from outside: the centre of the second slides on the line through the first one's and the touching point."""
-    b = t.b
-    shared, centre = t.aside(b.free_point), _new_centre(t)
-    line = b.make("line", {"from": (centre,), "to": (shared,)}, hidden=True)
-    (cx, cy), (x, y) = (b.ahead.value(id)[:2] for id in (centre, shared))
-    other = b.make("point_on", {"path": (line,), "place": 1.6 * math.hypot(x - cx, y - cy)})
-    return [t.make("circle", centre=(one,), point=(shared,)) for one in (centre, other)]
 
 
 def _circle(t: Things, node: Described) -> str:
@@ -149,10 +208,16 @@ def _circle(t: Things, node: Described) -> str:
             diameter = diameter or Amount(amount)
         else:
             radius = radius or Amount(amount)
-    centre_node = node.role("centre", "about", "at") or (node.role("with") if "as-centre" in node.extra else None)
-    through = node.role("through")
-    touches = node.role("tangent")
-    if through is not None and _is_several_points(through) and centre_node is None and touches is None and radius is None:
+    through, touches = node.role("through"), node.role("tangent")
+    roles = [role for role, _ in node.roles]
+    # "a circle at A touching k", "a circle touching k at A"
+    is_touched_there = touches is not None and "at" in roles and roles.index("tangent") < roles.index("at")
+    centre_node = node.role("centre", "about") or (None if is_touched_there else node.role("at"))
+    centre_node = centre_node or (node.role("with") if "as-centre" in node.extra else None)
+    size = _radius_said(t, radius, diameter)
+    if through is not None and size is not None and centre_node is None and touches is None:
+        return _through_of_radius(t, t.aside(lambda: t.points(through)), size())
+    if through is not None and _is_several_points(through) and centre_node is None and touches is None:
         points = t.aside(lambda: t.points(through))
         if (line := node.role("centre_on")) is not None:
             if len(points) != 2:
@@ -184,17 +249,13 @@ def _circle(t: Things, node: Described) -> str:
     else:
         centre = ""
     if touches is not None:
-        return _touching(t, node, centre, touches, through, radius)
-    if diameter is not None:
-        size = t.aside(lambda: length_said(t, diameter))
-        size = size / 2 if isinstance(size, float) else (b.make("calculation", {"formula": _half(t, size)}),)
-        return t.make("circle_radius", centre=(centre or _new_centre(t),), radius=size)
-    if radius is not None:
-        size = t.aside(lambda: length_said(t, radius))
-        return t.make("circle_radius", centre=(centre or _new_centre(t),), radius=size)
+        return circle_touching(t, node, centre, touches, through, size)
+    if size is not None:
+        radius_now = size()
+        return t.make("circle_radius", centre=(centre or new_centre(t),), radius=radius_now)
     if "same-radius" in node.extra or node.role("same_radius_as") is not None:
         return t.make(
-            "circle_radius", centre=(centre or _new_centre(t),), radius=_radius_of(t, t.aside(lambda: t.round(node.role("same_radius_as"))))
+            "circle_radius", centre=(centre or new_centre(t),), radius=_radius_of(t, t.aside(lambda: t.round(node.role("same_radius_as"))))
         )
     if through is not None and centre:
         if isinstance(through, Many):
@@ -202,7 +263,7 @@ def _circle(t: Things, node: Described) -> str:
         return t.make("circle", centre=(centre,), point=(t.aside(lambda: t.point(through)),))
     if through is not None:
         point = t.aside(lambda: t.point(through))
-        return t.make("circle", centre=(_new_centre(t),), point=(point,))
+        return t.make("circle", centre=(new_centre(t),), point=(point,))
     if centre:
         return t.make("circle", centre=(centre,), point=(t.aside(b.free_point),))
     if node.roles:
@@ -225,6 +286,33 @@ def _with_new_diameter(t: Things, centre: Node, ends: tuple[str, ...]) -> str:
     circle = t.make("circle", centre=(middle,), point=(first,))
     half_turn = b.make("point_reflection", {"centre": (middle,)}, hidden=True)
     b.make("segment", {"from": (first,), "to": (b.make("image_point", {"of": (first,), "by": (half_turn,)}, ends[1]),)})
+    return circle
+
+
+def _new_radii(t: Things, node: Described) -> tuple[str, list[str]] | None:
+    """The names of a centre and of points on the circle where that is said by radii, and no other end of a radius is there."""
+    radius, centre = node.role("radius"), node.role("centre", "about", "at")
+    spans = [item.points for item in (radius.items if isinstance(radius, Many) else (radius,)) if isinstance(item, Named)]
+    if len(spans) != (len(radius.items) if isinstance(radius, Many) else 1) or any(len(span) != 2 for span in spans):
+        return None
+    if not all(role in ("radius", "centre", "about", "at") for role, _ in node.roles) or node.extra or node.adjectives:
+        return None
+    middle = centre.text if isinstance(centre, Named) else spans[0][0] if centre is None else None
+    if middle is None or any(middle not in span for span in spans):
+        return None
+    ends = [next((end for end in span if end != middle), middle) for span in spans]
+    return None if any(map(t.b.has, ends)) or ((centre is None and t.b.has(middle)) and len(ends) == 1) else (middle, ends)
+
+
+def _with_radii(t: Things, centre: str, ends: list[str]) -> str:
+    """The circle about a centre with new radii, which are drawn."""
+    b = t.b
+    middle = t.aside(lambda: b.point(centre))
+    first = t.aside(lambda: b.free_point(ends[0]))
+    circle = t.make("circle", centre=(middle,), point=(first,))
+    others = [b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))}, name) for name in ends[1:]]
+    for end in (first, *others):
+        b.make("segment", {"from": (middle,), "to": (end,)})
     return circle
 
 
@@ -264,10 +352,6 @@ def _radius_of(t: Things, circle: str) -> Any:
     return fills["radius"] if "radius" in fills else (t.b.make("radius", {"circle": (circle,)}),)
 
 
-def _half(t: Things, size: tuple[str, ...]) -> Any:
-    return Formula("{0} / 2", (tuple(size),))
-
-
 def _is_span(node: Node) -> bool:
     if isinstance(node, Named):
         return len(node.points) == 2
@@ -296,78 +380,11 @@ def _on_diameter(t: Things, span: tuple[str, ...]) -> str:
     return t.make("circle_on_diameter", from_=span[:1], to=span[1:])
 
 
-def _new_centre(t: Things) -> str:
-    return str(t.aside(lambda: t.b.free_point("O" if not t.b.has("O") and "O" not in t.b.reserved else None)))
-
-
 def _any_circle(t: Things) -> str:
     """A new circle about a new point, through another."""
-    centre = _new_centre(t)
+    centre = new_centre(t)
     through = t.aside(t.b.free_point)
     return t.make("circle", centre=(centre,), point=(through,))
-
-
-def _beside(t: Things, other: str, radius: Node) -> str:
-    """A circle of a radius that touches another one from outside, where that has a point that slides."""
-    b = t.b
-    size = t.aside(lambda: length_said(t, radius))
-    middle = t.aside(lambda: centre_of(t, other))
-    touching = t.aside(lambda: b.make("point_on", {"path": (other,), "place": free_place_on(t, (other,))}))
-    across = b.make("line", {"from": (middle,), "to": (touching,)}, hidden=True)
-    round_ = b.make("circle_radius", {"centre": (touching,), "radius": size}, hidden=True)
-    cx, cy = b.ahead.value(middle)[:2]
-
-    def far_off(which: str) -> float:
-        mark = b.mark()
-        value = b.ahead.value(b.make("intersection", {"a": (across,), "b": (round_,), "which": which}, None, True))
-        b.back_to(mark)
-        return -1.0 if value is None else math.dist(value[:2], (cx, cy))
-
-    outside = max(("first", "second"), key=far_off)
-    centre = b.make("intersection", {"a": (across,), "b": (round_,), "which": outside})
-    return t.make("circle_radius", centre=(centre,), radius=size)
-
-
-def _touching(t: Things, node: Described, centre: str, touches: Node, through: Node | None, radius: Node | None) -> str:
-    """A circle about a point that touches a line, or that touches a line in a point of it."""
-    b = t.b
-    if isinstance(touches, Described) and touches.head == "side" and touches.plural and not centre:
-        return t.make("incircle", triangle=t.aside(lambda: t.triangle(touches.role("of"))))
-    line = t.aside(lambda: t.path(touches))
-    if len(line) == 1 and b.kind(line[0]) == CIRCLE:
-        if not centre and radius is not None and through is None and node.role("at", "in") is None:
-            return _beside(t, line[0], radius)
-        if not centre or node.role("at", "in") is not None:
-            raise Refusal("A circle that touches a circle needs its centre.")
-        other = centre_of(t, line[0])
-        across = b.make("line", {"from": (centre,), "to": (other,)}, hidden=True)
-        which = _nearer(t, (across,), line, centre)
-        touching = b.make("intersection", {"a": (across,), "b": line, "which": which}, hidden=True)
-        return t.make("circle", centre=(centre,), point=(touching,))
-    at = node.role("at", "in")
-    if centre and at is None:
-        foot = b.make("foot", {"point": (centre,), "base": line}, hidden=True)
-        return t.make("circle", centre=(centre,), point=(foot,))
-    if at is not None and through is not None:
-        touching, other = t.aside(lambda: t.point(at)), t.aside(lambda: t.point(through))
-        across = b.make("perpendicular", {"base": line, "point": (touching,)}, hidden=True)
-        middle = b.make("perpendicular_bisector", {"span": (touching, other)}, hidden=True)
-        centre = b.make("intersection", {"a": (across,), "b": (middle,)})
-        return t.make("circle", centre=(centre,), point=(touching,))
-    raise Refusal("A circle that touches a line needs its centre, or the point where it touches and another point on it.")
-
-
-def _nearer(t: Things, a: tuple[str, ...], b: tuple[str, ...], point: str) -> str:
-    """Which crossing of two paths is nearer to a point."""
-    found = []
-    for which in ("first", "second"):
-        mark = t.b.mark()
-        id = t.b.make("intersection", {"a": a, "b": b, "which": which}, None, True)
-        value = t.b.ahead.value(id)
-        t.b.back_to(mark)
-        if value is not None:
-            found.append((distance_between(value, t.b.ahead.value(point)), which))
-    return min(found)[1] if found else "first"
 
 
 @makes("circumcircle", "incircle", "excircle", "nine-point-circle", parts="of for in on opposite at from tangent")

@@ -4,8 +4,6 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
-from dataclasses import dataclass
-from functools import lru_cache
 from itertools import product
 
 from ..catalogue import CATALOGUE
@@ -18,7 +16,6 @@ from . import (
     crossings,
     drawing,
     english,
-    english_idioms,
     images,
     loci,
     meeting,
@@ -36,13 +33,15 @@ from . import (
     tangents,
     triangle_lines,
 )
-from .building import Building, Final, NotThere, Stray
+from .building import Building
 from .clauses import Bound, Clauses
-from .images import KIND_OF
 from .kept_parts import check_parts
 from .nodes import Amount, Described, Many, Named
+from .not_taken import ActRefused, Best, NotSaid
+from .plain_words import plain
 from .readings import READS
 from .reckoning import reckon, state
+from .refusals import Final
 from .spelling import put_right
 from .things import Things
 from .tokens import MOST, NAME, NUMBER, POINT_NAME, UNKNOWN, WORD, Token, tokens
@@ -55,12 +54,6 @@ _JOINERS = english.words(
     , and ; . then so now
     """
 )
-#: Refusals that only say that a clause was not meant.
-_SAYS_LITTLE = frozenset(
-    ("That is drawn, not measured.", "What is to be done with that?", "That is a claim.", "That is a claim, or sets a value.",
-     "That is no figure.",
-     "That is nothing to be drawn.", "That changes nothing.", "A name is needed here.")
-)  # fmt: skip
 #: The files that enter what makes descriptions, and what verbs do.
 _ENTERED = (
     *(arcs, conics, crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
@@ -68,68 +61,13 @@ _ENTERED = (
 )
 
 
-@dataclass
-class Best:
-    """The refusal that says most: the one that came furthest."""
-
-    far: int = -1
-    worth: int = -1
-    refusal: Refusal | None = None
-    is_of_look: bool = False
-
-    def note(self, far: int, refusal: Refusal, is_act: bool = False, is_of_look: bool = False) -> None:
-        little = 0 if refusal.sentence in _SAYS_LITTLE else 1 if isinstance(refusal, Stray) else 2
-        worth = 4 if is_act else 3 if isinstance(refusal, NotThere) else little
-        if (far, worth) > (self.far, self.worth):
-            self.far, self.worth, self.refusal, self.is_of_look = far, worth, refusal, is_of_look
-
-
-@lru_cache(maxsize=256)
-def plain(text: str) -> str:
-    """A sentence without the courtesies around it, and in the words that the grammar has for its idioms."""
-    text = english_idioms.in_other_words(" ".join(text.split()).strip())
-    bare = _bare(text)
-    # What was taken off before it may have hidden an idiom.
-    return bare if text.startswith(bare) else _bare(english_idioms.in_other_words(bare))
-
-
-def _bare(text: str) -> str:
-    text = text.rstrip(" .!?;:,…")
-    while True:
-        shorter = english.ENDING.sub("", text)
-        found = english.OPENING.match(shorter)
-        if found and found.end() < len(shorter) and found.end():
-            shorter = shorter[found.end() :]
-        shorter = shorter.strip(" ,:;")
-        if shorter == text or not shorter:
-            return text
-        text = shorter
-
-
 def _has_size(angle: Described) -> bool:
     """Whether an angle is drawn in a size, and not read."""
     return bool(angle.amounts) or isinstance(angle.role("size", "of"), Amount)
 
 
-class NotSaid(Refusal):
-    """A sentence that the grammar cannot take apart. ``unknown`` are words that it does not know."""
-
-    def __init__(self, text: str, unknown: Sequence[str]) -> None:
-        shown = ", ".join(f"“{word}”" for word in unknown[:4])
-        super().__init__(
-            f"{shown} {'is no word that is' if len(unknown) == 1 else 'are no words that are'} understood here."
-            if unknown
-            else f"“{text[:60]}” is no sentence here."
-        )
-        self.unknown = tuple(unknown)
-
-
-class ActRefused(Refusal):
-    """An act that was understood and cannot be done: nothing else is made of it."""
-
-
 #: Words for where a point is, which may be denied.
-_PLACES = frozenset(("on", "in", "inside", "through"))
+_PLACES = frozenset(("on", "in", "inside", "goes-through"))
 #: Acts that are never done by a word that was put right.
 _NEVER_GUESSED = frozenset(("delete", "rename", "call"))
 #: Verbs of acts, with which a sentence begins.
@@ -196,7 +134,7 @@ class Sentence:
                     made = len(self.b.new)
                     self.carry_out(rest)
                     if is_new and rest.split(maxsplit=1)[0].lower() not in _ASKING:
-                        self._check_told(made)
+                        self._check_holds(made)
             except Refusal:
                 self.b.back_to(mark)
                 raise
@@ -232,7 +170,7 @@ class Sentence:
             raise ActRefused(refusal.sentence)
         raise refusal
 
-    def _check_told(self, made: int) -> None:
+    def _check_holds(self, made: int) -> None:
         """Raise Final where what was told of a figure that is new is no more than a claim that fails: so it has to be made otherwise."""
         ids = [step.id for step in self.b.ahead.steps if step.id not in self.b.board and CATALOGUE[step.does].makes == CLAIM]
         if any(CATALOGUE[new.does].makes == CLAIM for new in self.b.new[made:]) and any(
@@ -271,9 +209,8 @@ class Sentence:
         choices = [one for one in choices if not {token.text for token in tokens(plain(one[1]), self.b.ahead)} & set(unknown)]
         for chosen, meant in choices:
             if len(choices) == 1:
-                self._as_meant(meant)
-                self.b.guesses += [f"“{word}” as {other}" for word, other in zip(unknown, chosen)]
-                return
+                read.append((meant, chosen))
+                break
             try:
                 Sentence(self.b, self.t.selected).carry_out(meant)
             except NotSaid:
@@ -350,8 +287,12 @@ class Sentence:
                 continue  # "make the line through A and B dashed" says nothing of B alone
             if does == "measure" and _asks_of_a_point_besides(bound.get("m"), holds_on):
                 continue  # "find the centroid of A, B, C and D" asks nothing of D alone
+            if last in DRAWING and does == "draw" and _is_one_more(said, start, end):
+                continue  # "the line through A, B, C": where C is no other thing to be drawn
             if last == _FACTS and does == "conclude" and said[start].word not in _ASKING:
                 continue  # "with AB = AC and angle B = 90°": which is said of the triangle, and no claim
+            if last and does in ("conclude", "bisect") and said[start].text.lower().endswith("ing"):
+                continue  # "a line through A and bisecting BC", "a circle about A, touching BC": which is said of what is drawn
             if does == "conclude" and last and said[start].word not in _ASKING and self._sizes_what_is_new(said[start:end]):
                 continue  # "triangle ABC, AB = 5": a size of what was just made is none of its claims
             if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
@@ -363,6 +304,8 @@ class Sentence:
             try:
                 self._do(does, bound)
                 check_parts(self.t, bound, mark, lambda other, does=does: self._do(does, other))  # type: ignore[misc]
+                if does == "conclude" and last and said[start].word not in _ASKING and self._is_of_what_is_new(said[start:end]):
+                    self._check_holds(mark.new)
             except Final:
                 self.b.back_to(mark)
                 raise
@@ -380,6 +323,11 @@ class Sentence:
             self.b.last_group = group
             self.b.back_to(mark)
         return False
+
+    def _is_of_what_is_new(self, said: Sequence[Token]) -> bool:
+        """Whether all the points that words name come of this sentence."""
+        points = {point for token in said for point in token.points}
+        return bool(points) and points.isdisjoint(self.b.board.points_by_name)
 
     def _sizes_what_is_new(self, said: Sequence[Token]) -> bool:
         """Whether words say a number of what the clause before made: "AB = 5", "angle ABC = 50"."""
@@ -412,6 +360,15 @@ class Sentence:
             raise Refusal("That changes nothing.")
 
 
+def _is_one_more(said: Sequence[Token], start: int, end: int) -> bool:
+    """Whether a clause is no more than one capital letter that goes on with a list of such."""
+    before = start - 1
+    while before >= 0 and said[before].word in _JOINERS:
+        before -= 1
+    ends = said[before], said[start]
+    return end == start + 1 and all(token.kind == NAME and len(token.text) == 1 and token.text.isupper() for token in ends)
+
+
 def _asks_of_a_point_besides(asked: object, holds_on: bool) -> bool:
     """Whether a point is to be measured that stands after described things: it belongs to the last of them.
 
@@ -439,7 +396,8 @@ def _is_attribute(said: Sequence[Token], start: int) -> bool:
     if at >= len(said) or said[at].word not in english.ATTRIBUTES or said[start - 1].word not in ("and", ","):
         return False
     before = [token.word for token in said[:start]]
-    return any(word in _HAVING for word in before) and not any(token.word in english.VERBS & _FINITE for token in said[at:])
+    stop = next((place for place in range(at, len(said)) if said[place].word in ("and", ",")), len(said))
+    return any(word in _HAVING for word in before) and not any(token.word in english.VERBS & _FINITE for token in said[at:stop])
 
 
 #: Verbs of claims and meetings, with which a noun begins a clause of its own.
@@ -448,7 +406,8 @@ _AND = Token("and", "and", WORD, 0, 0)
 
 
 def _without_titles(said: list[Token]) -> list[Token]:
-    """Without words that no list knows between "the" and the name of a point: "the tap T" is T, whatever a tap is."""
+    """Without words that no list knows between "the" and the name of one or two points: "the tap T" is T and "the hedge AB" is AB, whatever
+    a tap or a hedge is."""
     return [
         token
         for place, token in enumerate(said)
@@ -457,7 +416,7 @@ def _without_titles(said: list[Token]) -> list[Token]:
             and 0 < place < len(said) - 1
             and said[place - 1].word == "the"
             and said[place + 1].kind == NAME
-            and len(said[place + 1].points) == 1
+            and len(said[place + 1].points) in (1, 2)
             and not put_right(token.text)  # else it is mistyped, and says something
         )
     ]
@@ -482,6 +441,3 @@ def _with_words(text: str, words: Sequence[str], others: Sequence[str]) -> str:
     for word, other in zip(words, others, strict=True):
         text = re.sub(rf"\b{re.escape(word)}\b", other, text, count=1)
     return text
-
-
-__all__ = ["KIND_OF", "Best", "NotSaid", "Sentence", "plain"]

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field
-from typing import Any
+from typing import Any, TypeAlias
 
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
@@ -11,18 +12,59 @@ from .building import Building
 from .nodes import Described, Many, Named, Node
 from .things import Things
 
+#: Two sides or diagonals, each by its ends.
+Pair: TypeAlias = tuple[frozenset[str], frozenset[str]]
+#: What two angles add up to whose sides are parallel.
+_STRAIGHT = 180.0
+
 
 @dataclass
 class Wanted:
     """What is said of a shape besides its corners: lengths of sides, angles, sides that are equal or parallel."""
 
     lengths: dict[frozenset[str], Any] = field(default_factory=dict)
-    equal: list[tuple[frozenset[str], frozenset[str]]] = field(default_factory=list)
+    equal: list[Pair] = field(default_factory=list)
     angles: dict[str, Any] = field(default_factory=dict)
-    parallel: list[tuple[frozenset[str], frozenset[str]]] = field(default_factory=list)
+    parallel: list[Pair] = field(default_factory=list)
 
     def __bool__(self) -> bool:
         return bool(self.lengths or self.equal or self.angles or self.parallel)
+
+
+def with_what_it_has(node: Described, names: tuple[str, ...], wanted: Wanted) -> Wanted:
+    """What is wanted of a quadrilateral, with what makes it a kite, a trapezium, a parallelogram, a rectangle or a rhombus."""
+    a, b, c, d = (frozenset(pair) for pair in zip(names, (*names[1:], names[0])))
+    equal, parallel, angles = list(wanted.equal), list(wanted.parallel), dict(wanted.angles)
+    if node.head == "rhombus":
+        equal += [(a, b), (a, c), (a, d)]
+    elif node.head == "kite":
+        # Its axis goes through its first corner, unless the equal sides that are said meet in its second one.
+        twins = [(a, b), (c, d)] if {(a, b), (b, a), (c, d), (d, c)} & set(equal) else [(a, d), (b, c)]
+        equal = _besides(equal, twins)
+    elif node.head in ("parallelogram", "rectangle"):
+        parallel = _besides(parallel, [(a, c), (b, d)])
+        if node.head == "rectangle":
+            # Of a diagonal that is said, a right angle faces it.
+            angles[names[0 if frozenset(names[1::2]) in wanted.lengths else 1]] = _STRAIGHT / 2
+    elif not parallel and not _lean_alike(names, wanted):
+        parallel = [(a, c)]
+    if node.head == "trapezium" and "isosceles" in node.adjectives:
+        equal = _besides(equal, [(frozenset(names[::2]), frozenset(names[1::2]))])  # its diagonals, so that it is no parallelogram
+    return Wanted(dict(wanted.lengths), equal, angles, parallel)
+
+
+def _besides(said: Sequence[Pair], has: Sequence[Pair]) -> list[Pair]:
+    """The pairs that a shape has in any case, and those that are said besides."""
+    known = {frozenset(pair) for pair in has}
+    return [*has, *(pair for pair in said if frozenset(pair) not in known)]
+
+
+def _lean_alike(names: tuple[str, ...], wanted: Wanted) -> bool:
+    """Whether two angles beside each other are said that make two sides parallel."""
+    said = [wanted.angles.get(name) for name in names]
+    return any(
+        isinstance(one, float) and isinstance(other, float) and one + other == _STRAIGHT for one, other in zip(said, (*said[1:], said[0]))
+    )
 
 
 def wanted_of(t: Things, node: Described, names: tuple[str, ...]) -> Wanted:
@@ -60,15 +102,20 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             found.equal.append((frozenset(one.points), frozenset(other.points)))
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and other is not None:
             found.lengths[frozenset(one.points)] = t.aside(lambda other=other: length_said(t, other))  # type: ignore[misc]
-        elif kind == "equal" and isinstance(one, Described) and one.head == "angle" and other is not None:
-            name = one.names[0] if one.names else one.role("at", "of")
-            if isinstance(name, Named):
-                corner = name.points[1] if len(name.points) == 3 else name.points[0] if name.points else name.text.upper()
-                found.angles[corner] = t.aside(lambda other=other: angle_said(t, other))  # type: ignore[misc]
+        elif kind == "equal" and other is not None and isinstance(name := _corner_of(one), Named):
+            corner = name.points[1] if len(name.points) == 3 else name.points[0] if name.points else name.text.upper()
+            found.angles[corner] = t.aside(lambda other=other: angle_said(t, other))  # type: ignore[misc]
         elif kind == "more":
             continue  # supposed, after the shape is there
         else:
             raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
+
+
+def _corner_of(node: Node | None) -> Node | None:
+    """What names the corner whose angle a fact is about: "angle A = 80°", "angles A 80° and B 100°". None where it is about no angle."""
+    if isinstance(node, Described) and node.head == "angle":
+        return node.names[0] if node.names else node.role("at", "of")
+    return node if isinstance(node, Named) and len(node.points) == 1 else None
 
 
 def _as_side(t: Things, node: Node | None, names: tuple[str, ...]) -> Node | None:

@@ -2,33 +2,32 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import replace
 
 from ..kinds import CIRCLE, POLYGON, STRAIGHTS
 from ..refusal import Refusal
-from .building import Final, Stray
 from .nodes import Amount, Described, Many, Named, Node
-from .nouns import TAKES, makes
+from .nouns import NAMED_BY_SIDES, how_many, makes
 from .orders import suppose_of_shape
+from .refusals import Stray
 from .shapes_alone import alone_shape
-from .shapes_on_sides import CORNER_COUNTS, REGULAR_BY_NAME, shape_on_span
-from .spans import centre_of, spans_of
+from .shapes_and_circles import circumscribed, inscribed
+from .shapes_on_sides import CORNER_COUNTS, shape_on_span
+from .spans import spans_of
 from .tables import words
 from .things import Things
 from .third_corners import fresh_names
 from .tokens import POINT_NAME
 
-#: How many shapes of one kind a sentence draws.
-_MOST_AT_ONCE = 6
+#: Shapes that any corners make.
+_OF_CORNERS = words("triangle quadrilateral polygon").union(NAMED_BY_SIDES)
 
 
 @makes(
-    "triangle", "quadrilateral", "square", "rectangle", "rhombus", "kite", "trapezium", "parallelogram", "polygon", "pentagon",
-    "hexagon", "heptagon", "octagon", "nonagon", "decagon", "dodecagon",
+    "triangle", "quadrilateral", "square", "rectangle", "rhombus", "kite", "trapezium", "parallelogram", "polygon", *NAMED_BY_SIDES,
     parts="on outside inside base side sides in corners through with of and facts angles above below away same_side_of other_side_of "
     "same_side_as side_with opposite height length right_at corner_at "
-    "between centre diagonals hypotenuse",
+    "between centre diagonals hypotenuse area perimeter about",
     words="medial orthic pedal equilateral isosceles right-angled regular cyclic inscribe external internal obtuse acute scalene "
     "convex as-base",
 )  # fmt: skip
@@ -44,7 +43,7 @@ def _shapes(t: Things, node: Described) -> list[str]:
         name = t.b.ahead.name(circles[0])
         node = replace(node, roles=(*node.roles, ("in", Named(name))))
     if (node.count or 1) > 1 and not node.names and not node.roles:
-        return [id for _ in range(min(node.count or 1, _MOST_AT_ONCE)) for id in _shapes(t, replace(node, count=None, plural=False))]
+        return [id for _ in range(how_many(node)) for id in _shapes(t, replace(node, count=None, plural=False))]
     _check_sorts(node)
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
@@ -81,6 +80,7 @@ def _shapes(t: Things, node: Described) -> list[str]:
     names = tuple(point for name in node.names if isinstance(name, Named) for point in name.points)
     if not names and t.names and all(len(name) > 1 for name in t.names[:1]):
         names = tuple(POINT_NAME.findall(t.names.pop(0)))
+    node = _placed(t, node, names)
     count = CORNER_COUNTS[node.head]
     if node.head == "parallelogram" and len(names) == 4 and sum(map(t.b.has, names)) == 3:
         # "the parallelogram ABDC" of A, B and C: the corner that is not there comes last, in the same order round.
@@ -105,13 +105,28 @@ def _shapes(t: Things, node: Described) -> list[str]:
     if (formed_by := node.role("between")) is not None:
         return [t.b.polygon(_corners_formed(t, formed_by, count))]
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
+    if (about := node.role("about")) is not None:
+        if not _is_circle(t, about):
+            raise Stray(f"A {node.head} is drawn about a circle. Say: the {node.head} circumscribed about k.")
+        return [circumscribed(t, node, t.aside(lambda: t.round(about)), names)]
     inscribed_in = node.role("in", "inside")
     if inscribed_in is not None and _is_circle(t, inscribed_in):
-        return [_inscribed(t, node, t.aside(lambda: t.round(inscribed_in)), names)]
+        return [inscribed(t, node, t.aside(lambda: t.round(inscribed_in)), names)]
     if on is not None and not isinstance(on, Amount):
         spans = _spans_to_build_on(t, on)
         return [shape_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
     return [alone_shape(t, node, names)]
+
+
+def _placed(t: Things, node: Described, names: tuple[str, ...]) -> Described:
+    """A shape whose corners are said with their places, "ABCD with A(0, 0), B(4, 0), …", as one of corners that are there."""
+    places = node.role("with", "corners")
+    if not isinstance(places, Many) or not all(isinstance(item, Named) and item.at is not None for item in places.items):
+        return node
+    if [item.text for item in places.items if isinstance(item, Named)] != list(names) or node.head not in _OF_CORNERS:
+        return node
+    t.aside(lambda: t.points(places))
+    return replace(node, roles=tuple(pair for pair in node.roles if pair[1] is not places))
 
 
 def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> tuple[Described, tuple[str, ...]]:
@@ -153,13 +168,10 @@ def _corners_formed(t: Things, node: Node, count: int) -> tuple[str, ...]:
 _ONLY_OF = {
     **dict.fromkeys(("medial", "orthic", "pedal", "equilateral", "right-angled", "obtuse", "acute", "scalene"), words("triangle")),
     "isosceles": words("triangle trapezium"),
-    "regular": words("triangle quadrilateral polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon"),
-    "convex": words("quadrilateral polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon"),
-    "cyclic": words("quadrilateral polygon pentagon hexagon heptagon octagon nonagon decagon dodecagon"),
+    "regular": words("triangle quadrilateral square polygon").union(NAMED_BY_SIDES),
+    "convex": words("quadrilateral polygon").union(NAMED_BY_SIDES),
+    "cyclic": words("quadrilateral polygon").union(NAMED_BY_SIDES),
 }
-#: Shapes, and words for them, that are made with their corners on a circle that is there.
-_ON_A_CIRCLE = words("triangle quadrilateral polygon square pentagon hexagon heptagon octagon nonagon decagon dodecagon")
-_ON_A_CIRCLE_TOO = words("regular equilateral cyclic inscribe")
 
 
 def _check_sorts(node: Described) -> None:
@@ -224,42 +236,3 @@ def _spans_to_build_on(t: Things, node: Node) -> list[tuple[str, str]]:
             span = t.b.ends(span[0])
         found.append((span[0], span[1]))
     return found
-
-
-def _inscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) -> str:
-    """A regular polygon, or any, with its corners on a circle."""
-    b = t.b
-    if node.head not in _ON_A_CIRCLE:
-        raise Final(f"A {node.head} with its corners on a circle is not made by a sentence; a square, a regular one or any is.")
-    for said in (*node.adjectives, *node.extra):
-        if said in TAKES[node.head][1] and said not in _ON_A_CIRCLE_TOO:
-            raise Final(f"“{said}” is not understood of a {node.head} with its corners on a circle.")
-    count = CORNER_COUNTS[node.head] or len(names)
-    on = b.points_on(circle)
-    if (
-        node.head in ("square",)
-        or "regular" in node.adjectives
-        or "equilateral" in node.adjectives
-        or (not names and node.head in REGULAR_BY_NAME)
-    ):
-        if (at := node.role("corner_at")) is not None:
-            first = t.aside(lambda: t.point(at))
-            if first not in on:
-                raise Final(f"{t.b.ahead.name(first)} is no point of that circle, so no corner of a {node.head} in it.")
-        elif names:
-            first = b.point(names[0]) if b.has(names[0]) else b.make("point_on", {"path": (circle,)}, names[0])
-        else:
-            first = on[0] if on else b.make("point_on", {"path": (circle,)})
-        centre = centre_of(t, circle)
-        made = b.make_parts("regular_about", {"count": float(count), "centre": (centre,), "corner": (first,)}, names[1:])
-        return next(id for id in made if b.kind(id) == POLYGON)
-    corners = []
-    for number in range(count):
-        name = names[number] if names else None
-        if name is not None and b.has(name):
-            corners.append(b.point(name))
-        else:
-            corners.append(
-                b.make("point_on", {"path": (circle,), "place": 20.0 + 360.0 * number / count + 17.0 * math.sin(number + 1)}, name)
-            )
-    return b.polygon(corners)

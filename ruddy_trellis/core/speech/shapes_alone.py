@@ -3,24 +3,34 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import replace
 from typing import Any
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
-from .building import Final, Stray
 from .corners_by_facts import polygon_by_facts
 from .nodes import Amount, Described, Many, Named, Node
-from .shape_facts import Wanted, best_order, check_sides, equal_to_first, wanted_of
-from .shapes_on_sides import CORNER_COUNTS, REGULAR_BY_NAME, shape_on_span
+from .nouns import NAMED_BY_SIDES
+from .refusals import Final, Stray
+from .shape_checks import is_as_said
+from .shape_facts import Wanted, wanted_of, with_what_it_has
+from .shape_measures import by_sides, measured_shape
+from .shapes_on_sides import CORNER_COUNTS
 from .tables import words
 from .things import Things
-from .third_corners import amounts_in, first_side, fresh_names, kept_places, third_corner, upper_crossing
+from .third_corners import amounts_in, first_side, fresh_names, kept_places, sizes_said, third_corner, upper_crossing
+from .triangles_alone import triangle_alone
 
 #: Parts that say on which side of a side a shape is.
 _BESIDE = words("on outside above below away same_side_of other_side_of same_side_as side_with opposite")
 
+#: Parts of a shape that say what is so of its sides and angles by name.
+_FACTS = words("facts right_at")
+#: Shapes that any corners make, and what says more of corners that are there than that.
+_OF_ANY_CORNERS = words("triangle quadrilateral polygon").union(NAMED_BY_SIDES)
+_SAYS_MORE = words("equilateral isosceles right-angled regular obtuse")
 #: Triangles that are made of another one.
 _OF_ANOTHER = words("medial orthic pedal")
 
@@ -33,6 +43,29 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
             raise Stray(f"“{'inscribed' if said == 'inscribe' else said}” is not understood of a {node.head} that stands by itself.")
     if not _OF_ANOTHER.isdisjoint(node.adjectives):
         return _of_another(t, node, names)
+    mark = b.mark()
+    polygon = _made_alone(t, node, names)
+    corners = b.ahead.step(polygon).fills["corners"]
+    if all(id in b.board for id in corners):
+        return polygon
+    wanted = wanted_of(t, node, names)
+    if is_as_said(t, polygon, node, wanted):
+        return polygon
+    named = names or tuple(b.ahead.name(id) for id in corners)
+    b.back_to(mark)
+    if wanted and {role for role, _ in node.roles} <= _FACTS and len(named) == 4:
+        polygon = polygon_by_facts(t, named, with_what_it_has(node, named, wanted))
+        if is_as_said(t, polygon, node, wanted):
+            return polygon
+        b.back_to(mark)
+    raise Final(f"No {node.head} was found of which all of that is so.")
+
+
+def _made_alone(t: Things, node: Described, names: tuple[str, ...]) -> str:
+    b = t.b
+    node = by_sides(t, node)
+    if (made := measured_shape(t, node, names, wanted_of(t, node, names))) is not None:
+        return made
     kind, count = node.head, CORNER_COUNTS[node.head] or len(names)
     corners_node = node.role("corners", "through", "with", "of") if not names else None
     if isinstance(corners_node, Many) and all(
@@ -51,6 +84,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         )
         if len(got) == 3 and count == 4:
             got = (*got, *fresh_names(b, 1))
+        if count and len(got) > count:
+            raise Final(f"A {kind} has {count} corners, not {len(got)}.")
         if len(got) >= 3:
             names = got
             count = len(names)
@@ -61,20 +96,8 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         raise Refusal(f"The height of a {kind} is not understood here. Say its sides and an angle.")
     wanted = wanted_of(t, node, names)
     if names and all(b.has(name) for name in names):
-        if kind in ("triangle", "quadrilateral", "polygon") and not wanted and not node.adjectives:
-            return b.polygon(b.points(names))
-        if (
-            wanted
-            or any(name in node.adjectives for name in ("equilateral", "isosceles", "right-angled", "regular", "obtuse"))
-            or kind
-            not in (
-                "triangle",
-                "quadrilateral",
-                "polygon",
-                "pentagon",
-                "hexagon",
-            )
-        ):
+        is_said_besides = wanted or not _SAYS_MORE.isdisjoint(node.adjectives)
+        if kind not in _OF_ANY_CORNERS or is_said_besides:
             raise Refusal(
                 f"The corners of {''.join(names)} are there already; whether it is so is a claim: "
                 f"is {''.join(names)} {_with_article(node)}?"
@@ -92,7 +115,7 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
         kind in ("square", "rectangle", "rhombus")
         or "regular" in node.adjectives
         or "equilateral" in node.adjectives
-        or (kind in REGULAR_BY_NAME and not names)
+        or (kind in NAMED_BY_SIDES and not names)
     ):
         return _regular_alone(t, node, names, count, wanted)
     if kind == "quadrilateral" and len(wanted.parallel) == 1 and not (wanted.lengths or wanted.angles or wanted.equal):
@@ -102,7 +125,7 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
     if kind in ("parallelogram", "kite", "trapezium"):
         return _of_three_corners(t, node, names, wanted)
     if kind == "triangle":
-        return _triangle_alone(t, node, names, wanted)
+        return triangle_alone(t, node, names, wanted)
     return b.polygon(b.points(names) if names else tuple(b.points(fresh_names(b, count))))
 
 
@@ -163,26 +186,6 @@ def _with_article(node: Described) -> str:
     return " ".join((*node.adjectives, node.head))
 
 
-def _sizes(t: Things, node: Described) -> list[Any]:
-    """Lengths that are said without names: "of side 4", "6 by 4", "with sides 5, 6 and 7"."""
-    sizes: list[Node] = []
-    for role, part in node.roles:
-        if role in ("side", "sides", "length", "with", "of", "and"):
-            sizes += [size for size in amounts_in(part) if isinstance(size, Amount) or role in ("side", "sides", "length")]
-            if (
-                isinstance(part, Described)
-                and part.head in ("side", "segment", "length")
-                and (inner := part.role("of", "length")) is not None
-            ):
-                sizes += amounts_in(inner)
-            for item in part.items if isinstance(part, Many) else (part,):
-                if isinstance(item, Described) and item.head in ("side", "segment", "length"):
-                    sizes += [Amount(text) for text in item.amounts if text[:1].isdigit()]
-                    sizes += [name for name in item.names if isinstance(name, Named) and not name.points]
-    sizes += [Amount(text) for text in node.amounts if text[:1].isdigit() or text[:1] == "."]
-    return [t.aside(lambda size=size: length_said(t, size)) for size in sizes]  # type: ignore[misc]
-
-
 def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: int, wanted: Wanted) -> str:
     b = t.b
     names = names or fresh_names(b, count)
@@ -190,12 +193,18 @@ def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: in
         return _about_its_centre(t, node, names, centre)
     if (lengths := node.role("diagonals")) is not None:
         return _by_diagonals(t, node, names, lengths)
-    sizes: list[Any] = _sizes(t, node)
+    diagonals = [wanted.lengths.get(frozenset(names[corner::2])) for corner in (0, 1)] if count == 4 else []
+    said = [size for size in diagonals if size is not None]
+    if said and (node.head == "square" or (node.head == "rhombus" and len(said) > 1)):
+        return _crossed_at_right_angles(t, node, names, said)
+    if said:
+        return polygon_by_facts(t, names, with_what_it_has(node, names, wanted))
+    sizes: list[Any] = sizes_said(t, node)
     if not sizes and wanted.lengths:
         # Opposite sides are equal: what is said of one of them is said of the other.
-        said = [wanted.lengths.get(frozenset((names[n], names[(n + 1) % count]))) for n in range(count)]
-        around = said if count != 4 else [said[0] or said[2], said[1] or said[3]]
-        sizes = around[:2] if node.head == "rectangle" else [next((size for size in said if size is not None), None)]
+        sides = [wanted.lengths.get(frozenset((names[n], names[(n + 1) % count]))) for n in range(count)]
+        around = sides if count != 4 else [sides[0] or sides[2], sides[1] or sides[3]]
+        sizes = around[:2] if node.head == "rectangle" else [next((size for size in sides if size is not None), None)]
     a, c = first_side(t, names, sizes[0] if sizes else None)
     key = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}.get(node.head, "equilateral" if count == 3 else "regular")
     if node.head == "rectangle" and len(sizes) > 1 and sizes[1] is not None:
@@ -215,7 +224,7 @@ def _regular_alone(t: Things, node: Described, names: tuple[str, ...], count: in
 def _with_an_angle(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
     """A rhombus by its side and an angle: a parallelogram of four such sides."""
     names = names or fresh_names(t.b, 4)
-    sizes: list[Any] = [*_sizes(t, node), *wanted.lengths.values()]
+    sizes: list[Any] = [*sizes_said(t, node), *wanted.lengths.values()]
     angles = [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     if not sizes and not any(t.b.has(name) for name in names):
         sizes = [t.aside(lambda: t.b.points(names[:2]))]  # a free side, as long as which the others are
@@ -231,7 +240,7 @@ def _with_an_angle(t: Things, node: Described, names: tuple[str, ...], wanted: W
 def _about_its_centre(t: Things, node: Described, names: tuple[str, ...], about: Node) -> str:
     """A regular polygon about its centre: its first corner is where it is said to be, or free."""
     b = t.b
-    if node.head in ("rectangle", "rhombus") or _sizes(t, node):
+    if node.head in ("rectangle", "rhombus") or sizes_said(t, node):
         raise Refusal(f"A {node.head} about a centre is said by a corner. Say: the square with centre O through A.")
     centre = t.point_aside(about)
     through = node.role("through", "corner_at")
@@ -251,7 +260,15 @@ def _by_diagonals(t: Things, node: Described, names: tuple[str, ...], across: No
         turned = [b.make("turned", {"point": (start,), "centre": (centre,), "angle": angle}, next(rest, None)) for angle in (90.0, -90.0)]
         return b.polygon((start, turned[0], opposite, turned[1]))
     sizes = [t.aside(lambda size=size: length_said(t, size)) for size in amounts_in(across)]  # type: ignore[misc]
-    if node.head not in ("rhombus", "square") or not 1 <= len(sizes) <= 2 or not all(isinstance(size, float) for size in sizes):
+    if not 1 <= len(sizes) <= 2:
+        raise Refusal(f"A {node.head} is not made from its diagonals here; a rhombus is, from two lengths.")
+    return _crossed_at_right_angles(t, node, names, sizes)
+
+
+def _crossed_at_right_angles(t: Things, node: Described, names: tuple[str, ...], sizes: Sequence[Any]) -> str:
+    """A rhombus, or a square, by the lengths of its diagonals. Raises Refusal."""
+    b = t.b
+    if node.head not in ("rhombus", "square") or not all(isinstance(size, float) for size in sizes):
         raise Refusal(f"A {node.head} is not made from its diagonals here; a rhombus is, from two lengths.")
     if node.head == "square" and len(set(sizes)) > 1:
         raise Refusal("The diagonals of a square are equal.")
@@ -283,7 +300,7 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
         one, two = wanted.parallel[0]
         if frozenset(order[:2]) not in (one, two):
             order = (*names[1:], names[0])
-    sizes = _sizes(t, node)
+    sizes = sizes_said(t, node)
     angles = [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
     if (sizes or angles) and (node.head not in ("parallelogram", "kite") or len(sizes) > 2 or len(angles) > 1):
         raise Refusal(f"Such sizes do not make a {node.head} here. Say its corners, or make a parallelogram by two sides and an angle.")
@@ -291,15 +308,22 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
         wanted.lengths = {frozenset(order[:2]): sizes[0], frozenset(order[1:3]): sizes[-1]}
     if angles and not wanted.angles:
         wanted.angles = {order[0]: angles[0]}
-    if wanted.lengths or wanted.angles:
+    is_sized = bool(wanted.lengths or wanted.angles)
+    if (node.head == "trapezium" and is_sized) or not _are_of_sides(node.head, order, wanted):
+        return polygon_by_facts(t, names, with_what_it_has(node, names, wanted))
+    if is_sized:
         return _by_sides(t, node, order, wanted)
     known = [name for name in order if b.has(name)]
     missing = [name for name in order[:3] if not b.has(name)]
     if order[3] in known:
         raise Refusal(f"{order[3]} is there already: a {node.head} is made from {', '.join(order[:3])}.")
     if len(missing) == 3:
-        before = kept_places(t, 4)
-        for name, at in zip(order[:3], before):
+        places = list(kept_places(t, 4))
+        if node.head == "kite":
+            # Its second corner stands beside its axis, nearer to the first: else the kite would be a dart.
+            (x, y), (u, v) = places[0], (places[2][0] - places[0][0], places[2][1] - places[0][1])
+            places[1] = (round(x + 0.36 * u + 0.34 * v, 2), round(y + 0.36 * v - 0.34 * u, 2))
+        for name, at in zip(order[:3], places):
             b.free_point(name, at)
     corners = b.points(order[:3])
     key = "isosceles_trapezium" if node.head == "trapezium" and "isosceles" in node.adjectives else node.head
@@ -307,11 +331,16 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
     return next(id for id in made if b.kind(id) == POLYGON)
 
 
+def _are_of_sides(kind: str, names: Sequence[str], wanted: Wanted) -> bool:
+    """Whether all that is said of lengths is said of sides, and parallel is only what makes the shape one of its kind."""
+    sides = {frozenset(pair) for pair in zip(names, (*names[1:], names[0]))}
+    spans = {*wanted.lengths, *(span for pair in wanted.equal for span in pair)}
+    return spans <= sides and (kind == "trapezium" or not wanted.parallel)
+
+
 def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
     """A parallelogram or a kite whose sides, or the angle between them, are said."""
     b = t.b
-    if node.head not in ("parallelogram", "kite"):
-        raise Refusal(f"The sides of a {node.head} cannot be chosen here.")
     a, c, third, fourth = names
     equal = ((third, fourth), (fourth, a)) if node.head == "parallelogram" else ((fourth, a), (third, fourth))
     sides = [[wanted.lengths.get(frozenset(pair)) for pair in pairs] for pairs in zip(((a, c), (c, third)), equal)]
@@ -326,7 +355,7 @@ def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted
     for name, angle in wanted.angles.items():
         same = name in (c, fourth)
         inner.angles[c] = angle if same or not isinstance(angle, float) else 180.0 - angle
-    corner = third_corner(t, first, third, inner, False, False)
+    corner = third_corner(t, first, third, inner, False, None)
     if node.head == "kite":
         made = b.make_parts("kite", {"corners": (*first, corner)}, [fourth])
         return next(id for id in made if b.kind(id) == POLYGON)
@@ -352,74 +381,3 @@ def _cyclic(t: Things, names: tuple[str, ...]) -> str:
             )
         )
     return b.polygon(corners)
-
-
-def _triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted) -> str:
-    b = t.b
-    if node.role("height") is not None:
-        base = node.role("base", "on")
-        size = t.aside(lambda base=base: length_said(t, base)) if isinstance(base, Amount) else None  # type: ignore[misc]
-        ends = first_side(t, names or fresh_names(b, 3), size)
-        return shape_on_span(t, node, ends, names)
-    sizes, angles = _sizes(t, node), [t.aside(lambda size=size: angle_said(t, size)) for size in amounts_in(node.role("angles"))]  # type: ignore[misc]
-    fresh = not names
-    names = names or fresh_names(b, 3)
-    a, c, third = names
-    isosceles, right = "isosceles" in node.adjectives, "right-angled" in node.adjectives
-    sides = [frozenset((a, c)), frozenset((c, third)), frozenset((third, a))]
-    base = node.role("base", "on")
-    if isinstance(base, Amount):
-        wanted.lengths[sides[0]] = t.aside(lambda: length_said(t, base))
-        if len(sizes) > 2 or (len(sizes) == 1 and not isosceles):
-            raise Refusal("A triangle on a base is said by both of its other sides, or as isosceles by one.")
-        wanted.lengths |= dict(zip(sides[1:], sizes * (3 - len(sizes)))) if sizes else {}
-    if (longest := node.role("hypotenuse")) is not None:
-        if not right or len(sizes) > 1 or not isinstance(longest, Amount):
-            raise Refusal("A hypotenuse is that of a right-angled triangle: say it as a length, with one leg.")
-        wanted.lengths = {sides[2]: t.aside(lambda: length_said(t, longest)), **dict(zip(sides[:1], sizes))}
-        wanted.angles = {c: 90.0}
-    if sizes and not wanted.lengths:
-        if right and len(sizes) == 2:
-            wanted.lengths, wanted.angles = {sides[0]: sizes[0], sides[1]: sizes[1]}, {c: 90.0}
-        elif isosceles and len(sizes) == 2:
-            wanted.lengths = {sides[0]: sizes[0], sides[1]: sizes[1], sides[2]: sizes[1]}
-        else:
-            wanted.lengths = dict(zip(sides, sizes))
-    if len(angles) > 2 and all(isinstance(size, float) for size in angles) and (len(angles) > 3 or abs(sum(angles) - 180) > 1e-9):
-        raise Refusal("The three angles of a triangle add up to 180°.")
-    # Of two sides and one angle it is that between them.
-    for name, size in zip((c,) if len(sizes) == 2 and len(angles) == 1 else (a, c), angles):
-        wanted.angles.setdefault(name, size)
-    check_sides(wanted, sides)
-    if right and not any(size == 90.0 for size in wanted.angles.values()):
-        # Of an isosceles one the right angle is between the equal sides.
-        wanted.angles[third if isosceles and not sizes and not wanted.equal else c] = 90.0
-    if isosceles and not wanted.equal and not {sides[1], sides[2]} & set(wanted.lengths):
-        wanted.equal.append((sides[2], sides[1]))
-    if "obtuse" in node.adjectives and (wanted or any(b.has(name) for name in names)):
-        raise Stray("“obtuse” is not understood of a triangle whose corners or sizes are said.")
-    if "obtuse" in node.adjectives:
-        x, y, right, top = b.ahead.settings.view
-        size = 0.3 * min(right - x, top - y)
-        middle = ((x + right) / 2, (y + top) / 2)
-        places = [(middle[0] + u * size, middle[1] + v * size) for u, v in ((-1.1, -0.5), (0.5, -0.6), (1.5, 0.6))]
-        return b.polygon([b.free_point(name, (round(at[0], 2), round(at[1], 2))) for name, at in zip(names, places)])
-    if not wanted:
-        if not fresh or not any(b.has(name) for name in names):
-            return b.polygon(b.points(names))
-    order = best_order(b, names, wanted)
-    a, c, third = order
-    size = wanted.lengths.get(frozenset((a, c)))
-    if b.has(a) and b.has(c):
-        if size is not None:
-            raise Refusal(f"{a} and {c} are there already, so the length of {a}{c} cannot be chosen.")
-        span = b.points((a, c))
-        first = (span[0], span[1])
-    else:
-        first = first_side(t, (a, c), size)
-    if b.has(third):
-        raise Refusal(f"{third} is there already, so the triangle cannot be chosen.")
-    equal_to_first(wanted, first, (a, c, third))
-    corner = third_corner(t, first, third, wanted, False, False)
-    ids = {a: first[0], c: first[1], third: corner}
-    return b.polygon(tuple(ids[name] for name in names))

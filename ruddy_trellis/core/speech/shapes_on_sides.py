@@ -7,19 +7,17 @@ from typing import Any
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
-from .arcs import side_fits
-from .building import Stray
-from .nodes import Described, Named, Node, Ref
-from .nouns import CORNERS
-from .parallels import parallel_at
+from .nodes import Described
+from .nouns import CORNERS, NAMED_BY_SIDES
+from .refusals import Stray
 from .shape_facts import Wanted, wanted_of
+from .spans import distant_from
 from .tables import words
 from .things import Things
 from .third_corners import amounts_in, third_corner, upper_crossing
+from .which_side import Side, side_fits, side_said
 
-CORNER_COUNTS = {**CORNERS, "heptagon": 7, "octagon": 8, "nonagon": 9, "decagon": 10, "dodecagon": 12, "polygon": 0}
-#: What is regular where no corners are named.
-REGULAR_BY_NAME = ("pentagon", "hexagon", "heptagon", "octagon", "nonagon", "decagon", "dodecagon")
+CORNER_COUNTS = {**CORNERS, "polygon": 0}
 _ON_A_SIDE = {"square": "square", "rectangle": "rectangle", "rhombus": "rhombus"}
 #: Words for shapes that have no place on a side that is there.
 _NOT_ON_A_SIDE = words("medial orthic pedal cyclic inscribe obtuse")
@@ -43,28 +41,15 @@ def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tupl
             raise Refusal(f"{known[0]}{known[1]} is no side of {''.join(names)}.")
         around = [names[(at + step * number) % count] for number in range(count)]
         free = tuple(around[2:])
-    side = next(
-        (
-            (role, part)
-            for role, part in node.roles
-            if role
-            in ("above", "below", "away", "same_side_of", "other_side_of", "same_side_as", "side_with", "inside", "outside", "opposite")
-        ),
-        None,
-    )
-    if "external" in node.extra or outside or "external" in node.adjectives:
-        side = side or _away_from_shape(t, span)
-    elif "internal" in node.adjectives or "internal" in node.extra:
-        away = _away_from_shape(t, span)
-        side = ("inside", away[1]) if away is not None else None
+    side = side_said(t, node, span, outside)
     a, c = span
     wanted = wanted_of(t, node, names)
     kind = node.head
     isosceles = kind == "triangle" and "isosceles" in node.adjectives
-    regular_one = kind in REGULAR_BY_NAME or "regular" in node.adjectives
+    regular_one = kind in NAMED_BY_SIDES or "regular" in node.adjectives
     equilateral = kind == "triangle" and "equilateral" in node.adjectives
     if not (kind in _ON_A_SIDE or regular_one or equilateral):
-        return _triangle_on(t, node, span, free, wanted, isosceles)
+        return _triangle_on(t, node, span, free, wanted, isosceles, side)
     key, more = ("equilateral", {}) if equilateral else ("regular", {"count": float(count)}) if regular_one else (_ON_A_SIDE[kind], {})
     if kind == "rectangle" and node.role("height", "side") is not None:
         return _rectangle_of_height(t, node, span, free, side)
@@ -74,7 +59,7 @@ def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tupl
     return next(id for id in made if b.kind(id) == POLYGON)
 
 
-def _rectangle_of_height(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], side: tuple[str, Node] | None) -> str:
+def _rectangle_of_height(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], side: Side | None) -> str:
     """A rectangle on a side, as high as it is said to be: to the left of the side, or where it is said to lie."""
     b = t.b
     a, c = span
@@ -90,20 +75,7 @@ def _rectangle_of_height(t: Things, node: Described, span: tuple[str, str], free
     return b.polygon((a, c, third, fourth))
 
 
-def _away_from_shape(t: Things, span: tuple[str, str]) -> tuple[str, Node] | None:
-    """The side of a span on which the shape that it is a side of does not lie."""
-    for step in t.b.ahead.steps:
-        corners = step.fills.get("corners", ()) if step.makes == POLYGON else ()
-        if set(span) <= set(corners):
-            return "outside", Named(t.b.ahead.name(step.id), tuple(t.b.ahead.name(id) for id in corners))
-    for triangle in t.b.triangles():
-        if set(span) <= set(triangle):
-            third = next(id for id in triangle if id not in span)
-            return "away", Named(t.b.ahead.name(third), (t.b.ahead.name(third),))
-    return None
-
-
-def _lands(t: Things, key: str, more: dict[str, Any], span: tuple[str, str], side: tuple[str, Node]) -> bool:
+def _lands(t: Things, key: str, more: dict[str, Any], span: tuple[str, str], side: Side) -> bool:
     b = t.b
     mark = b.mark()
     try:
@@ -112,16 +84,16 @@ def _lands(t: Things, key: str, more: dict[str, Any], span: tuple[str, str], sid
         middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
     finally:
         b.back_to(mark)
-    if isinstance(side[1], Ref) or (
-        side[0] in ("above", "below") and isinstance(side[1], Described) and side[1].head == "line" and not side[1].names
-    ):
-        side = (side[0], Named("", tuple(b.ahead.name(id) for id in span)))
     return side_fits(t, span, side, middle)
 
 
-def _triangle_on(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], wanted: Wanted, isosceles: bool) -> str:
-    """A triangle on a side: isosceles, right-angled, by lengths, by height, or any."""
+def _triangle_on(
+    t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], wanted: Wanted, isosceles: bool, side: Side | None
+) -> str:
+    """A triangle on a side: isosceles, right-angled, by lengths, by height, or any; on the side of it that is said, or to its left."""
     b = t.b
+    if side is not None and (node.head != "triangle" or len(free) > 1):
+        raise Stray(f"On which side a {node.head} lies is not understood.")
     if node.head != "triangle" or len(free) > 1:
         missing = free or ()
         points = b.points(missing) if missing else ()
@@ -133,8 +105,17 @@ def _triangle_on(t: Things, node: Described, span: tuple[str, str], free: tuple[
         return b.polygon((*span, b.point(name)))
     names = tuple(b.ahead.name(id) for id in span)
     height = node.role("height")
+    right_at = span[1] if "right-angled" in node.adjectives else None
+    if side is not None:
+        if height is not None:
+            raise Stray("On which side a triangle of a height lies is not understood.")
+        # Where a corner would go that is to the left.
+        (ax, ay), (cx, cy) = (b.ahead.value(id)[:2] for id in span)
+        if not side_fits(t, span, side, ((ax + cx + ay - cy) / 2, (ay + cy + cx - ax) / 2)):
+            span = span[1], span[0]
     if height is not None:
-        line = t.aside(lambda: parallel_at(t, Named("", names), height))
+        beside = distant_from(t, span, t.aside(lambda: length_said(t, height)))
+        line = b.make("parallel", {"base": span, "point": (beside,)}, hidden=True)
         if isosceles:
             middle = b.make("perpendicular_bisector", {"span": span}, hidden=True)
             third = b.make("intersection", {"a": (line,), "b": (middle,)}, name)
@@ -143,7 +124,7 @@ def _triangle_on(t: Things, node: Described, span: tuple[str, str], free: tuple[
         return b.polygon((*span, third))
     if name is None and not wanted:
         wanted = _sizes_of_triangle(t, node, names, "C")
-    third = third_corner(t, span, name or "C" if wanted else name, wanted, isosceles, "right-angled" in node.adjectives)
+    third = third_corner(t, span, name or "C" if wanted else name, wanted, isosceles, right_at, beside=side is not None)
     return b.polygon((*span, third))
 
 

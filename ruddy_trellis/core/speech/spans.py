@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import replace
 from typing import Any
 
 from ..kinds import CIRCLE, POLYGON
 from ..refusal import Refusal
-from .nodes import Described, Many, Named, Node
+from .nodes import Described, Many, Named, Node, single_points
+from .refusals import Final
 from .things import Things
 
 
@@ -47,6 +48,8 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
         raise Refusal("Which sides? Say them by their ends: AB and CD.")
     if isinstance(node, Described) and node.head == "side" and not node.names:
         sides = sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
+        if "other" in node.adjectives:
+            return _besides_the_named(t, sides)
         return sides[: node.count] if node.count and node.count > 1 else sides
     if isinstance(node, Described) and node.head == "diagonal" and not node.names:
         found = _diagonals(corners_of(t, node.role("of", "in")))
@@ -74,6 +77,14 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
         points = t.b.points(node.points)
         return [points[number : number + 2] for number in range(0, len(points), 2)]
     return [t.span(node)]
+
+
+def _besides_the_named(t: Things, sides: Sequence[tuple[str, ...]]) -> list[tuple[str, ...]]:
+    """ "the other two sides": those that are not the one of which the sentence speaks besides."""
+    others = [span for span in sides if not {t.b.ahead.name(id) for id in span} <= t.b.mentioned]
+    if len(others) != len(sides) - 1:
+        raise Final("Which other sides? Say them by their ends: BC and CA.")
+    return others
 
 
 def _is_straight(t: Things, node: Described) -> bool:
@@ -111,6 +122,18 @@ def distance_between(a: Any, b: Any) -> float:
     return float(((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) ** 0.5)
 
 
+def crossings_now(t: Things, a: tuple[str, ...], b: tuple[str, ...]) -> list[tuple[str, Any]]:
+    """Which of the two crossings of two paths are there now, each with its place."""
+    found = [(which, t.b.would_be("intersection", {"a": a, "b": b, "which": which})) for which in ("first", "second")]
+    return [(which, place) for which, place in found if place is not None]
+
+
+def best_crossing(t: Things, a: tuple[str, ...], b: tuple[str, ...], worth: Callable[[Any], float]) -> str:
+    """Which crossing of two paths is worth the most where it is now; the first where both are as good, or none is there."""
+    found = crossings_now(t, a, b)
+    return max(found, key=lambda one: worth(one[1]))[0] if found else "first"
+
+
 def points_lying_on(t: Things, id: str) -> set[str]:
     return set(t.b.points_on(id))
 
@@ -128,6 +151,24 @@ def facing_side(t: Things, corner: str) -> tuple[str, ...]:
         if corner in triangle:
             return tuple(id for id in triangle if id != corner)
     raise Refusal(f"To which line? {t.b.ahead.name(corner)} is no corner of a triangle here.")
+
+
+def check_two_ends(names: Sequence[Node]) -> None:
+    """Raise Refusal where a name of two points has the same one twice."""
+    for name in names:
+        if isinstance(name, Named) and len(name.points) == 2 and name.points[0] == name.points[1]:
+            raise Final(f"{name.text} has the same end twice: two points are needed.")
+
+
+def with_facing_side(t: Things, one: Node, other: Node | None) -> Node | None:
+    """What is said to meet something, where it is "the opposite side": the one that faces the corner from which the other thing comes."""
+    if not (isinstance(other, Described) and other.head == "side" and "opposite" in other.adjectives and not other.names):
+        return other
+    corners = [name for name in single_points(one) if t.b.has(name)]
+    if len(corners) != 1:
+        raise Refusal("The side opposite which corner? Say it by its ends: BC.")
+    ends = tuple(t.b.ahead.name(id) for id in facing_side(t, t.b.point(corners[0])))
+    return Named("".join(ends), ends)
 
 
 def circle_of(t: Things, node: Node | None, point: str) -> str:
@@ -178,3 +219,14 @@ def shared_circle(t: Things, what: Described) -> Described:
             (circle,) = t.aside(lambda part=part: t.all_of(part))  # type: ignore[misc]
             return replace(what, roles=(*what.roles[:number], (role, Named(t.b.ahead.name(circle))), *what.roles[number + 1 :]))
     return what
+
+
+def distant_from(t: Things, line: tuple[str, ...], size: Any) -> str:
+    """A helper point at a distance from a line: on a perpendicular to it, on one side."""
+    b = t.b
+    start = line[0] if len(line) == 2 else next(iter(sorted(points_lying_on(t, line[0]), key=b.ahead.place)), None)
+    if start is None:
+        start = b.make("point_on", {"path": line}, hidden=True)
+    across = b.make("perpendicular", {"base": line, "point": (start,)}, hidden=True)
+    circle = b.make("circle_radius", {"centre": (start,), "radius": size}, hidden=True)
+    return b.make("intersection", {"a": (across,), "b": (circle,), "which": "second"}, hidden=True)

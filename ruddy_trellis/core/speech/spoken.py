@@ -23,6 +23,9 @@ from .building import Building
 from .nodes import Described, Many, Named, Node, Ref, Where
 from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
 
+#: Nouns of which several may be one thing: "the points 2 from A" are a circle, "vectors AB and AC" are made one after the other.
+_MANY_IN_ONE = frozenset(("point", "vector"))
+
 
 class Spoken:
     """What phrases stand for on the board of a building.
@@ -143,11 +146,17 @@ class Spoken:
         found = maker(self, node)
         if not found:
             raise Refusal(f"It is not clear which {node.head.replace('-', ' ')} is meant.")
+        if node.plural and len(set(found)) == 1 and node.head not in _MANY_IN_ONE:
+            raise Refusal(f"More than one {node.head.replace('-', ' ')} is asked for, and that makes one.")
+        self.check_made(node, found)
         self.b.recent.note(found)
         if node.head == "diameter":
             # A point "on it" is one of the circle that was made with its diameter.
             self.b.recent.note(step.id for step in self.b.ahead.steps[before:] if step.makes == CIRCLE)
         return found
+
+    def check_made(self, node: Described, made: Sequence[str]) -> None:
+        """Raise Refusal where what was made of a description is not so: looked at where parts are measured (see ``things.Things``)."""
 
     def _there(self, node: Described) -> list[str] | None:
         """What a description speaks of that is there: "the circle", "line l", "the altitude"; None where it is to be made."""

@@ -7,16 +7,16 @@ from dataclasses import replace
 from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
-from .building import Stray
-from .chords import check_is_chord, check_is_radius, is_placed, placed_chord
+from .chords import check_of_circle, is_placed, placed_chord
 from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .nodes import Amount, Described, Many, Named, Node, Ref
-from .nouns import makes
+from .nouns import how_many, makes
 from .pairs import related, relation_said
 from .parallels import directed_line
+from .refusals import Stray
 from .riding import free_place_on
-from .spans import centre_of, circle_of, needed, shared_circle, spans_of
+from .spans import centre_of, check_two_ends, circle_of, needed, shared_circle, spans_of
 from .things import Things
 from .triangle_lines import bisectors
 
@@ -41,14 +41,15 @@ from .triangle_lines import bisectors
 )
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
+    check_two_ends(node.names)
     if is_placed(t, node):
         return [placed_chord(t, node)]
     if (relation := relation_said(t, node)) is not None:
         return related(t, node, relation)
     found = _straights(t, node)
-    if node.head in ("chord", "radius"):
+    if node.head in ("chord", "radius", "diameter"):
         for id in found:
-            (check_is_chord if node.head == "chord" else check_is_radius)(t, id)
+            check_of_circle(t, node.head, id, node.role("of", "in"))
     return found
 
 
@@ -73,10 +74,19 @@ def _straights(t: Things, node: Described) -> list[str]:
             raise Refusal(f"A size is not understood of a {node.head}.")
         node = replace(node, amounts=(), roles=(*node.roles, ("length", Amount(node.amounts[0]))))
     if (bisected := node.role("bisects")) is not None:
+        rest = tuple(pair for pair in node.roles if pair[0] != "bisects")
         if (isinstance(bisected, Described) and bisected.head == "angle") or (
             isinstance(bisected, Named) and len(bisected.points) in (1, 3)
         ):
+            if rest:
+                raise Stray("A bisector of an angle goes nowhere else. Say: the bisector of angle A.")
             return bisectors(t, Described("bisector", names=node.names, roles=(("of", bisected),)))
+        if node.head == "line" and rest and {role for role, _ in rest} <= {"through", "from", "parallel", "perpendicular"}:
+            # "a line through A bisecting BC": through its midpoint
+            middle = Described("midpoint", roles=(("of", bisected),))
+            ends = [part for role, part in rest if role in ("through", "from")]
+            kept = tuple(pair for pair in rest if pair[0] not in ("through", "from"))
+            return straights(t, replace(node, roles=(*kept, ("through", Many((*ends, middle)) if ends else middle))))
         raise Refusal("Say: the perpendicular bisector of AB.")
     if (
         node.head == "chord"
@@ -85,7 +95,7 @@ def _straights(t: Things, node: Described) -> list[str]:
         and not node.names
         and all(role in ("of", "in") for role, _ in node.roles)
     ):
-        return [_any_chord(t, node) for _ in range(min(node.count or 1, 6))]
+        return [_any_chord(t, node) for _ in range(how_many(node))]
     if node.head == "segment" and not node.names and node.role("perpendicular", "parallel") is not None:
         return [_perpendicular_segment(t, node)]
     key = {"line": "line", "ray": "ray", "vector": "vector", "secant": "line"}.get(node.head, "segment")
@@ -117,7 +127,7 @@ def _straights(t: Things, node: Described) -> list[str]:
     )
     length = node.role("length")
     if one is None and node.head == "chord" and length is None:
-        return [_any_chord(t, node) for _ in range(min(node.count or 1, 6))]
+        return [_any_chord(t, node) for _ in range(how_many(node))]
     if one is None:
         if length is not None:
             return [_of_length(t, node, None, length)]
@@ -127,7 +137,7 @@ def _straights(t: Things, node: Described) -> list[str]:
             return [straight_between(t, "segment", tuple(points))]
         if waiting and all(len(name) == 1 for name in t.names) and node.head in ("line", "ray", "segment", "vector"):
             return [any_line(t, key) for _ in range(node.count or waiting)]
-        return [any_line(t, key) for _ in range(min(node.count or 1, 6))]
+        return [any_line(t, key) for _ in range(how_many(node))]
     if length is not None and (other is None or other is one):
         return [_of_length(t, node, one, length)]
     if other is not None and other is not one:
@@ -272,9 +282,13 @@ def _diameter_named(t: Things, node: Described, name: Named) -> str:
             b.rename_new(circle, of.names[0].text)
         return straight_between(t, "segment", ends)
     known = [point for point in name.points if b.has(point)]
-    if len(known) == 2 or not b.of_kind(CIRCLE):
+    if not b.of_kind(CIRCLE, hidden=True):
+        ends = b.points(name.points)
+        b.make("circle_on_diameter", {"from": ends[:1], "to": ends[1:]})
+        return straight_between(t, "segment", ends)
+    if len(known) == 2:
         return straight_between(t, "segment", b.points(name.points))
-    circle = t.aside(lambda: t.round(None))
+    circle = t.aside(lambda: circle_of(t, of, b.point(known[0])) if known else t.round(of))
     one = known[0] if known else name.points[0]
     other = next(point for point in name.points if point != one)
     if not known:
@@ -347,3 +361,13 @@ def _diameter(t: Things, node: Described) -> str:
     half_turn = t.b.make("point_reflection", {"centre": (centre,)}, hidden=True)
     other = t.b.make("image_point", {"of": (point,), "by": (half_turn,)})
     return straight_between(t, "segment", (point, other))
+
+
+@makes("axis", parts="", words="horizontal vertical")
+def axes(t: Things, node: Described) -> list[str]:
+    """An axis of coordinates: the line that is drawn of it, or a new one."""
+    if len(node.adjectives) != 1:
+        raise Refusal("Which axis is meant: the x-axis or the y-axis?")
+    equation = "y = 0" if node.adjectives == ("horizontal",) else "x = 0"
+    there = [step.id for step in t.b.ahead.steps if step.does == "line_from_equation" and step.fills["equation"] == equation]
+    return there[-1:] or [t.make("line_from_equation", equation=equation)]

@@ -2,16 +2,19 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from ..kinds import CIRCLE, CONIC
 from ..refusal import Refusal
 from .lines_between import straight_between
-from .nodes import Described, Many, Named, Node, Ref
+from .nodes import Described, Many, Named, Node, Ref, single_points
 from .nouns import makes
-from .spans import needed, points_lying_on
+from .riding import free_place_on, is_on
+from .spans import centre_of, check_two_ends, needed, points_lying_on
 from .things import Things
 
 
-@makes("tangent", parts="to of on at in from through")
+@makes("tangent", parts="to of on at in from through parallel perpendicular")
 def tangents(t: Things, node: Described) -> list[str]:
     """Tangents at points of a circle, and from points outside; with names, the points where they touch."""
     b = t.b
@@ -19,9 +22,12 @@ def tangents(t: Things, node: Described) -> list[str]:
     if at is None and isinstance(node.role("on"), (Named,)) and len(getattr(node.role("on"), "points", ())) == 1:
         at = node.role("on")
         curve = node.role("to", "of")
+    if (direction := next((role for role, _ in node.roles if role in ("parallel", "perpendicular")), None)) is not None:
+        return _directed_tangents(t, node, direction, curve)
     pairs = [name for name in node.names if isinstance(name, Named) and len(name.points) == 2]
+    check_two_ends(pairs)
     if pairs:
-        return _tangents_named(t, pairs, curve, start)
+        return _tangents_named(t, pairs, curve, start, at)
     if node.names:
         t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
     if at is not None:
@@ -49,6 +55,26 @@ def tangents(t: Things, node: Described) -> list[str]:
     raise Refusal("At which point, or from which point? Say: the tangent to k at A, both tangents from P to k.")
 
 
+def _directed_tangents(t: Things, node: Described, direction: str, curve: Node | None) -> list[str]:
+    """Tangents of a circle that are parallel or perpendicular to a line: where it is met by a line through its centre across that. One of
+    the two, or both. Raises Refusal."""
+    b = t.b
+    if node.role("at", "in", "from", "through") is not None:
+        raise Refusal("A tangent is said by its point or by its direction, not by both.")
+    if any(isinstance(name, Named) and len(name.points) > 1 for name in node.names):
+        raise Refusal("A tangent of a direction is said by one name: the tangent t to k parallel to AB.")
+    t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    circle = t.aside(lambda: t.round(curve))
+    base = t.aside(lambda: t.straight(needed(node.role(direction))))
+    centre = t.aside(lambda: centre_of(t, circle))
+    across = b.make("perpendicular" if direction == "parallel" else "parallel", {"base": base, "point": (centre,)}, hidden=True)
+    made = []
+    for which in ("first", "second")[: 2 if node.plural or node.count == 2 else 1]:
+        contact = t.aside(lambda which=which: b.make("intersection", {"a": (circle,), "b": (across,), "which": which}))  # type: ignore[misc]
+        made.append(t.make("tangent_at", circle=(circle,), point=(contact,)))
+    return made
+
+
 def _curve(t: Things, node: Node | None, point: str | None) -> str:
     """The circle or conic that is touched: the one that is named, or on which a point lies."""
     b = t.b
@@ -67,24 +93,79 @@ def _curve(t: Things, node: Node | None, point: str | None) -> str:
     raise Refusal("A circle or a conic is needed here.")
 
 
-def _tangents_named(t: Things, pairs: list[Named], curve: Node | None, start: Node | None) -> list[str]:
-    """ "the tangents PS and PT": S and T are where they touch."""
+def _tangents_named(t: Things, pairs: Sequence[Named], curve: Node | None, start: Node | None, at: Node | None) -> list[str]:
+    """ "the tangents PS and PT": segments from where they touch to a point outside, whichever of the two is said first. Raises Refusal."""
     b = t.b
+    outer = {b.ahead.name(id) for id in t.aside(lambda: t.points(start))} if start is not None else set()
+    touched = set(single_points(at)) if at is not None else set()
+    known = next((b.point(name) for name in (*touched, *(name for pair in pairs for name in pair.points)) if b.has(name)), None)
+    circle = t.aside(lambda: _curve(t, curve, known if curve is None and _lies_on_a_curve(t, known) else None))
+    on = {b.ahead.name(id) for id in points_lying_on(t, circle)}
     made = []
-    if start is not None:
-        t.aside(lambda: t.points(start))
-    circle = t.aside(lambda: _curve(t, curve, None))
     for number, pair in enumerate(pairs):
-        point = b.point(pair.points[0])
-        other = pair.points[1]
-        touching = (
-            b.point(other)
-            if b.has(other)
-            else b.make("touching_point", {"point": (point,), "curve": (circle,), "which": ("first", "second")[number % 2]}, other)
-        )
-        b.settle(touching)  # a new point starts outside of the circle
-        made.append(straight_between(t, "segment", (point, touching)))
+        shared = {name for rest in pairs if rest is not pair for name in rest.points}
+        contact, end = _contact_first(pair, {*on, *touched}, {*outer, *shared})
+        if contact in outer or end in touched:
+            raise Refusal(f"{pair.text} touches {b.ahead.name(circle)} at one of its ends, and starts from the other.")
+        if b.has(contact) and b.has(end):
+            _check_touches(t, pair, circle, contact, end)
+        elif b.has(contact):
+            _end_on_tangent(t, pairs, circle, contact, end)
+        else:
+            outside = b.point(end) if b.has(end) else b.free_point(end)
+            touching = {"point": (outside,), "curve": (circle,), "which": ("first", "second")[number % 2]}
+            b.settle(b.make("touching_point", touching, contact))  # a new point starts outside of the circle
+        made.append(straight_between(t, "segment", b.points(pair.points)))
     return made
+
+
+def _contact_first(pair: Named, on: set[str], outside: set[str]) -> tuple[str, str]:
+    """The two ends of a tangent, first that in which it touches.
+
+    Args:
+        on: the names of points that lie on the curve, or are said to be where it touches.
+        outside: those of points that are said to be outside, or that several tangents have.
+    """
+    one, other = pair.points
+    if one in on:
+        return one, other
+    if one in outside or other not in outside:
+        return other, one  # "PT" goes from P, where nothing else is known
+    return one, other
+
+
+def _lies_on_a_curve(t: Things, point: str | None) -> bool:
+    return point is not None and any(point in points_lying_on(t, id) for id in t.b.of_kind(CIRCLE, CONIC))
+
+
+def _check_touches(t: Things, pair: Named, circle: str, contact: str, end: str) -> None:
+    """Raise Refusal unless a line through two points that are there touches the curve in one of them."""
+    b = t.b
+    mark = b.mark()
+    touches = False
+    if b.point(contact) in points_lying_on(t, circle):
+        line = b.make("tangent_at", {"circle": (circle,), "point": (b.point(contact),)}, hidden=True)
+        touches = is_on(t, b.point(end), (line,))
+    b.back_to(mark)
+    if not touches:
+        raise Refusal(f"{contact} and {end} are there already, and {pair.text} does not touch {b.ahead.name(circle)} in one of them.")
+
+
+def _end_on_tangent(t: Things, pairs: Sequence[Named], circle: str, contact: str, end: str) -> None:
+    """The new end of a tangent whose contact is there: where it meets the tangent in another point that is there, or anywhere on it."""
+    b = t.b
+    others = [name for pair in pairs if end in pair.points for name in pair.points if name not in (contact, end) and b.has(name)]
+    lines = [
+        b.make("tangent_at", {"circle": (circle,), "point": (b.point(name),)}, hidden=True)
+        for name in (contact, *others[:1])
+        if b.point(name) in points_lying_on(t, circle)
+    ]
+    if not lines:
+        raise Refusal(f"{contact} is not on {b.ahead.name(circle)}. A tangent touches at a point of its curve.")
+    if len(lines) == 2:
+        b.make("intersection", {"a": lines[:1], "b": lines[1:]}, end)
+    else:
+        b.make("point_on", {"path": tuple(lines), "place": free_place_on(t, tuple(lines))}, end)
 
 
 @makes("common-tangent", parts="of to", words="external internal common")

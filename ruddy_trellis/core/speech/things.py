@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, SEGMENT, SPANS, STRAIGHTS, VECTOR
@@ -10,11 +10,16 @@ from ..language import names as spelling
 from ..refusal import Refusal
 from .nodes import Described, Many, Named, Node, Ref
 from .nouns import CORNERS, KINDS_OF
+from .part_checks import check_made
 from .spoken import Spoken
 
 
 class Things(Spoken):
     """What phrases stand for on the board of a building, where a kind of thing is wanted (see ``Spoken``)."""
+
+    def check_made(self, node: Described, made: Sequence[str]) -> None:
+        """Raise Refusal where what was made of a description is not so (see ``part_checks``)."""
+        check_made(self, node, made)
 
     def span(self, node: Node) -> tuple[str, ...]:
         """Two points, or one segment or vector, as a gap for a span takes them."""

@@ -8,11 +8,14 @@ from typing import Any
 from ..kinds import CIRCLE, POINT
 from ..language import names as spelling
 from ..refusal import Refusal
+from .amounts import length_said
 from .building import Building
-from .nodes import Amount, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
 from .placing import places
 from .shape_facts import Wanted
+from .spans import best_crossing
 from .things import Things
+from .which_side import left_of
 
 
 def amounts_in(node: Node | None) -> list[Node]:
@@ -22,8 +25,35 @@ def amounts_in(node: Node | None) -> list[Node]:
     return [item for item in items if isinstance(item, (Amount, Named))]
 
 
-def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wanted, isosceles: bool, right: bool) -> str:
-    """The third corner of a triangle on two that are there, as it is wanted: on curves on which it has to lie."""
+def sizes_said(t: Things, node: Described) -> list[Any]:
+    """Lengths that are said without names: "of side 4", "6 by 4", "with sides 5, 6 and 7"."""
+    sizes: list[Node] = []
+    for role, part in node.roles:
+        if role in ("side", "sides", "length", "with", "of", "and"):
+            sizes += [size for size in amounts_in(part) if isinstance(size, Amount) or role in ("side", "sides", "length")]
+            if (
+                isinstance(part, Described)
+                and part.head in ("side", "segment", "length")
+                and (inner := part.role("of", "length")) is not None
+            ):
+                sizes += amounts_in(inner)
+            for item in part.items if isinstance(part, Many) else (part,):
+                if isinstance(item, Described) and item.head in ("side", "segment", "length"):
+                    sizes += [Amount(text) for text in item.amounts if text[:1].isdigit()]
+                    sizes += [name for name in item.names if isinstance(name, Named) and not name.points]
+    sizes += [Amount(text) for text in node.amounts if text[:1].isdigit() or text[:1] == "."]
+    return [t.aside(lambda size=size: length_said(t, size)) for size in sizes]  # type: ignore[misc]
+
+
+def third_corner(
+    t: Things, span: tuple[str, str], name: str | None, wanted: Wanted, isosceles: bool, right_at: str | None, beside: bool = False
+) -> str:
+    """The third corner of a triangle on two that are there, as it is wanted: on curves on which it has to lie, to the left of them.
+
+    Args:
+        right_at: at which of the two the right angle is, where there has to be one and nobody says where.
+        beside: whether a corner of which nothing is wanted has to be to the left of them too.
+    """
     b = t.b
     curves: list[str] = []
     a, c = span
@@ -57,17 +87,17 @@ def third_corner(t: Things, span: tuple[str, str], name: str | None, wanted: Wan
             curves.append(b.make("circle_on_diameter", {"from": (a,), "to": (c,)}, hidden=True))
     if isosceles and len(curves) < 2:
         curves.append(b.make("perpendicular_bisector", {"span": span}, hidden=True))
-    if right and not any(size == 90.0 for size in wanted.angles.values()):
-        curves.append(b.make("perpendicular", {"base": span, "point": (c,)}, hidden=True))
-    if isosceles and right and wanted.angles.get(name or "") != 90.0:
+    if right_at is not None and not any(size == 90.0 for size in wanted.angles.values()):
+        curves.append(b.make("perpendicular", {"base": span, "point": (right_at,)}, hidden=True))
+    if isosceles and right_at is not None and wanted.angles.get(name or "") != 90.0:
         curves = [
-            b.make("perpendicular", {"base": span, "point": (c,)}, hidden=True),
-            b.make("circle", {"centre": (c,), "point": (a,)}, hidden=True),
+            b.make("perpendicular", {"base": span, "point": (right_at,)}, hidden=True),
+            b.make("circle", {"centre": (right_at,), "point": (a if right_at == c else c,)}, hidden=True),
         ]
     if len(curves) > 2:
         raise Refusal("That is more than makes a triangle. Leave one of the lengths or angles out.")
     if not curves:
-        return b.free_point(name)
+        return b.free_point(name, fits=(lambda place: left_of(t, span, place) > 0) if beside else None)
     if len(curves) == 1:
         return b.make("point_on", {"path": (curves[0],), "place": _good_place(t, curves[0], span)}, name)
     found = upper_crossing(t, curves[:2], span)
@@ -82,11 +112,8 @@ def _good_place(t: Things, curve: str, span: tuple[str, str]) -> float:
     best, most = 0.4, -math.inf
     choices = [7.0 * k for k in range(52)] if b.kind(curve) == CIRCLE else [0.13 * k for k in range(-16, 17)]
     for choice in choices:
-        mark = b.mark()
-        id = b.make("point_on", {"path": (curve,), "place": choice}, None, True)
-        x, y = b.ahead.value(id)[:2]
-        b.back_to(mark)
-        left = (cx - ax) * (y - ay) - (cy - ay) * (x - ax)
+        x, y = b.would_be("point_on", {"path": (curve,), "place": choice})[:2]
+        left = left_of(t, span, (x, y))
         height = left / base if base else 0.0
         sides = sorted((math.dist((x, y), (ax, ay)), math.dist((x, y), (cx, cy)), base))
         ratio = min(sides[1] / (sides[0] or 1e-9), 2.5) + min(sides[2] / (sides[1] or 1e-9), 1.3)
@@ -101,16 +128,7 @@ def upper_crossing(t: Things, curves: list[str], span: tuple[str, str]) -> str |
     b = t.b
     if not any(b.kind(curve) == CIRCLE for curve in curves):
         return None
-    (ax, ay), (cx, cy) = (b.ahead.value(id)[:2] for id in span)
-    found = []
-    for which in ("first", "second"):
-        mark = b.mark()
-        id = b.make("intersection", {"a": (curves[0],), "b": (curves[1],), "which": which}, None, True)
-        value = b.ahead.value(id)
-        b.back_to(mark)
-        if value is not None:
-            found.append(((cx - ax) * (value[1] - ay) - (cy - ay) * (value[0] - ax), which))
-    return max(found)[1] if found else "first"
+    return best_crossing(t, (curves[0],), (curves[1],), lambda place: left_of(t, span, place))
 
 
 def fresh_names(b: Building, count: int) -> tuple[str, ...]:

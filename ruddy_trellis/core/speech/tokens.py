@@ -1,7 +1,7 @@
 """A text as words, names, numbers and signs, seen from one board: small letters are names where only that fits."""
 
 import re
-from collections.abc import Collection
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
@@ -20,6 +20,8 @@ POINT_NAME = re.compile(r"[A-Z](?:_?\d+)?['′’″]*")
 _SMALL_POINT = re.compile(r"[a-z]\d*['′’]*")
 #: Things of one kind that are told apart by numbers: k1 and k2, l_1 and l_2, ω1 and ω2.
 _NUMBERED = re.compile(r"[a-zα-ω]_?\d{1,2}")
+#: The end of a word that is several: "axis", "bis" and "radius" end otherwise.
+_SEVERAL = re.compile(r"[^isu]s$")
 #: How many tokens a sentence has at most that is taken apart here.
 MOST = 80
 
@@ -82,19 +84,32 @@ def tokens(text: str, board: SeenBoard) -> list[Token]:
     """The tokens of a text, words that belong together as one. Names of small letters are seen as what they can be here."""
     raw = list(_TOKEN.finditer(text))
     raw = [one for one in raw if not (one[0] in "-‐–" and _is_hyphen(text, one.start(), one.end()))]
-    all_small = not any(letter.isupper() for letter in text[1:])
+    spelled = _spelled(raw) if not any(letter.isupper() for letter in text[1:]) else None
     found: list[Token] = []
     for place, one in enumerate(raw):
         following = [other[0] for other in raw[place + 1 : place + _AHEAD]]
-        found.append(_token(one, following, found[-1] if found else None, board, all_small))
+        found.append(_token(one, following, found[-1] if found else None, board, spelled))
     return _names_joined(_without_epithets(_equal_to_each_other(_words_joined(found)), board), board)
+
+
+def _spelled(raw: Sequence[re.Match[str]]) -> frozenset[str]:
+    """The points that a text without capitals names: letters in a row, or after the noun of what has so many corners."""
+    words = [one[0].lower() for one in raw]
+    found: set[str] = set()
+    for place, word in enumerate(words):
+        count = _SHAPES.get(english_synonyms.SAME.get(word, word), 0)
+        row = words[place + 1 : place + 1 + count]
+        run = row[0] if row and len(row[0]) == count else "".join(row) if all(len(one) == 1 for one in row) else ""
+        if count > 2 and len(run) == count and run.isalpha() and run not in vocabulary():
+            found.update(run.upper())
+    return frozenset(found)
 
 
 def _is_hyphen(text: str, start: int, end: int) -> bool:
     return text[start - 1 : start].isalpha() and text[end : end + 1].isalpha() and text[start - 1].islower() and text[end].islower()
 
 
-def _token(one: re.Match[str], following: list[str], before: Token | None, board: SeenBoard, all_small: bool) -> Token:
+def _token(one: re.Match[str], following: list[str], before: Token | None, board: SeenBoard, spelled: frozenset[str] | None) -> Token:
     text, start, end = one[0], one.start(), one.end()
     low = text.lower().replace("’", "'")
     if text[0] in '“"':
@@ -152,9 +167,9 @@ def _token(one: re.Match[str], following: list[str], before: Token | None, board
                 return Token(text, text.upper(), NAME, start, end, tuple(map(spelling.tidy, capitals)))
             if (
                 len(capitals) == 2
-                and all_small
+                and spelled is not None
                 and all(part in board.points_by_name or part.isalpha() for part in capitals)
-                and any(part in board.points_by_name for part in capitals)
+                and any(part in board.points_by_name or part in spelled for part in capitals)
             ):
                 return Token(text, text.upper(), NAME, start, end, tuple(map(spelling.tidy, capitals)))
     if (text[0].isupper() and not text[1:].isalpha()) or _NUMBERED.fullmatch(text):
@@ -247,7 +262,7 @@ def _words_joined(found: list[Token]) -> list[Token]:
         for parts, one in ways.get(token.text.lower().replace("’", "'"), ()) if token.kind in (WORD, UNKNOWN) else ():
             said = found[place : place + len(parts)]
             if len(said) == len(parts) and all(a.text.lower() == b for a, b in zip(said, parts)):
-                plural = said[-1].plural or said[0].plural or parts[-1].endswith("s") or one[-1] in ("sides", "corners")
+                plural = said[-1].plural or said[0].plural or _SEVERAL.search(parts[-1]) is not None or one[-1] in ("sides", "corners")
                 words = [english_synonyms.SAME.get(word, word) for word in one]
                 for number, word in enumerate(words):
                     kind = SIGN if not word[0].isalpha() else WORD

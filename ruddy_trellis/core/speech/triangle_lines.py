@@ -9,10 +9,10 @@ from typing import Any
 
 from ..kinds import LINE, RAY, SEGMENT, VECTOR
 from ..refusal import Refusal
-from .building import Final, Stray
 from .lines_between import straight_between
 from .nodes import Described, Many, Named, Node, Ref
 from .nouns import makes
+from .refusals import Final, Stray
 from .spans import corners_of, distance_between, facing_side, sides_of, spans_of
 from .things import Things
 
@@ -124,12 +124,10 @@ def _of_angle(t: Things, a: tuple[str, ...], b: tuple[str, ...], acute: bool) ->
     """Which bisector of two lines is that of their acute angle, or of the obtuse one: it is less than 45° off them, or more."""
     off = {}
     for which in ("first", "second"):
-        mark = t.b.mark()
-        line = t.b.ahead.value(t.b.make("bisector_of_lines", {"a": a, "b": b, "which": which}, None, True))
+        line = t.b.would_be("bisector_of_lines", {"a": a, "b": b, "which": which})
         base = t.b.ahead.value(a[0]) if len(a) == 1 else None
         if base is None:
             base = (0, 0, *(q - p for p, q in zip(*(t.b.ahead.value(id)[:2] for id in a))))
-        t.b.back_to(mark)
         if line is None:
             raise Refusal("The lines have no bisectors now.")
         off[which] = abs(line[2] * base[3] - line[3] * base[2]) / (math.hypot(*line[2:4]) * math.hypot(*base[2:4]))

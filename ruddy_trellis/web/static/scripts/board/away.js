@@ -2,6 +2,7 @@
 import { kept } from "../page/kept.js";
 import { saveAs } from "../page/save_as.js";
 import { toast } from "../page/toast.js";
+import { DONE_AGAIN } from "./line.js";
 
 /** How long the line may be gone until that is said, milliseconds. */
 const SAID_AFTER = 1500;
@@ -69,7 +70,13 @@ export class Away {
     this.is = true;
     view.holding.isNear = false; // what is held goes on as all else does
     view.line.inside = (kind, content) => view.near.ask(kind, content);
-    for (const [kind, content] of view.line.unanswered()) view.near.ask(kind, content); // it may have come to the server: it is known again
+    for (const [kind, content] of view.line.unanswered())
+      if (DONE_AGAIN.has(kind))
+        view.near.ask(kind, content); // it may have come to the server: it is known again
+      else
+        toast(`The line was cut. Whether that was ${kind === "undo" ? "undone" : "done again"} is seen when it is back.`, {
+          refusal: true,
+        });
     view.note("");
     this.timer = setTimeout(
       () => toast("The server cannot be reached. Go on: what you do is kept in this browser, and saved when it is back."),

@@ -4,7 +4,9 @@
 const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop", "at", "wall", "seen", "dot", "look"]);
 
 /** Acts that are done again at the copy where the line was cut before they were answered: what comes of them is made once. */
-const KNOWN = new Set(["say", "click", "tool", "back", "gap", "finish", "put", "offer", "edit", "loosen", "board_look"]);
+export const DONE_AGAIN = new Set(["say", "click", "tool", "back", "gap", "finish", "put", "offer", "edit", "loosen", "board_look"]);
+/** Acts that are known by a name, so that it is heard when they are answered. */
+const NAMED = new Set([...DONE_AGAIN, "undo", "redo"]);
 const page = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
 let acts = 0;
 
@@ -130,7 +132,7 @@ export class Line {
       if (!FLEETING.has(kind)) this.onMissed();
       return false;
     }
-    const act = KNOWN.has(kind) ? { ...content, once: `${page}-${++acts}` } : content;
+    const act = NAMED.has(kind) ? { ...content, once: `${page}-${++acts}` } : content;
     if (act !== content) this.known.set(act.once, [kind, act, performance.now()]);
     this.socket.send(JSON.stringify({ t: kind, ...act }));
     for (const hear of this.beside) hear(kind, act);

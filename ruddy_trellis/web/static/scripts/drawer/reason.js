@@ -7,7 +7,7 @@ export class Reason {
   /** @param {HTMLElement} panel the drawer's */
   constructor(panel) {
     this.panel = panel;
-    this.way = "";
+    this.way = panel.querySelector("#reason-way")?.value ?? ""; // it may have been chosen before this was here
     this.seen = 0; // of steps, while they come one after another
     this.lines = ""; // what was told, to know it again
     panel.addEventListener("change", (event) => {

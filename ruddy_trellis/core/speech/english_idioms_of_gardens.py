@@ -1,0 +1,41 @@
+"""Idioms of English for what is laid out on the ground: ponds and lawns are circles, paths and hedges are straight, and what is set
+somewhere, whatever it is, stands at a point.
+
+Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
+"""
+
+import re
+
+from . import english
+from .idiom_parts import Idioms
+
+_SET = r"put|place|plant|set|stand|install|fix|mount|build|dig|drive|fit"
+_ROUND = r"(?:round |circular )?(?:pond|pool|lawn|fountain|flower bed|basin|rose bed)"
+_LONG = r"(?:straight )?(?:path|hose|fence|wall|hedge|rope|string|wire|pipe|cable|row|ditch|edging|plank|beam|washing line)"
+#: Nouns and adjectives that the grammar has: what they head is no thing of the garden.
+_KNOWN = frozenset(english.HEADS) | english.ADJECTIVES
+
+
+def _stands(found: re.Match[str]) -> str:
+    """ "put a sprinkler halfway between T and H": whatever stands there, it is a point."""
+    words = re.findall(r"[a-z]+", found[2].lower())
+    return found[0] if any(word in _KNOWN or word.removesuffix("s") in _KNOWN for word in words) else f"draw a point {found[3]}"
+
+
+#: Ways of speaking of what is laid out on the ground, by how they are read.
+OF_GARDENS: Idioms = (
+    (rf"(?i)^(?:{_SET}|draw|lay out|make) an? {_ROUND}(?= (?:of|with|about|around|round|at)\b)", "draw a circle"),
+    (rf"(?i)^(?:{_SET}|draw|lay|lay out|stretch|run|make|pull) an? {_LONG}(?= (?:straight )?(?:from|between)\b)", "draw a segment"),
+    (r"(?i)^(draw a segment) straight (?=from (?-i:[A-Z]) to )", r"\1 "),
+    (
+        r"(?i)^(?:how long is|what is the length of|measure) (?:the |a )?(?:fence|wall|hedge|edging|border|rope|path)(?: that goes)? "
+        r"(?:right |all )*(?:the way )?(?:a?round)(?: (?:the )?(?:outside|edge|bed|garden|lawn|plot))?(?: of it)?(?=[ ?.!]*$)",
+        "the perimeter",
+    ),
+    (
+        rf"(?i)^({_SET}) an? ((?:[a-z]+ ){{0,2}}?[a-z]+) (?=(?:halfway|midway|half way|at|in the "
+        r"middle|on|where|between|inside|outside|exactly)\b)"
+        r"(.+)$",
+        _stands,
+    ),
+)

@@ -1,0 +1,90 @@
+"""Shapes with their corners on a circle that is there, and shapes whose sides touch one."""
+
+from __future__ import annotations
+
+import math
+
+from ..kinds import POLYGON
+from ..refusal import Refusal
+from .nodes import Described
+from .nouns import NAMED_BY_SIDES, TAKES
+from .refusals import Final
+from .shapes_on_sides import CORNER_COUNTS
+from .spans import centre_of
+from .tables import words
+from .things import Things
+
+#: Shapes, and words for them, that are made with their corners on a circle that is there.
+_ON_A_CIRCLE = words("triangle quadrilateral polygon square").union(NAMED_BY_SIDES)
+_ON_A_CIRCLE_TOO = words("regular equilateral cyclic inscribe")
+
+
+def _is_regular(node: Described, names: tuple[str, ...]) -> bool:
+    return (
+        node.head == "square"
+        or "regular" in node.adjectives
+        or "equilateral" in node.adjectives
+        or (not names and node.head in NAMED_BY_SIDES)
+    )
+
+
+def inscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) -> str:
+    """A regular polygon, or any, with its corners on a circle."""
+    b = t.b
+    if node.head not in _ON_A_CIRCLE:
+        raise Final(f"A {node.head} with its corners on a circle is not made by a sentence; a square, a regular one or any is.")
+    for said in (*node.adjectives, *node.extra):
+        if said in TAKES[node.head][1] and said not in _ON_A_CIRCLE_TOO:
+            raise Final(f"“{said}” is not understood of a {node.head} with its corners on a circle.")
+    count = CORNER_COUNTS[node.head] or len(names)
+    on = b.points_on(circle)
+    if _is_regular(node, names):
+        if (at := node.role("corner_at")) is not None:
+            first = t.aside(lambda: t.point(at))
+            if first not in on:
+                raise Final(f"{t.b.ahead.name(first)} is no point of that circle, so no corner of a {node.head} in it.")
+        elif names:
+            first = b.point(names[0]) if b.has(names[0]) else b.make("point_on", {"path": (circle,)}, names[0])
+        else:
+            first = on[0] if on else b.make("point_on", {"path": (circle,)})
+        centre = centre_of(t, circle)
+        made = b.make_parts("regular_about", {"count": float(count), "centre": (centre,), "corner": (first,)}, names[1:])
+        return next(id for id in made if b.kind(id) == POLYGON)
+    corners = []
+    for number in range(count):
+        name = names[number] if names else None
+        if name is not None and b.has(name):
+            corners.append(b.point(name))
+        else:
+            corners.append(
+                b.make("point_on", {"path": (circle,), "place": 20.0 + 360.0 * number / count + 17.0 * math.sin(number + 1)}, name)
+            )
+    return b.polygon(corners)
+
+
+def circumscribed(t: Things, node: Described, circle: str, names: tuple[str, ...]) -> str:
+    """A regular polygon, or any, whose sides touch a circle. Raises Refusal."""
+    b = t.b
+    if node.head not in _ON_A_CIRCLE or {role for role, _ in node.roles} != {"about"}:
+        raise Final(f"Such a {node.head} is not drawn about a circle; a square, a regular polygon or any is.")
+    for said in (*node.adjectives, *node.extra):
+        if said in TAKES[node.head][1] and said not in ("regular", "equilateral"):
+            raise Final(f"“{said}” is not understood of a {node.head} about a circle.")
+    count = CORNER_COUNTS[node.head] or len(names)
+    if any(map(b.has, names)) or count < 3:
+        raise Refusal("The corners of what is drawn about a circle are new.")
+    centre, on = centre_of(t, circle), b.points_on(circle)
+    if _is_regular(node, names):
+        touched = on[0] if on else b.make("point_on", {"path": (circle,)}, hidden=True)
+        side = b.make("tangent_at", {"circle": (circle,), "point": (touched,)}, hidden=True)
+        towards = b.make("at_angle", {"point": (centre,), "angle": 180.0 / count, "base": (centre, touched)}, hidden=True)
+        first = b.make("intersection", {"a": (side,), "b": (towards,)}, names[0] if names else None)
+        made = b.make_parts("regular_about", {"count": float(count), "centre": (centre,), "corner": (first,)}, names[1:])
+        return next(id for id in made if b.kind(id) == POLYGON)
+    sides = []
+    for number in range(count):
+        place = 20.0 + 360.0 * number / count + 17.0 * math.sin(number + 1)
+        touched = b.make("point_on", {"path": (circle,), "place": place}, hidden=True)
+        sides.append(b.make("tangent_at", {"circle": (circle,), "point": (touched,)}, hidden=True))
+    pairs = zip(sides, (*sides[1:], sides[0]), names or [None] * count)
+    return b.polygon(tuple(b.make("intersection", {"a": (one,), "b": (other,)}, name) for one, other, name in pairs))

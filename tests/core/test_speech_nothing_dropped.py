@@ -1,0 +1,127 @@
+"""No word, amount or fact of a sentence is passed over: with it something else is made than without it, or nothing."""
+
+import itertools
+import math
+import random
+import unittest
+
+from ruddy_trellis.core.edits.prepare import perform
+from ruddy_trellis.core.refusal import Refusal
+from ruddy_trellis.core.speech import english
+from ruddy_trellis.core.speech.hearing import heard
+from ruddy_trellis.core.speech.nouns import NAMED_BY_SIDES, TAKES
+
+from ..bank.boards import BOARDS
+
+_BY_SIDES = " ".join(NAMED_BY_SIDES)
+#: What stands on one side of a line: without a word for it, on one of them.
+_ON_A_SIDE = f"semicircle triangle square rectangle rhombus {_BY_SIDES}"
+#: Words that say no more of a thing than is so anyway, or say which is meant of several.
+ANYWAY = {
+    **dict.fromkeys(("perpendicular", "shortest"), "distance length size foot"),
+    "regular": f"square {_BY_SIDES}",
+    **dict.fromkeys(("cyclic", "inscribe"), f"triangle quadrilateral square polygon {_BY_SIDES}"),
+    "internal": f"angle bisector angle-bisector {_ON_A_SIDE}",
+    "external": _ON_A_SIDE,
+    "second": "bisector angle-bisector circle intersection",
+    "common": "intersection",
+    "acute": "angle",
+    "meets": "arm base chord diagonal diameter line radius ray secant segment side vector",
+    "isosceles": "triangle",
+}
+
+
+class NoWordDroppedTest(unittest.TestCase):
+    def test_no_word_that_a_noun_takes_is_passed_over(self):
+        """With the word and without it the same is never made, but where the word says what is so anyway."""
+        boards = [BOARDS[name]().board for name in ("tri", "circ", "quad")]
+        tails = ("", "of AB", "on AB", "of ABC", "in k", "of k", "with side 3")
+        looked, dropped = 0, []
+        for head, (_, taken) in sorted(TAKES.items()):
+            for word, tail, board in itertools.product(sorted(taken), tails, boards):
+                said, plainly = (f"the {beside}{head} {tail}".replace("-", " ").strip() for beside in (f"{word} ", ""))
+                made = self.made(said, board)
+                looked += made is not None
+                if made is not None and made == self.made(plainly, board):
+                    dropped += [said] * (head not in ANYWAY.get(word, "").split())
+        self.assertEqual(sorted(set(dropped)), [], "\n".join(sorted(set(dropped))))
+        self.assertGreater(looked, 100)
+
+    def test_the_two_sides_are_not_the_same(self):
+        """Inside and outside are never drawn the same, and of several at once neither is passed over."""
+        for name in ("tri", "quad"):
+            board = BOARDS[name]().board
+            whole = "ABC" if name == "tri" else "ABCD"
+            for head in _ON_A_SIDE.split():
+                for tail in (f"{head} on AB", f"{head}s on the sides of {whole}"):
+                    inside, outside = (self.made(f"draw the {way} {tail}", board) for way in ("internal", "external"))
+                    self.assertNotEqual(inside, outside, f"{name}: {tail}")
+                    if head in ("square", "semicircle", "hexagon"):
+                        self.assertIsNotNone(inside, f"{name}: {tail}")
+
+    def test_no_amount_is_passed_over(self):
+        """Whatever part it is said to be, of any noun: with it another thing is made, or nothing."""
+        boards = [BOARDS[name]().board for name in ("tri", "circ")]
+        chance, kept, dropped = random.Random(8), 0, set()
+        ways = [(head, text) for head in sorted(TAKES) for text, role in english.ROLES if role in TAKES[head][0]]
+        plainly = {}
+        for head, text in chance.sample(ways, min(1600, len(ways))):
+            number = chance.randrange(len(boards))
+            amount = chance.choice(("6", "40 degrees", "6 and 4"))
+            said, bare = f"a {head} {text} {amount}".replace("-", " "), f"a {head}".replace("-", " ")
+            made = self.made(said, boards[number])
+            if (bare, number) not in plainly:
+                plainly[bare, number] = self.made(bare, boards[number])
+            kept += made is not None
+            if made is not None and made == plainly[bare, number]:
+                dropped.add(said)
+        self.assertEqual(sorted(dropped), [])
+        self.assertGreater(kept, 20)
+
+    def test_no_fact_is_passed_over(self):
+        """Of a shape that is made by what is said of it, or else it is refused: each fact holds in what comes of it."""
+        facts = ("AB = 5", "AB = AC", "BC = 4", "angle A = 50°", "angle B is a right angle", "AB > AC", "BC is perpendicular to AC")
+        made = 0
+        for count in (1, 2, 3):
+            for some in itertools.combinations(facts, count):
+                board = BOARDS["empty"]().board
+                if "BC is perpendicular to AC" in some and {"angle B is a right angle", "AB = AC"} & set(some):
+                    continue  # no triangle is so
+                try:
+                    perform(board, heard(f"triangle ABC with {' and '.join(some)}", board).edit)
+                except Refusal:
+                    continue
+                if any(step.makes in ("point", "polygon") and board.value(step.id) is None for step in board.steps):
+                    continue  # it cannot be, and that is said
+                at = {name: board.value(board.ids_named(name)[0])[:2] for name in "ABC"}
+                length = {pair: math.dist(at[pair[0]], at[pair[1]]) for pair in ("AB", "AC", "BC")}
+                if min(length.values()) < 1e-9:
+                    continue  # nor can this be
+                ab, ac, bc = (length[pair] ** 2 for pair in ("AB", "AC", "BC"))
+                holds = {
+                    "AB = 5": abs(ab - 25) < 1e-6,
+                    "AB = AC": abs(ab - ac) < 1e-6,
+                    "BC = 4": abs(bc - 16) < 1e-6,
+                    "angle A = 50°": abs(ab + ac - bc - 2 * math.sqrt(ab * ac) * math.cos(math.radians(50))) < 1e-6,
+                    "angle B is a right angle": abs(ab + bc - ac) < 1e-6,
+                    "AB > AC": ab > ac,
+                    "BC is perpendicular to AC": abs(ac + bc - ab) < 1e-6,
+                }
+                supposed = any(step.makes == "supposition" for step in board.steps)
+                for fact in some:
+                    self.assertTrue(holds[fact] or (fact == "AB > AC" and supposed), f"{some}: {fact}")
+                made += 1
+        self.assertGreater(made, 10)
+
+    @staticmethod
+    def made(text, board):
+        """What a text makes, or None for a refusal; anything else that it raises is a fault."""
+        try:
+            edit = heard(text, board).edit
+        except Refusal:
+            return None
+        return edit.model_dump_json()
+
+
+if __name__ == "__main__":
+    unittest.main()
