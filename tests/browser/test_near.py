@@ -26,7 +26,7 @@ DRAG_THERE = """async (boards) => {
     worker = new Worker(script, { type: "module" });
     begun = await ask({ kind: "begin", places: JSON.parse(root.dataset.near) });
     if (begun.kind !== "ready") throw new Error(begun.words);
-    await new Promise((done) => setTimeout(done, 1000));
+    await new Promise((done) => setTimeout(done, 1000 * (tries + 1)));  // it is kept when the worker has nothing else to do
   }
   if (!begun.remembered) throw new Error("Its memory was not kept.");
   const found = [];

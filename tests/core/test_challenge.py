@@ -1,7 +1,6 @@
 """Is it right? A bank of answers judged as their geometry deserves; what cannot be a challenge; how long judging takes."""
 
 import importlib.util
-import time
 import unittest
 
 from ruddy_trellis.core import Figure
@@ -14,6 +13,7 @@ from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.demo import demo_lessons
 
+from .bounds import within
 from .challenges import BANK
 from .challenges_further import FURTHER
 from .demo_answers import DEMO
@@ -149,12 +149,9 @@ class BankTest(unittest.TestCase):
         start = started(solution, ["s1", "s2"])
         challenge = Challenge(task="t", answers=[solution.steps[5].id], solution=board_to_text(solution))
         copy = answered(start, lines)
-        times = []
-        for _ in range(3):
-            begun = time.perf_counter()
-            self.assertEqual(judged(copy, challenge, solution).verdict, "right")
-            times.append(time.perf_counter() - begun)
-        self.assertLess(min(times), 0.1)
+        for _ in range(2):  # it is asked for again and again; the first time is not the usual one
+            with within(0.2):
+                self.assertEqual(judged(copy, challenge, solution).verdict, "right")
 
     def test_many_things_that_could_be_meant_take_no_long_time(self):
         start = board_of("A = (-3, 0)\nB = (3, 1)\nC = (0, 4)")
@@ -166,14 +163,13 @@ class BankTest(unittest.TestCase):
         ):
             challenge = Challenge(task="t", by="claims", sought=sought, claims=claims, solution=board_to_text(start))
             copy = answered(start, "\n".join(lines))
-            begun = time.perf_counter()
-            try:
-                self.assertEqual(judged(copy, challenge, start).verdict, "not yet")
-                self.assertTrue(is_told)
-            except Refusal as refusal:
-                self.assertIn("could be meant", refusal.sentence)
-                self.assertFalse(is_told)
-            self.assertLess(time.perf_counter() - begun, 6)
+            with within(6):
+                try:
+                    self.assertEqual(judged(copy, challenge, start).verdict, "not yet")
+                    self.assertTrue(is_told)
+                except Refusal as refusal:
+                    self.assertIn("could be meant", refusal.sentence)
+                    self.assertFalse(is_told)
 
     def test_claims_are_read_anew_where_names_mean_other_things(self):
         # A segment of the student's has the name that a claim speaks of: each choice is of what it means there.

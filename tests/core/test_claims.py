@@ -2,7 +2,6 @@
 
 import math
 import random
-import time
 import unittest
 
 from ruddy_trellis.core import Refusal
@@ -17,6 +16,7 @@ from ruddy_trellis.core.truth.proving import proof
 from ruddy_trellis.core.truth.resting import rests_on
 from ruddy_trellis.core.truth.verdicts import first_verdict
 
+from .bounds import within
 from .claims import SHARE, bank
 from .figures import TRIANGLE, as_float, figure
 
@@ -33,17 +33,15 @@ def claimed(f, text):
 
 class BankTest(unittest.TestCase):
     def test_all_that_is_true_is_proved_and_all_that_is_not_fails(self):
-        slowest, count = 0.0, 0
+        count = 0
         for sentences, claims in bank():
             f = figure(sentences)
             for sign, text in claims:
-                start = time.perf_counter()
-                found = f.claim(text)
-                slowest = max(slowest, time.perf_counter() - start)
+                with within(15, text):
+                    found = f.claim(text)
                 count += 1
                 self.assertIn(found.verdict, WANTED[sign], f"{text}: {found.why}")
         self.assertGreater(count, 550 // SHARE)
-        self.assertLess(slowest, 15, "each within 5 s on a machine with nothing else to do")
 
     def test_no_near_miss_is_proved_wherever_the_figure_starts(self):
         """The prover alone, without the trials that go before it, over 1,000 random positions."""
@@ -59,15 +57,10 @@ class BankTest(unittest.TestCase):
         self.assertGreater(count, 1500 // SHARE)
 
     def test_a_first_verdict_comes_soon(self):
-        spent = []
-        for sentences, claims in bank():
-            f = figure(sentences)
-            for _, text in claims[:6]:
-                one = claimed(f, text)
-                start = time.perf_counter()
+        asked = [claimed(f, text) for sentences, claims in bank() for f in [figure(sentences)] for _, text in claims[:6]]
+        with within(0.1 * len(asked)):
+            for one in asked:
                 first_verdict(one.whole, one.claim.id)
-                spent.append(time.perf_counter() - start)
-        self.assertLess(sorted(spent)[int(0.95 * len(spent))], 0.3)
 
 
 class VerdictTest(unittest.TestCase):

@@ -22,9 +22,9 @@ _DIRECTIONS = ("perpendicular", "parallel")
 
 def is_placed(t: Things, node: Described) -> bool:
     """Whether a chord is said by a direction or a length, and not by its ends; of these one may be there."""
-    if node.head not in ("chord", "diameter") or (node.role(*_DIRECTIONS, "length") is None and not node.amounts):
+    if node.head not in ("chord", "diameter", "radius") or (node.role(*_DIRECTIONS, "length") is None and not node.amounts):
         return False
-    return not node.names or (node.head == "chord" and (ends := _ends_said(node)) is not None and not all(map(t.b.has, ends)))
+    return not node.names or (node.head in ("chord", "radius") and (ends := _ends_said(node)) is not None and not all(map(t.b.has, ends)))
 
 
 def _ends_said(node: Described) -> tuple[str, str] | None:
@@ -39,6 +39,8 @@ def placed_chord(t: Things, node: Described) -> str:
     b = t.b
     if said := _ADJECTIVES & set(node.adjectives):
         raise Stray(f"“{min(said)}” is not understood of a {node.head}. Say: the chord through A parallel to BC.")
+    if node.head == "radius":
+        return _placed_radius(t, node)
     through, direction = node.role("through", "from", "at"), node.role(*_DIRECTIONS)
     length = node.role("length") or (Amount(node.amounts[0]) if node.amounts else None)
     if node.head == "diameter":
@@ -75,6 +77,20 @@ def placed_chord(t: Things, node: Described) -> str:
         round_ = b.make("circle_radius", {"centre": (point,), "radius": size}, hidden=True)
         end = b.make("intersection", {"a": (circle,), "b": (round_,), "which": "first"}, finish)
     return straight_between(t, "segment", (point, end))
+
+
+def _placed_radius(t: Things, node: Described) -> str:
+    """A radius with a direction, of which its end on the circle may be named: of the two that there are, one."""
+    if node.role(*_DIRECTIONS) is None or node.role("length") is not None or node.amounts:
+        raise Stray("A radius is as long as its circle says. Say: the radius of k parallel to AB.")
+    circle = t.aside(lambda: t.round(node.role("of", "in")))
+    centre = t.aside(lambda: centre_of(t, circle))
+    new = [name for name in _ends_said(node) or () if name != t.b.ahead.name(centre)]
+    if len(new) > 1:
+        raise Stray(f"A radius goes from {t.b.ahead.name(centre)} to the circle.")
+    line = _directed(t, node, centre)
+    end = t.b.make("intersection", {"a": (line,), "b": (circle,), "which": "first"}, new[0] if new else None)
+    return straight_between(t, "segment", (centre, end))
 
 
 def _directed(t: Things, node: Described, point: str) -> str:

@@ -5,9 +5,8 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 import re
 
-from .idiom_parts import POLYGON, SIZE, Idioms
+from .idiom_parts import OF_A_SORT, POLYGON, SIZE, Idioms
 
-_KINDS = r"convex|cyclic|right-angled|right|isosceles|equilateral|scalene|acute|obtuse|regular|tangential"
 _WAY = r"(?: externally| internally| from outside| from inside)?"
 _IN_CIRCLE = r"chord|tangent|diameter|radius|radii|secant"
 
@@ -64,7 +63,7 @@ def _marked_off(found: re.Match[str]) -> str:
 OF_DECLARING: Idioms = (
     # "ABCD convex quadrilateral, P = AC ∩ BD"
     (
-        rf"(?i)^(?-i:([A-Z]{{3,6}}))(?: is|:)? (?:an? )?((?:(?:{_KINDS}) )*(?:{POLYGON})), (?=(?-i:[A-Z]) (?:=|∈|is|on)|"
+        rf"(?i)^(?-i:([A-Z]{{3,6}}))(?: is|:)? (?:an? )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON})), (?=(?-i:[A-Z]) (?:=|∈|is|on)|"
         rf"(?-i:[A-Z]{{2}}) ∩)",
         r"draw the \2 \1 and let ",
     ),
@@ -195,10 +194,6 @@ OF_DECLARING: Idioms = (
         r"(?i)^from (?:a|the|any) (?:external )?point (?-i:([A-Z])) (?:outside|external to) (?:a|the) circle,? (?:with )?cent(?:re|er) "
         r"(?-i:([A-Z])),? (?:two )?tangents (?-i:([A-Z]{2}),? (?:and )?([A-Z]{2})) are drawn(?: to (?:it|the circle))?(?=[ .!]*$)",
         r"draw a circle with centre \2 and let \1 be a point outside it and draw the tangents \3 and \4",
-    ),
-    (
-        rf"(?i)^in (?:the |an? )((?:(?:{_KINDS}) )+(?:{POLYGON})) (?-i:([A-Z]{{3,6}})),? (?=let\b|the (?:diagonals|medians|altitudes)\b)",
-        r"draw the \1 \2 and ",
     ),
     (
         r"(?i)\b(an? )?(?:arbitrary |any )?point (?-i:([A-Z])) and (?:a |any )?line (?-i:([a-z])) not (?:through|passing "

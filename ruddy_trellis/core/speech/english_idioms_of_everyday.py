@@ -42,6 +42,8 @@ _BY = {"ones": "1", "twos": "2", "fives": "5", "tens": "10", "halves": "0.5", "t
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)\b(?:these|those) (?=(?:two |three |four )?(?:points|lines|circles|segments)\b)", "the "),
+    (r"(?i)\b(?:the )?side (?:straight )?(?:across|opposite)(?: from (?:it|there))?(?=[ ,.!]*$)", "the opposite side"),
     (r"(?i)^(hide|delete|remove|erase) (?:everything|all)(?: else)? (?:but|except(?: for)?|apart from) (?=\S)", r"\1 everything except "),
     (r"(?i)^(?:pop|put|stick|place|set|get) (an? (?!\d)[a-z -]+?|the [a-z -]+?|two [a-z -]+?) down(?=[ .!]*$|,)", r"draw \1"),
     (r"(?i)\b(?:really|actually|truly|indeed) (?=\w)", ""),

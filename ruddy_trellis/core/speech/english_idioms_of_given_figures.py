@@ -5,7 +5,7 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 import re
 
-from .idiom_parts import SIZE, Idioms
+from .idiom_parts import OF_A_SORT, POLYGON, SIZE, Idioms
 
 _SHAPES = r"equilateral triangle|isosceles triangle|square|rectangle|rhombus|parallelogram|regular pentagon|regular hexagon|semicircle"
 
@@ -32,6 +32,11 @@ def _of_corner(found: re.Match[str]) -> str:
 
 #: Ways of giving a figure, by how they are read.
 OF_GIVEN_FIGURES: Idioms = (
+    (
+        rf"(?i)^(?:an? |the |any )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON}|circle|line|segment)) "
+        r"(?-i:([A-Z]{2,12}|[a-z])) is given(?=[ .!]*$)",
+        r"draw the \1 \2",
+    ),
     (
         r"(?i)^(?:it |there )?is given (?:that )?(?:an? |the )?(?=(?:[a-z-]+ )?(?:triangle|quadrilateral|circle|line|segment|square)\b)",
         "draw the ",

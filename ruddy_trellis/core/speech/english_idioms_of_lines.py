@@ -27,6 +27,20 @@ def _times(found: re.Match[str]) -> str:
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
     (
+        r"(?i)^(?:from (?-i:([A-Z])),? )?(?:draw |drop )?(?:the )?perpendiculars (?-i:([A-Z])([A-Z]) and \2([A-Z])) (?:from (?-i:\2) )?"
+        r"(?:on)?to (?:the )?(?:lines |sides )?([A-Za-z]+) and ([A-Za-z]+)(?=[ .!]*$)",
+        lambda found: (
+            found[0]
+            if found[1] not in (None, found[2])
+            else f"draw the perpendicular {found[2]}{found[3]} from {found[2]} to {found[5]} and "
+            f"draw the perpendicular {found[2]}{found[4]} from {found[2]} to {found[6]}"
+        ),
+    ),
+    (
+        r"(?i)\b(?:midsegment|midline|mid-?segment) (?:that joins|joining|which joins|from|between) (?=the midpoints of\b)",
+        "segment joining ",
+    ),
+    (
         rf"(?i)^(extend|produce|continue|lengthen) (?:the )?(?:line |segment |side )?(?-i:([A-Z]{{2}})) by ({SIZE}) "
         r"(?:past|beyond|over|through) "
         r"(?-i:([A-Z]))(?=[ .!]*$)",

@@ -111,8 +111,9 @@ OF_POINTS: Idioms = (
         r"equidistant from \1 and \2",
     ),
     (r"^(?:[Tt]he )?[Pp]oints ([A-Z]\d?(?:, [A-Z]\d?)*,? and [A-Z]\d?) (?=(?:all )?(?:lie|are)\b)", r"\1 "),
-    (r"(?i)\bthe point ([A-Z] )?(?:which divides|dividing) (?=[A-Z]{2} in\b)", r"the point \1that divides "),
-    (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point that divides ", "the point that divides "),
+    (r"(?i)\bthe point ([A-Z] )?(?:which divides|dividing) (?=[A-Z]{2} (?:internally )?in\b)", r"the point \1that divides "),
+    (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point (?:that|which) divides ", "the point that divides "),
+    (r"(?i)\b(divides? (?-i:[A-Z]{2})) internally (?=in the ratio\b)", r"\1 "),
     (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),
     (
         r"(?i)\bin the ratio (one|two|three|four|five|six) to (one|two|three|four|five|six)\b",
@@ -160,5 +161,10 @@ OF_POINTS: Idioms = (
     ),
     (r"\b([A-Z]) (?:midpt|mid-?point|midpoint|mid)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
     (r"(?i)^(?:find |draw |mark |construct )?(?-i:([A-Z])\(([A-Z])\))(?=[ .!]*$)", r"draw the image of \2 under \1"),
+    (
+        r"(?i)^(?:(?:suppose|assume|let) )?(?:the )?(?:points )?(?-i:([A-Z]) and ([A-Z])) (?:lie|are|be)(?: points)? on "
+        r"(?:the )?(?:sides )?(?-i:([A-Z]{2}) and ([A-Z]{2}))(?:,? respectively)?,? (?:so|such|chosen so) that (?=(?-i:\1\2|\2\1)\b)",
+        r"let \1 be on \3 and \2 on \4 such that ",
+    ),
     (r"(?i)\bhalf-?way (?:pt|point|dot) (?:of|between) ", "midpoint of "),
 )

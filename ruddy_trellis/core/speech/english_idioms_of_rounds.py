@@ -16,6 +16,10 @@ def _about_its_centre(found: re.Match[str]) -> str:
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
     (
+        r"(?i),? (?:and )?(?:whose|its) radius (?:changes|varies|grows|goes) with (?:the (?:dial|slider|number) )?(?-i:([a-z]))(?=[ .!]*$)",
+        r" and radius \1",
+    ),
+    (
         r"(?i)^(?:draw |construct |find )?(?:the |a )?circle (?:that |which )?(?:touches|touching|tangent to) (?:side |the side )?"
         r"(?-i:[A-Z]{2}) and (?:the )?(?:extensions?|continuations?|prolongations?) of (?:the )?(?:sides )?(?-i:([A-Z])([A-Z])) and "
         r"(?-i:(?:\1[A-Z]|[A-Z]\1|(\2)[A-Z]|[A-Z](\2)))(?=[ .!]*$)",

@@ -8,6 +8,8 @@ import re
 from .english_amounts import NUMBERS
 from .idiom_parts import POLYGON, SIZE, Idioms
 
+#: Words before the sizes of sides.
+_WITH_SIDES = r"(?:with|having|whose) (?:the |its )?sides (?:are |of |being )?"
 #: Polygons by how many sides they have.
 _SIDED = {
     **dict.fromkeys(("3", "three"), "triangle"), **dict.fromkeys(("4", "four"), "quadrilateral"),
@@ -139,7 +141,10 @@ OF_SHAPES: Idioms = (
         r"^[Ll]et ([A-Z]{3}) be a triangle,? right[- ]?(?:angled)? at ([A-Z]),? with (.*=.*)$",
         r"let \1 be a triangle with a right angle at \2, \3",
     ),
-    (rf"(?i)\btriangle (?:with sides )?({SIZE}),? ({SIZE}),? (?:and )?({SIZE})(?=[ .!]*$)", r"triangle with sides \1, \2 and \3"),
+    (
+        rf"(?i)\btriangle (?:{_WITH_SIDES})?({SIZE}),? ({SIZE}),? (?:and )?({SIZE})(?=[ .!]*$)",
+        r"triangle with sides \1, \2 and \3",
+    ),
     (r"(?i)^fill (?:in )?(the (?:shape|figure|triangle|polygon)|[A-Z]{3,}) (?:with|in) (?:the colou?r )?(\w+)(?=[ .!]*$)", r"colour \1 \2"),
     (r"(?i)\b(inside|outside|in) ([A-Z]{3,}) (?:that|which) are (?=nearer|closer|further|within|at|less|more)", r"\1 \2 which are "),
     (r"(?i)\b(inside|outside) ([A-Z]{3,}) (?=nearer|closer|further)", r"\1 \2 which are "),
@@ -154,7 +159,7 @@ OF_SHAPES: Idioms = (
         lambda found: f"let {''.join(re.findall('[A-Z]', found[1]))} be {found[2]}",
     ),
     (r"(?i)\bthat (?:lies|is|stands) (?=(?:above|below|outside|inside)\b)", ""),
-    (r"(?i)\b(?:line|segment) from ([A-Z]) to the midpoint of the opposite side", r"median from \1"),
+    (r"(?i)\b(?:line|segment) from ([A-Z]) to the (?:midpoint|middle|centre|center) of the opposite side", r"median from \1"),
     (r"(?i)\band one (leg|side) (?:of )?(?=\d)", r"and \1 "),
     (r"(?i)\b(triangle|pentagon|hexagon|octagon|polygon) (regular|equilateral|isosceles|right-angled)\b", r"\2 \1"),
     (
@@ -222,7 +227,10 @@ OF_SHAPES: Idioms = (
     (r"^[Mm]ove (the \w+|(?:triangle )?[A-Z]{3,}) by (?=(?:the )?vector\b|[A-Z]{2}\b)", r"translate \1 by "),
     (r"(?i)\brectangle (?:of|measuring) (\d\S*(?: ?[cm]?m)?) (?=by|×|x)", r"rectangle \1 "),
     (r"(?i)\bwith length (\d\S*(?: ?[cm]?m)?) and (?:width|breadth) ", r"with sides \1 and "),
-    (r"(?i)\btriangle with sides (\d[\d.]*(?: ?[cm]?m)?), (\d[\d.]*(?: ?[cm]?m)?), (?=\d)", r"triangle with sides \1, \2 and "),
+    (
+        rf"(?i)\btriangle {_WITH_SIDES}(\d[\d.]*(?: ?[cm]?m)?), (\d[\d.]*(?: ?[cm]?m)?), (?=\d)",
+        r"triangle with sides \1, \2 and ",
+    ),
     (
         r"(?i)\bregular (?:polygon (?:with|of|having) (\w+) (?:equal )?(?:sides|corners|vertices)|(\w+)[- ]sided polygon)\b",
         lambda found: f"regular {_SIDED.get((found[1] or found[2]).lower(), found[0][8:])}",

@@ -49,6 +49,7 @@ OF_SIGNS: Idioms = (
         r"let \1 be a point on \2 and draw the parallel to \5 through \1 meeting \4 at \3",
     ),
     (r"(?i)^(?:the )?(midpt|midpoint|perp bisector|perp bisec|perpendicular bisector) ([a-z]{2})(?=[ .!]*$)", r"\1 of \2"),
+    (r"^([A-Z]{4})\s*▱|▱\s*([A-Z]{4})$", lambda found: f"parallelogram {found[1] or found[2]}"),
     (r"\s*(?:\|\||//)\s*", " parallel to "),
     (r"\s*(?:_\|_|⊥|⟂)\s*", " perpendicular to "),
     (r"\s+≅\s+", " is congruent to "),

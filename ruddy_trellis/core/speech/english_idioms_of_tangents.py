@@ -151,6 +151,17 @@ OF_TANGENTS: Idioms = (
         rf"(?:(?:which|that) is )?({SIZE})(?: long)?(?=[ .!]*$)",
         r"draw the chord \1 of length \3 of \2",
     ),
+    (r"(?i)\bfrom (?:the|an) (?:external|exterior|outside) point (?=(?-i:[A-Z])\b.*\btangents?\b)", "from "),
+    (
+        r"(?i)\b(?:the |a )?diameter (?:through|from|at) (?-i:([A-Z])),? and (?:call|label|name|mark) (?:its|the) other end(?: ?point)? "
+        r"(?-i:([A-Z]))\b",
+        r"the diameter \1\2",
+    ),
+    (
+        r"(?i)^(?:draw |construct |take )?(a (?:secant|line) (?:from|through) (?-i:[A-Z])),? (?:that|which|to) "
+        r"(?:meets?|cuts?|crosses|cross|intersects?) (?=.+ (?:at|in) (?-i:[A-Z] and [A-Z])[ .!]*$)",
+        r"\1 meets ",
+    ),
     (r"(?i)\b(?:central|inscribed) angle (?=(?-i:[A-Z]{3})\b)", "angle "),
     (r"(?i)\bradius (?:which |that )?(?:goes |drawn |running )?to (?=(?-i:[A-Z])\b)", "radius through "),
 )

@@ -196,8 +196,8 @@ circumcentre << circumcenter | circumcenters
 orthocentre << orthocenter
 centroid << barycentre | barycenter | centroids
 excentre << excenter
-circumcircle << circumcircles
-incircle << incircles
+circumcircle << circumcircles | circumcirc
+incircle << incircles | incirc
 excircle << excircles
 perimeter << circumference
 corner << vertex | vertices | corners

@@ -16,6 +16,8 @@ POLYGON = (
     "triangle|quadrilateral|square|rectangle|rhombus|kite|trapezium|trapezoid|parallelogram|pentagon|hexagon|heptagon|octagon|nonagon|decagon"
     "|dodecagon"
 )
+#: Words that say of which sort a polygon is, as parts of forms.
+OF_A_SORT = r"convex|cyclic|right-angled|right|isosceles|equilateral|scalene|acute|acute-angled|obtuse|obtuse-angled|regular|tangential"
 
 
 class Idiom:

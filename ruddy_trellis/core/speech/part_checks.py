@@ -42,8 +42,8 @@ def check_made(t: Telling, node: Described, made: Sequence[str]) -> None:
         looks = _OF_CIRCLES if t.b.kind(id) == CIRCLE else _OF_STRAIGHTS if t.b.kind(id) in STRAIGHTS else {}
         for role, part in node.roles:
             look = looks.get(node.head if role in ("to", "on") and node.head in _DIRECTED else role)
-            # "It" is another thing once something is made.
-            is_it = any(isinstance(leaf, Ref) for leaf in leaves(part))
+            # "It" and "both points" are other things once something is made.
+            is_it = any(isinstance(leaf, Ref) or (isinstance(leaf, Described) and leaf.kind in ("old", "all")) for leaf in leaves(part))
             if look is not None and not is_it and not _holds(t, look, part, value):
                 raise Refusal(f"No {node.head.replace('-', ' ')} was found of which all of that is so.")
 

@@ -35,13 +35,16 @@ from . import (
 )
 from .building import Building
 from .clauses import Bound, Clauses
+from .idiom_parts import OF_A_SORT, POLYGON
 from .kept_parts import check_parts
 from .nodes import Amount, Described, Many, Named
 from .not_taken import ActRefused, Best, NotSaid
+from .phrases import Phrases
 from .plain_words import plain
 from .readings import READS
 from .reckoning import reckon, state
 from .refusals import Final
+from .shape_sorts import SORTS
 from .spelling import put_right
 from .things import Things
 from .tokens import MOST, NAME, NUMBER, POINT_NAME, UNKNOWN, WORD, Token, tokens
@@ -85,9 +88,7 @@ _MAKING = frozenset(("let", "draw", "call", "join"))
 #: The clause before said facts of a shape; with what a claim begins that is no more of them.
 _FACTS, _ASKING = "facts", frozenset(("prove", "show", "then", "is", "does"))
 #: What a sentence is about, before it begins.
-_SETTING = re.compile(
-    r"[Ii]n (?:the |a |any )?(triangle|quadrilateral|parallelogram|rectangle|square|trapezium|pentagon|hexagon) ([A-Z]{3,8}),?\s+"
-)
+_SETTING = re.compile(rf"[Ii]n (?:the |an? |any )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON})) ([A-Z]{{3,12}}),?\s+")
 
 
 #: From how far off a claim fails.
@@ -130,6 +131,8 @@ class Sentence:
                 is_new = not any(map(self.b.has, names))
                 if not all(map(self.b.has, names)):
                     self.carry_out(f"draw the {setting[1]} {setting[2]}")
+                elif " " in setting[1] or setting[1] in SORTS:
+                    self._check_is(f"the {setting[1]} {setting[2]}")
                 if not is_new or not self._supposed(rest):
                     made = len(self.b.new)
                     self.carry_out(rest)
@@ -169,6 +172,12 @@ class Sentence:
         if self._best.far >= len(said) and (said[0].word in _ACTS or self._best.is_of_look):
             raise ActRefused(refusal.sentence)
         raise refusal
+
+    def _check_is(self, figure: str) -> None:
+        """Raise Refusal where a figure that is spoken of is none as it is drawn."""
+        mark = self.b.mark()
+        self.t.polygon(Phrases(tokens(figure, self.b.ahead)).one(0)[0][0])
+        self.b.back_to(mark)
 
     def _check_holds(self, made: int) -> None:
         """Raise Final where what was told of a figure that is new is no more than a claim that fails: so it has to be made otherwise."""

@@ -22,6 +22,8 @@ from .amounts import as_told
 from .building import Building
 from .nodes import Described, Many, Named, Node, Ref, Where
 from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
+from .refusals import Final
+from .shape_sorts import Measured, is_of_sort
 
 #: Nouns of which several may be one thing: "the points 2 from A" are a circle, "vectors AB and AC" are made one after the other.
 _MANY_IN_ONE = frozenset(("point", "vector"))
@@ -124,7 +126,7 @@ class Spoken:
             return self.made(
                 replace(node, head=head, adjectives=tuple(word for word in node.adjectives if word not in ("inscribe", "circumscribe")))
             )
-        if node.head in OF_NAMED and node.names and node.role("of") is None:
+        if node.names and node.role("of") is None and (node.head in OF_NAMED or (node.head in ONE_LETTER and self._are_there(node.names))):
             node = replace(node, names=(), roles=(*node.roles, ("of", node.names[0] if len(node.names) == 1 else Many(node.names))))
         check_words(node)
         if (
@@ -154,6 +156,10 @@ class Spoken:
             # A point "on it" is one of the circle that was made with its diameter.
             self.b.recent.note(step.id for step in self.b.ahead.steps[before:] if step.makes == CIRCLE)
         return found
+
+    def _are_there(self, names: Sequence[Node]) -> bool:
+        """Whether one name of several points that are there is said: of "the centroid ABC", and not of "the midpoints DE"."""
+        return len(names) == 1 and isinstance(names[0], Named) and len(names[0].points) > 1 and all(map(self.b.has, names[0].points))
 
     def check_made(self, node: Described, made: Sequence[str]) -> None:
         """Raise Refusal where what was made of a description is not so: looked at where parts are measured (see ``things.Things``)."""
@@ -239,9 +245,21 @@ class Spoken:
         if count is None:
             return list(ids)
         found = [id for id in ids if len(self.b.ahead.value(id) or self.b.ahead.step(id).fills.get("corners", ())) == count]
-        if not found and not quiet:
-            raise Refusal(f"{self.b.ahead.name(ids[0])} is no {node.head}.")
-        return found
+        if not quiet:
+            if not found:
+                raise Refusal(f"{self.b.ahead.name(ids[0])} is no {node.head}.")
+            self.check_sort(node, found[0])
+            return found
+        return [id for id in found if self._is_of_sort(node, id)]
+
+    def _is_of_sort(self, node: Described, polygon: str) -> bool:
+        value = self.b.ahead.value(polygon)
+        return value is None or is_of_sort(Measured(dict(zip("abcdefghijklmnopqrstuvwxyz", (complex(*at) for at in value)))), node)
+
+    def check_sort(self, node: Described, polygon: str) -> None:
+        """Raise Refusal where a polygon that is there is not of the sort that a description says, as it is drawn."""
+        if not self._is_of_sort(node, polygon):
+            raise Final(f"{self.b.ahead.name(polygon)} is no {' '.join((*node.adjectives, node.head))} as it is drawn.")
 
     def named_thing(self, node: Named) -> str:
         """The thing of a name: what is there, or the straight thing or shape that points spell."""

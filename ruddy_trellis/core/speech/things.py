@@ -11,6 +11,7 @@ from ..refusal import Refusal
 from .nodes import Described, Many, Named, Node, Ref
 from .nouns import CORNERS, KINDS_OF
 from .part_checks import check_made
+from .shape_sorts import SORTS
 from .spoken import Spoken
 
 
@@ -201,12 +202,14 @@ class Things(Spoken):
             and isinstance(node.names[0], Named)
             and len(node.names[0].points) > 2
             and not node.roles
-            and not node.adjectives
         ):
             corners = node.names[0].points
             if CORNERS.get(node.head, len(corners)) != len(corners):
                 raise Refusal(f"{node.names[0].text} names {len(corners)} corners, and a {node.head} has {CORNERS[node.head]}.")
-            return b.polygon(b.points(corners))
+            if all(map(b.has, corners)) or not (node.adjectives or node.head in SORTS):
+                polygon = b.polygon(b.points(corners))
+                self.check_sort(node, polygon)
+                return polygon
         if isinstance(node, Described) and node.kind != "new" and not node.names and not node.roles and node.head not in KINDS_OF:
             found = b.of_kind(POLYGON)
             if node.head in ("bed", "figure", "outline"):

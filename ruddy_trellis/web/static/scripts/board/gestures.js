@@ -61,16 +61,25 @@ export class Gestures {
 
   startInHand(event, start) {
     if (this.acts.menu && event.pointerType === "touch") {
-      this.resting = setTimeout(() => {
+      const rested = (due) => {
         if (this.doing?.going !== undefined || this.pointers.size !== 1) return;
+        // Of a page that was held up, moves of the finger may still wait to be heard.
+        if (performance.now() - due > RESTING / 4) return this.rest(rested, RESTING / 4);
         this.doing = { kind: "rested", ...start };
         this.menu(event);
-      }, RESTING);
+      };
+      this.rest(rested, RESTING);
     }
     const place = [event.clientX - this.port.left, event.clientY - this.port.top];
     const [id] = this.drawing.under(...place);
     if (!id) return { kind: "box", ...start };
     return { kind: id === this.drawing.labelUnder(...place) ? "label" : "thing", id, ...start };
+  }
+
+  /** Do something when a finger has rested for so many milliseconds more; it is told when that was due. */
+  rest(rested, wait) {
+    const due = performance.now() + wait;
+    this.resting = setTimeout(() => rested(due), wait);
   }
 
   startPinch() {
