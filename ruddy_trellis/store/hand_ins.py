@@ -103,7 +103,7 @@ class HandIns:
     def earlier(self, rows):
         """What the holders of some rows of one board handed in before these, the newest first, by the id of the row. One query for all,
         as the grid is asked for every few seconds."""
-        found = {row.id: [] for row in rows}
+        found: dict[int, list[HandInRow]] = {row.id: [] for row in rows}
         by_holder = {(row.board_id, row.holder): row for row in rows}
         with self._database.session() as session:
             here = HandInRow.board_id.in_({row.board_id for row in rows}), HandInRow.holder.in_({row.holder for row in rows})

@@ -65,7 +65,7 @@ class Lessons:
     def __init__(self, database: Database, quota=None, hand_ins=None):
         self._database, self._quota = database, quota
         #: How much each teacher has added to boards since it was last looked how much they have.
-        self._added = Counter()
+        self._added: Counter[int] = Counter()
         #: What was found out about the claims on boards.
         self.verdicts = KnownVerdicts(database)
         self.photographs = Photographs(database)

@@ -33,7 +33,9 @@ class Telling(Meant, Protocol):
 def check_made(t: Telling, node: Described, made: Sequence[str]) -> None:
     """Raise Refusal where what was made of a description does not go through, touch, lie or have what is said of it: each of them, unless
     several are said, of which each may have its own. What cannot be measured is left to its maker."""
-    if node.plural or (node.count or 1) > 1:
+    leaves_said = [leaf for _, part in node.roles for leaf in leaves(part)]
+    # "Through each corner the parallel to the opposite side": as many as there are corners.
+    if node.plural or (node.count or 1) > 1 or any(isinstance(leaf, Described) and leaf.plural for leaf in leaves_said):
         return
     for id in made:
         value = t.b.ahead.value(id)

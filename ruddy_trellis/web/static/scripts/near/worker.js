@@ -55,7 +55,7 @@ async function begin(places) {
 
 /** What answers, from memory that was kept. Throws where this runtime does not take it. */
 async function remembered(places, memory, compiled) {
-  const python = await started(places, { _loadSnapshot: memory });
+  const python = await started(places, { _loadSnapshot: memory, createPyodideModule: (settings) => roomFor(memory, places, settings) });
   python.FS.writeFile("/core.zip", compiled); // files are no part of its memory
   return python.globals.get("beside");
 }
@@ -83,6 +83,15 @@ const memoryOf = ({ mark }) => `${mark} memory`;
 async function started({ runtime, lock }, more) {
   const { loadPyodide } = await import(`${runtime}/pyodide.mjs`);
   return loadPyodide({ indexURL: `${runtime}/`, lockFileContents: lock, ...more });
+}
+
+/** The runtime's module with room for memory that is larger than it has at first: it takes what is kept as it is, and does not grow. */
+async function roomFor(memory, { runtime }, settings) {
+  const { default: create } = await import(`${runtime}/pyodide.asm.mjs`);
+  const module = await create(settings);
+  const more = memory.length - module.HEAP8.length;
+  if (more > 0) module._free(module._malloc(memory.length));
+  return module;
 }
 
 /** The core compiled, of which only what is in an archive of sources, for a page that carries it along. */
