@@ -17,10 +17,12 @@ from concurrent.futures import ThreadPoolExecutor
 from contextlib import suppress
 from pathlib import Path
 
+from tests.core.tries import IS_WHOLE
+
 ROOT = Path(__file__).parent.parent
 FOLDERS = ("core", "reasons", "near", "drawings", "store", "classroom", "web", "browser")
 #: How long a file of tests may take, in seconds. The slowest takes a third of it on a machine with nothing else to do; long walks more.
-LIMIT = 1500 if os.environ.get("WALKS") == "all" else 600
+LIMIT = 1500 if IS_WHOLE else 600
 
 #: Files of tests of fewer bytes than this share a process.
 SMALL = 14_000

@@ -14,6 +14,8 @@ from pathlib import Path
 
 from playwright.sync_api import expect, sync_playwright
 
+from ..core.tries import IS_WHOLE
+
 CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
 ARGUMENTS = [
     "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run",
@@ -28,8 +30,7 @@ PATIENCE = 30_000
 expect.set_options(timeout=PATIENCE)
 #: Long walks run with ``make walks`` only, so that the whole run stays under ten minutes on two cores; each kind of thing that
 #: they do is done in shorter tests as well.
-WHOLE = os.environ.get("WALKS") == "all"
-long_walk = unittest.skipUnless(WHOLE, "a long walk: make walks")
+long_walk = unittest.skipUnless(IS_WHOLE, "a long walk: make walks")
 
 
 def free_port():

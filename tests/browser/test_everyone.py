@@ -6,11 +6,11 @@ from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import TimeoutError, expect
 
 from .board_page import BoardPage
-from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
+from .served import IS_WHOLE, PATIENCE, BrowserTest, come_in, long_walk
 
 RULES = {"runOnly": {"type": "tag", "values": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}}
 #: With the long walks, at a tablet's size as well.
-SIZES = ((1280, 800), *(((768, 1024),) if WHOLE else ()), (390, 844))
+SIZES = ((1280, 800), *(((768, 1024),) if IS_WHOLE else ()), (390, 844))
 #: States that are looked at in the short run; the others with the long walks.
 FIRST_STATES = ("/", "as-student", "board", "claims", "one thing selected", "#share", "#files", "sharing")
 PANELS = ("readings", "log", "motions", "look", "claims", "where", "loose", "recipe", "history")
@@ -45,13 +45,13 @@ class EveryoneTest(BrowserTest):
     # What axe finds -----------------------------------------------------------------------------------------
 
     def fine(self, state):
-        if not WHOLE and state not in FIRST_STATES:
+        if not IS_WHOLE and state not in FIRST_STATES:
             return
         # The shelf of tools is the same in all states of a board's page, and large: it is looked at once; of a panel, but in the long
         # walks, the drawer alone.
         context = None
         if state != "board" and self.page.query_selector("footer .tools"):
-            context = {"exclude": [["footer .tools"]]} if WHOLE or state not in PANELS else {"include": [["#drawer"]]}
+            context = {"exclude": [["footer .tools"]]} if IS_WHOLE or state not in PANELS else {"include": [["#drawer"]]}
         found = Axe().run(self.page, context=context, options=RULES).response["violations"]
         self.assertEqual([(one["id"], one["nodes"][0]["target"]) for one in found], [], state)
 
@@ -68,7 +68,7 @@ class EveryoneTest(BrowserTest):
             yield address
         b.open("nine posts")
         yield "board"
-        for panel in PANELS[:-2] if whole and WHOLE else ("look", "claims") if whole else ("look",):
+        for panel in PANELS[:-2] if whole and IS_WHOLE else ("look", "claims") if whole else ("look",):
             self.press(f"[data-panel={panel}]")
             yield panel
         if not whole:
@@ -76,7 +76,7 @@ class EveryoneTest(BrowserTest):
             yield "sharing"
             return
         self.press("[data-panel=working]")
-        for panel in PANELS[-2:] if WHOLE else PANELS[-1:]:
+        for panel in PANELS[-2:] if IS_WHOLE else PANELS[-1:]:
             self.press(f"[data-panel-open={panel}]")
             yield panel
             self.press("[data-panel=working]")

@@ -3,10 +3,10 @@
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
+from .served import IS_WHOLE, PATIENCE, BrowserTest, come_in, long_walk
 
 TRIANGLE = ("A = (-3, -2)", "B = (3, -2)", "C = (0, 3)", "triangle ABC")
-SIZES = ((1280, 800), (1024, 768), (844, 390), (390, 844)) if WHOLE else ((1280, 800), (390, 844))
+SIZES = ((1280, 800), (1024, 768), (844, 390), (390, 844)) if IS_WHOLE else ((1280, 800), (390, 844))
 #: For a selector, the elements that are not whole in the window, or under another one.
 OUT_OF_SIGHT = """(selector) => [...document.querySelectorAll(selector)].filter((one) => {
   const box = one.getBoundingClientRect();
@@ -114,7 +114,7 @@ class FootTest(BrowserTest):
 
     @long_walk
     def test_presenting_on_small_screens_shows_the_board_and_keeps_the_view(self):
-        for width, height in ((390, 844), (844, 390), (768, 1024), (640, 400))[: 4 if WHOLE else 2]:
+        for width, height in ((390, 844), (844, 390), (768, 1024), (640, 400))[: 4 if IS_WHOLE else 2]:
             page = self.sized(width, height)
             b = BoardPage(page, self.server.address).start(f"Present {width}")
             b.say(*TRIANGLE)
@@ -137,7 +137,7 @@ class FootTest(BrowserTest):
         self.page.click("#fit")
         self.page.wait_for_timeout(1500)
         kept = b.board.settings.view
-        for width, height in ((390, 844), (844, 390), (1280, 800))[: 3 if WHOLE else 1]:
+        for width, height in ((390, 844), (844, 390), (1280, 800))[: 3 if IS_WHOLE else 1]:
             page = self.sized(width, height)
             other = BoardPage(page, self.server.address).open("Devices")
             page.click("#zoom-in")

@@ -10,7 +10,7 @@ from pathlib import Path
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import PATIENCE, WHOLE, BrowserTest, come_in, long_walk
+from .served import IS_WHOLE, PATIENCE, BrowserTest, come_in, long_walk
 
 #: For each job, how many keys and taps it took before.
 BEFORE = {
@@ -179,7 +179,7 @@ class TenJobsTest(BrowserTest):
         return b, Presses(b)
 
     def test_altitudes_and_a_ratio_by_touch_on_a_phone_held_both_ways(self):
-        for width, height in ((390, 844), (844, 390))[: 2 if WHOLE else 1]:
+        for width, height in ((390, 844), (844, 390))[: 2 if IS_WHOLE else 1]:
             b, p = self.touch(width, height)
             p.tap("[data-group=Shapes]")
             p.tap("[data-tool=polygon]")

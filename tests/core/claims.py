@@ -1,10 +1,11 @@
 """The bank of claims: figures, and for each what is claimed of it and how that should turn out."""
 
-import os
 from pathlib import Path
 
+from .tries import IS_WHOLE
+
 #: Of the bank a fixed tenth is tried in the test command, and all of it in the long walks.
-SHARE = 1 if os.environ.get("WALKS") == "all" else 10
+SHARE = 1 if IS_WHOLE else 10
 
 
 def bank():

@@ -11,6 +11,7 @@ from ruddy_trellis.core.speech.kind_asked import kind_asked
 from ruddy_trellis.core.speech.nouns import TAKES
 
 from ..bank.boards import BOARDS
+from .tries import tries
 
 #: What nouns stand for, by the field and not by the grammar: kinds of thing, and the nouns.
 _NOUNS = {
@@ -46,7 +47,7 @@ def asked(chance, noun, names):
 class KindsTest(unittest.TestCase):
     def test_what_is_asked_for_by_a_noun_is_of_its_kind(self):
         chance, drawn, otherwise = random.Random(37), 0, []
-        for _ in range(2500):
+        for _ in range(tries(2500)):
             board, noun = BOARDS[chance.choice(sorted(BOARDS))]().board, chance.choice(sorted(_KINDS))
             text = asked(chance, noun, [board.name(step.id) for step in board.steps])
             known = {step.id for step in board.steps}
@@ -58,7 +59,7 @@ class KindsTest(unittest.TestCase):
             drawn += bool(seen)
             otherwise += [(text, seen)] * bool(seen and not seen & _KINDS[noun])
         self.assertEqual(otherwise, [])
-        self.assertGreater(drawn, 150)
+        self.assertGreater(drawn, tries(150))
 
     def test_one_is_told_from_several_and_a_noun_from_what_it_stands_before(self):
         for text, kinds in (

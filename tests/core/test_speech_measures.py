@@ -14,6 +14,7 @@ from ruddy_trellis.core.speech.nouns import NAMED_BY_SIDES
 
 from ..bank.boards import BOARDS
 from ..bank.plane import area, side
+from .tries import tries
 
 
 def sides(ring):
@@ -139,7 +140,7 @@ class MeasuresTest(unittest.TestCase):
     def test_a_triangle_is_of_the_sort_and_has_the_sizes_that_are_said(self):
         """Whatever is said together: if it is drawn, it is isosceles, right-angled and as large as it is said to be."""
         chance, drawn, wrong = random.Random(17), 0, []
-        for _ in range(400):
+        for _ in range(tries(400)):
             sorts = chance.choice(("", "isosceles ", "right-angled ", "isosceles right ", "right-angled isosceles ", "right "))
             facts = chance.sample(sorted(_OF_TRIANGLES), chance.choice((1, 1, 2)))
             a, angle = round(chance.uniform(2, 9), 1), chance.randrange(25, 80)
@@ -164,7 +165,7 @@ class MeasuresTest(unittest.TestCase):
             held["right"] = "right" not in text or abs(max(angles) - 90) < 1e-6
             wrong += [f"{text}: not {fact}, sides {sides(ring)}, angles {angles}" for fact, holds in held.items() if not holds]
         self.assertEqual(wrong, [], "\n".join(wrong))
-        self.assertGreater(drawn, 150)
+        self.assertGreater(drawn, tries(150))
 
     def test_any_measure_of_any_shape_is_met_or_refused(self):
         """Whatever measure is said of whatever shape and sort: nothing but a refusal, and what is drawn has it."""

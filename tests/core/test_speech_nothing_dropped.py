@@ -12,6 +12,7 @@ from ruddy_trellis.core.speech.hearing import heard
 from ruddy_trellis.core.speech.nouns import NAMED_BY_SIDES, TAKES
 
 from ..bank.boards import BOARDS
+from .tries import tries
 
 _BY_SIDES = " ".join(NAMED_BY_SIDES)
 #: What stands on one side of a line: without a word for it, on one of them.
@@ -65,7 +66,7 @@ class NoWordDroppedTest(unittest.TestCase):
         chance, kept, dropped = random.Random(8), 0, set()
         ways = [(head, text) for head in sorted(TAKES) for text, role in english.ROLES if role in TAKES[head][0]]
         plainly = {}
-        for head, text in chance.sample(ways, min(1600, len(ways))):
+        for head, text in chance.sample(ways, min(tries(1600), len(ways))):
             number = chance.randrange(len(boards))
             amount = chance.choice(("6", "40 degrees", "6 and 4"))
             said, bare = f"a {head} {text} {amount}".replace("-", " "), f"a {head}".replace("-", " ")
@@ -76,7 +77,7 @@ class NoWordDroppedTest(unittest.TestCase):
             if made is not None and made == plainly[bare, number]:
                 dropped.add(said)
         self.assertEqual(sorted(dropped), [])
-        self.assertGreater(kept, 20)
+        self.assertGreater(kept, tries(20))
 
     def test_no_fact_is_passed_over(self):
         """Of a shape that is made by what is said of it, or else it is refused: each fact holds in what comes of it."""

@@ -12,6 +12,7 @@ from ruddy_trellis.core.speech.hearing import heard
 from ..bank.boards import BOARDS
 from ..bank.plane import area
 from .test_speech_measures import near, sides
+from .tries import tries
 
 
 def diagonals(ring):
@@ -81,7 +82,7 @@ class QuadrilateralsTest(unittest.TestCase):
 
     def test_a_quadrilateral_is_of_the_sort_and_has_all_that_is_said(self):
         chance, drawn, wrong = random.Random(23), 0, []
-        for _ in range(500):
+        for _ in range(tries(500)):
             sort, facts = chance.choice(sorted(SORTS)), chance.sample(sorted(FACTS), chance.choice((1, 1, 2, 2, 3)))
             a = round(chance.uniform(2, 9), 1)
             size = {"a": a, "b": round(0.8 * a, 1), "c": round(1.3 * a, 1), "t": chance.randrange(40, 130)}
@@ -102,7 +103,7 @@ class QuadrilateralsTest(unittest.TestCase):
             held |= {sort: SORTS[sort](ring, angles), "sides that do not cross": alike(sum(angles), 360)}
             wrong += [f"{text}: not {fact}, sides {sides(ring)}, angles {angles}" for fact, holds in held.items() if not holds]
         self.assertEqual(wrong, [], "\n".join(wrong))
-        self.assertGreater(drawn, 130)
+        self.assertGreater(drawn, tries(130))
 
     def test_what_is_drawn_of_a_sort_alone_is_convex(self):
         for text in (

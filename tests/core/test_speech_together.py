@@ -13,6 +13,7 @@ from ruddy_trellis.core.speech.hearing import heard
 
 from ..bank.boards import BOARDS
 from ..bank.judge import MEANT, REFUSED, judged, said_on
+from .tries import tries
 
 #: What is said on an empty board or on one with a circle k, with what has to hold wherever free points go.
 _TOGETHER = """
@@ -240,7 +241,7 @@ _sizes = st.tuples(*(st.floats(3.0, 6.0) for _ in range(4)))
 class CornersTest(unittest.TestCase):
     """Facts of a quadrilateral that there is: it is drawn so that they hold, or it is said that they are too many."""
 
-    @settings(max_examples=int(__import__("os").environ.get("EX", "60")), deadline=None)
+    @settings(max_examples=tries(120), deadline=None)
     @given(_turns, _sizes, st.lists(st.integers(0, 9), min_size=1, max_size=6, unique=True))
     def test_facts_hold_of_what_is_drawn(self, turns, sizes, chosen):
         corners = [

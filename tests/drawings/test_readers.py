@@ -1,6 +1,5 @@
 """Files met by readers that nobody here wrote: TeX, an SVG library, a PDF library. ``make walks`` installs them."""
 
-import os
 import subprocess
 import tempfile
 import unittest
@@ -15,8 +14,10 @@ from ruddy_trellis.drawings.exporting import written
 from ruddy_trellis.drawings.svg import svg_text
 from ruddy_trellis.drawings.tikz import tikz_text
 
+from ..core.tries import IS_WHOLE
 
-@unittest.skipUnless(os.environ.get("WALKS") == "all", "a long walk: make walks")
+
+@unittest.skipUnless(IS_WHOLE, "a long walk: make walks")
 class ReadersTest(unittest.TestCase):
     def run_in(self, folder, *command):
         done = subprocess.run(command, cwd=folder, capture_output=True, text=True, timeout=120, check=False)

@@ -10,7 +10,7 @@ from ..core.claims import SHARE
 from ..core.figures import figure
 
 #: Of the bank each so many-th statement is tried in the test command, and all of it in the long walks.
-EACH = 1 if SHARE == 1 else 4
+EACH = 1 if SHARE == 1 else 8
 
 
 FILES = ("statements.txt", "further_statements.txt")
