@@ -27,6 +27,30 @@ def _times(found: re.Match[str]) -> str:
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
     (
+        rf"(?i)^(?:draw |construct )?(?-i:([A-Z])([A-Z])) perpendicular to (?:the )?(?:line |segment )?(?-i:([A-Z]{{2}})),? "
+        rf"(?:with|so that|such that|where) (?-i:\1\2|\2\1) = ({SIZE})(?=[ .!]*$)",
+        r"draw the segment \1\2 of length \4 perpendicular to \3",
+    ),
+    (
+        r"(?i)\bline (?:with|of|whose) (?:slope|gradient) ([-−]?\d[\d.]*) and (?:a )?y[- ]intercept (?:of )?([-−]?)(?=\d)",
+        lambda found: f"line y = {found[1]}x {'−' if found[2] else '+'} ",
+    ),
+    (
+        r"(?i)\bperpendicular (?:of|to) (?-i:([A-Z]{2})) (?:in|at|through) (?:its|the) (?:middle|midpoint|centre|center)\b",
+        r"perpendicular bisector of \1",
+    ),
+    (r"(?i)\bline (?=perpendicular bisector of\b)", ""),
+    (
+        r"(?i)\b(?:lines|segments) from (?:each|every) (?:corner|vertex) to the (?:midpoint|middle|centre|center) of the opposite side\b",
+        "the medians",
+    ),
+    (
+        r"(?i)\bray (?-i:([A-Z])([A-Z])) (?:making|that makes|which makes|at) an angle of (\d[\d.]*)(?: ?°| degrees?)? (?:with|to) "
+        r"(?-i:(\1[A-Z]|[A-Z]\1)\b)",
+        lambda found: f"angle {found[2]}{found[1]}{found[4].replace(found[1], '')} of {found[3]} degrees",
+    ),
+    (r"(?i)\bon ?to (?=(?-i:[a-z])\b)", "onto "),
+    (
         r"(?i)^(?:from (?-i:([A-Z])),? )?(?:draw |drop )?(?:the )?perpendiculars (?-i:([A-Z])([A-Z]) and \2([A-Z])) (?:from (?-i:\2) )?"
         r"(?:on)?to (?:the )?(?:lines |sides )?([A-Za-z]+) and ([A-Za-z]+)(?=[ .!]*$)",
         lambda found: (

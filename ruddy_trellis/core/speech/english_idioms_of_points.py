@@ -113,6 +113,21 @@ OF_POINTS: Idioms = (
     (r"^(?:[Tt]he )?[Pp]oints ([A-Z]\d?(?:, [A-Z]\d?)*,? and [A-Z]\d?) (?=(?:all )?(?:lie|are)\b)", r"\1 "),
     (r"(?i)\bthe point ([A-Z] )?(?:which divides|dividing) (?=[A-Z]{2} (?:internally )?in\b)", r"the point \1that divides "),
     (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point (?:that|which) divides ", "the point that divides "),
+    (
+        r"(?i)^(?:take|let|mark|put) (?-i:([A-Z])) (?:be |lie )?on (?-i:([A-Z])([A-Z])) (?:produced|extended)(?: beyond (?-i:\3))?,? "
+        r"(?:so that|such that|with) (?-i:\2\1) = (\d+) ?(?-i:\2\3)(?=[ .!]*$)",
+        r"let \1 be the image of \3 under the enlargement from \2 by the factor \4",
+    ),
+    (
+        r"(?i)^(?:take|let|mark|put) (?-i:([A-Z])) (?:be |lie )?on (?-i:([A-Z])([A-Z])) (?:produced|extended)(?: beyond (?-i:\3))?,? "
+        r"(?:so that|such that|with) (?-i:(?:\3\1|\1\3) = (?:\2\3|\3\2))(?=[ .!]*$)",
+        r"let \1 be the image of \3 under the enlargement from \2 by the factor 2",
+    ),
+    (
+        r"(?i)^(?:divide|split|cut) (?-i:([A-Z]{2})) into (\w+) equal parts (?:at|by|with)(?: the points)? "
+        r"(?-i:([A-Z](?:, [A-Z])*,? and [A-Z]))(?=[ .!]*$)",
+        r"the points \3 divide \1 into \2 equal parts",
+    ),
     (r"(?i)\b(divides? (?-i:[A-Z]{2})) internally (?=in the ratio\b)", r"\1 "),
     (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),
     (

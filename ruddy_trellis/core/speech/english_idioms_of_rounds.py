@@ -16,6 +16,21 @@ def _about_its_centre(found: re.Match[str]) -> str:
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
     (
+        r"(?i)\b(circle) concentric (?:with|to) (the circle|(?-i:[a-z])) (?:of|with) (radius|diameter) (?=\d)",
+        r"\1 with the same centre as \2 and \3 ",
+    ),
+    (
+        r"(?i)\b(circle) of (radius|diameter) (\S+(?: [cm]?m)?) concentric (?:with|to) (the circle|(?-i:[a-z]))(?=[ .!]*$)",
+        r"\1 with the same centre as \4 and \2 \3",
+    ),
+    (r"(?i)\bcircular (?:bed|pond|lawn|path|patch|pool)\b", "circle"),
+    (r"(?i)\bthe circle (?:(?:that|which) is )?inside (?:and|that|which) touches (?:all )?(?:the )?(?:three )?sides\b", "the incircle"),
+    (
+        r"(?i)\btwo circles with centres (?-i:([A-Z]) and ([A-Z])) (?:that|which) (?:each )?(?:pass|go) through "
+        r"each other(?:'s|s'?)? centres\b",
+        r"the circle with centre \1 through \2 and the circle with centre \2 through \1",
+    ),
+    (
         r"(?i),? (?:and )?(?:whose|its) radius (?:changes|varies|grows|goes) with (?:the (?:dial|slider|number) )?(?-i:([a-z]))(?=[ .!]*$)",
         r" and radius \1",
     ),

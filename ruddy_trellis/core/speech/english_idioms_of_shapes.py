@@ -36,6 +36,20 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (r"(?i)\bright isosceles (?=triangle\b)", "right-angled isosceles "),
+    (
+        rf"(?i)\btriangle with (?:one|a) side (?:of )?({SIZE}) between angles of (\d[\d.]*)(?: ?°| degrees)? and "
+        r"(\d[\d.]*)(?: ?°| degrees)?(?=[ .!]*$)",
+        r"triangle with side \1 and angles \2 and \3",
+    ),
+    (
+        r"(?i)\b(\d[\d.]*)(?:-| )?degrees?(?:-| )angle (?:with|at) (?:its |the |a )?(?:vertex|corner) (?=(?-i:[A-Z])\b)",
+        r"angle of \1 degrees at ",
+    ),
+    (
+        r"(?i)\binscribe an? (\w+) in (the circle|(?-i:[a-z])) with (?-i:([A-Z])) as (?:one|a) (?:vertex|corner)",
+        r"inscribe a \1 in \2 with one corner at \3",
+    ),
     (
         r"(?i)\b(triangle(?: (?-i:[A-Z]{3}))?),? (?:with|where|in which) (?:the )?(angle (?-i:[A-Z]{1,3})) (?:is |being )?(acute|obtuse)\b",
         lambda found: f"{found[1]} with {found[2]} {'less' if found[3].lower() == 'acute' else 'greater'} than 90",

@@ -162,6 +162,11 @@ OF_TANGENTS: Idioms = (
         r"(?:meets?|cuts?|crosses|cross|intersects?) (?=.+ (?:at|in) (?-i:[A-Z] and [A-Z])[ .!]*$)",
         r"\1 meets ",
     ),
+    (
+        r"(?i)\b(tangents from (?-i:[A-Z])(?: to (?:the circle|(?-i:[a-z])))?),? and (?:join|connect) (?:the |their )?(?:points of "
+        r"(?:contact|tangency)|(?:touching|contact|tangent) points)(?=[ .!]*$)",
+        r"\1 and mark the touching points and join them",
+    ),
     (r"(?i)\b(?:central|inscribed) angle (?=(?-i:[A-Z]{3})\b)", "angle "),
     (r"(?i)\bradius (?:which |that )?(?:goes |drawn |running )?to (?=(?-i:[A-Z])\b)", "radius through "),
 )

@@ -34,7 +34,7 @@ def midpoints(t: Things, node: Described) -> list[str]:
     if (arc := _arc_between(of)) is not None:
         return [_middle_of_arc(t, arc, arc.role("of", "on"))]
     spans = t.aside(lambda: spans_of(t, of))
-    if isinstance(of, Described) and of.head == "side":
+    if isinstance(of, Described) and of.head == "side" and not of.names:
         spans = facing_first(t, spans)
     return [t.make("midpoint", span=span) for span in spans]
 

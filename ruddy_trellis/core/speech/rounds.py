@@ -190,9 +190,20 @@ def _says_its_centre(t: Things, node: Described, name: Named) -> bool:
     )
 
 
+def _with_its_own_size(node: Described) -> Described:
+    """A circle with the size that was taken for another's: in "with the same centre as the circle and radius 2" it is that of the new one."""
+    like = node.role("same_centre_as")
+    if not isinstance(like, Described) or like.kind != "old" or node.role("radius", "diameter") is not None:
+        return node
+    sizes = tuple(pair for pair in like.roles if pair[0] in ("radius", "diameter"))
+    other = replace(like, roles=tuple(pair for pair in like.roles if pair not in sizes))
+    return replace(node, roles=(*((role, other if part is like else part) for role, part in node.roles), *sizes))
+
+
 def _circle(t: Things, node: Described) -> str:
     """One circle by its parts: centre, radius, diameter, points on it, what it touches."""
     b = t.b
+    node = _with_its_own_size(node)
     radius, diameter = node.role("radius"), node.role("diameter")
     if (on := node.role("on")) is not None and diameter is None and _is_span(on):
         diameter = on

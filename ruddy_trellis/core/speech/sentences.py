@@ -334,9 +334,8 @@ class Sentence:
         return False
 
     def _is_of_what_is_new(self, said: Sequence[Token]) -> bool:
-        """Whether all the points that words name come of this sentence."""
-        points = {point for token in said for point in token.points}
-        return bool(points) and points.isdisjoint(self.b.board.points_by_name)
+        """Whether one of the points that words name comes of this sentence."""
+        return any(point not in self.b.board.points_by_name for token in said for point in token.points)
 
     def _sizes_what_is_new(self, said: Sequence[Token]) -> bool:
         """Whether words say a number of what the clause before made: "AB = 5", "angle ABC = 50"."""
