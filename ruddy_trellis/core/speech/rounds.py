@@ -191,7 +191,7 @@ def _says_its_centre(t: Things, node: Described, name: Named) -> bool:
 
 
 def _with_its_own_size(node: Described) -> Described:
-    """A circle with the size that was taken for another's: in "with the same centre as the circle and radius 2" it is that of the new one."""
+    """A circle with the size that was taken for another's: in "with the centre of the circle and radius 2" it is that of the new one."""
     like = node.role("same_centre_as")
     if not isinstance(like, Described) or like.kind != "old" or node.role("radius", "diameter") is not None:
         return node
