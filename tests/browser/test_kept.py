@@ -1,7 +1,7 @@
 """A page that is shared by link is loaded again without a line, and goes on; nothing else is kept."""
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 from .slow_line import SlowLine
 from .student_page import StudentPage
 
@@ -46,6 +46,7 @@ class KeptTest(BrowserTest):
     def said(self, s, words):
         s.page.wait_for_selector(f"#saved:text-is('{words}')", timeout=START, state="attached")
 
+    @long_walk
     def test_a_student_goes_on_after_loading_the_page_again_without_a_line(self):
         link = self.shared("A = (-3, 0)", "B = (3, 0)", "the segment AB")
         s, kept = self.student(link)

@@ -96,6 +96,7 @@ class NearTest(SlowLineTest):
             b.settle()
         self.assertIn("is the midpoint of AC", "\n".join(b.working()))
 
+    @long_walk
     def test_of_a_drag_at_which_nobody_else_looks_the_server_hears_little(self):
         self.line.delay = 0.0
         b = self.opened("A = (0, 0)", "B = (4, 0)", "M is the midpoint of AB")

@@ -3,7 +3,7 @@
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
-from .served import BrowserTest
+from .served import BrowserTest, long_walk
 
 FIGURE = ("A = (-6, -3)", "B = (5, -3.6)", "C = (-1, 3)", "M is the midpoint of AB", "N is the midpoint of AC", "P is the midpoint of BC")
 
@@ -100,6 +100,7 @@ class ReasonsTest(BrowserTest):
         b.settle()
         self.assertEqual(b.working(), before)
 
+    @long_walk
     def test_it_steps_back_when_the_figure_lies_otherwise_and_comes_again(self):
         b, page = BoardPage(self.page, self.server.address).start("Arcs"), self.page
         b.say("A = (-4, -2)", "B = (4, -2)", "C = (1, 3)", "c is the arc through A, C and B", "D is a point on c at 0.3")

@@ -14,6 +14,7 @@ NOTE_WHETHER_IT_GOES = """(name) => {
 
 
 class WithoutALineTest(SlowLineTest):
+    @long_walk
     def test_a_line_that_does_not_answer_is_taken_for_cut(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)")
         page = self.page

@@ -11,7 +11,7 @@ from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
 from .english import ORDINALS
-from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where, goes_on, is_capital
+from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where, are_alike, goes_on
 from .nouns import check_words
 from .pairs import relation_said
 from .readings import measured
@@ -254,7 +254,7 @@ _SPANS = words("segment line ray vector chord diameter radius side median altitu
 def name(t: Things, bound: Bound) -> None:
     """ "call the midpoint of AC K", "the midpoint of AB: M", "label its foot E"."""
     what, node = bound.get("y"), bound["n"]
-    if bound.get("words") == (",",) and what is not None and (goes_on(what, node) or (is_capital(what) and is_capital(node))):
+    if bound.get("words") == (",",) and what is not None and (goes_on(what, node) or are_alike(what, node)):
         raise Refusal(f"{node.text} is one more of what is listed, and no name of what is made of them.")
     names = names_of(t, node)
     if what is None or isinstance(what, Ref):

@@ -105,12 +105,19 @@ def leaves(node: Node) -> Iterator[Node]:
 def goes_on(what: Node, name: Node) -> bool:
     """Whether a name goes on with the list in which a description ends: of "the square with corners P, Q, R, S" S is the fourth corner."""
     *_, last = leaves(what)
-    return isinstance(what, Described) and bool(what.roles) and is_capital(last) and is_capital(name)
+    return isinstance(what, Described) and bool(what.roles) and are_alike(last, name)
 
 
-def is_capital(node: Node) -> bool:
-    """Whether something said is one capital letter by itself, as points are called."""
-    return isinstance(node, Named) and node.at is None and len(node.text) == 1 and node.text.isupper()
+def are_alike(one: Node, other: Node) -> bool:
+    """Whether two things said are names of as many points: P and Q, AB and CD."""
+    return (
+        isinstance(one, Named)
+        and isinstance(other, Named)
+        and one.at is other.at is None
+        and 0 < len(one.points) == len(other.points)
+        and one.text.isupper()
+        and other.text.isupper()
+    )
 
 
 def single_points(node: Node) -> list[str]:

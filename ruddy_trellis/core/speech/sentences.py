@@ -254,6 +254,10 @@ class Sentence:
             return self._has_all_names(said)
         if last and _is_attribute(said, start):
             return False  # "a rhombus with side AB and an angle of 60°": which is no other thing to be drawn
+        if last in DRAWING and (not before or before[0].word in _MAKING) and _is_one_more(said, start):
+            return (
+                False  # "the line through A, B, C", "a circle touching AB and AC through C": where the last is no other thing to be drawn
+            )
         ways = [(said, start)]
         if before and start:
             # "Bisect AB at M and AC at N": the verb of the clause before holds on; of a bare name in the first place, as in "extend CA
@@ -296,11 +300,9 @@ class Sentence:
                 continue  # "make the line through A and B dashed" says nothing of B alone
             if does == "measure" and _asks_of_a_point_besides(bound.get("m"), holds_on):
                 continue  # "find the centroid of A, B, C and D" asks nothing of D alone
-            if last in DRAWING and does == "draw" and _is_one_more(said, start, end):
-                continue  # "the line through A, B, C": where C is no other thing to be drawn
             if last == _FACTS and does == "conclude" and said[start].word not in _ASKING:
                 continue  # "with AB = AC and angle B = 90°": which is said of the triangle, and no claim
-            if last and does in ("conclude", "bisect") and said[start].text.lower().endswith("ing"):
+            if does in ("conclude", "bisect") and said[start].word not in _ASKING and _has_participle(said[start:end]):
                 continue  # "a line through A and bisecting BC", "a circle about A, touching BC": which is said of what is drawn
             if does == "conclude" and last and said[start].word not in _ASKING and self._sizes_what_is_new(said[start:end]):
                 continue  # "triangle ABC, AB = 5": a size of what was just made is none of its claims
@@ -368,13 +370,23 @@ class Sentence:
             raise Refusal("That changes nothing.")
 
 
-def _is_one_more(said: Sequence[Token], start: int, end: int) -> bool:
-    """Whether a clause is no more than one capital letter that goes on with a list of such."""
+def _has_participle(said: Sequence[Token]) -> bool:
+    """Whether what would be the verb of a claim is a part of what something is: "touching BC"."""
+    return any(token.word in ("touches", "bisect", "meets") and token.text.lower().endswith("ing") for token in said)
+
+
+def _is_one_more(said: Sequence[Token], start: int) -> bool:
+    """Whether a clause begins with a name that goes on with a list of such, of one point or of two, and nothing is said of it."""
     before = start - 1
     while before >= 0 and said[before].word in _JOINERS:
         before -= 1
     ends = said[before], said[start]
-    return end == start + 1 and all(token.kind == NAME and len(token.text) == 1 and token.text.isupper() for token in ends)
+    is_more_said = start + 1 < len(said) and said[start + 1].word not in (*_JOINERS, "through")
+    return (
+        not is_more_said
+        and all(token.kind == NAME and token.text.isupper() for token in ends)
+        and 0 < len(ends[0].points) == len(ends[1].points)
+    )
 
 
 def _asks_of_a_point_besides(asked: object, holds_on: bool) -> bool:
