@@ -277,6 +277,8 @@ def rename(t: Things, bound: Bound) -> None:
     name = bound["q"].text if "q" in bound else names_of(t, bound["n"])[0]
     if len(ids) != 1:
         raise Refusal("One thing at a time gets another name: rename A to Fountain.")
+    if "n" in bound and isinstance(bound["x"], Named) and bound["x"].text.islower():
+        name = t.b.free_name(name, t.b.kind(ids[0]))  # "rename m to n": a text that has no capitals means those of points
     t.b.act(Rename(id=ids[0], name=name))
 
 
@@ -344,30 +346,38 @@ def _reading(t: Things, name: str) -> tuple[str, ...]:
     return (found[0],)
 
 
+def _dials(t: Things, bound: Bound) -> list[str]:
+    """The dial that is named, or the only one. Raises Refusal."""
+    dials = [step.id for step in t.b.ahead.steps if step.construction.moves == "turning"]
+    if "n" not in bound:
+        return [t.b.only("dial", dials)]
+    names = names_of(t, bound["n"])
+    found = [id for id in t.b.ahead.ids_named(names[0]) if id in dials]
+    if len(names) != 1 or not found:
+        raise Refusal(f"There is no dial called {names[0]}.")
+    return found
+
+
 @verb
 def set_dial(t: Things, bound: Bound) -> None:
-    names = names_of(t, bound["n"])
-    ids = [id for id in t.b.ahead.ids_named(names[0]) if t.b.kind(id) == NUMBER and t.b.ahead.step(id).construction.moves == "turning"]
-    if len(names) != 1 or not ids:
-        raise Refusal(f"There is no dial called {names[0]}.")
+    ids = _dials(t, bound)
     value = number_said(t, bound["v"])
     step = t.b.ahead.step(ids[0])
     if not isinstance(value, float):
         raise Refusal("A dial is set to a number.")
     if not step.fills["least"] - 1e-9 <= value <= step.fills["most"] + 1e-9:
-        raise Final(f"{names[0]} goes from {step.fills['least']:g} to {step.fills['most']:g}.".replace("-", "−"))
+        raise Final(f"{t.b.ahead.name(ids[0])} goes from {step.fills['least']:g} to {step.fills['most']:g}.".replace("-", "−"))
     t.b.act(Move(numbers={ids[0]: [value]}))
 
 
 @verb
 def step_dial(t: Things, bound: Bound) -> None:
     """ "increase r by 1"."""
-    names, by = names_of(t, bound["n"]), number_said(t, bound["v"])
-    ids = [id for id in t.b.ahead.ids_named(names[0]) if t.b.ahead.step(id).construction.moves == "turning"]
-    if len(names) != 1 or not ids or not isinstance(by, float):
+    ids, by = _dials(t, bound), number_said(t, bound["v"])
+    if not isinstance(by, float):
         raise Refusal("Only a dial is increased or decreased, by a number.")
     value = t.b.ahead.value(ids[0]) + (by if "increase" in bound.get("words", ()) else -by)
-    set_dial(t, {"n": bound["n"], "v": Amount(f"{value:g}")})
+    set_dial(t, {**bound, "v": Amount(f"{value:g}")})
 
 
 @verb

@@ -11,8 +11,10 @@ CLAUSES: ClauseTable = clause_table(
     """
 step_dial
     (increase|decrease) {n} by {v}
+    (increase|decrease) [the] dial by {v}
 set_dial
     set {n} (to|at|=|equal-to) {v}
+    set [the] dial (to|at) {v}
     draw {n} (=|to is|is|equal-to) {v}
     turn {n} (up to|down to|to|up|down) {v}
     {n} = {v}

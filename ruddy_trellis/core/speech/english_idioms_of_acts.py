@@ -26,8 +26,8 @@ OF_ACTS: tuple[tuple[str, str], ...] = (
         r"draw \1 \3 and colour it \2",
     ),
     (
-        r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they) (?:can[’']?t|cannot|do not|don[’']t) "
-        r"(?:be )?(?:moved?|dragged)|in "
+        r"(?i)^(?:fix|lock|freeze|pin) (.+?) (?:so (?:that )?(?:it|they|nobody|no one|no-one) (?:can[’']?t|cannot|can|do not|don[’']t) "
+        r"(?:be )?(?:moved?|drag(?:ged)?)(?: it| them)?|in "
         r"place|down)(?=[ .!]*$)",
         r"lock \1",
     ),
@@ -35,6 +35,8 @@ OF_ACTS: tuple[tuple[str, str], ...] = (
     (r"(?i)^(?:show|see|view) (?:me )?the whole (?:board|thing|picture)(?=[ .!]*$)", "fit"),
     (r"(?i)^(?:show|see) me everything(?=[ .!]*$)", "show everything"),
     (r"(?i)^(?:go|take it|step) back(?: (?:one|a) step)?(?=[ .!]*$)", "undo"),
+    (r"(?i)^((?:delete|hide|remove) .+?),? (?:but|and) (?:keep|leave) (?:everything|all|the rest)(?: else)?(?=[ .!]*$)", r"\1"),
+    (r"(?i)^(set|put|turn|move) the (?:slider|dial) (?=(?:to|at) [-−]?\d)", r"\1 the dial "),
     (r"(?i)^take (?:that|it) back(?=[ .!]*$)", "undo"),
     (r"(?i)^make (.+) visible(?: again)?(?=[ .!]*$)", r"show \1"),
     (r"(?i)^(?:shift|push|nudge) ([A-Z]) (?=up|down|left|right|\d)", r"move \1 "),
