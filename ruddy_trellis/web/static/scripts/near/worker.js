@@ -61,7 +61,7 @@ async function remembered(places, memory, compiled) {
 }
 
 /** What answers, started anew. Its memory is kept as it is before any board, name or address was in it: not where the core had to be
- *  compiled first, after which it is too large to be taken back. */
+ *  compiled first, after which it is much larger. */
 async function anew(places, keeps) {
   const python = await runs(places, { _makeSnapshot: true });
   python.runPython(`
