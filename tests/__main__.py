@@ -20,7 +20,7 @@ from pathlib import Path
 from tests.core.tries import IS_WHOLE
 
 ROOT = Path(__file__).parent.parent
-FOLDERS = ("core", "reasons", "near", "drawings", "store", "classroom", "web", "browser")
+FOLDERS = ("store", "drawings", "reasons", "near", "core", "classroom", "web", "browser")
 #: How long a file of tests may take, in seconds. The slowest takes a third of it on a machine with nothing else to do; long walks more.
 LIMIT = 1500 if IS_WHOLE else 600
 
