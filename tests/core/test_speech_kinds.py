@@ -16,6 +16,7 @@ from .tries import tries
 #: What nouns stand for, by the field and not by the grammar: kinds of thing, and the nouns.
 _NOUNS = {
     "point": "antipode centre centroid circumcentre contact corner excentre focus foot incentre intersection midpoint nine-point-centre "
+    "nearest-point furthest-point "
     "orthocentre point pole",
     "circle": "circle circumcircle excircle incircle nine-point-circle",
     "arc": "arc semicircle",

@@ -39,6 +39,13 @@ _TOGETHER = """
     tri: the midpoint of AB and BC => point(mid(A,B)) and point(mid(B,C))
     circ: a circle with the same centre as the circle and radius 2 => circle(O,2)
     empty: D, E and F are the midpoints of the sides AB, BC and CA of triangle ABC => D == mid(A,B) and E == mid(B,C) and F == mid(C,A)
+    circ: let N be the point on k closest to P => same(d(N,P),abs(d(O,P)-d(O,A))) and on(N,'k')
+    circ: the point on the circle furthest from P => any_point(lambda z: same(d(z,P),d(O,P)+d(O,A)) and on(z,'k'))
+    lines: let N be the point on l nearest to P => N == foot(P,A,B)
+    tri: the furthest point on AB from C => refused()
+    empty: draw two parallel lines and a transversal cutting them at P and Q => straight(P,Q) and count('line') == 3
+    dialled: set the dial to 2 => at_number('r',2)
+    marked: rename m to n => renamed('M','N')
     tri: the midpoints of AB, BC, K => refused()
     tri: the midpoints of AB and BC: K => refused()
     tri: the midpoints of AB => refused()

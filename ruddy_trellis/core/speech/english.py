@@ -16,6 +16,7 @@ HEADS = words(
     median midline altitude diagonal foot tangent common-tangent incentre circumcentre orthocentre centroid excentre circumcircle incircle
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact
     image reflection rotation translation enlargement slope length distance area dial ratio radius diameter centre antipode polar
+    nearest-point furthest-point
     pole power equation parabola ellipse hyperbola focus directrix radical-axis size sum product difference coordinates base
     mirror-line locus region places arm hypotenuse factor transversal stretch shear axis
     """

@@ -27,6 +27,11 @@ def _times(found: re.Match[str]) -> str:
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
     (
+        r"(?i)^(?:draw |construct )?two parallel lines and (?:a|any) (?:transversal|line) (?:that |which )?(?:cut|cross|meet|intersect)"
+        r"(?:s|ing|es|ting)? them (?:at|in) (?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
+        r"draw a line through \1 and draw the parallel to it through \2 and draw the line through \1 and \2",
+    ),
+    (
         rf"(?i)^(?:draw |construct )?(?-i:([A-Z])([A-Z])) perpendicular to (?:the )?(?:line |segment )?(?-i:([A-Z]{{2}})),? "
         rf"(?:with|so that|such that|where) (?-i:\1\2|\2\1) = ({SIZE})(?=[ .!]*$)",
         r"draw the segment \1\2 of length \4 perpendicular to \3",

@@ -58,11 +58,6 @@ OF_POINTS: Idioms = (
     (r"(?i)\b(?:a|an|the) any (?=points?\b)", "any "),
     (r"(?i)\b(put|draw|make|place) (an? \w+) here\b", r"\1 \2"),
     (r"^[Tt]he point ([A-Z]) (?=divides\b)", r"\1 "),
-    # The point of a line that is nearest to another one is a foot.
-    (
-        r"\b(?:the )?point (?:on|of) (?:the )?(line [A-Z]{2}|[a-z]) (?:that is )?(?:closest|nearest) to ([A-Z])\b",
-        r"the foot from \2 to \1",
-    ),
     # Points in general position are never in line.
     (
         r"(?i)\s*,?\s*\b(?:(?:that|which) (?:do|are) )?not (?:(?:all )?(?:lie|lying) )?(?:(?:on|in) (?:a|one|the same) "
@@ -127,6 +122,17 @@ OF_POINTS: Idioms = (
         r"(?i)^(?:divide|split|cut) (?-i:([A-Z]{2})) into (\w+) equal parts (?:at|by|with)(?: the points)? "
         r"(?-i:([A-Z](?:, [A-Z])*,? and [A-Z]))(?=[ .!]*$)",
         r"the points \3 divide \1 into \2 equal parts",
+    ),
+    (
+        r"(?-i:([A-Z]{2})) is (?:trisected|divided into three equal parts) (?:at|by) "
+        r"(?-i:([A-Z])) and (?-i:([A-Z]))(?=[ .!]*$)",
+        r"\2 and \3 trisect \1",
+    ),
+    (
+        r"(?i)\b(?:the |a )?point (?:on|of) ((?:the )?(?:circle|line)(?: (?-i:[a-z]|[A-Z]{2}))?|(?-i:[a-z]|[A-Z]{2})) "
+        r"(?:(?:that|which) "
+        r"(?:is|lies) |lying )?(?:the )?(nearest|closest|furthest|farthest|most far) (?:to|from) (?=(?-i:[A-Z])\b)",
+        lambda found: f"the {'nearest' if found[2].lower() in ('nearest', 'closest') else 'furthest'} point on {found[1]} to ",
     ),
     (r"(?i)\b(divides? (?-i:[A-Z]{2})) internally (?=in the ratio\b)", r"\1 "),
     (r"(?i)\bin the ratio (\d+) to (?=\d)", r"in the ratio \1 : "),

@@ -7,6 +7,8 @@ from .idiom_parts import Idioms
 
 #: Ways of asking, by how they are read.
 OF_QUESTIONS: Idioms = (
+    (r"(?i)^(?:verify|check|see|find out) (?:if|whether) (?:the points )?(?=.* (?:lie|are)\b)", ""),
+    (r"(?i)^how (?:far|long) is it (?:all )?(?:the way )?(?:a)?round(?: it)?(?=[ .?!]*$)", "the perimeter"),
     (
         r"(?i)^where (?:would|does|will|do|should) ([A-Z]) (?:land|go|end up|come|be|get)(?: to)?,? (?:if|when|after) "
         r"(?:we |you |I |it is |it were |it was )?(reflect|rotate|translate|turn|mirror|enlarge)(?:ed|d)? ?(?:it )?",

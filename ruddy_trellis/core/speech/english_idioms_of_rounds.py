@@ -16,6 +16,11 @@ def _about_its_centre(found: re.Match[str]) -> str:
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
     (
+        r"(?i)\b(?:the |a )?unit circle(?: (?:with (?:its )?cent(?:re|er)|cent(?:re|er)ed) (?:at|in) (?:the origin|\(0, ?0\)))?(?=[ .!]*$)",
+        "a circle with centre (0,0) and radius 1",
+    ),
+    (r"(?i)\b(?:are|lie) on (?:one and )?the same circle(?=[ .!]*$)", "lie on a circle"),
+    (
         r"(?i)\b(circle) concentric (?:with|to) (the circle|(?-i:[a-z])) (?:of|with) (radius|diameter) (?=\d)",
         r"\1 with the same centre as \2 and \3 ",
     ),

@@ -36,6 +36,11 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (rf"(?i)\b({POLYGON}) ((?:with|of) .+?),? and (?:call|name|label) it (?-i:([A-Z]{{3,12}}))(?=[ .!]*$)", r"\1 \3 \2"),
+    (r"(?i)\b(?:(?:which|that) has|with|having) the sides (?=\d)", "with sides "),
+    (r"(?i)\bone angle (?:of )?(?=\d)", "an angle of "),
+    (rf"(?i)\b(base (?:of )?{SIZE}), (?=(?:a |and )?(?:the )?height\b)", r"\1 and "),
+    (r"(?i)\b(angle (?-i:([A-Z]{3}))\b.*?),? and bisect it(?=[ .!]*$)", r"\1 and bisect angle \2"),
     (r"(?i)\bright isosceles (?=triangle\b)", "right-angled isosceles "),
     (
         rf"(?i)\btriangle with (?:one|a) side (?:of )?({SIZE}) between angles of (\d[\d.]*)(?: ?°| degrees)? and "

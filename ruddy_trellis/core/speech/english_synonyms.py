@@ -20,6 +20,8 @@ excircles << escribed circles
 nine-point-circle << nine point circle | euler circle
 euler-line << euler line
 nine-point-centre << nine point centre | nine point center
+nearest-point << nearest point | closest point
+furthest-point << furthest point | farthest point
 centroid << centre of gravity | center of gravity | centre of mass | center of mass
 angle-bisector << angle bisector
 angle-bisectors << angle bisectors

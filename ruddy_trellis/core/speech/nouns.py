@@ -80,6 +80,8 @@ ONE_LETTER = frozenset(
         "excentre",
         "centre",
         "antipode",
+        "nearest-point",
+        "furthest-point",
         "contact",
         "intersection",
         "focus",

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ..kinds import CONIC, POINT
+from ..kinds import CIRCLE, CONIC, LINE, POINT
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
 from .spans import (
+    best_crossing,
     centre_of,
     circle_of,
     circle_through,
@@ -222,6 +223,26 @@ def antipode(t: Things, node: Described) -> list[str]:
     centre_id = t.aside(lambda: centre_of(t, circle))
     half_turn = t.aside(lambda: t.b.make("point_reflection", {"centre": (centre_id,)}, hidden=True))
     return [t.make("image_point", of=(point,), by=(half_turn,))]
+
+
+@makes("nearest-point", "furthest-point", parts="on of to from")
+def point_by_distance(t: Things, node: Described) -> list[str]:
+    """The point of a circle that is nearest to a point or furthest from it, or the nearest one of a line."""
+    on, of = node.role("on", "of"), node.role("to", "from")
+    is_nearest = node.head == "nearest-point"
+    if on is None or of is None:
+        raise Refusal("Of what, and to which point? Say: the point on k nearest to P.")
+    point, path = t.point_aside(of), t.aside(lambda: t.path(on))
+    kinds = {t.b.kind(id) for id in path}
+    if is_nearest and kinds <= {POINT, LINE} and len(path) < 3:
+        return [t.make("foot", point=(point,), base=path)]
+    if kinds != {CIRCLE}:
+        raise Refusal("The nearest point is found of a line or a circle, the furthest one of a circle.")
+    across = t.b.make("line", {"from": (t.aside(lambda: centre_of(t, path[0])),), "to": (point,)}, hidden=True)
+    place = t.b.ahead.value(point)
+    sign = -1 if is_nearest else 1
+    which = best_crossing(t, (across,), path, lambda at: sign * distance_between(at, place))
+    return [t.make("intersection", a=(across,), b=path, which=which)]
 
 
 @makes("focus", parts="of")
