@@ -42,6 +42,7 @@ from .triangle_lines import bisectors
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
     check_two_ends(node.names)
+    _check_two_points(node)
     if is_placed(t, node):
         return [placed_chord(t, node)]
     if (relation := relation_said(t, node)) is not None:
@@ -51,6 +52,17 @@ def straights(t: Things, node: Described) -> list[str]:
         for id in found:
             check_of_circle(t, node.head, id, node.role("of", "in"))
     return found
+
+
+def _check_two_points(node: Described) -> None:
+    """Raise Refusal where one straight thing is to go through more points than make it."""
+    through = node.role("through")
+    if node.plural or not isinstance(through, Many) or len(through.items) < 3:
+        return
+    if all(isinstance(item, Named) and len(item.points) == 1 for item in through.items):
+        raise Refusal(
+            f"A {node.head} is settled by two points; that it goes through {len(through.items)} is a claim: A, B and C are in line."
+        )
 
 
 def _straights(t: Things, node: Described) -> list[str]:
