@@ -176,7 +176,8 @@ class Sentence:
     def _check_is(self, figure: str) -> None:
         """Raise Refusal where a figure that is spoken of is none as it is drawn."""
         mark = self.b.mark()
-        self.t.polygon(Phrases(tokens(figure, self.b.ahead)).one(0)[0][0])
+        for node, _ in Phrases(tokens(figure, self.b.ahead)).one(0)[:1]:
+            self.t.polygon(node)
         self.b.back_to(mark)
 
     def _check_holds(self, made: int) -> None:
@@ -255,9 +256,7 @@ class Sentence:
         if last and _is_attribute(said, start):
             return False  # "a rhombus with side AB and an angle of 60°": which is no other thing to be drawn
         if last in DRAWING and (not before or before[0].word in _MAKING) and _is_one_more(said, start):
-            return (
-                False  # "the line through A, B, C", "a circle touching AB and AC through C": where the last is no other thing to be drawn
-            )
+            return False  # "the line through A, B, C", "a circle touching AB and AC": where the last is no other thing to be drawn
         ways = [(said, start)]
         if before and start:
             # "Bisect AB at M and AC at N": the verb of the clause before holds on; of a bare name in the first place, as in "extend CA
@@ -383,7 +382,8 @@ def _is_one_more(said: Sequence[Token], start: int) -> bool:
     ends = said[before], said[start]
     is_more_said = start + 1 < len(said) and said[start + 1].word not in (*_JOINERS, "through")
     return (
-        not is_more_said
+        before >= 0
+        and not is_more_said
         and all(token.kind == NAME and token.text.isupper() for token in ends)
         and 0 < len(ends[0].points) == len(ends[1].points)
     )

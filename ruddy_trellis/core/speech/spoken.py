@@ -254,7 +254,7 @@ class Spoken:
 
     def _is_of_sort(self, node: Described, polygon: str) -> bool:
         value = self.b.ahead.value(polygon)
-        return value is None or is_of_sort(Measured(dict(zip("abcdefghijklmnopqrstuvwxyz", (complex(*at) for at in value)))), node)
+        return value is None or is_of_sort(Measured({str(number): complex(*at) for number, at in enumerate(value)}), node)
 
     def check_sort(self, node: Described, polygon: str) -> None:
         """Raise Refusal where a polygon that is there is not of the sort that a description says, as it is drawn."""
