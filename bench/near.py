@@ -10,13 +10,35 @@ from playwright.sync_api import sync_playwright
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 from tests.browser.slow_line import SlowLine
-from tests.browser.slow_page import WHEN_NAMED, WHEN_SAID
 from tests.browser.test_by_itself import NOTE_THE_VIEW, Alone
 
 from .figures import kitchen_garden, orchard, three_movers, wreath
 from .pages import new_page, summary
 from .students import Teacher
 
+#: Notes how long after the pointer's next move these words stand beside it, milliseconds.
+WHEN_SAID = """(words) => {
+  window.saidAfter = undefined;
+  let began;
+  addEventListener("pointermove", () => { began ??= performance.now(); }, { capture: true, once: true });
+  const looks = setInterval(() => {
+    if (began && document.getElementById("pointer-words").textContent.includes(`point ${words}`)) {
+      window.saidAfter = performance.now() - began;
+      clearInterval(looks);
+    }
+  }, 5);
+}"""
+#: Notes when a thing of a name is drawn, counted from Enter.
+WHEN_NAMED = """(name) => {
+  window.drawnAfter = undefined;
+  let began;
+  addEventListener("keydown", ({ key }) => { if (key === "Enter") began = performance.now(); }, { capture: true, once: true });
+  const looks = setInterval(() => {
+    if (!began || !document.querySelector(`li[data-label="${name}"]`)) return;
+    window.drawnAfter = performance.now() - began;
+    clearInterval(looks);
+  }, 5);
+}"""
 #: Notes how long a copy beside the drawing takes for each position of a drag, and how long until its thread is ready.
 WATCH_NEAR = """
 window.near = {trips: [], began: 0, ready: 0};

@@ -25,6 +25,16 @@ class TidyTest(unittest.TestCase):
     def test_types(self):
         self.run_tool("mypy")
 
+    def test_what_other_commands_run_can_be_loaded(self):
+        """Benchmarks, campaigns and pictures are run by nobody every day: what they take from the tests has to be there."""
+        folders = (ROOT / "bench", ROOT / "tests" / "campaign", ROOT / "tests" / "chromium")
+        paths = [path for folder in folders for path in sorted(folder.glob("*.py"))]
+        names = [".".join(path.relative_to(ROOT).with_suffix("").parts) for path in [*paths, *sorted((ROOT / "docs").glob("*.py"))]]
+        self.assertIn("bench.near", names)
+        wanted = ", ".join(name.removesuffix(".__init__") for name in names if not name.endswith("run_there"))
+        done = subprocess.run([sys.executable, "-c", f"import {wanted}"], cwd=ROOT, capture_output=True, text=True, check=False)
+        self.assertEqual(done.returncode, 0, done.stderr)
+
     def test_scripts_and_styles(self):
         self.run_tool("biome", "ci", "ruddy_trellis")
 
