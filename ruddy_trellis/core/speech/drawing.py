@@ -4,24 +4,19 @@ from __future__ import annotations
 
 import itertools
 from dataclasses import replace
-from typing import Any
 
-from ..kinds import CIRCLE, NUMBER, POINT, POLYGON, STRAIGHTS
+from ..kinds import CIRCLE, POINT, POLYGON, STRAIGHTS
 from ..refusal import Refusal
 from . import claims
-from .amounts import length_said
 from .clauses import Bound, with_roles
-from .crossings import where_they_meet
 from .images import KIND_OF, imaged, images_under, mapped
 from .lines_between import span_of_length, straight_between, straights_from_to
 from .naming import is_shape, with_facts
-from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where
-from .readings import READS, measured
-from .riding import beyond_ray
+from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref
 from .spans import corners_of, spans_of
 from .tables import words
 from .things import Things
-from .verbs import none_there, points_in, verb
+from .verbs import points_in, verb
 
 
 @verb
@@ -103,81 +98,6 @@ def _lately_points(t: Things, count: int | None) -> list[str]:
     if count:
         return found[-count:]
     return last
-
-
-@verb
-def produce(t: Things, bound: Bound) -> None:
-    """ "produce AB to C so that BC = AB", "extend BC to meet l at D"."""
-    b = t.b
-    span = t.span(bound["x1"])
-    if len(span) == 1:
-        step = b.ahead.step(span[0])
-        span = (*step.fills.get("from", ()), *step.fills.get("to", ()))
-    if len(span) != 2:
-        raise Refusal("What is produced is named by its two ends: produce AB to C.")
-    beyond = bound.get("z")
-    if beyond is not None:
-        end = t.point(beyond)
-        if end not in span:
-            raise Refusal(f"{b.ahead.name(end)} is no end of it.")
-        if span[1] != end:
-            span = (span[1], span[0])
-    names = points_in(bound["n"]) if "n" in bound else []
-    other = bound.get("y")
-    if other is not None and "v" not in bound and "meets" in bound.get("words", ()):
-        line = b.make("line", {"from": span[:1], "to": span[1:]}, hidden=True)
-        t.names = names
-        ways = where_they_meet(t, Where(Named(b.ahead.name(line)), other, "again" in bound.get("words", ())))
-        t.names = []
-        straight_between(t, "segment", (span[1], ways[0]))
-        return
-    if names or "v" in bound:
-        none_there(t, names)
-        size = bound.get("v") or (other if other is not None else None)
-        if "own-length" in bound.get("words", ()):
-            size = Named("".join(map(b.ahead.name, span)), tuple(map(b.ahead.name, span)))
-        if "fact" in bound:
-            size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), b.free_name(names[0], POINT))
-        if size is None:
-            end = b.make("point_on", {"path": (beyond_ray(t, span),), "place": 0.5}, names[0])
-        else:
-            mirrored = _same_span(t, size, span)
-            if mirrored:
-                half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
-                end = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, names[0])
-            else:
-                end = _beyond(t, span, length_said(t, size), names[0] if names else None)
-        straight_between(t, "segment", (span[1], end))
-        return
-    b.make("line", {"from": span[:1], "to": span[1:]})
-
-
-def _same_span(t: Things, size: Node, span: tuple[str, ...]) -> bool:
-    return (
-        isinstance(size, Named)
-        and len(size.points) == 2
-        and all(t.b.has(p) for p in size.points)
-        and set(t.b.points(size.points)) == set(span)
-    )
-
-
-def _length_in_fact(t: Things, facts: Node, start: str, new: str) -> Node:
-    """The length of the new part in a fact such as BC = AB."""
-    items = facts.items if isinstance(facts, Many) else (facts,)
-    if len(items) == 1 and isinstance(items[0], Described) and items[0].extra == ("equal",):
-        one, other = items[0].names
-        for part, size in ((one, other), (other, one)):
-            if isinstance(part, Named) and set(part.points) == {start, new}:
-                return size
-    raise Refusal(f"Say how long the new part is, such as {start}{new} = 3.")
-
-
-def _beyond(t: Things, span: tuple[str, ...], size: Any, name: str | None) -> str:
-    """A point beyond the second end of a span, at a length from it."""
-    b = t.b
-    half_turn = b.make("point_reflection", {"centre": span[1:]}, hidden=True)
-    far = b.make("image_point", {"of": span[:1], "by": (half_turn,)}, hidden=True)
-    return b.make("point_towards", {"distance": size, "from": span[1:], "to": (far,)}, name)
 
 
 @verb
@@ -345,95 +265,6 @@ def _as_given(roles: tuple[tuple[str, Node], ...]):
             continue
         else:
             yield role, part
-
-
-@verb
-def measure(t: Things, bound: Bound) -> None:
-    words = bound.get("words", ())
-    if "m" not in bound and "x" not in bound and "x1" not in bound:
-        found = [id for id in t.b.recent.ids if id in t.b.ahead]
-        if not found:
-            raise Refusal("What is to be measured?")
-        last = found[-1]
-        if t.b.kind(last) == NUMBER:
-            return
-        measured(t, Named(t.b.ahead.name(last)))
-        return
-    if "x1" in bound and "y1" in bound:
-        t.described(Described("distance", roles=(("from", bound["x1"]), ("to", bound["y1"]))))
-        return
-    if "/" in words:
-        t.described(Described("ratio", roles=(("of", bound["m"]), ("to", bound["k"])), kind="new"))
-        return
-    if "inside" in words and "x" in bound:
-        t.described(Described("area", roles=(("of", bound["x"]),), kind="new"))
-        return
-    if "add-up-to" in words:
-        node = bound["x"]
-        t.described(Described("sum", roles=(("of", node),), kind="new"))
-        return
-    if "angle" in words:
-        arms = bound["x"] if "y" not in bound else Many((bound["x"], bound["y"]))
-        t.described(Described("angle", roles=(("between", arms),)))
-        return
-    node = bound.get("m", bound.get("x"))
-    if isinstance(node, Described) and node.head == "line" and node.role("from") is not None and "long" in words:
-        t.described(Described("distance", roles=tuple((role, part) for role, part in node.roles if role in ("from", "to"))))
-        return
-    if isinstance(node, Described) and node.head == "point" and node.plural and "far" in words:
-        points = t.aside(lambda: t.points(node))
-        node = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in points))
-    if "far" in words:
-        if not isinstance(node, (Many, Ref)) and not (isinstance(node, Named) and len(node.points) == 2):
-            raise Refusal("From where to where? Say: the distance from A to B.")
-        t.described(Described("distance", roles=(("between", node),)))
-        return
-    if isinstance(node, Ref) and not words:
-        raise Refusal("What is to be measured?")
-    assert node is not None
-    if "draw" in words and not (isinstance(node, Described) and node.head in READS):
-        raise Refusal("That is drawn, not measured.")
-    if "show" in words and not _are_readings(node):
-        raise Refusal("That is drawn, not measured.")
-    if isinstance(node, Described) and node.head == "arc" and "measure" in words:
-        measured(t, node)
-        return
-    plain = set(words) & {"measure", "what", "how", "which", "required", "show", "beside", "find"}
-    if not plain and isinstance(node, (Named, Many)):
-        raise Refusal("What is to be done with that?")
-    if isinstance(node, Described) and (
-        _is_reading(node) if plain else node.head in READS or (node.head == "radius" and node.role("of") is not None)
-    ):
-        measured(t, node)
-        return
-    if isinstance(node, (Named, Many, Ref)) or "long" in words:
-        measured(t, node)
-        return
-    if isinstance(node, (Described, Where)) and plain:
-        ids = t.all_of(node)
-        if not any(t.b.kind(id) == POINT for id in ids) and "measure" in words and not any(id not in t.b.board for id in ids):
-            measured(t, node)
-        return
-    raise Refusal("What is to be done with that?")
-
-
-def _are_readings(node: Node) -> bool:
-    """Whether a phrase is about readings: lengths, angles and the like."""
-    items = node.items if isinstance(node, Many) else (node,)
-    return all(isinstance(item, Described) and (item.head in READS or _is_reading(item)) for item in items)
-
-
-#: Parts that a line of a circle is drawn by.
-_DIRECTED = ("parallel", "perpendicular")
-
-
-def _is_reading(node: Described) -> bool:
-    return (
-        node.head in READS
-        or (node.head in ("radius", "diameter") and not node.names and node.role("through", "to", "from", "at", *_DIRECTED) is None)
-        or node.head in ("side", "diagonal")
-        or (node.head in ("side", "segment", "line", "chord") and bool(node.names))
-    )
 
 
 @verb

@@ -18,6 +18,7 @@ from . import (
     english,
     images,
     loci,
+    measuring,
     meeting,
     moving,
     naming,
@@ -25,6 +26,7 @@ from . import (
     parallels,
     placing_by,
     points,
+    producing,
     readings,
     riding,
     rounds,
@@ -34,10 +36,11 @@ from . import (
     triangle_lines,
 )
 from .building import Building
+from .clause_starts import JOINERS, asks_of_a_point_besides, has_participle, is_attribute, is_one_more, verb_of
 from .clauses import Bound, Clauses
 from .idiom_parts import OF_A_SORT, POLYGON
 from .kept_parts import check_parts
-from .nodes import Amount, Described, Many, Named
+from .nodes import Amount, Described
 from .not_taken import ActRefused, Best, NotSaid
 from .phrases import Phrases
 from .plain_words import plain
@@ -52,15 +55,10 @@ from .verbs import DRAWING, VERBS
 
 #: How many clauses are tried in a sentence, in all.
 _TRIES = 160
-_JOINERS = english.words(
-    """
-    , and ; . then so now
-    """
-)
 #: The files that enter what makes descriptions, and what verbs do.
 _ENTERED = (
     *(arcs, conics, crossings, images, parallels, points, readings, riding, rounds, shapes, straights, tangents, triangle_lines),
-    *(acting, drawing, loci, meeting, moving, naming, orders, placing_by),
+    *(acting, drawing, loci, measuring, meeting, moving, naming, orders, placing_by, producing),
 )
 
 
@@ -91,6 +89,7 @@ _FACTS, _ASKING = "facts", frozenset(("prove", "show", "then", "is", "does"))
 _SETTING = re.compile(rf"[Ii]n (?:the |an? |any )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON})) ([A-Z]{{3,12}}),?\s+")
 
 
+_AND = Token("and", "and", WORD, 0, 0)
 #: From how far off a claim fails.
 _FAILS = 1e-6
 #: With what a fact of a shape begins: "AB = 5", "angle A = 50".
@@ -253,9 +252,9 @@ class Sentence:
         """
         if start >= len(said):
             return self._has_all_names(said)
-        if last and _is_attribute(said, start):
+        if last and is_attribute(said, start):
             return False  # "a rhombus with side AB and an angle of 60°": which is no other thing to be drawn
-        if last in DRAWING and (not before or before[0].word in _MAKING) and _is_one_more(said, start):
+        if last in DRAWING and (not before or before[0].word in _MAKING) and is_one_more(said, start):
             return False  # "the line through A, B, C", "a circle touching AB and AC": where the last is no other thing to be drawn
         ways = [(said, start)]
         if before and start:
@@ -297,15 +296,15 @@ class Sentence:
         for does, bound, end in clauses.longest(start):
             if holds_on and does == "style" and last != "style":
                 continue  # "make the line through A and B dashed" says nothing of B alone
-            if does == "measure" and _asks_of_a_point_besides(bound.get("m"), holds_on):
+            if does == "measure" and asks_of_a_point_besides(bound.get("m"), holds_on):
                 continue  # "find the centroid of A, B, C and D" asks nothing of D alone
             if last == _FACTS and does == "conclude" and said[start].word not in _ASKING:
                 continue  # "with AB = AC and angle B = 90°": which is said of the triangle, and no claim
-            if does in ("conclude", "bisect") and said[start].word not in _ASKING and _has_participle(said[start:end]):
+            if does in ("conclude", "bisect") and said[start].word not in _ASKING and has_participle(said[start:end]):
                 continue  # "a line through A and bisecting BC", "a circle about A, touching BC": which is said of what is drawn
             if does == "conclude" and last and said[start].word not in _ASKING and self._sizes_what_is_new(said[start:end]):
                 continue  # "triangle ABC, AB = 5": a size of what was just made is none of its claims
-            if end < len(said) and said[end].word not in _JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
+            if end < len(said) and said[end].word not in JOINERS and not (said[end].word == "meets" and said[end].text.endswith("ing")):
                 continue
             self._left -= 1
             if self._left < 0:
@@ -325,10 +324,10 @@ class Sentence:
                 self.t.names = []
                 continue
             after = end
-            while after < len(said) and said[after].word in _JOINERS:
+            while after < len(said) and said[after].word in JOINERS:
                 after += 1
             group, self.b.last_group = self.b.last_group, {step.id for step in self.b.ahead.steps[mark.steps :]}
-            if self._run(said, after, _verb_of(said, start), _FACTS if "facts" in bound else does):
+            if self._run(said, after, verb_of(said, start), _FACTS if "facts" in bound else does):
                 return True
             self.b.last_group = group
             self.b.back_to(mark)
@@ -369,62 +368,6 @@ class Sentence:
             raise Refusal("That changes nothing.")
 
 
-def _has_participle(said: Sequence[Token]) -> bool:
-    """Whether what would be the verb of a claim is a part of what something is: "touching BC"."""
-    return any(token.word in ("touches", "bisect", "meets") and token.text.lower().endswith("ing") for token in said)
-
-
-def _is_one_more(said: Sequence[Token], start: int) -> bool:
-    """Whether a clause begins with a name that goes on with a list of such, of one point or of two, and nothing is said of it."""
-    before = start - 1
-    while before >= 0 and said[before].word in _JOINERS:
-        before -= 1
-    ends = said[before], said[start]
-    is_more_said = start + 1 < len(said) and said[start + 1].word not in (*_JOINERS, "through")
-    return (
-        before >= 0
-        and not is_more_said
-        and all(token.kind == NAME and token.text.isupper() for token in ends)
-        and 0 < len(ends[0].points) == len(ends[1].points)
-    )
-
-
-def _asks_of_a_point_besides(asked: object, holds_on: bool) -> bool:
-    """Whether a point is to be measured that stands after described things: it belongs to the last of them.
-
-    Args:
-        holds_on: whether the verb is that of the clause before.
-    """
-    if isinstance(asked, Named):
-        return holds_on and len(asked.points) == 1
-    return isinstance(asked, Many) and any(
-        isinstance(one, Described) and isinstance(other, Named) and len(other.points) == 1
-        for one, other in zip(asked.items, asked.items[1:])
-    )
-
-
-#: Nouns for what a thing has, and words that say that it has it.
-_ATTRIBUTES, _HAVING = (
-    english.words("angle side height base radius diameter hypotenuse right-angle diagonal"),
-    english.words("with whose has have"),
-)
-
-
-def _is_attribute(said: Sequence[Token], start: int) -> bool:
-    """Whether what follows "and" is one more thing that the thing before has: "… with side AB and an angle of 60°"."""
-    at = start + (said[start].word in ("a", "an", "one"))
-    if at >= len(said) or said[at].word not in english.ATTRIBUTES or said[start - 1].word not in ("and", ","):
-        return False
-    before = [token.word for token in said[:start]]
-    stop = next((place for place in range(at, len(said)) if said[place].word in ("and", ",")), len(said))
-    return any(word in _HAVING for word in before) and not any(token.word in english.VERBS & _FINITE for token in said[at:stop])
-
-
-#: Verbs of claims and meetings, with which a noun begins a clause of its own.
-_FINITE = frozenset(("is", "meets", "touches", "bisect", "lies", "="))
-_AND = Token("and", "and", WORD, 0, 0)
-
-
 def _without_titles(said: list[Token]) -> list[Token]:
     """Without words that no list knows between "the" and the name of one or two points: "the tap T" is T and "the hedge AB" is AB, whatever
     a tap or a hedge is."""
@@ -444,16 +387,6 @@ def _without_titles(said: list[Token]) -> list[Token]:
 
 def _without_comma(said: Sequence[Token]) -> list[Token]:
     return list(said[:-1]) if said and said[-1].word == "," else list(said)
-
-
-def _verb_of(said: list[Token], start: int) -> tuple[Token, ...]:
-    """The verb with which a clause begins, to hold on in the next."""
-    token = said[start]
-    return (
-        (token,)
-        if token.word in english.VERBS and token.word not in ("it", "which", "is", "meets") and re.match(r"[a-z]", token.word)
-        else ()
-    )
 
 
 def _with_words(text: str, words: Sequence[str], others: Sequence[str]) -> str:
