@@ -16,7 +16,8 @@ from ruddy_trellis.core.language.printing import sentence
 from ruddy_trellis.core.speech.hearing import heard
 
 from .boards import BOARDS
-from .judge import MEANT, OTHERWISE, REFUSED, Seen, judged, said_on
+from .judge import MEANT, OTHERWISE, REFUSED, judged, said_on
+from .seen import Seen
 
 _HERE = Path(__file__).parent
 
