@@ -110,13 +110,8 @@ OF_POINTS: Idioms = (
     (r"(?i)^(?:find|mark|locate|get|show|plot|label) the point (?:that|which) divides ", "the point that divides "),
     (
         r"(?i)^(?:take|let|mark|put) (?-i:([A-Z])) (?:be |lie )?on (?-i:([A-Z])([A-Z])) (?:produced|extended)(?: beyond (?-i:\3))?,? "
-        r"(?:so that|such that|with) (?-i:\2\1) = (\d+) ?(?-i:\2\3)(?=[ .!]*$)",
-        r"let \1 be the image of \3 under the enlargement from \2 by the factor \4",
-    ),
-    (
-        r"(?i)^(?:take|let|mark|put) (?-i:([A-Z])) (?:be |lie )?on (?-i:([A-Z])([A-Z])) (?:produced|extended)(?: beyond (?-i:\3))?,? "
-        r"(?:so that|such that|with) (?-i:(?:\3\1|\1\3) = (?:\2\3|\3\2))(?=[ .!]*$)",
-        r"let \1 be the image of \3 under the enlargement from \2 by the factor 2",
+        r"(?:so that|such that|with) (?-i:\2\1 = (\d+) ?\2\3|(?:\3\1|\1\3) = (?:\2\3|\3\2))(?=[ .!]*$)",
+        lambda found: f"let {found[1]} be the image of {found[3]} under the enlargement from {found[2]} by the factor {found[4] or 2}",
     ),
     (
         r"(?i)^(?:divide|split|cut) (?-i:([A-Z]{2})) into (\w+) equal parts (?:at|by|with)(?: the points)? "
