@@ -203,6 +203,9 @@ class FingerTest(BrowserTest):
         b.settle()
         self.assertEqual(len(b.board), 1)
         fingers("touchStart", b.pixel(1.1, 0.9))
+        # A page that is held up hears of the finger's moves late: that is no rest, which would open a menu.
+        self.page.evaluate("setTimeout(() => { const end = performance.now() + 900; while (performance.now() < end); }, 30)")
+        self.page.wait_for_timeout(60)
         for step in range(1, 11):
             fingers("touchMove", b.pixel(1.1 - step * 0.2, 0.9 + step * 0.2))
         fingers("touchEnd")
