@@ -14,7 +14,6 @@ from ..core.lesson.file import lesson_to_json
 from ..core.pointing.prompt import Prompt
 from ..core.refusal import Refusal
 from .away import Away
-from .lone import ELSEWHERE
 
 #: What is asked of the copy. All else is asked of the server.
 ASKED = frozenset(("grab", "drag", "drop", "lift", "hover", "select", "complete", "consider"))
@@ -34,10 +33,9 @@ class Beside:
         self._view: tuple[float, ...] | None = None
         self._lifted: list[str] = []
 
-    def open(self, text: str) -> str:
-        """Make the copy anew from what the server tells of the board. Gives the ids of what the server shows. Raises Refusal where
-        a step cannot be made here."""
-        board, elsewhere = board_of(json.loads(text), ELSEWHERE)
+    def open(self, text: str) -> None:
+        """Make the copy anew from what the server tells of the board. Raises Refusal where a step cannot be made here."""
+        board = board_of(json.loads(text))
         before, self._alone = self._alone, Away(board)
         if before is not None and _are_alike(before.board, board):
             self._alone.remember(before)
@@ -47,7 +45,6 @@ class Beside:
         self._alone.do(t="lift", ids=self._lifted)
         self._alone.told.clear()
         self._hold(self._prompt)
-        return json.dumps(sorted(elsewhere))
 
     def warm(self) -> None:
         """Work out before anybody waits for it what every first answer needs: the tables of words."""

@@ -15,7 +15,7 @@ from ..core.hand import StudentHand, acts
 from ..core.hand.acts import Answer
 from ..core.lesson.recipes import recipe_from_json
 from ..core.refusal import Refusal
-from .lone import ELSEWHERE, Lone
+from .lone import Lone
 
 
 class ByItself(Lone):
@@ -77,11 +77,11 @@ class Page:
         data = json.loads(text)
         own = {key: recipe_from_json(recipe).construction(key) for key, recipe in data["recipes"].items()}
         CATALOGUE.use_own(own)
-        start = board_of(data["board"])[0]
+        start = board_of(data["board"])
         left = None
         if kept:
             with suppress(Exception):
-                left = board_of(json.loads(kept))[0]
+                left = board_of(json.loads(kept))
         self._itself = ByItself(start, tuple(data["hints"]), left)
         self._given, self._kept = (json.dumps(steps_and_settings(one)) for one in (start, self._itself.board))
         return self._told(self._itself.welcome())
@@ -116,13 +116,11 @@ def page_data(board: Board, hints: list[str], recipes: dict[str, Any]) -> dict[s
         recipes: those of the kit, by key, as JSON.
 
     Returns:
-        What ``Page.open`` takes, as a dict. What cannot be drawn there, and what hangs on it, is left out, and so is what is hidden
-        where nothing hangs on it that is seen.
+        What ``Page.open`` takes, as a dict. What is hidden is left out where nothing hangs on it that is seen.
     """
-    whole = {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes}
-    return {**whole, "board": steps_and_settings(board_there(whole))}
+    return {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes}
 
 
 def board_there(data: dict[str, Any]) -> Board:
-    """The board of such data, without what cannot be drawn there."""
-    return board_of(json.loads(json.dumps(data["board"])), ELSEWHERE)[0]
+    """The board of such data."""
+    return board_of(json.loads(json.dumps(data["board"])))

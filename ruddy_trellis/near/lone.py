@@ -15,15 +15,12 @@ from ..core.hand.acts import Answer
 from ..core.hand.running import Running
 from ..core.hand.showing import SHAKE_PAUSE
 from ..core.hand.told import changes
-from ..core.kinds import CONDITION, REGION
 from ..core.kits import check_students_patch
 from ..core.refusal import Refusal
 from ..core.seen import Items
 from ..core.truth.verdicts import Verdict
 
 _LOG = logging.getLogger(__name__)
-#: Kinds of things whose outlines are laid together with a library that a browser has not: these, and what hangs on them, are not there.
-ELSEWHERE = frozenset((CONDITION, REGION))
 
 
 class Lone(Alone):
@@ -38,7 +35,6 @@ class Lone(Alone):
         lacking: what is said where something is asked for that only a server can do.
     """
 
-    not_drawn = ELSEWHERE
     where = "here"
     lacking = "That cannot be done here"
 
@@ -128,8 +124,6 @@ class Lone(Alone):
     def _put(self, patch: Patch) -> None:
         """Make a patch on a board beside the one that is seen, and take that for it once all of it could be made and drawn."""
         check_students_patch(self.board, patch)
-        if any(step.makes in ELSEWHERE for _, step in patch.after):
-            raise Refusal(f"Conditions and regions are not drawn {self.where}.")
         ahead = self.board.copy()
         patch.apply(ahead)
         self._drawn = display(ahead, self.extent)

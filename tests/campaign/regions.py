@@ -48,8 +48,8 @@ def judged(chance: random.Random) -> bool:
     area = f.board.value(f.board.find("S"))
     if f.board.value(f.board.find("z")) is None:
         return False
-    xs, ys = ((np.arange(_STRIPS) + 0.5) * side / _STRIPS for side in (8, 6))
-    x, y = np.meshgrid(xs, ys[::6])
+    xs, ys = ((np.arange(count) + 0.5) * side / count for side, count in ((8, _STRIPS), (6, _STRIPS // 6)))
+    x, y = np.meshgrid(xs, ys)
     each = [rule(x, y) for rule in rules]
     holds = np.logical_and.reduce(each) if how == "all" else np.logical_or.reduce(each)
     holds = ~holds if how == "none" else holds

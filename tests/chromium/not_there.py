@@ -15,7 +15,6 @@ NOT_THERE = {
     "tests.core.test_claims": _PROOFS,
     "tests.core.test_verdicts": _PROOFS,
     "tests.core.test_exact_readings": _PROOFS,
-    "tests.core.test_regions": "the outlines of regions, which are the server's",
     "tests.core.test_supposing": _PROOFS,
     "tests.core.test_tidy": _PROCESS,
     "tests.core.test_runner": _PROCESS,
@@ -32,10 +31,4 @@ NOT_THERE = {
     "tests.core.test_display.SvgTest": _PICTURES,
     "tests.core.test_telling.CoverTest.test_a_picture_shows_no_covered_mark_and_nothing_behind_a_reveal": _PICTURES,
     "tests.core.test_language.OneDefinitionTest.test_a_throwaway_construction": _CHECKED,
-    "tests.core.test_constructions.MisfitTest.test_every_example_makes_its_construction [region_edge]": (
-        "the outlines of regions, which are the server's"
-    ),
-    "tests.core.test_pointing.RegionsUnderTest.test_of_conditions_the_one_whose_edge_is_there_comes_first_then_the_smallest": (
-        "the outlines of regions, which are the server's"
-    ),
 }

@@ -16,12 +16,8 @@ from ruddy_trellis.core.lesson.file import BoardData, board_from_data, board_to_
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.drawings.exporting import written
 from ruddy_trellis.drawings.wanted import Wanted
-from ruddy_trellis.near.lone import ELSEWHERE
 
-#: In a browser is no library of outlines: there no conditions and regions are made.
-HAS_OUTLINES = importlib.util.find_spec("shapely") is not None
-
-#: Nor of the letters of pictures: there no file is drawn.
+#: In a browser is no library of the letters of pictures: there no file is drawn.
 HAS_LETTERS = importlib.util.find_spec("fontTools") is not None
 
 NUMBERS = st.sampled_from([0.0, 1.0, -1.0, 0.5, 2.0, 3.0, 45.0, 90.0, -120.0, 1e-9, 0.3, 10.0, 999_999.0])
@@ -154,4 +150,4 @@ def empty_board() -> Board:
 
 def sayable():
     """The keys of all constructions that a person can make, the more often the fewer gaps they have."""
-    return [one.key for one in CATALOGUE if one.key != "free_point" and (HAS_OUTLINES or one.makes not in ELSEWHERE)]
+    return [one.key for one in CATALOGUE if one.key != "free_point"]

@@ -1,7 +1,9 @@
 """Conditions and regions: areas and girths against closed forms, membership, edges, what is told of them."""
 
 import math
+import random
 import unittest
+from collections import Counter
 
 import numpy as np
 
@@ -24,6 +26,8 @@ from ruddy_trellis.core.regions.region import Region
 from ruddy_trellis.core.truth.where import place_told, region_told
 
 from .figures import figure
+from .random_regions import random_region
+from .tries import tries
 
 _INF = math.inf
 _SIX = ((-6.0, -4.0), (6.0, -4.0), (8.0, 0.0), (6.0, 4.0), (-6.0, 4.0), (-8.0, 0.0))
@@ -133,7 +137,7 @@ class MembershipTest(unittest.TestCase):
             self.assertAlmostEqual(found.mean() * 128, region.area, delta=4.5)
             crossed = np.zeros(len(xs), dtype=bool)
             for ring in region.rings:
-                corners = [place for piece in ring for place in piece.places[:-1]]
+                corners = [place for piece in ring for place in piece.points()]
                 for (ax, ay), (bx, by) in zip(corners, corners[1:] + corners[:1]):
                     if ay != by:
                         crossed ^= ((ay > ys) != (by > ys)) & (xs < (bx - ax) * (ys - ay) / (by - ay) + ax)
@@ -163,8 +167,9 @@ class MembershipTest(unittest.TestCase):
 
     def test_which_pieces_count(self):
         region = Region((within(0, 0, 2), beyond(1, 0, 2)), "all")
-        self.assertEqual({(piece.source, piece.counts) for piece in region.rings[0]}, {(0, True), (1, False)})
-        self.assertEqual({piece.counts for piece in Region((within(0, 0, 2),), "none", WITHIN).rings[1]}, {False})
+        self.assertEqual({(region.source(piece), region.counts(piece)) for piece in region.rings[0]}, {(0, True), (1, False)})
+        hole = Region((within(0, 0, 2),), "none", WITHIN)
+        self.assertEqual({hole.counts(piece) for piece in hole.rings[1]}, {False})
         self.assertTrue(bool(region.holds(-2, 0)))
         self.assertFalse(bool(Region((beyond(0, 0, 2),), "all").holds(0, 2)))
         self.assertTrue(bool(Region((beyond(0, 0, 2, strict=False),), "all").holds(0, 2)))
@@ -190,6 +195,40 @@ def places_on(kind, value):
         start, turn = math.degrees(math.atan2(value[4] - cy, value[3] - cx)), arcs.sweep(FLOATS, value)
     angles = [math.radians(start + share * turn) for share in (0.02, 0.3, 0.6, 0.98)]
     return [(cx + math.sqrt(square) * math.cos(angle), cy + math.sqrt(square) * math.sin(angle)) for angle in angles]
+
+
+class RandomTest(unittest.TestCase):
+    def test_rings_close_and_are_where_the_conditions_hold(self):
+        """Areas against places counted one by one; each ring goes on where it ended, with the region on its left."""
+        chance, seen = random.Random(29), Counter()
+        across, up = ((np.arange(count) + 0.37) * 0.4 for count in (80, 60))
+        xs, ys = np.tile(across - 16, 60), np.repeat(up - 12, 80)
+        for number in range(tries(240)):
+            region = random_region(chance)
+            with self.subTest(number, region=region):
+                self.assertEqual(region.is_empty, not region.rings)
+                for ring in region.rings:
+                    for piece, following in zip(ring, ring[1:] + ring[:1]):
+                        self.assertLess(math.dist(piece.last, following.first), 1e-6)
+                if region.rings:
+                    self.assertTrue(bool(region.holds(*region.inner)))
+                seen["endless"] += region.is_endless
+                if all(abs(x) < 16 and abs(y) < 12 for ring in region.rings for piece in ring for x, y in piece.points()):
+                    counted = float(region.holds(xs, ys).mean()) * 32 * 24
+                    self.assertAlmostEqual(region.area, counted, delta=0.1 * max(region.perimeter, 2))
+                    seen["counted"] += 1
+        self.assertGreater(seen["counted"], 30)
+        self.assertGreater(seen["endless"], 10)
+
+    def test_between_lines_that_meet_far_out(self):
+        """Nearer to the line y = 0 than to another one that is hardly steeper, in a square about the origin."""
+        square = Condition(InPolygon(((-1.0, -1.0), (1.0, -1.0), (1.0, 1.0), (-1.0, 1.0))), 0.0, False, False)
+        for steep in (0.0, 1e-14, 1e-9, 1e-5, 1e-3, 1e-2, 0.05):
+            nearer = Condition(Difference(LINE(0, 0, 1, 0), LINE(0, 1.2, 1, steep)), 0.0, False, True)
+            middle = 1.2 / (1 + math.sqrt(1 + steep * steep))
+            for sign, area in ((1, 2 * (1 + middle)), (-1, 2 * (1 - middle))):
+                condition = Condition(nearer.measure, 0.0, sign < 0, True)
+                self.assertAlmostEqual(Region((condition,), "all", square).area, area, places=9, msg=(steep, sign))
 
 
 class SentencesTest(unittest.TestCase):

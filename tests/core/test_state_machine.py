@@ -12,7 +12,7 @@ from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.language.printing import working_text
 
 from ..bank.heaps import spoken
-from .random_board import HAS_OUTLINES, NAMES, Chooser, check, empty_board, sayable
+from .random_board import NAMES, Chooser, check, empty_board, sayable
 
 KEYS = sayable()
 #: Figures in which much hangs together, to start from.
@@ -34,7 +34,6 @@ GARDENS = (
     "z is the region where all of j, i and n hold within ABC\ny is the region where any of j and n hold\nl is the edge of z\n"
     "P is a point on l at 0.3\nS is the area of z\nv is whether B is in y\nu is a question whether C is in y\nthe compass work of i",
 )  # fmt: skip
-GARDENS = tuple(garden for garden in GARDENS if HAS_OUTLINES or " places " not in garden)
 
 LOOKS = (
     {"hidden": True}, {"part": True}, {"snap": True}, {"cover": True}, {"locked": True}, {"caption": "{name} {value}"}, {"decimals": 7},

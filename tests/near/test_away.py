@@ -164,9 +164,9 @@ class AwayTest(WebTest):
                 back = {"t": numbers.choice(("undo", "undo", "redo"))}
                 chosen = back if numbers.random() < 0.2 else act(numbers, [step.id for step in board.steps])
                 message = {**chosen, "once": f"foreseen-{chance}-{count}"}
-                # Regions are not reckoned here, and verdicts of claims come by themselves.
-                is_left = message.get("text", "") in ("AB = CD", "ABC is isosceles", "the places nearer to A than to B")
-                is_left |= bool(message.get("key")) and CATALOGUE[message["key"]].makes in ("claim", "condition", "region")
+                # Verdicts of claims come by themselves.
+                is_left = message.get("text", "") in ("AB = CD", "ABC is isosceles")
+                is_left |= bool(message.get("key")) and CATALOGUE[message["key"]].makes == "claim"
                 way = message.get("text", message["t"])
                 is_left |= not {"undo": beside._lone._done, "redo": beside._lone._undone}.get(way, True)  # of another copy
                 if is_left or message["t"] not in ("say", "click", "edit", "put", "tool", "back", "finish", "undo", "redo"):

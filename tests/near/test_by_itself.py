@@ -153,18 +153,20 @@ class ByItselfTest(unittest.TestCase):
         self.assertNotIn("4.00", str(first))
         self.assertIn("4.00", str(ask(page, t="lift", ids=["s5"])))
 
-    def test_what_cannot_be_drawn_there_is_left_out_with_what_hangs_on_it(self):
+    def test_regions_are_there_and_move(self):
         made = board(
             "A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "ABC is the polygon through A, B, C",
             "j is the places nearer to A than to B", "q is the region where all of j hold within ABC", "the area of q",
         )  # fmt: skip
         self.assertEqual([step.makes for step in made.steps][-2:], ["region", "number"])
         page, first = opened(made)
-        self.assertEqual([item["kind"] for item in first[0]["items"]], ["point", "point", "point", "polygon"])
-        self.assertIn("not drawn in a page that works by itself", str(ask(page, t="say", text="the places nearer to A than to B")))
-        with self.assertNoLogs("ruddy_trellis"):
-            (ahead,) = ask(page, t="consider", text="the places nearer to A than to B")["answers"]
-        self.assertEqual((ahead["lights"], ahead["items"]), (["s1", "s2"], []), "what it is about is lit, and it is not drawn ahead")
+        self.assertEqual([item["kind"] for item in first[0]["items"]][-3:], ["condition", "region", "number"])
+        ask(page, t="grab", ids=["s2"], at=[4, 0])
+        moved = {item["id"]: item for item in ask(page, t="drag", to=[6, 0], seq=0)["answers"][0]["items"]}
+        self.assertEqual(len(moved["s6"]["shape"]["rings"][0]["pieces"]), 4)
+        self.assertEqual(moved["s7"]["label"]["text"], "area q = 6.30")
+        ask(page, t="drop")
+        self.assertIn("condition", str(ask(page, t="say", text="the places nearer to B than to C")))
 
     def test_a_fault_of_ours_changes_nothing(self):
         page, _ = opened(board())
@@ -183,7 +185,7 @@ class ByItselfTest(unittest.TestCase):
         run = f"""
 import sys
 sys.path.insert(0, {str(shipping._HERE / "standing_in")!r})
-sys.modules.update(flint=None, shapely=None)
+sys.modules.update(flint=None)
 import runpy
 runpy.run_module("tests.near.acts", run_name="__main__")"""
         there = subprocess.run(

@@ -1,6 +1,6 @@
 """Numeric libraries that are loaded when they are first used.
 
-A drag needs plain floats only; NumPy, python-flint and Shapely are large, and a browser that runs the hand beside the drawing
+A drag needs plain floats only; NumPy and python-flint are large, and a browser that runs the hand beside the drawing
 shall not have to fetch them before the first peg moves. So whoever makes arrays or proofs takes the library from here.
 """
 
@@ -11,8 +11,7 @@ from ..late import Late
 if TYPE_CHECKING:
     import flint
     import numpy as np
-    import shapely
 else:
-    flint, np, shapely = Late("flint"), Late("numpy"), Late("shapely")
+    flint, np = Late("flint"), Late("numpy")
 
-__all__ = ["flint", "np", "shapely"]
+__all__ = ["flint", "np"]

@@ -1,6 +1,5 @@
 """A board as a copy of it is made elsewhere: with the ids of its steps, so that both speak of the same things."""
 
-from collections.abc import Collection
 from typing import Any
 
 from .board import Board
@@ -33,25 +32,11 @@ def as_students_may_have_it(board: Board) -> dict[str, Any] | None:
     return steps_and_settings(board, True)
 
 
-def board_of(data: Any, elsewhere: Collection[str] = ()) -> tuple[Board, frozenset[str]]:
-    """The reverse of :func:`steps_and_settings`, but for things of some kinds and what hangs on them.
-
-    Args:
-        elsewhere: the kinds that are left out.
-
-    Returns:
-        The board, and the ids of the steps that it lacks. Raises Refusal for a construction that is not known here.
-    """
-    left_out: set[str] = set()
-    steps = []
-    for step in map(step_from_json, data["steps"]):
-        if step.makes in elsewhere or not left_out.isdisjoint(step.inputs):
-            left_out.add(step.id)
-        else:
-            steps.append(step)
+def board_of(data: Any) -> Board:
+    """The reverse of :func:`steps_and_settings`. Raises Refusal for a construction that is not known here."""
     board = Board()
     board.settings = settings_from_json(data["settings"])
-    board.become(steps)
+    board.become(list(map(step_from_json, data["steps"])))
     board.chalk = tuple(map(stroke_from_json, data["chalk"]))
     board.verdicts = data["verdicts"]
-    return board, frozenset(left_out)
+    return board

@@ -32,7 +32,7 @@ from ..kinds import (
     with_article,
     word,
 )
-from ..regions.outlines import HOW
+from ..regions.region import HOW
 
 
 @dataclass(frozen=True)

@@ -23,8 +23,7 @@ from ..regions.conditions import (
     Side,
 )
 from ..regions.edges import RoundEdge
-from ..regions.outlines import ALL
-from ..regions.region import Region
+from ..regions.region import ALL, Region
 from ..regions.riding import place_on_edge
 from ..sampling.loci import Locus
 from .construction import Construction

@@ -2,11 +2,13 @@
 
 from typing import Any
 
+from ..regions.region import END, Region
+
 #: The hatches that tell fills apart without colour, as paths across a tile of ten pixels that is laid side by side.
 HATCHES = ("M0 10L10 0", "M0 0L10 10", "M0 5L10 5", "M5 0L5 10", "M0 10L10 0M0 0L10 10", "M0 5L10 5M5 0L5 10")
 
 
-def drawn_rings(region: Any) -> list[dict[str, Any]]:
+def drawn_rings(region: Region) -> list[dict[str, Any]]:
     """The rings of a region.
 
     Returns:
@@ -16,7 +18,7 @@ def drawn_rings(region: Any) -> list[dict[str, Any]]:
     """
     rings = []
     for ring in region.rings:
-        stroke = lambda piece: "none" if piece.source == -2 else "whole" if piece.counts else "dashed"
-        pieces = [(piece.edge.drawn(piece.places), stroke(piece)) for piece in ring]
-        rings.append({"start": ring[0].places[0], "pieces": pieces})
+        stroke = lambda piece: "none" if region.source(piece) == END else "whole" if region.counts(piece) else "dashed"
+        pieces = [(piece.edge.drawn(piece.start, piece.stop), stroke(piece)) for piece in ring]
+        rings.append({"start": ring[0].first, "pieces": pieces})
     return rings

@@ -40,8 +40,7 @@ from ..kinds import (
 )
 from ..language.formula_words import ANGLE
 from ..language.printing import claim_words
-from ..regions.outlines import ALL
-from ..regions.region import Region
+from ..regions.region import ALL, Region
 from ..seen import SeenBoard
 from . import marking, tags
 from .extent import Extent, clip

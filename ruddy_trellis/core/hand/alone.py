@@ -1,6 +1,5 @@
 """One hand at a board with nobody else and nothing stored: how the hand is tested, and how it runs away from a server."""
 
-from collections.abc import Collection
 from typing import Any
 
 from ..board import Board
@@ -25,8 +24,6 @@ class Alone:
         hand: the hand; of another kind where one is given.
         told: every answer so far.
     """
-
-    not_drawn: Collection[str] = ()
 
     def __init__(self, board: Board, kind: type[Hand] = Hand) -> None:
         self.board = board

@@ -1,6 +1,6 @@
 """The hand of one person at one board."""
 
-from collections.abc import Callable, Collection
+from collections.abc import Callable
 from typing import Any, Protocol
 
 from ..board import Board
@@ -25,10 +25,6 @@ class Table(Protocol):
     @property
     def extent(self) -> Extent:
         """The part of the plane that anyone at the board sees."""
-
-    @property
-    def not_drawn(self) -> Collection[str]:
-        """Kinds of things that are drawn elsewhere, and not by who shows this board."""
 
     @property
     def lifted_for_all(self) -> frozenset[str]:

@@ -337,7 +337,7 @@ def consider(hand, message: messages.Consider) -> Doing:
         return
     added = [step for _, step in patch.after if step.id not in board]
     lights = [id for step in added for id in step.inputs if id in board]
-    shown = [step.id for step in added if step.makes not in hand.table.not_drawn]
+    shown = [step.id for step in added]
     yield {"t": "considered", "lights": lights, "items": display(ahead, hand.table.extent, shown) if shown else []}
 
 

@@ -134,7 +134,7 @@ def _room(region, at, tolerance):
     if not region.holds(*at):
         return None
     rings = np.diff(np.array([0, *_REACHES]) ** 2) * (np.pi * tolerance**2)
-    return float(held @ rings)
+    return float((held * rings).sum())
 
 
 def _sides(corners, value):

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
-from math import hypot, pi, radians, tau
+from math import pi, radians, sqrt, tau
 from typing import Any, Protocol
 
 from ..arithmetic import Undefined
@@ -23,7 +23,13 @@ class Ring:
 
 
 class Measure(Protocol):
-    """What a condition measures of places."""
+    """What a condition measures of places.
+
+    Attributes:
+        steep: how much it changes at most over a length of 1; 0 where that has no bound.
+    """
+
+    steep: float
 
     def at(self, xs: Any, ys: Any) -> Any:
         """The measure of places, as an array."""
@@ -84,6 +90,8 @@ class FromPoint:
 
     place: Place
 
+    steep = 1.0
+
     def at(self, xs, ys):
         return np.hypot(xs - self.place[0], ys - self.place[1])
 
@@ -100,6 +108,8 @@ class FromStraight:
     low: float
     high: float
 
+    steep = 1.0
+
     def at(self, xs, ys):
         (x, y), (ux, uy) = self.place, self.way
         share = np.clip(((xs - x) * ux + (ys - y) * uy) / (ux * ux + uy * uy), self.low, self.high)
@@ -109,7 +119,7 @@ class FromStraight:
         if bound <= 0:
             return []
         (x, y), (ux, uy) = self.place, self.way
-        size = hypot(ux, uy)
+        size = _length(ux, uy)
         ux, uy = ux / size, uy / size
         low = -reach if np.isinf(self.low) else self.low * size
         high = reach if np.isinf(self.high) else self.high * size
@@ -133,6 +143,8 @@ class FromDisc:
     centre: Place
     radius: float
 
+    steep = 1.0
+
     def at(self, xs, ys):
         return np.maximum(np.hypot(xs - self.centre[0], ys - self.centre[1]) - self.radius, 0)
 
@@ -145,6 +157,8 @@ class FromPolygon:
     """The distance from a polygon with what is inside it."""
 
     corners: tuple[Place, ...]
+
+    steep = 1.0
 
     def at(self, xs, ys):
         sides = [side.at(xs, ys) for side in self.sides()]
@@ -165,6 +179,8 @@ class Difference:
 
     near: Any
     far: Any
+
+    steep = 2.0
 
     def at(self, xs, ys):
         return self.near.at(xs, ys) - self.far.at(xs, ys)
@@ -187,6 +203,8 @@ class InDisc:
     centre: Place
     radius: float
 
+    steep = 1.0
+
     def at(self, xs, ys):
         return np.hypot(xs - self.centre[0], ys - self.centre[1]) - self.radius
 
@@ -199,6 +217,8 @@ class InPolygon:
     """How far outside a polygon places are; below zero inside."""
 
     corners: tuple[Place, ...]
+
+    steep = 1.0
 
     def at(self, xs, ys):
         far = np.minimum.reduce([side.at(xs, ys) for side in FromPolygon(self.corners).sides()])
@@ -218,6 +238,8 @@ class InSlice:
 
     arc: RoundEdge
     through_centre: bool
+
+    steep = 1.0
 
     def at(self, xs, ys):
         (cx, cy), r = self.arc.centre, self.arc.radius
@@ -253,9 +275,11 @@ class Side:
     place: Place
     way: Place
 
+    steep = 1.0
+
     def at(self, xs, ys):
         (x, y), (ux, uy) = self.place, self.way
-        return ((xs - x) * uy - (ys - y) * ux) / hypot(ux, uy)
+        return ((xs - x) * uy - (ys - y) * ux) / _length(ux, uy)
 
     def rings(self, bound, reach):
         return [_half_plane(self.place, self.way, reach)]
@@ -268,6 +292,8 @@ class Seen:
     start: Place
     stop: Place
 
+    steep = 0.0
+
     def at(self, xs, ys):
         ux, uy, vx, vy = self.start[0] - xs, self.start[1] - ys, self.stop[0] - xs, self.stop[1] - ys
         return 180 - np.degrees(np.arctan2(np.abs(ux * vy - uy * vx), ux * vx + uy * vy))
@@ -275,7 +301,7 @@ class Seen:
     def rings(self, bound, reach):
         angle = 180 - bound
         (ax, ay), (bx, by) = self.start, self.stop
-        apart = hypot(bx - ax, by - ay)
+        apart = _length(bx - ax, by - ay)
         if apart == 0:
             raise Undefined("the two ends coincide")
         if not 0 < angle < 180:
@@ -288,6 +314,11 @@ class Seen:
             centre = (ax + bx) / 2 + sign * rise * uy, (ay + by) / 2 - sign * rise * ux
             edges.append(RoundEdge(centre, radius, atan2(y - centre[1], x - centre[0]), tau - 2 * radians(angle)))
         return [Ring(tuple(edges))]
+
+
+def _length(x: float, y: float) -> float:
+    """How long a vector is: the same bits wherever it is computed."""
+    return sqrt(x * x + y * y)
 
 
 def inside_polygon(corners: Sequence[Place], xs: Any, ys: Any) -> Any:
@@ -313,7 +344,7 @@ def _frame(reach):
 
 def _half_plane(place, way, reach):
     """What is on the left of a directed line, as far as that goes."""
-    size = hypot(*way)
+    size = _length(*way)
     ux, uy = way[0] / size * reach, way[1] / size * reach
     x, y = place
     around = ((x - ux, y - uy), (x + ux, y + uy), (x + ux - uy, y + uy + ux), (x - ux - uy, y - uy + ux))
@@ -323,39 +354,42 @@ def _half_plane(place, way, reach):
 def _beneath(point, line, reach):
     """What is nearer to a point than to a line: the inside of a parabola."""
     (x, y), (ux, uy) = line.place, line.way
-    size = hypot(ux, uy)
+    size = _length(ux, uy)
     ux, uy = ux / size, uy / size
     share = (point[0] - x) * ux + (point[1] - y) * uy
     foot = x + share * ux, y + share * uy
-    height = hypot(point[0] - foot[0], point[1] - foot[1])
+    height = _length(point[0] - foot[0], point[1] - foot[1])
     if height == 0:
         raise Undefined("the point is on the line")
     up = (point[0] - foot[0]) / height, (point[1] - foot[1]) / height
-    edge = BentEdge(foot, (ux, uy), up, height, min(reach, (2 * height * reach) ** 0.5))
-    ends = edge.corners()[[0, -1]].tolist()
+    edge = BentEdge(foot, (ux, uy), up, height, min(reach, sqrt(2 * height * reach)))
+    ends = [edge.at(place) for place in edge.span]
     if ux * up[1] - uy * up[0] < 0:
         edge = BentEdge(foot, (-ux, -uy), up, height, edge.reach)
         ends.reverse()
-    return Ring((edge, StraightEdge(tuple(ends[1]), tuple(ends[0]))))
+    return Ring((edge, StraightEdge(ends[1], ends[0])))
 
 
 def _between_lines(one, other, reach):
-    """What is nearer to one line than to another: two opposite angles between their bisectors."""
-    u, v = ((way[0] / hypot(*way), way[1] / hypot(*way)) for way in (one.way, other.way))
-    cross = u[0] * v[1] - u[1] * v[0]
+    """What is nearer to one line than to another: two opposite angles between their bisectors, or what is seen of them."""
+    u, v = ((way[0] / _length(*way), way[1] / _length(*way)) for way in (one.way, other.way))
+    if u[0] * v[0] + u[1] * v[1] < 0:
+        v = -v[0], -v[1]
     dx, dy = other.place[0] - one.place[0], other.place[1] - one.place[1]
-    if abs(cross) < 1e-12:
-        off = u[0] * dy - u[1] * dx
+    turn, off = u[0] * v[1] - u[1] * v[0], dx * v[1] - dy * v[0]  # how far the first line's point is to the left of the other
+    if abs(turn) * reach < 2 * abs(off) or abs(turn) < 1e-12:
+        # They meet nowhere, or so far out that one of the bisectors is not seen: what is on the first line's side of the other one.
         if off == 0:
             raise Undefined("the two lines coincide")
-        middle = one.place[0] - u[1] * off / 2, one.place[1] + u[0] * off / 2
-        # The half plane in which the first line is.
-        return [_half_plane(middle, u if off < 0 else (-u[0], -u[1]), reach)]
-    share = (dx * v[1] - dy * v[0]) / cross
+        nx, ny = -u[1] - v[1], u[0] + v[0]
+        size = _length(nx, ny)
+        middle = one.place[0] - off * nx / size / size, one.place[1] - off * ny / size / size
+        return [_half_plane(middle, (ny, -nx) if off > 0 else (-ny, nx), reach)]
+    share = off / turn
     at = one.place[0] + share * u[0], one.place[1] + share * u[1]
     # Half way between the directions, and square to that.
     bisectors = [(u[0] + v[0], u[1] + v[1]), (u[0] - v[0], u[1] - v[1])]
-    p, q = ((way[0] / hypot(*way), way[1] / hypot(*way)) for way in bisectors)
+    p, q = ((way[0] / _length(*way), way[1] / _length(*way)) for way in bisectors)
     # The first line lies between them in the angle from q to p, or its opposite.
     rings = []
     for sign in (1, -1):

@@ -8,8 +8,7 @@ from ..board.board import Board
 from ..display.text import rounded_text, unit_text
 from ..kinds import CONDITION, POLYGON, REGION, join
 from ..language.printing import number_text, phrase
-from ..regions.outlines import ALL, NONE
-from ..regions.region import Region
+from ..regions.region import ALL, NONE, Region
 
 #: Of more conditions it is not looked which few of them clash.
 _FEW = 14

@@ -45,7 +45,6 @@ class LiveBoard:
         #: Who sees what is told here without being at the board (see ``web.classroom``).
         self.onlookers = set()
         self.lifted_for_all = frozenset()
-        self.not_drawn = ()
         self._lessons = lessons
         self._lock = asyncio.Lock()
         self._drags = Drags()

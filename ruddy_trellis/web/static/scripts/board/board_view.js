@@ -150,7 +150,7 @@ export class BoardView {
     line.on("moved", ({ items, seq, held, seen }, text) => {
       if (seq === undefined && !seen) this.near?.stale(); // somebody else moves something; of another view nothing has changed
       // What is held near is further on already; the last place of a drag is told by the server as well.
-      if (seq !== undefined && this.holding.isPast(seq, held)) return this.showElsewhere(items);
+      if (seq !== undefined && this.holding.isPast(seq, held)) return;
       this.drawing.move(items, text);
       this.tick(items);
       if (seq !== undefined && held && items.length) this.note("Moving…");
@@ -292,14 +292,6 @@ export class BoardView {
   }
 
   // The copy beside the drawing -----------------------------------------------------------------------------------
-
-  /** Of a place of a drag that is past already, what is not reckoned beside the drawing. */
-  showElsewhere(items) {
-    const there = items.filter(({ id }) => this.near?.elsewhere.has(id));
-    if (!there.length) return;
-    this.drawing.move(there);
-    this.tick(there);
-  }
 
   /** The covers of these things are lifted, for this person. */
   lift(ids) {

@@ -21,7 +21,7 @@ export class Foreseen {
   sent(kind, content) {
     const { near, line, holding, running } = this.view;
     const isAlone = line.known.size === 1 && !this.act; // what else is on its way may change what this one does
-    if (!FORESEEN.has(kind) || !isAlone || line.took < NEAR_ENOUGH || !near?.isWhole || holding.is || running?.length) return;
+    if (!FORESEEN.has(kind) || !isAlone || line.took < NEAR_ENOUGH || !near?.fresh || holding.is || running?.length) return;
     if (this.left > 0) this.left -= 1;
     else {
       this.act = { once: content.once, at: performance.now(), changed: null, back: null };

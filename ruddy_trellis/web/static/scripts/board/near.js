@@ -29,7 +29,6 @@ export class Near {
     this.changes = 0; // how many changes of the board were heard of
     this.hasTool = false; // whether the copy has the tool that is in the hand
     this.prompts = 0; // how many prompts were heard of
-    this.elsewhere = new Set(); // the ids of what the server shows
     this.newest = null; // where what is held is to be, while another place is reckoned
     this.busy = false;
     this.worker = new Worker(new URL("../near/worker.js", import.meta.url), { type: "module" });
@@ -54,7 +53,6 @@ export class Near {
       if (this.alone) this.openAlone(this.alone);
       else this.renew();
     } else if (kind === "opened") {
-      this.elsewhere = new Set(JSON.parse(text));
       this.know(number === this.changes);
       if (this.alone) this.acts.alone();
       this.alone = null;
@@ -147,14 +145,9 @@ export class Near {
     this.worker?.postMessage({ kind: "prompt", number: this.prompts, text: JSON.stringify(told) });
   }
 
-  /** Whether the copy can say what lies under the pointer for that tool: the whole board is there. */
+  /** Whether the copy can say what lies under the pointer for that tool: it is as the board is. */
   get hovers() {
-    return this.isWhole && this.hasTool;
-  }
-
-  /** Whether the copy is as the board is, and has all of it. */
-  get isWhole() {
-    return this.fresh && !this.elsewhere.size;
+    return this.fresh && this.hasTool;
   }
 
   look(view) {

@@ -38,7 +38,7 @@ export class Nearby {
     if (!one) return;
     one.owed += 1;
     one.at = one.said = null;
-    if (one.slow || !this.near.isWhole) return;
+    if (one.slow || !this.near.fresh) return;
     one.at = performance.now();
     one.waits += 1;
     this.near.take(kind, content);

@@ -14,8 +14,10 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     if (kind === "pack") return postMessage({ kind: "packed", archive: await packed(places, sources) });
     const beside = await starting; // what is asked meanwhile waits its turn
     if (kind === "begin") postMessage({ kind: "ready", remembered: isRemembered });
-    else if (kind === "open") postMessage({ kind: "opened", number, text: beside.open(text) });
-    else if (kind === "foresee") postMessage({ kind: "foreseen", number, text: beside.foresee(text) });
+    else if (kind === "open") {
+      beside.open(text);
+      postMessage({ kind: "opened", number });
+    } else if (kind === "foresee") postMessage({ kind: "foreseen", number, text: beside.foresee(text) });
     else if (kind === "adopt") beside.adopt(text);
     else if (kind === "look") beside.look(text);
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
