@@ -45,6 +45,14 @@ class MadeTest(unittest.TestCase):
         self.assertEqual(says("two", "square ABCD")[-1], "ABCD is the polygon through A, B, C, D")
         self.assertEqual(says("two", "triangle ABC"), ["C is a free point", "ABC is the polygon through A, B, C"])
 
+    def test_a_condition_on_places_is_named_by_a_small_letter_that_is_nothing_yet(self):
+        for board, text, does in (("two", "j is more than 3 from A", "places_by_distance"), ("circ", "j is inside k", "places_in_shape")):
+            (new,) = understood(text, BOARDS[board]().board).new
+            self.assertEqual((new.name, new.does), ("j", does))
+        for board, text in (("two", "b is more than 3 from A"), ("two", "j is more than 3"), ("circ", "k is inside k")):
+            with self.assertRaises(Refusal, msg=text):
+                understood(text, BOARDS[board]().board)
+
     def test_new_points_are_in_general_position_and_in_view(self):
         for board_name, count in itertools.product(("empty", "two", "three"), (1, 2, 3, 4)):
             board = BOARDS[board_name]().board

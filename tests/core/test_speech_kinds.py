@@ -62,6 +62,18 @@ class KindsTest(unittest.TestCase):
         self.assertEqual(otherwise, [])
         self.assertGreater(drawn, tries(150))
 
+    def test_of_a_thing_that_is_not_there_nothing_is_drawn_but_of_a_point(self):
+        made = set()
+        for noun in sorted(TAKES):
+            for words in ("the {} of z", "P is a point on the {} of z", "the {} on z"):
+                for board in ("tri", "circ"):
+                    try:
+                        understood(words.format(noun.replace("-", " ")), BOARDS[board]().board)
+                    except Refusal:
+                        continue
+                    made.add((noun, words))
+        self.assertEqual(made, {("antipode", "the {} of z"), ("polar", "the {} of z")})
+
     def test_one_is_told_from_several_and_a_noun_from_what_it_stands_before(self):
         for text, kinds in (
             ("draw a point inside ABC", ("point",)),

@@ -27,6 +27,7 @@ from .refusals import Final, NotThere
 from .sentences import Sentence
 
 _SPAN = re.compile(r"\|?[A-Z]{2}\|?")
+_TOLD = re.compile(r"([a-z]) is ((?:at|more|less|within|nearer|inside|outside|on)\b.+)")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
 
@@ -126,9 +127,17 @@ def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Se
     return _in_english(text, board, selected, recent)
 
 
+def _condition(text: str, board: Board) -> str:
+    """What is told of a small letter that is nothing yet, as the condition on places that it may be: "j is more than 3 from P"."""
+    told = _TOLD.match(text)
+    if told is None or any(board.ids_named(name) for name in (told[1], told[1].upper())):
+        return ""
+    return f"{told[1]} is the places {told[2]}"
+
+
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
     first = first_read(text)
-    for one in dict.fromkeys((first, plain(first))):
+    for one in dict.fromkeys((first, plain(first), _condition(first, board))):
         if (canonical := canonical_in(one, board)) is not None:
             return Heard(tuple(said(canonical, board)))
     try:

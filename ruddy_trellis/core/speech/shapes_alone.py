@@ -178,8 +178,8 @@ def _check_with(node: Described) -> None:
 
 
 def _are_corners(node: Described, part: Named) -> bool:
-    """Whether a name is that of all corners of a shape, or of no points at all."""
-    return not part.points or len(part.points) >= max(3, CORNER_COUNTS[node.head] - 1)
+    """Whether a name is that of all corners of a shape."""
+    return len(part.points) >= max(3, CORNER_COUNTS[node.head] - 1)
 
 
 def _with_article(node: Described) -> str:

@@ -183,6 +183,8 @@ def _straights(t: Things, node: Described) -> list[str]:
             spans = [()]
         if all(len(span) == 2 for span in spans):
             return [straight_between(t, key, span) for span in spans]
+    if one is node.role("of", "between", "on"):
+        raise Stray(f"A {node.head} is said by two points, or by one that it goes through.")
     # A line through one point only: any that goes through it.
     point = t.aside(lambda: t.point(one))
     second = t.aside(lambda: t.b.free_point(fits=None))
