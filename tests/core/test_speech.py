@@ -49,9 +49,10 @@ class MadeTest(unittest.TestCase):
         for board, text, does in (("two", "j is more than 3 from A", "places_by_distance"), ("circ", "j is inside k", "places_in_shape")):
             (new,) = understood(text, BOARDS[board]().board).new
             self.assertEqual((new.name, new.does), ("j", does))
-        for board, text in (("two", "j is more than 3"), ("circ", "k is inside k")):
-            with self.assertRaises(Refusal, msg=text):
-                understood(text, BOARDS[board]().board)
+            told = [answer.get("words") or "" for answer in Alone(BOARDS[board]().board).do(t="say", text=text)]
+            self.assertIn("j is the places", told[-1])
+        with self.assertRaises(Refusal):
+            understood("j is more than 3", BOARDS["two"]().board)
 
     def test_new_points_are_in_general_position_and_in_view(self):
         for board_name, count in itertools.product(("empty", "two", "three"), (1, 2, 3, 4)):

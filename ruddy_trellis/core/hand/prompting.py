@@ -21,7 +21,7 @@ from ..pointing.preview import pending, preview
 from ..pointing.prompt import Prompt
 from ..pointing.taking import alternatives, what_at
 from ..refusal import Refusal
-from ..speech.hearing import Heard, heard, is_canonical, understood
+from ..speech.hearing import Heard, canonical_in, heard, understood
 from ..speech.in_tongue import said_in_tongue
 from ..speech.not_taken import ActRefused, NotSaid
 from ..speech.paragraphs import is_paragraph, paragraph, sentences_of
@@ -248,7 +248,7 @@ _DONE_AT_ONCE = re.compile(
 
 
 def _heard_in_english(hand, text: str) -> Heard | Doing:
-    if is_canonical(text, hand.board):
+    if canonical_in(text, hand.board) is not None:
         return understood(text, hand.board)
     if _DONE_AT_ONCE.match(text):
         with suppress(Refusal):

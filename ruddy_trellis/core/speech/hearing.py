@@ -104,10 +104,12 @@ def first_read(text: str) -> str:
 
 
 def canonical_in(text: str, board: Board) -> str | None:
-    """The sentence of the catalogue that a text is, without what leads to an equation; None where it is none."""
+    """The sentence of the catalogue that a text is, without what leads to an equation, or with what a condition begins with; None where
+    it is none."""
     text = text.strip()
     led = DRAW_EQUATION.match(text)
-    return next((one for one in (text, text[led.end() :] if led else "") if one and is_canonical(one, board)), None)
+    ways = (text, text[led.end() :] if led else "", _condition(text, board))
+    return next((one for one in ways if one and is_canonical(one, board)), None)
 
 
 def understood(text: str, board: Board, selected: Sequence[str] = (), recent: Sequence[str] = ()) -> Heard:
@@ -137,7 +139,7 @@ def _condition(text: str, board: Board) -> str:
 
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
     first = first_read(text)
-    for one in dict.fromkeys((first, plain(first), _condition(first, board))):
+    for one in dict.fromkeys((first, plain(first))):
         if (canonical := canonical_in(one, board)) is not None:
             return Heard(tuple(said(canonical, board)))
     try:
