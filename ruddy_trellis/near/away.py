@@ -105,7 +105,8 @@ class Away(Lone):
         if moved and self.is_away:
             patch = self._done[-1]
             numbers = {step.id: list(at) for _, step in patch.after if (at := numbers_of(step))}
-            self._note({"kind": "move", "numbers": numbers}, patch)
+            near = {step.id: list(at) for _, step in patch.after if (at := step.fills.get("near"))}
+            self._note({"kind": "move", "numbers": numbers, **({"near": near} if near else {})}, patch)
         return moved
 
     def _tell_changes(self) -> None:

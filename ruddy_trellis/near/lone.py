@@ -81,7 +81,7 @@ class Lone(Alone):
 
     def _perform(self, act: acts.Act) -> Any:
         match act:
-            case acts.Shift(_):
+            case acts.Shift(_, _):
                 return self._shifted(super()._perform(act))
             case acts.ShowFrames(frames, _):
                 self._shown = self._shown or frames

@@ -1,13 +1,14 @@
 """The hand beside the drawing: with the server far away a drag answers at once, and what it comes to is what the server keeps."""
 
 import json
+import math
 import time
 
 from playwright.sync_api import expect
 
 from ruddy_trellis.core.board.copying import steps_and_settings
 from tests.near.drags import apart, messages, told
-from tests.near.test_near import SAMPLED_SHARE, boards, is_sampled
+from tests.near.test_near import ELLIPSES, SAMPLED_SHARE, THE_WAY, boards, is_sampled, on_the_way
 
 from .board_page import BoardPage
 from .served import long_walk
@@ -95,6 +96,19 @@ class NearTest(SlowLineTest):
             page.mouse.up()
             b.settle()
         self.assertIn("is the midpoint of AC", "\n".join(b.working()))
+
+    def test_a_crossing_stays_where_it_was_followed_to(self):
+        """The server hears of few places on the way, from which it would follow it elsewhere."""
+        b = self.opened(*ELLIPSES)
+        page = self.page
+        page.mouse.move(*b.pixel(*THE_WAY[0]))
+        page.mouse.down()
+        for place in on_the_way():
+            page.mouse.move(*b.pixel(*place))
+            page.wait_for_timeout(8)
+        page.mouse.up()
+        b.settle()
+        self.assertLess(math.dist(b.value("X"), (2.6, 2.4)), 0.5)
 
     @long_walk
     def test_of_a_drag_at_which_nobody_else_looks_the_server_hears_little(self):

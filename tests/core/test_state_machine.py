@@ -72,7 +72,10 @@ class BoardMachine(RuleBasedStateMachine):
             points = [value for step, value in zip(self.alone.board.steps, self.alone.board.values) if step.makes == "point" and value]
             for seq in range(2):
                 to = chooser.one([*points, (9.5e6, -9.5e6), (0.0, 0.0)]) if chooser.chance(6) else chooser.place()
-                self.alone.do(t="drag", to=list(to), seq=seq)
+                near = {
+                    step.id: [*chooser.place(), *(chooser.place() if chooser.chance(3) else ())] for step in self.alone.board.steps[-4:]
+                }
+                self.alone.do(t="drag", to=list(to), seq=seq, near=near if chooser.chance(4) else {})
                 check(self.alone.board, self.alone.extent)
             if chooser.chance(9):
                 self.alone.do(t="drop")

@@ -30,6 +30,7 @@ def act(numbers: random.Random, ids: list[str]) -> dict[str, Any]:
     some = numbers.sample(ids, min(len(ids), numbers.randint(1, 3))) if ids else ["s1"]
     made: list[dict[str, Any]] = [
         {"t": "grab", "ids": some, "at": at}, {"t": "drag", "to": at, "seq": 1}, {"t": "drag", "to": [1e7, -1e7], "seq": 1},
+        {"t": "drag", "to": at, "seq": 1, "near": {some[0]: at}},
         {"t": "drop"}, {"t": "say", "text": numbers.choice(_SAID), "take": numbers.random() < 0.5}, {"t": "select", "ids": some},
         {"t": "offer", "number": numbers.randint(0, 8)}, {"t": "tool", "key": numbers.choice([*_TOOLS, None])}, {"t": "back"},
         {"t": "finish"}, {"t": "click", "at": at, "reach": 0.2}, {"t": "hover", "at": at, "reach": 0.2}, {"t": "undo"}, {"t": "redo"},

@@ -3,17 +3,19 @@
 import gzip
 import io
 import json
+import math
 import random
 import subprocess
 import sys
 import unittest
 import zipfile
 from functools import cache
+from itertools import pairwise
 
 from ruddy_trellis.core.board.copying import as_students_may_have_it, board_of, steps_and_settings
 from ruddy_trellis.core.catalogue import CATALOGUE
 from ruddy_trellis.core.display import display
-from ruddy_trellis.core.edits import LookChanges, Restyle
+from ruddy_trellis.core.edits import LookChanges, Move, Restyle
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.figure import Figure
 from ruddy_trellis.core.hand import Alone, StudentHand
@@ -21,6 +23,7 @@ from ruddy_trellis.core.kinds import CONIC, FAMILY, LOCUS
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.demo import demo_lessons
 from ruddy_trellis.near import shipping
+from ruddy_trellis.near.away import Away
 from ruddy_trellis.near.beside import Beside
 from ruddy_trellis.near.compiled import compiled
 from ruddy_trellis.web.options import Options
@@ -105,6 +108,72 @@ class SameTest(unittest.TestCase):
         self.assertEqual(*said)
         self.assertIn("5.00", said[0][1])
         self.assertRegex(said[0][1], r'"points":\[-\d{3,}')
+
+
+#: Where the crossing X of two ellipses goes, while the focus D of one of them is moved, depends on the way.
+ELLIPSES = (
+    "A = (-3, 0)", "B = (3, 0)", "C = (0, 3)", "e is the ellipse with foci A and B through C", "D = (0, -3)", "E = (1, 3)", "F = (3, 1)",
+    "h is the ellipse with foci D and E through F", "X is where e meets h, first crossing",
+)  # fmt: skip
+THE_WAY = ((0, -3), (4.25, 4.5), (3.9, -4.2), (0.9, -0.8), (0.3, -3.7))
+
+
+def on_the_way():
+    """Places along it, a short way apart."""
+    for (px, py), (qx, qy) in pairwise(THE_WAY):
+        for number in range(1, 31):
+            yield px + (qx - px) * number / 30, py + (qy - py) * number / 30
+
+
+class FollowedTest(unittest.TestCase):
+    def setUp(self):
+        figure = Figure()
+        for words in ELLIPSES:
+            figure.say(words)
+        self.text = json.dumps(steps_and_settings(figure.board))
+
+    def held(self):
+        alone = Alone(board_of(json.loads(self.text)))
+        alone.do(t="grab", ids=["s5"], at=THE_WAY[0])
+        return alone
+
+    def test_the_server_takes_over_where_a_copy_has_followed_a_crossing_to(self):
+        here, there, unaware = self.held(), self.held(), self.held()
+        for place in on_the_way():
+            (told,) = here.do(t="drag", to=place, seq=1)
+        for alone, near in ((there, json.loads(json.dumps(told["near"]))), (unaware, {})):
+            alone.do(t="drag", to=THE_WAY[-1], seq=1, near=near)
+        self.assertEqual(there.board.value("s9"), here.board.value("s9"))
+        self.assertGreater(math.dist(here.board.value("s9"), unaware.board.value("s9")), 1)
+        there.do(t="drop")
+        self.assertEqual(there.board.value("s9"), here.board.value("s9"))
+
+    def test_what_was_followed_without_a_line_is_sent_with_where_it_went(self):
+        away = Away(board_of(json.loads(self.text)))
+        away.leave()
+        away.answered({"t": "grab", "ids": ["s5"], "at": THE_WAY[0]})
+        for place in on_the_way():
+            away.answered({"t": "drag", "to": place, "seq": 1})
+        away.answered({"t": "drop"})
+        (note,) = json.loads(json.dumps(away.unsent))
+        board = board_of(json.loads(self.text))
+        start = board.copy()
+        patch = perform(board, Move(**note["edit"]))
+        self.assertEqual(board.value("s9"), away.board.value("s9"))
+        for near in ({}, {"s9": [1.0, 1.0]}, {"s9": [float("nan"), 1.0]}, {"s9": [1.0]}, {"s9": [1e300, -1e300, 0, 9]}):
+            other = start.copy()
+            perform(other, Move(numbers=note["edit"]["numbers"], near=near))
+            self.assertGreater(math.dist(board.value("s9"), other.value("s9")), 1, near)
+        patch.reversed().apply(board)
+        self.assertEqual(board.steps, start.steps)
+
+    def test_what_is_no_crossing_there_is_not_taken_over(self):
+        plain = self.held()
+        plain.do(t="drag", to=(1, -3), seq=1)
+        for near in ({"s9": [1.0, 1.0]}, {"s9": [1e7, -1e7, 3, 0]}, {"s4": [0, 0]}, {"s5": [2, 2]}, {"s99": [0, 0]}, {"s9": [0, 0, 0]}):
+            alone = self.held()
+            alone.do(t="drag", to=(1, -3), seq=1, near=near)
+            self.assertEqual(alone.board.steps, plain.board.steps, near)
 
 
 class ToolsTest(unittest.TestCase):

@@ -17,6 +17,13 @@ from .structure import Structure
 
 #: How many sets of pegs are remembered with all that hangs on them; a drag asks for the same set again and again.
 _REMEMBERED = 64
+#: What is followed is at one place where two are nearer than this, as a share of their size.
+_ONE_PLACE = 1e-6
+
+
+def _are_one(one: Sequence[float], other: Sequence[float]) -> bool:
+    """Whether two places of what is followed are as good as one."""
+    return len(one) == len(other) and all(abs(p - q) <= _ONE_PLACE * (1 + abs(p) + abs(q)) for p, q in zip(one, other))
 
 
 class Board(Structure):
@@ -292,6 +299,22 @@ class Board(Structure):
         below = self._below_of(tuple(sorted(self._place[id] for id in numbers_by_id)))
         self._compute(below)
         return [self.steps[place].id for place in below]
+
+    def follow_to(self, near: Mapping[str, Sequence[float]]) -> None:
+        """Take over where somebody else has followed steps to who moved the same pegs here in smaller steps: of each that is followed, if
+        that is one of the places at which it can be now. What hangs on them is computed anew."""
+        for place in sorted(self._place[id] for id in near if id in self._place):
+            step, plan = self.steps[place], self._plans[place]
+            at = tuple(map(float, near[step.id]))
+            is_place = len(at) in (2, 4) and max(map(abs, at)) <= FAR  # of real or complex numbers
+            if plan.follow is None or at == plan.numbers or not is_place:
+                continue
+            step, plan = followed(
+                step.with_(fills={**step.fills, "near": at}), plan.with_numbers(at), self.values, self._followed.get(step.id)
+            )
+            if _are_one(plan.numbers, at):
+                self.steps[place], self._plans[place] = step, plan
+                self._compute(self._below_of((place,)))
 
     def value_of(self, does: str, fills: Mapping[str, Any]) -> Any:
         """The value that a step would have if it were made now, or None."""

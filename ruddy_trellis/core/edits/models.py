@@ -41,10 +41,12 @@ class Add(_Edit):
 
 
 class Move(_Edit):
-    """Give points other typed numbers: a free point its coordinates, a sliding one its place."""
+    """Give points other typed numbers: a free point its coordinates, a sliding one its place. ``near`` is where what has to be followed
+    has come to on the way, where somebody has followed it."""
 
     kind: Literal["move"] = "move"
     numbers: dict[Id, list[Number]] = Field(min_length=1, max_length=limits.EDIT_THINGS)
+    near: dict[Id, list[Number]] = Field(default={}, max_length=limits.EDIT_THINGS)
 
 
 class Rename(_Edit):

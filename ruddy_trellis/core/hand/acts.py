@@ -5,7 +5,7 @@ back as the value of its ``yield``, and a Refusal is raised there where the act 
 """
 
 from collections.abc import Callable, Generator, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any, TypeAlias
 
 from ..seen import Items
@@ -35,9 +35,14 @@ class Hold:
 
 @dataclass(frozen=True)
 class Shift:
-    """Move the pegs that are held. Gives the refreshed items, or None where nothing is held any more."""
+    """Move the pegs that are held. Gives the refreshed items, or None where nothing is held any more.
+
+    Attributes:
+        near: where what is followed was followed to by who moved them in smaller steps.
+    """
 
     numbers: dict[str, tuple[float, ...]]
+    near: dict[str, tuple[float, ...]] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)

@@ -80,8 +80,8 @@ class Alone:
                 return self._applied(prepare(self.board, edit))
             case acts.Hold(ids):
                 self._drags.start(self, self.board, ids)
-            case acts.Shift(numbers):
-                return self._drags.move(self, self.board, self.extent, numbers)
+            case acts.Shift(numbers, near):
+                return self._drags.move(self, self.board, self.extent, numbers, near)
             case acts.LetGo():
                 return self._keep()
             case acts.Undo():

@@ -49,14 +49,23 @@ class Drags:
             new.move(at)
         return bool(at)
 
-    def move(self, owner: Hashable, board: Board, extent: Extent, numbers: dict[str, tuple[float, ...]]) -> Items | None:
-        """Move what is held. Returns the refreshed items, or None where nothing is held any more."""
+    def move(
+        self, owner: Hashable, board: Board, extent: Extent, numbers: dict[str, tuple[float, ...]], near: dict[str, tuple[float, ...]]
+    ) -> Items | None:
+        """Move what is held. Returns the refreshed items, or None where nothing is held any more.
+
+        Args:
+            near: where what has to be followed was followed to by a copy; of what hangs on what is held.
+        """
         pegs, _, rows = self._held.get(owner, (set(), {}, []))
         if not pegs or any(id not in board for id in pegs):
             return None  # someone else took it away
         if not numbers:
             return []
-        items = refreshed(board, extent, board.move({id: tuple(map(_bounded, at)) for id, at in numbers.items() if id in pegs}))
+        moved = board.move({id: tuple(map(_bounded, at)) for id, at in numbers.items() if id in pegs})
+        if near:
+            board.follow_to({id: at for id, at in near.items() if id in moved})
+        items = refreshed(board, extent, moved)
         if board.settings.logging and board.settings.log:
             row = logged_row(board)
             if len(rows) < limits.LOG_ROWS and (not rows or rows[-1] != row):

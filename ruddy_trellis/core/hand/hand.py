@@ -75,6 +75,8 @@ class Hand:
         self.selected: list[str] = []
         self.offers: list[Offer] = []
         self.drag: Drag | None = None
+        #: What hangs on what is dragged and has to be followed.
+        self.followers: list[str] = []
         #: What the readings said that hang on what is dragged, when it was taken hold of.
         self.readings: dict[str, str] = {}
         self.lifted: set[str] = set()

@@ -15,6 +15,9 @@ Reach = Annotated[float, Field(gt=0, le=1e6)]
 Text = Annotated[str, Field(max_length=20_000)]
 
 
+#: Where something is followed to: a point, or one of complex coordinates.
+Followed = Annotated[tuple[Coordinate, ...], Field(min_length=2, max_length=4)]
+
 #: What an edit is known by to whoever asked for it.
 Key = Annotated[str, Field(pattern=r"^[a-z0-9-]{8,60}$")]
 
@@ -34,9 +37,12 @@ class Grab(_Message):
 
 
 class Drag(_Message):
+    """What is held goes to a place. ``near`` is where a copy has followed to what has to be followed."""
+
     t: Literal["drag"]
     to: Place
     seq: Annotated[int, Field(ge=0, le=2**53)]
+    near: Annotated[dict[Annotated[str, Field(max_length=20)], Followed], Field(max_length=limits.EDIT_THINGS)] = {}
 
 
 class Drop(_Message):

@@ -32,7 +32,7 @@ def take_hold(hand, message: messages.Grab) -> Doing:
         yield {"t": "stuck", "words": refusal.sentence, "lights": roots(board, ids[0])}
         return
     yield Hold(drag.ids)
-    hand.drag = drag
+    hand.drag, hand.followers = drag, board.followers(drag.ids)
     hand.readings = _readings_below(board, drag.ids)
 
 
@@ -44,8 +44,12 @@ def drag(hand, message: messages.Drag) -> Doing:
         if items is None:
             yield from let_go(hand, None)  # of several that were held one may be gone: what the others have moved is kept
         elif numbers := hand.drag.numbers(hand.board, message.to):
-            items = yield Shift(nicely(hand.board, numbers))
-    yield {"t": "moved", "seq": message.seq, "items": items or [], "held": items is not None}
+            items = yield Shift(nicely(hand.board, numbers), message.near)
+    moved = {"t": "moved", "seq": message.seq, "items": items or [], "held": items is not None}
+    followed = (
+        {id: near for id in hand.followers if id in hand.board and (near := hand.board.step(id).fills.get("near"))} if items else None
+    )
+    yield moved | {"near": followed} if followed else moved
 
 
 def let_go(hand, message: messages.Drop | None) -> Doing:

@@ -109,8 +109,8 @@ class Connection:
     async def _perform(self, act):
         live = self.live
         match act:
-            case acts.Shift(numbers):
-                return self._shift(numbers)
+            case acts.Shift(numbers, near):
+                return self._shift(numbers, near)
             case acts.Change(edit, key) if key or self._once is None:
                 return await live.change(edit, key)
             case acts.Change(edit):
@@ -160,8 +160,8 @@ class Connection:
                 await self._stop()
         return None
 
-    def _shift(self, numbers):
-        items = self.live.shift(self, numbers)
+    def _shift(self, numbers, near):
+        items = self.live.shift(self, numbers, near)
         if self._running and items:
             moved = self._running.running.moved()
             items = [item for item in items if item["id"] not in moved]

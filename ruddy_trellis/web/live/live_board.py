@@ -348,9 +348,13 @@ class LiveBoard:
         """Take hold of pegs for a connection."""
         self._drags.start(connection, self.board, ids)
 
-    def shift(self, connection, numbers):
-        """Move what a connection holds. Returns the refreshed items, or None where it holds nothing any more."""
-        items = self._drags.move(connection, self.board, self.extent, numbers)
+    def shift(self, connection, numbers, near=None):
+        """Move what a connection holds. Returns the refreshed items, or None where it holds nothing any more.
+
+        Args:
+            near: where its copy has followed to what has to be followed.
+        """
+        items = self._drags.move(connection, self.board, self.extent, numbers, near or {})
         if items:
             self._moved.update(item["id"] for item in items)
             for other in (*self.connections, *self.onlookers):

@@ -25,7 +25,10 @@ export class Holding {
     this.is = true;
     this.drags.clear();
     this.isNear = !!near?.fresh && !running?.length;
-    if (this.isNear) near.take("grab", { ids, at });
+    if (this.isNear) {
+      near.reached = null;
+      near.take("grab", { ids, at });
+    }
     line.send("grab", { ids, at });
   }
 
@@ -44,8 +47,16 @@ export class Holding {
   /** The server hears where what is held is by now. */
   tell() {
     this.telling = undefined;
-    if (this.is && this.to) this.drags.offer({ to: this.to });
-    this.to = null;
+    if (!this.is || !this.to) return;
+    const reached = this.reached();
+    this.drags.offer(reached ?? { to: this.to });
+    if (!reached || reached.to === this.to) this.to = null;
+  }
+
+  /** Where what is held has been reckoned to be, with where what has to be followed was then: the server, which sees fewer places, would
+   *  follow it otherwise. Nothing where nothing has to be followed. */
+  reached() {
+    return this.isNear ? this.view.near.reached : null;
   }
 
   /** Others have come to look, or all of them have gone. */
@@ -64,6 +75,8 @@ export class Holding {
     this.telling = undefined;
     const to = this.to ?? this.drags.next?.to;
     this.to = null;
+    const reached = this.reached();
+    if (reached) line.send("drag", { ...reached, seq: ++this.sequence });
     if (to) line.send("drag", { to, seq: ++this.sequence });
     if (this.isNear) {
       near.newest = null;

@@ -30,6 +30,8 @@ export class Near {
     this.hasTool = false; // whether the copy has the tool that is in the hand
     this.prompts = 0; // how many prompts were heard of
     this.newest = null; // where what is held is to be, while another place is reckoned
+    this.place = null; // the place that is reckoned
+    this.reached = null; // the last place that was, with where what has to be followed has come to
     this.busy = false;
     this.worker = new Worker(new URL("../near/worker.js", import.meta.url), { type: "module" });
     this.worker.onmessage = ({ data }) => this.told(data);
@@ -174,6 +176,7 @@ export class Near {
     if (this.busy) this.newest = to;
     else {
       this.busy = true;
+      this.place = to;
       this.take("drag", { to, seq: 0 });
     }
   }
@@ -186,6 +189,7 @@ export class Near {
     const moved = answers.find((answer) => answer.t === "moved");
     if (!moved) return;
     this.busy = false;
+    this.reached = moved.near ? { to: this.place, near: moved.near } : null;
     const { newest } = this;
     this.newest = null;
     if (newest) this.drag(newest);
