@@ -81,7 +81,7 @@ class Away(Lone):
         match act:
             case acts.BringBack(_) | acts.LookBack(_):
                 raise Refusal(f"{self.lacking}.")
-            case acts.Change(edit, key):
+            case acts.Change(edit, key) if self.is_away:
                 patch = super()._perform(act)
                 self._note({**edit.model_dump(exclude_unset=True), "kind": edit.kind}, patch, key)
                 return patch
@@ -103,11 +103,14 @@ class Away(Lone):
     def _keep(self) -> bool:
         moved = super()._keep()
         if moved and self.is_away:
-            patch = self._done[-1]
-            numbers = {step.id: list(at) for _, step in patch.after if (at := numbers_of(step))}
-            near = {step.id: list(at) for _, step in patch.after if (at := step.fills.get("near"))}
-            self._note({"kind": "move", "numbers": numbers, **({"near": near} if near else {})}, patch)
+            self._note(_as_move(self._done[-1]), self._done[-1])
         return moved
+
+    def _stop(self) -> None:
+        count = len(self._done)
+        super()._stop()
+        if not self.is_away and len(self._done) > count:
+            self.told.append({"t": "ran", "edit": _as_move(self._done[-1])})
 
     def _tell_changes(self) -> None:
         if self.is_away:
@@ -119,3 +122,10 @@ class Away(Lone):
         if notes[0]:  # else the server knows of it
             notes[1].append(notes[0].pop())
         return words
+
+
+def _as_move(patch: Patch) -> dict[str, Any]:
+    """A patch of pegs that were moved as the edit that the server is asked for."""
+    numbers = {step.id: list(at) for _, step in patch.after if (at := numbers_of(step))}
+    near = {step.id: list(at) for _, step in patch.after if (at := step.fills.get("near"))}
+    return {"kind": "move", "numbers": numbers, **({"near": near} if near else {})}

@@ -37,8 +37,10 @@ class Beside:
         """Make the copy anew from what the server tells of the board. Raises Refusal where a step cannot be made here."""
         board = board_of(json.loads(text))
         before, self._alone = self._alone, Away(board)
-        if before is not None and _are_alike(before.board, board):
-            self._alone.remember(before)
+        if before is not None:
+            self._alone.run_on(before)
+            if _are_alike(before.board, board):
+                self._alone.remember(before)
         self._ahead.clear()
         self._known = None
         self._alone.view = self._view or board.settings.view
@@ -126,6 +128,11 @@ class Beside:
             there.unsent.clear()
             self._alone, self._known = there, (there.view, there.last_told)
             there.view = self._view or there.view
+
+    def run(self, text: str) -> str:
+        """Run motions beside the drawing, or stop them, or answer what is asked of the board. Gives what ``do`` gives; once motions have
+        stopped, an answer "ran" has the edit that the server is to be asked for."""
+        return self._lone.as_told(self._lone.answered(json.loads(text)))
 
     # Without the line -------------------------------------------------------------------------------------------
 

@@ -165,6 +165,10 @@ class Lone(Alone):
                 self._perform(acts.Change(Move(numbers=there)))
         self.told.append(self.whole())
 
+    def run_on(self, before: "Lone") -> None:
+        """What runs on a board like this one runs on here."""
+        self._running = before._running
+
     def due(self) -> float | None:
         """In how many seconds there is something to go on with; None where there is nothing."""
         if self._shown is not None:

@@ -110,6 +110,52 @@ class NearTest(SlowLineTest):
         b.settle()
         self.assertLess(math.dist(b.value("X"), (2.6, 2.4)), 0.5)
 
+    def test_motions_run_beside_the_drawing_and_where_they_stop_is_kept(self):
+        b = self.opened(
+            "A = (0, 0)", "B = (6, 0)", "C = (1, 3)", "t is a dial from 0 to 1 in steps of 0.01 at 0.2",
+            "P is the point t of the way from A to B", "m is the motion of t, to and fro, in 4 seconds",
+        )  # fmt: skip
+        page, start = self.page, b.value("t")
+        page.keyboard.press("Escape")
+        page.mouse.click(*b.pixel(-3, -2))
+        with self.held():
+            page.evaluate("drawn.length = 0")
+            page.keyboard.press(".")
+            page.wait_for_function("() => drawn.length > 20")
+            # Something else is dragged meanwhile, at once.
+            page.mouse.move(*b.pixel(1, 3))
+            page.mouse.down()
+            for step in range(1, 9):
+                page.mouse.move(*b.pixel(1 + step / 8, 3))
+                page.wait_for_timeout(16)
+        page.mouse.up()
+        b.settle()
+        self.assertEqual([round(part, 6) for part in b.value("C")], [2, 3])
+        self.assertEqual(b.value("t"), start, "the motion still runs")
+        page.wait_for_timeout(1500)  # the copy is made anew, and it runs on there
+        with self.held():
+            page.evaluate("drawn.length = 0")
+            page.wait_for_function("() => drawn.length > 20")
+            page.keyboard.press(".")
+            page.wait_for_function("() => document.querySelector('#saved').textContent !== 'Running…'")
+        b.settle()
+        stopped = b.value("t")
+        self.assertNotEqual(stopped, start)
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        page.keyboard.press("Control+z")
+        b.settle()
+        self.assertEqual(b.value("t"), start)
+        # It is stopped by a sentence too, which the server reads.
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        page.mouse.click(*b.pixel(-3, -2))
+        page.keyboard.press(".")
+        page.locator("#saved", has_text="Running").wait_for()
+        page.wait_for_timeout(600)
+        b.say("stop")
+        page.locator("#saved", has_text="Saved").wait_for()
+        b.settle()
+        self.assertNotEqual(b.value("t"), start)
+
     @long_walk
     def test_of_a_drag_at_which_nobody_else_looks_the_server_hears_little(self):
         self.line.delay = 0.0

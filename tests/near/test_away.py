@@ -169,7 +169,7 @@ class AwayTest(WebTest):
                 is_left |= bool(message.get("key")) and CATALOGUE[message["key"]].makes == "claim"
                 way = message.get("text", message["t"])
                 is_left |= not {"undo": beside._lone._done, "redo": beside._lone._undone}.get(way, True)  # of another copy
-                if is_left or message["t"] not in ("say", "click", "edit", "put", "tool", "back", "finish", "undo", "redo"):
+                if is_left or message["t"] not in ("say", "click", "edit", "put", "nudge", "tool", "back", "finish", "undo", "redo"):
                     continue
                 steps[way] += 1
                 found = json.loads(beside.foresee(json.dumps(message)))

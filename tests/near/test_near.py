@@ -7,10 +7,12 @@ import math
 import random
 import subprocess
 import sys
+import time
 import unittest
 import zipfile
 from functools import cache
 from itertools import pairwise
+from unittest.mock import patch
 
 from ruddy_trellis.core.board.copying import as_students_may_have_it, board_of, steps_and_settings
 from ruddy_trellis.core.catalogue import CATALOGUE
@@ -174,6 +176,51 @@ class FollowedTest(unittest.TestCase):
             alone = self.held()
             alone.do(t="drag", to=(1, -3), seq=1, near=near)
             self.assertEqual(alone.board.steps, plain.board.steps, near)
+
+
+class RunningTest(unittest.TestCase):
+    def test_a_motion_runs_at_the_copy_runs_on_at_the_next_and_tells_where_it_stopped(self):
+        figure = Figure()
+        for words in (
+            "A = (0, 0)",
+            "B = (6, 0)",
+            "t is a dial from 0 to 1 in steps of 0.01 at 0.2",
+            "m is the motion of t, to and fro, in 4 seconds",
+        ):
+            figure.say(words)
+        beside, clock = Beside(), [100.0]
+        beside.open(json.dumps(steps_and_settings(figure.board)))
+        with patch.object(time, "monotonic", lambda: clock[0]):
+            begun = json.loads(beside.run('{"t": "play"}'))
+            self.assertEqual(begun["answers"], [{"t": "playing", "ids": ["s4"]}])
+            self.assertEqual([answer["t"] for answer in json.loads(beside.go_on())["answers"]], ["frames"])
+            clock[0] += 0.5
+            figure.say("C = (1, 1)")
+            beside.open(json.dumps(steps_and_settings(figure.board)))  # the board has changed meanwhile
+            self.assertEqual([answer["t"] for answer in json.loads(beside.go_on())["answers"]], ["frames"])
+            clock[0] += 0.5
+            stopped = json.loads(beside.run('{"t": "pause"}'))
+        self.assertIsNone(stopped["due"])
+        self.assertEqual([answer["t"] for answer in stopped["answers"]], ["playing", "board", "ran"])
+        perform(figure.board, Move(**stopped["answers"][-1]["edit"]))
+        self.assertAlmostEqual(figure.board.value("s3"), 0.45, delta=0.06)
+        self.assertEqual(json.loads(beside.run('{"t": "pause"}'))["answers"], [])
+
+    def test_a_question_on_the_board_is_answered_at_the_copy(self):
+        figure = Figure()
+        for words in (
+            "A = (0, 0)",
+            "B = (4, 0)",
+            "C = (1, 1)",
+            "j is the places nearer to A than to B",
+            "z is the region where all of j hold",
+        ):
+            figure.say(words)
+        figure.say("u is a question whether C is in z")
+        beside = Beside()
+        beside.open(json.dumps(steps_and_settings(figure.board)))
+        (answer,) = json.loads(beside.run('{"t": "ask", "id": "s6"}'))["answers"]
+        self.assertIn("C is in z", answer["words"])
 
 
 class ToolsTest(unittest.TestCase):

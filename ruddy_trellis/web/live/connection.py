@@ -156,6 +156,8 @@ class Connection:
                 return await apart(steps, work)
             case acts.Run(ids, from_start):
                 await self._run(ids, from_start)
+            case acts.Stop() if self._running is None:
+                self.send({"t": "playing", "ids": []})  # what runs beside the drawing stops too
             case acts.Stop():
                 await self._stop()
         return None

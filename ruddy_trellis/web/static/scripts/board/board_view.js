@@ -36,6 +36,7 @@ export class BoardView {
     this.photographs = path.replace(/live$/, "photographs/");
     this.state = {};
     this.viewTold = 0;
+    this.runsFar = false; // whether motions run at the server
 
     const scheme = location.protocol === "https:" ? "wss" : "ws";
     this.line = new Line(
@@ -76,6 +77,7 @@ export class BoardView {
   }
 
   connected(open, gone) {
+    this.runsFar = false;
     this.foreseen?.over();
     if (this.offline?.connected(open, gone)) return;
     this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
@@ -178,8 +180,16 @@ export class BoardView {
       }
     });
     line.on("company", ({ others }) => this.holding.company(others));
+    line.on("ran", ({ edit }) => {
+      line.send("edit", { edit });
+      this.note("Saving…");
+      this.tellView(false); // whatever has come of it is shown
+    });
     line.on("frames", (batch) => this.player.take(batch));
-    line.on("playing", ({ ids }) => {
+    line.on("playing", ({ ids, near }) => {
+      if (near && this.runsFar) return;
+      if (!near && this.near?.runs) this.near.run("pause"); // what was said, or runs at the server now, stops what runs here
+      this.runsFar = !near && ids.length > 0;
       if (ids.length > 0 !== this.player.on) hear(ids.length ? "Running" : "Stopped");
       this.player.begin(ids.length > 0);
       this.running = ids;
@@ -330,6 +340,7 @@ export class BoardView {
       },
       under: (message) => this.hooks.under?.(message),
       told: (told) => this.offline.told(told),
+      ran: (answer) => this.line.deliver(answer),
       alone: () => this.offline.startAlone(),
       foreseen: (once, found) => this.foreseen.told(once, found),
       ended: (words) => {
@@ -341,8 +352,18 @@ export class BoardView {
         this.line.send("far", { words: kind.replace(/[^A-Za-z ]/g, "").slice(0, 80) });
       },
     });
+    this.line.instead = (kind, content) => this.runsNear(kind, content);
     this.near.look(this.port.view());
     this.near.prompt(this.prompt);
+  }
+
+  /** Motions run beside the drawing, and a question is answered there, as long as the copy is as the board is. Returns whether it is. */
+  runsNear(kind, content) {
+    const { near, running, holding } = this;
+    const begins = near.fresh && (kind === "ask" || (kind === "play" && !running?.length && !holding.is));
+    if (!begins && !(near.runs && (kind === "play" || kind === "pause"))) return false;
+    near.run(kind, content);
+    return true;
   }
 
   /** The tool in the hand is another one, or its sentence filled otherwise. */

@@ -2,7 +2,7 @@
 // where it says the same, the copy is as the board is, and goes on at once.
 
 /** Acts of which most is seen at once. */
-const FORESEEN = new Set(["say", "click", "offer", "edit", "finish", "put", "undo", "redo"]);
+const FORESEEN = new Set(["say", "click", "offer", "edit", "finish", "put", "nudge", "undo", "redo"]);
 /** Where the server answers as soon as this, nothing is foreseen. Milliseconds. */
 const NEAR_ENOUGH = 80;
 /** Where the copy takes as long as this, and half as long as the server, twice on end, so many acts are left to the server. */

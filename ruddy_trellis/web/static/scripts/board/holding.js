@@ -24,7 +24,7 @@ export class Holding {
     const { near, running, line } = this.view;
     this.is = true;
     this.drags.clear();
-    this.isNear = !!near?.fresh && !running?.length;
+    this.isNear = !!near?.fresh && (!running?.length || near.runs);
     if (this.isNear) {
       near.reached = null;
       near.take("grab", { ids, at });

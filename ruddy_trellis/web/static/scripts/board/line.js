@@ -4,7 +4,20 @@
 const FLEETING = new Set(["view", "hover", "lift", "ahead", "complete", "select", "drag", "drop", "at", "wall", "seen", "dot", "look"]);
 
 /** Acts that are done again at the copy where the line was cut before they were answered: what comes of them is made once. */
-export const DONE_AGAIN = new Set(["say", "click", "tool", "back", "gap", "finish", "put", "offer", "edit", "loosen", "board_look"]);
+export const DONE_AGAIN = new Set([
+  "say",
+  "click",
+  "tool",
+  "back",
+  "gap",
+  "finish",
+  "put",
+  "offer",
+  "edit",
+  "loosen",
+  "board_look",
+  "nudge",
+]);
 /** Acts that are known by a name, so that it is heard when they are answered. */
 const NAMED = new Set([...DONE_AGAIN, "undo", "redo"]);
 const page = Math.random().toString(36).slice(2, 12).padEnd(10, "0");
@@ -36,6 +49,7 @@ export class Line {
     this.handlers = new Map();
     this.inside = null; // what answers while there is no line, where something does
     this.known = new Map(); // acts that were sent and are not answered, by what they are known by
+    this.instead = null; // answers some of what is sent: told what it is, whether it does
     this.beside = []; // hear what is sent, and may answer sooner
     this.took = 0; // how long the server took for the last act, milliseconds
     this.wait = 250;
@@ -128,6 +142,7 @@ export class Line {
       this.inside(kind, content);
       return true;
     }
+    if (this.instead?.(kind, content)) return true;
     if (!this.isOpen) {
       if (!FLEETING.has(kind)) this.onMissed();
       return false;

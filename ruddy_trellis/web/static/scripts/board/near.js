@@ -14,9 +14,10 @@ export class Near {
    * @param {import("./line.js").Line} line
    * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
    *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void, alone: () => void,
-   *   foreseen: (once: string, found: object) => void}} acts ask the server
-   *   for the steps of the board; what is told of moved items; what lies under the pointer; told once where there is no copy any more, and
-   *   why; what is answered while there is no line; told once a copy that was kept is there, where there was no line from the first; what the copy foresees of an act
+   *   foreseen: (once: string, found: object) => void, ran: (answer: object) => void}} acts ask the server for the steps of the board;
+   *   what is told of moved items; what lies under the pointer; told once where there is no copy any more, and why; what is answered while
+   *   there is no line; told once a copy that was kept is there, where there was no line from the first; what the copy foresees of an
+   *   act; what is told of motions that run here
    */
   constructor(places, line, acts) {
     this.acts = acts;
@@ -26,6 +27,7 @@ export class Near {
     this.asking = false;
     this.alone = null; // the copy that was kept, where there has been no line yet
     this.away = false; // whether the copy answers everything, since there is no line
+    this.runs = false; // whether motions run here
     this.changes = 0; // how many changes of the board were heard of
     this.hasTool = false; // whether the copy has the tool that is in the hand
     this.prompts = 0; // how many prompts were heard of
@@ -46,7 +48,9 @@ export class Near {
     if (kind === "failed") return this.end(words);
     if (kind === "told") {
       if (after === "end") this.finished?.(told);
-      return this.acts.told(told);
+      if (after !== "run" || this.away) return this.acts.told(told);
+      for (const answer of told.answers) this.ran(answer);
+      return;
     }
     if (kind === "cannot") return this.cannot();
     if (kind === "ready") {
@@ -104,6 +108,17 @@ export class Near {
   openAlone(text) {
     this.alone = text;
     if (this.ready) this.worker?.postMessage({ kind: "open", number: this.changes, text });
+  }
+
+  /** Motions run here, or what is asked is answered here. */
+  run(kind, content) {
+    this.worker?.postMessage({ kind: "run", text: JSON.stringify({ t: kind, ...content }) });
+  }
+
+  /** Something has come of that. */
+  ran(answer) {
+    if (answer.t === "playing") this.runs = answer.ids.length > 0;
+    this.acts.ran({ ...answer, near: true });
   }
 
   /**
@@ -203,6 +218,7 @@ export class Near {
     this.worker = null;
     this.ready = false;
     this.know(false);
+    if (this.runs) this.ran({ t: "playing", ids: [] });
     this.acts.ended(words);
   }
 }

@@ -1,5 +1,5 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, prompt, take, foresee, adopt; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
+// Asked: begin, open, look, prompt, take, foresee, adopt, run; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
 // told, cannot, failed; packed.
 
 import { kept } from "./compiled.js";
@@ -21,7 +21,7 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     else if (kind === "adopt") beside.adopt(text);
     else if (kind === "look") beside.look(text);
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
-    else if (kind === "leave" || kind === "do" || kind === "end")
+    else if (kind === "leave" || kind === "do" || kind === "end" || kind === "run")
       tell(beside, kind, text === undefined ? beside[kind]() : beside[kind](text));
     else postMessage({ kind: "answers", number, text: beside.take(text) });
   } catch (problem) {
@@ -31,12 +31,12 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
   }
 });
 
-/** Tell what was answered without a line, and go on by and by where there is more to come. */
+/** Tell what was answered without a line, or of motions that run here, and go on by and by where there is more to come. */
 function tell(beside, kind, text) {
   const told = JSON.parse(text);
   postMessage({ kind: "told", after: kind, told });
   clearTimeout(going);
-  if (told.due !== null) going = setTimeout(() => tell(beside, "do", beside.go_on()), told.due * 1000);
+  if (told.due !== null) going = setTimeout(() => tell(beside, kind === "run" ? "run" : "do", beside.go_on()), told.due * 1000);
 }
 
 /** Start the runtime with the core: from its memory as this browser has kept it, which takes less than a second, or anew. Gives what
