@@ -21,7 +21,7 @@ from ruddy_trellis.core.edits import LookChanges, Move, Restyle
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.figure import Figure
 from ruddy_trellis.core.hand import Alone, StudentHand
-from ruddy_trellis.core.kinds import CONIC, FAMILY, LOCUS
+from ruddy_trellis.core.kinds import FAMILY, LOCUS
 from ruddy_trellis.core.lesson.file import lesson_from_json
 from ruddy_trellis.demo import demo_lessons
 from ruddy_trellis.near import shipping
@@ -45,7 +45,7 @@ SAMPLED_SHARE = 1e-9
 
 def is_sampled(board):
     """Whether something on a board is reckoned of many places at once: there the last digits may be others."""
-    return any(step.makes in (CONIC, LOCUS, FAMILY) for step in board.steps)
+    return any(step.makes in (LOCUS, FAMILY) for step in board.steps)
 
 
 @cache

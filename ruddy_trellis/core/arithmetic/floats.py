@@ -1,6 +1,7 @@
 """Arithmetic on Python floats: the one used while dragging."""
 
 import math
+from functools import lru_cache
 from typing import Any
 
 from .circular import cos_sin, direction
@@ -13,6 +14,8 @@ _CLOSENESS_SQUARED = CLOSENESS * CLOSENESS
 _MOST_TURNED = 1e15
 #: Cosine and sine of whole quarter turns.
 _QUARTERS = ((1.0, 0.0), (0.0, 1.0), (-1.0, 0.0), (0.0, -1.0))
+#: A drag turns by the same angles again and again, and a curve is drawn from the same directions.
+_cos_sin = lru_cache(maxsize=4096)(cos_sin)
 
 
 class Floats:
@@ -126,7 +129,7 @@ class Floats:
             raise Undefined("an angle of which not even the degrees are known")
         if angle % 90 == 0:  # what is square is exactly so
             return _QUARTERS[int(angle // 90) % 4]
-        return cos_sin(angle)
+        return _cos_sin(angle)
 
     @staticmethod
     def angle(x, y):

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from math import degrees, hypot, inf, radians, sqrt
 from typing import Any
 
-from ..arithmetic import ARRAYS, FLOATS
+from ..arithmetic import FLOATS
 from ..arithmetic.circular import atan2, cos, sin
 from ..arithmetic.late import np
 from ..arithmetic.undefined import Undefined
@@ -48,7 +48,7 @@ from .labelling import Boxes, Settling, in_two_lines, stood_off, turned
 from .palette import style_of
 from .regions import HATCHES, drawn_rings
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer, verdict_mark
-from .tracing import trace
+from .tracing import trace, trace_by_one
 
 #: How many places of a locus are looked at first; more are added where it bends.
 _SAMPLES = 181
@@ -323,8 +323,7 @@ class Shapes:
         }
 
     def _conic(self, known, value):
-        numbers = tuple(map(ARRAYS.number, value))
-        curves = trace(lambda angles: conics.point_on_conic(ARRAYS, numbers, angles), _ROUND, self._far)
+        curves = trace_by_one(lambda angle: _point_on_conic(value, angle), _ROUND, self._far)
         shape = {"curves": curves} if curves else None
         label = None
         if known.labelled:
@@ -439,6 +438,14 @@ _SHAPERS = {
     WORDS_ON_BOARD: Shapes._words, CLAIM: Shapes._claim, REVEAL: Shapes._reveal, QUIZ: Shapes._quiz, MOTION: Shapes._nothing,
     SUPPOSITION: Shapes._nothing, REGION: Shapes._region, CONDITION: Shapes._condition, **dict.fromkeys(MAPS, Shapes._nothing),
 }  # fmt: skip
+
+
+def _point_on_conic(conic, angle):
+    """The point of a conic in a direction from its focus; None where there is none."""
+    try:
+        return conics.point_on_conic(FLOATS, conic, angle)
+    except Undefined:
+        return None
 
 
 def _neighbours(board):

@@ -1,5 +1,7 @@
 """Curves as polylines that look smooth at the present zoom."""
 
+from math import floor, log10
+
 from ..arithmetic.late import np
 from .extent import Extent
 
@@ -39,6 +41,73 @@ def trace(point_at, places, extent: Extent):
         return _pieces(x, y, extent)
 
 
+def trace_by_one(point_at, places, extent: Extent):
+    """The same for a curve whose points are quickly found one by one: for a hundred of them that is quicker than arrays, the more so where
+    lists stand for these.
+
+    Args:
+        point_at: a function from a place to x and y, or None where there is no point.
+    """
+    far, stray = extent.grown(0.6), (extent.width * _STRAY) ** 2
+    left, low, right, high = far.left, far.low, far.right, far.high
+
+    def seen(place):
+        point = point_at(place)
+        return None if point is None else (*point, left <= point[0] <= right and low <= point[1] <= high)
+
+    found = [seen(places[0])]
+    waiting = [(place, seen(place), 0) for place in reversed(places[1:])]
+    start = places[0]
+    while waiting:
+        stop, other, depth = waiting[-1]
+        one = found[-1]
+        if depth < _ROUNDS and len(found) + len(waiting) <= _MOST:
+            middle = (start + stop) / 2
+            between = seen(middle)
+            if _is_wanted(one, between, other, stray):
+                waiting[-1] = (stop, other, depth + 1)
+                waiting.append((middle, between, depth + 1))
+                continue
+        waiting.pop()
+        found.append(other)
+        start = stop
+    return _stretches(found, extent)
+
+
+def _is_wanted(one, between, other, stray):
+    """Whether the point between two others, each with whether it is near, is to be drawn as well: the square of how far the chord may
+    stray is given."""
+    if one is None or other is None:
+        # An end of the curve lies between a place that has a point and one that has none.
+        return one is not other or (between is not None and between[2])
+    if not (one[2] or other[2] or (between is not None and between[2])):
+        return False
+    return between is None or (between[0] - (one[0] + other[0]) / 2) ** 2 + (between[1] - (one[1] + other[1]) / 2) ** 2 > stray
+
+
+def _is_near(point):
+    return point is not None and point[2]
+
+
+def _stretches(points, extent):
+    """As ``_pieces``, of points with whether they are near, or None."""
+    leap, decimals = (2 * (extent.width + extent.height)) ** 2, _decimals(extent)
+    pieces, piece, last = [], [], None
+    for number, point in enumerate(points):
+        kept = point is not None and (point[2] or _is_near(last) or (number + 1 < len(points) and _is_near(points[number + 1])))
+        if piece and (not kept or (last is not None and (point[0] - last[0]) ** 2 + (point[1] - last[1]) ** 2 > leap)):
+            pieces.append(piece)
+            piece = []
+        if kept:
+            piece += (round(point[0], decimals), round(point[1], decimals))
+        last = point
+    return [one for one in (*pieces, piece) if len(one) >= 4]
+
+
+def _decimals(extent):
+    return max(0, 6 - floor(log10(extent.width)))
+
+
 def _near(extent, x, y):
     far = extent.grown(0.6)
     return (x >= far.left) & (x <= far.right) & (y >= far.low) & (y <= far.high)
@@ -55,7 +124,7 @@ def _pieces(x, y, extent):
     leap = np.zeros(len(x), dtype=bool)
     leap[1:] = np.hypot(np.diff(x), np.diff(y)) > 2 * (extent.width + extent.height)
     breaks = np.nonzero(~kept | leap)[0]
-    decimals = max(0, 6 - int(np.floor(np.log10(extent.width))))
+    decimals = _decimals(extent)
     pieces = []
     start = 0
     for end in (*breaks, len(x)):
