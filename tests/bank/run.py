@@ -47,7 +47,15 @@ def utterances() -> Iterator[Line]:
     board, part, number = "", "", 0
     for line in (
         line
-        for name in ("said.txt", "said_later.txt", "said_once_more.txt", "said_by_more.txt", "said_to_a_class.txt", "said_at_the_desk.txt")
+        for name in (
+            "said.txt",
+            "said_later.txt",
+            "said_once_more.txt",
+            "said_by_more.txt",
+            "said_to_a_class.txt",
+            "said_at_the_desk.txt",
+            "said_at_the_board.txt",
+        )
         for line in (_HERE / name).read_text("utf-8").splitlines()
     ):
         if line.startswith("@"):

@@ -62,6 +62,28 @@ class KindsTest(unittest.TestCase):
         self.assertEqual(otherwise, [])
         self.assertGreater(drawn, tries(150))
 
+    def test_what_is_said_of_it_is_had_by_what_is_made(self):
+        """Of "a circle and a square in it" the square hangs on the circle, or it is refused: no "it" is dropped."""
+        chance, drawn, loose = random.Random(41), 0, []
+        for _ in range(tries(2400)):
+            first, noun = chance.choice(("a circle", "a triangle")), chance.choice(sorted(TAKES))
+            leads = [text for text, role in english.ROLES if role in TAKES[noun][0] and text.split()[0] != "and"]
+            if not leads:
+                continue
+            alone, board = BOARDS["empty"]().board, BOARDS["empty"]().board
+            perform(alone, understood(first, alone).edit)
+            text = f"{first} and a {noun.replace('-', ' ')} {chance.choice(leads)} it"
+            try:
+                perform(board, understood(text, board).edit)
+            except Refusal:
+                continue
+            made = [step.id for step in board.steps[len(alone) :]]
+            drawn += bool(made)
+            if made and not {step.id for step in board.steps[: len(alone)]} & set(board.ancestors(made)):
+                loose.append(text)
+        self.assertEqual(loose, [])
+        self.assertGreater(drawn, tries(240))
+
     def test_of_a_thing_that_is_not_there_nothing_is_drawn_but_of_a_point(self):
         made = set()
         for noun in sorted(TAKES):

@@ -178,7 +178,7 @@ class Building(WhatIsThere):
             if there:
                 self.recent.note(there[:1])
                 return there[0]
-        return self._put(key, fills, name, hidden)[0]
+        return self._put(key, fills, name and self.free_name(name, CATALOGUE[key].makes), hidden)[0]
 
     def make_all(self, key: str, fills: Mapping[str, Any]) -> list[str]:
         """Make what a sentence that stands for several things makes. Returns the ids of what is shown."""

@@ -42,6 +42,25 @@ _BY = {"ones": "1", "twos": "2", "fives": "5", "tens": "10", "halves": "0.5", "t
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (r"(?i)^(?:u[mh]+|er+m?|hmm+|well|right|okay|ok)[ ,]+(?=so\b|can\b|could\b|i\b|we\b|please\b|draw\b|make\b)", ""),
+    (r"(?i)^so (?=can |could |please |draw |make |i |we )", ""),
+    (r"(?i)\b(have|get|do|draw|make) like (?=an? |the )", r"\1 "),
+    (
+        r"(?i)^(?:say|read)(?: out| aloud| to me| me)* (?=the (?:coordinates?|length|size|area|perimeter|distance|radius|angle)\b)",
+        "measure ",
+    ),
+    (rf"(?i)\b((?:{_ANY}) )?((?:{_SHAPES})) in the middle(?: of (?:the )?(?:board|screen|page|paper))?(?=[ .!]*$)", r"\2"),
+    (
+        r"(?i)\b(circle) (?:with|and) an inscribed ((?:equilateral )?triangle|square|regular \w+|pentagon|hexagon)\b",
+        r"\1 and a \2 inscribed in it",
+    ),
+    (
+        r"(?i)^(?:put|add|stick) (?:a |the )?(?:label|sign|caption) (?:that says|saying|reading) [\"“]?([\w ]+?)[\"”]? "
+        r"(?=on |beside |next to )",
+        r'write "\1" ',
+    ),
+    (r"(?i)\bthe (?-i:([A-Z]))(?=[ ,.!?]*$| and the (?-i:[A-Z])\b)", r"\1"),
+    (r"(?i)^join (?:up )?(?:the )?opposite (?:corners|vertices)(?= of|[ .!]*$)", "draw the diagonals"),
     (r"(?i)\b(?:these|those) (?=(?:two |three |four )?(?:points|lines|circles|segments)\b)", "the "),
     (r"(?i)\b(?:the )?side (?:straight )?(?:across|opposite)(?: from (?:it|there))?(?=[ ,.!]*$)", "the opposite side"),
     (r"(?i)^(hide|delete|remove|erase) (?:everything|all)(?: else)? (?:but|except(?: for)?|apart from) (?=\S)", r"\1 everything except "),

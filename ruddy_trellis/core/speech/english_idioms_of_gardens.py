@@ -25,7 +25,10 @@ def _stands(found: re.Match[str]) -> str:
 #: Ways of speaking of what is laid out on the ground, by how they are read.
 OF_GARDENS: Idioms = (
     (rf"(?i)^(?:{_SET}|draw|lay out|make) an? {_ROUND}(?= (?:of|with|about|around|round|at)\b)", "draw a circle"),
-    (rf"(?i)^(?:{_SET}|draw|lay|lay out|stretch|run|make|pull) an? {_LONG}(?= (?:straight )?(?:from|between)\b)", "draw a segment"),
+    (
+        rf"(?i)^(?:{_SET}|draw|lay|lay out|stretch|run|make|pull|peg|tie|string) an? {_LONG}(?= (?:straight )?(?:from|between)\b)",
+        "draw a segment",
+    ),
     (r"(?i)^(draw a segment) straight (?=from (?-i:[A-Z]) to )", r"\1 "),
     (
         r"(?i)^(?:how long is|what is the length of|measure) (?:the |a )?(?:fence|wall|hedge|edging|border|rope|path)(?: that goes)? "

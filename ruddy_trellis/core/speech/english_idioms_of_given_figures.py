@@ -33,6 +33,42 @@ def _of_corner(found: re.Match[str]) -> str:
 #: Ways of giving a figure, by how they are read.
 OF_GIVEN_FIGURES: Idioms = (
     (
+        r"^(?:△|[Tt]riangle )?([A-Z]{3})[:,]? ([a-z]) ?= ?([\d.]+(?: ?[cm]?m)?)[, ]+([a-z]) ?= ?([\d.]+(?: ?[cm]?m)?)[, ]+([a-z]) ?= ?"
+        r"([\d.]+(?: ?[cm]?m)?)(?=[ .!]*$)",
+        r"triangle \1 with \2 = \3, \4 = \5, \6 = \7",
+    ),
+    (
+        rf"(?i)^let (?-i:([A-Z]{{2}})) be (an?|the) (altitude|median|height|angle bisector) (?:of|in) (?:an?|the) "
+        rf"((?:{OF_A_SORT}) triangle) (?-i:([A-Z]{{3}}))(?=[ .!]*$)",
+        r"let \5 be a \4 and let \1 be \2 \3",
+    ),
+    (
+        r"(?i)^(?:the |this |our )?(?:diagram|figure|picture|sketch|drawing) (?:below |above |here )?shows (?=(?:an? |the |two |three )?"
+        rf"(?:(?:{OF_A_SORT}) )*(?:{POLYGON}|circle|line|segment)s?\b)",
+        "draw ",
+    ),
+    # "Triangle ABC is right-angled at B with AB = 5", "a kite ABCD has AB = AD": what a figure is, by what it has.
+    (
+        r"(?i)^(?:an? |the )?triangle (?-i:([A-Z]{3})) is (?:a )?(right[- ]angled) at (?-i:([A-Z])),? (?:with|and|where|in which) "
+        r"(?=.*(?:=|\bis\b|equals?))",
+        r"triangle \1 \2 at \3 with ",
+    ),
+    (
+        rf"(?i)^(?:an? |the )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON}) (?-i:[A-Z]{{3,}})) has "
+        r"(?=(?-i:[A-Z]{2}) ?=|angle |sides? |vertices |corners )",
+        r"draw \1 with ",
+    ),
+    (
+        r"(?i)^(?:the )?(?:points )?((?-i:[A-Z]) ?\([^()]*\)(?:,| and|, and).*\)) are the (?:vertices|corners) of an? "
+        rf"({POLYGON})(?=[ .!]*$)",
+        r"draw the \2 with vertices \1",
+    ),
+    (
+        r"(?i)\b((?:isosceles )?trapez(?:ium|oid)(?: (?-i:[A-Z]{4}))?) with (?:the )?(?:bases|parallel sides) "
+        r"(?-i:([A-Z]{2}) and ([A-Z]{2}))",
+        r"\1 with \2 parallel to \3",
+    ),
+    (
         rf"(?i)^(?:an? |the |any )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON}|circle|line|segment)) "
         r"(?-i:([A-Z]{2,12}|[a-z])) is given(?=[ .!]*$)",
         r"draw the \1 \2",

@@ -7,6 +7,12 @@ from .idiom_parts import Idioms
 
 #: Ways of asking, by how they are read.
 OF_QUESTIONS: Idioms = (
+    (
+        r"(?i)^where(?: is|'s|’s)? (?:everywhere|everything|all the places|anywhere) "
+        r"(?=within |closer |nearer |at (?:most|least) |less |more )",
+        "the places ",
+    ),
+    (r"(?i)^(?:what is |what’s |what's |how much is )?(?-i:([A-Z]{2}|[a-z])) times (\d[\d.]*)(?=[ ?.!]*$)", r"\1 * \2"),
     (r"(?i)^(?:verify|check|see|find out) (?:if|whether) (?:the points )?(?=.* (?:lie|are)\b)", ""),
     (r"(?i)^how (?:far|long) is it (?:all )?(?:the way )?(?:a)?round(?: it)?(?=[ .?!]*$)", "the perimeter"),
     (

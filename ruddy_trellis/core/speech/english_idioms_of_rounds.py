@@ -15,6 +15,12 @@ def _about_its_centre(found: re.Match[str]) -> str:
 
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
+    # "Make a circle, A is the centre, B is on the circle."
+    (
+        r"(?i)\b(a circle)[,:;]? (?:with |where |and )?(?:the )?(?-i:([A-Z])) (?:is|as|being) (?:the |its )?cent(?:re|er),? (?:and )?"
+        r"(?-i:([A-Z])) (?:is |lies |being )?on (?:it|the circle)(?=[ .!]*$)",
+        r"\1 with centre \2 through \3",
+    ),
     (
         r"(?i)\b(?:the |a )?unit circle(?: (?:with (?:its )?cent(?:re|er)|cent(?:re|er)ed) (?:at|in) (?:the origin|\(0, ?0\)))?(?=[ .!]*$)",
         "a circle with centre (0,0) and radius 1",

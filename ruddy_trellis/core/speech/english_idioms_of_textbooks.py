@@ -29,6 +29,19 @@ def _as_asked(found: re.Match[str]) -> str:
 #: Ways of writing in books, by how they are read.
 OF_TEXTBOOKS: Idioms = (
     (
+        r"(?i)^let (?:the )?angle (?-i:([A-Z]{3}|[A-Z])) be bisected by (?:the )?(?:straight )?line (?-i:([A-Z]{2})),? meeting "
+        r"(?-i:([A-Z]{2})) (?:in|at) (?-i:([A-Z]))(?=[ .!]*$)",
+        r"let the bisector of angle \1 meet \3 at \4",
+    ),
+    (
+        r"(?i)^about (?:the )?(triangle |square |polygon )?(?-i:([A-Z]{3,})) (?:describe|draw|circumscribe) a circle(?=[ .!]*$)",
+        r"draw a circle about \2",
+    ),
+    (r"(?i)^in (?:the )?(triangle )(?-i:([A-Z]{3})) (?:inscribe|draw|describe) a circle(?=[ .!]*$)", r"draw the incircle of \2"),
+    (r"(?i)^from (?-i:([A-Z])),? draw (?=(?-i:\1[A-Z]) (?:at right angles|perpendicular) to )", "draw "),
+    (r"(?i)^cut off from (?-i:([A-Z]{2})) (?:a part |a length )?(?-i:([A-Z])([A-Z])) equal to ", r"\3 is on \1 such that \2\3 = "),
+    (r"(?i)\b(where (?-i:[A-Z]{2}) and (?-i:[A-Z]{2}) meet),? (?:when|if) (?:they are |both are )?(?:produced|extended)(?=[ .!]*$)", r"\1"),
+    (
         r"(?i)^draw (?:the )?(?:line |segment )?(?-i:([A-Z])([A-Z])) (parallel|perpendicular) to (?-i:([A-Z]{2}|[a-z])),? "
         r"(?:with|where|such "
         r"that|so that) (?-i:(\1|\2)) (?:is |lies )?on (?:side )?(?-i:([A-Z]{2}|[a-z]))(?:,? and | and )(?-i:(\1|\2)) (?:is |lies )?on "

@@ -69,6 +69,8 @@ OF_NUMBERS: Idioms = (
     (rf"(?i)\b(?:{_any(_TENS)})[ -](?:{_any(_ONES)})\b", _whole),
     (rf"(?i)\b{_SMALL}(?= ?(?:{_UNITS})\b)", _whole),
     (rf"(?i)\b((?:{_LEADING}) (?:(?:of|is|to) )?)({_SMALL}){_ENDS}", _led),
+    # "with a b six and b c four"
+    (rf"(?i)\b((?:with|and) (?-i:[A-Z]{{2}}|[a-z] [a-z]) )({_SMALL}){_ENDS}", lambda found: f"{found[1]}= {_value(found[2])}"),
     (rf"(?i)\b()({_SMALL})(?= comma\b)", _led),
     (rf"(?i)\b()({_SMALL})(?= by (?:{_FIGURES}|{_SMALL}))", _led),
     (rf"(?i)\b({_FIGURES} by )({_SMALL}){_ENDS}", _led),

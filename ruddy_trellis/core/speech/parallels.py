@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Any
 
 from ..kinds import LINE, POINT, RAY, SEGMENT
 from ..refusal import Refusal
@@ -39,6 +40,8 @@ def directed_line(t: Things, node: Described, key: str) -> list[str]:
         t.names.insert(0, ends.text)
     if which in ("horizontal", "vertical"):
         point = t.aside(lambda: t.point(through) if through is not None else b.free_point())
+        if (length := node.role("length")) is not None:
+            return [_level_segment(t, which, point, t.aside(lambda: length_said(t, length)))]
         return [t.make(which, point=(point,))]
     base_node = node.role(which) or node.role("to", "of")
     if isinstance(through, Many) and not isinstance(base_node, Many):
@@ -54,6 +57,14 @@ def directed_line(t: Things, node: Described, key: str) -> list[str]:
             t, replace(node, head=which, roles=tuple(("to" if role == which else role, part) for role, part in node.roles))
         )
     ]
+
+
+def _level_segment(t: Things, which: str, start: str, size: Any) -> str:
+    """A segment of a length that is horizontal or vertical, to the right or up from its start."""
+    line = t.b.make(which, {"point": (start,)}, hidden=True)
+    circle = t.b.make("circle_radius", {"centre": (start,), "radius": size}, hidden=True)
+    end = t.b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"})
+    return straight_between(t, "segment", (start, end))
 
 
 def _bases(t: Things, node: Node) -> list[tuple[str, ...]]:

@@ -151,6 +151,8 @@ def _turns(t: Telling, part: Node, value: Any) -> list[complex]:
     """How a straight thing is turned against others, each as a number of length 1."""
     way = complex(*value[2:4])
     found = [way * line[1].conjugate() for item in _each(part) if (line := _line(t, item)) is not None]
+    if not all(map(abs, found)):
+        raise Refusal("What has no length has no direction.")
     return [turn / abs(turn) for turn in found]
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import join
+from ..kinds import POLYGON, join
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import length_said
@@ -21,6 +21,20 @@ from .third_corners import first_side, fresh_names
 from .touching import Size, circle_touching, new_centre, two_touching
 
 
+def _of_a_triangle(t: Things, node: Described) -> list[str] | None:
+    """A circle in a triangle or about it, which may be "it"; None for others."""
+    if len(node.roles) != 1 or node.roles[0][0] not in ("in", "about") or node.adjectives or node.extra or (node.count or 1) > 1:
+        return None
+    role, part = node.roles[0]
+    spoken = [id for id in t.b.recent.ids if id in t.b.ahead]
+    if isinstance(part, Ref) and spoken and t.b.kind(spoken[-1]) == POLYGON:
+        corners = tuple(t.b.ahead.name(id) for id in t.b.ahead.step(spoken[-1]).fills.get("corners", ()))
+        part = Named("".join(corners), corners)
+    if not isinstance(part, Named) or len(part.points) != 3:
+        return None
+    return t.made(replace(node, head="incircle" if role == "in" else "circumcircle", roles=(("of", part),)))
+
+
 @makes(
     "circle",
     parts="radius as_radius diameter on centre about at with to through tangent same_centre_as same_radius_as in centre_on apart area "
@@ -28,6 +42,8 @@ from .touching import Size, circle_touching, new_centre, two_touching
     words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second of-one-size external internal",
 )
 def circles(t: Things, node: Described) -> list[str]:
+    if (found := _of_a_triangle(t, node)) is not None:
+        return found
     if node.role("area", "perimeter") is not None:
         node = circle_by_radius(t, node)
     if (gap := node.role("apart")) is not None:

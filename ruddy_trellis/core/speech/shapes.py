@@ -6,10 +6,12 @@ from dataclasses import replace
 
 from ..kinds import CIRCLE, POLYGON, STRAIGHTS
 from ..refusal import Refusal
-from .nodes import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import NAMED_BY_SIDES, how_many, makes
 from .orders import suppose_of_shape
-from .refusals import Stray
+from .refusals import Final, Stray
+from .shape_checks import is_as_said
+from .shape_facts import Wanted
 from .shapes_alone import alone_shape
 from .shapes_and_circles import circumscribed, inscribed
 from .shapes_on_sides import CORNER_COUNTS, shape_on_span
@@ -80,7 +82,8 @@ def _shapes(t: Things, node: Described) -> list[str]:
     names = tuple(point for name in node.names if isinstance(name, Named) for point in name.points)
     if not names and t.names and all(len(name) > 1 for name in t.names[:1]):
         names = tuple(POINT_NAME.findall(t.names.pop(0)))
-    node = _placed(t, node, names)
+    if (placed := _placed(t, node, names)) is not None:
+        return [placed]
     count = CORNER_COUNTS[node.head]
     if node.head == "parallelogram" and len(names) == 4 and sum(map(t.b.has, names)) == 3:
         # "the parallelogram ABDC" of A, B and C: the corner that is not there comes last, in the same order round.
@@ -118,15 +121,21 @@ def _shapes(t: Things, node: Described) -> list[str]:
     return [alone_shape(t, node, names)]
 
 
-def _placed(t: Things, node: Described, names: tuple[str, ...]) -> Described:
-    """A shape whose corners are said with their places, "ABCD with A(0, 0), B(4, 0), …", as one of corners that are there."""
+def _placed(t: Things, node: Described, names: tuple[str, ...]) -> str | None:
+    """A shape whose corners are said with their places: "ABCD with A(0, 0), B(4, 0), …", "with vertices A(1, 2), …". None for others;
+    Refusal where it is not of its sort there."""
     places = node.role("with", "corners")
     if not isinstance(places, Many) or not all(isinstance(item, Named) and item.at is not None for item in places.items):
-        return node
-    if [item.text for item in places.items if isinstance(item, Named)] != list(names) or node.head not in _OF_CORNERS:
-        return node
+        return None
+    said = tuple(item.text for item in places.items if isinstance(item, Named))
+    count = CORNER_COUNTS[node.head]
+    if (names and sorted(said) != sorted(names)) or (count and len(said) != count) or len(node.roles) > 1:
+        raise Stray(f"A {node.head} is settled by the places of its corners, each said once.")
     t.aside(lambda: t.points(places))
-    return replace(node, roles=tuple(pair for pair in node.roles if pair[1] is not places))
+    polygon = t.b.polygon(t.b.points(names or said))
+    if not is_as_said(t, polygon, node, Wanted()):
+        raise Final(f"With its corners there it is no {node.head}.")
+    return polygon
 
 
 def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> tuple[Described, tuple[str, ...]]:
@@ -226,6 +235,9 @@ def _is_circle(t: Things, node: Node) -> bool:
     if isinstance(node, Named):
         ids = t.b.ahead.ids_named(node.text)
         return bool(ids) and t.b.kind(ids[0]) == CIRCLE
+    if isinstance(node, Ref):
+        spoken = [id for id in t.b.recent.ids if id in t.b.ahead]
+        return bool(spoken) and t.b.kind(spoken[-1]) == CIRCLE
     return False
 
 

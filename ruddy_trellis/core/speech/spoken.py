@@ -20,13 +20,15 @@ from ..language import names as spelling
 from ..refusal import Refusal
 from .amounts import as_told
 from .building import Building
-from .nodes import Described, Many, Named, Node, Ref, Where
+from .nodes import Described, Many, Named, Node, Ref, Where, leaves
 from .nouns import CORNERS, KINDS_OF, MADE_AS, MAKERS, MEETING, OF_NAMED, ONE_LETTER, OWN_NAMES, check_words
-from .refusals import Final
+from .refusals import Final, Stray
 from .shape_sorts import Measured, is_of_sort
 
 #: Nouns of which several may be one thing: "the points 2 from A" are a circle, "vectors AB and AC" are made one after the other.
 _MANY_IN_ONE = frozenset(("point", "vector"))
+#: Nouns of which two numbers in brackets say how far, and not where.
+_SHIFTS = frozenset(("translation", "vector", "image", "shear"))
 
 
 class Spoken:
@@ -144,18 +146,48 @@ class Spoken:
                 raise Refusal(f"What is {letters[0] if letters else 'that'} to a {node.head.replace('-', ' ')}?")
             self.names[:0] = letters
             node = replace(node, names=())
-        before = len(self.b.ahead)
+        before, spoken = len(self.b.ahead), [id for id in self.b.recent.ids if id in self.b.ahead]
         found = maker(self, node)
         if not found:
             raise Refusal(f"It is not clear which {node.head.replace('-', ' ')} is meant.")
         if node.plural and len(set(found)) == 1 and node.head not in _MANY_IN_ONE:
             raise Refusal(f"More than one {node.head.replace('-', ' ')} is asked for, and that makes one.")
+        self._check_it(node, spoken, before)
+        self._check_places(node)
         self.check_made(node, found)
         self.b.recent.note(found)
         if node.head == "diameter":
             # A point "on it" is one of the circle that was made with its diameter.
             self.b.recent.note(step.id for step in self.b.ahead.steps[before:] if step.makes == CIRCLE)
         return found
+
+    def _check_it(self, node: Described, spoken: Sequence[str], before: int) -> None:
+        """Raise Refusal where something is said of "it", and nothing that was made hangs on anything that was spoken of.
+
+        Args:
+            before: how many steps there were.
+        """
+        made = [step.id for step in self.b.ahead.steps[before:]]
+        # A point off it is put somewhere else, and hangs on nothing.
+        parts = (part for role, part in node.roles if role != "off")
+        said = next((leaf for part in parts for leaf in leaves(part) if isinstance(leaf, Ref)), None)
+        if said is None or not made:
+            return
+        known = {*spoken, *self.b.ahead.ancestors(spoken)}
+        if known.isdisjoint(self.b.ahead.ancestors(made)):
+            raise Stray(f"What “{said.word}” is to a {node.head.replace('-', ' ')} is not understood.")
+
+    def _check_places(self, node: Described) -> None:
+        """Raise Refusal where a place is said of a point, and no such point is there: "the triangle with vertices A(1, 2), …"."""
+        if node.head in _SHIFTS:
+            return
+        for leaf in (leaf for part in (*node.names, *(part for _, part in node.roles)) for leaf in leaves(part)):
+            if not isinstance(leaf, Named) or leaf.at is None:
+                continue
+            at = tuple(map(_plain, leaf.at))
+            there = [self.b.ahead.value(step.id) for step in self.b.ahead.steps if step.makes == POINT]
+            if not any(value is not None and math.dist(value[:2], at) < 1e-9 for value in there):
+                raise Stray(f"The place ({leaf.at[0]}, {leaf.at[1]}) is not understood of a {node.head.replace('-', ' ')}.")
 
     def _are_there(self, names: Sequence[Node]) -> bool:
         """Whether one name of several points that are there is said: of "the centroid ABC", and not of "the midpoints DE"."""
