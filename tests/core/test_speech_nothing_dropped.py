@@ -3,15 +3,17 @@
 import itertools
 import math
 import random
+import re
 import unittest
 
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.speech import english
-from ruddy_trellis.core.speech.hearing import heard
+from ruddy_trellis.core.speech.hearing import heard, understood
 from ruddy_trellis.core.speech.nouns import NAMED_BY_SIDES, TAKES
 
 from ..bank.boards import BOARDS
+from ..bank.run import utterances
 from .tries import tries
 
 _BY_SIDES = " ".join(NAMED_BY_SIDES)
@@ -30,6 +32,71 @@ ANYWAY = {
     "meets": "arm base chord diagonal diameter line radius ray secant segment side vector",
     "isosceles": "triangle",
 }
+
+
+#: Words that say the contrary, or another thing, of what is made.
+_CONTRARY = (
+    "inside/outside above/below clockwise/anticlockwise horizontal/vertical internal/external externally/internally first/second "
+    "nearer/further red/blue dashed/dotted hide/show radius/diameter incircle/circumcircle median/altitude centroid/orthocentre "
+    "circumcentre/incentre tangent/normal isosceles/equilateral parallel/perpendicular convex/concave closest/furthest area/perimeter "
+    "minor/major rectangle/parallelogram left/right more/less half/third two/three three/four inscribed/circumscribed"
+)
+CONTRARY = [tuple(pair.split("/")) for pair in _CONTRARY.split()]
+#: What is so of a thing with either word, where all that is said is answered at once or there is only one such thing.
+_EITHER_WAY = ("measure", "hich point is", "bisectors of all", "has AB for diameter", "round all", "form a kite")
+
+
+class ChangedTest(unittest.TestCase):
+    """Sentences of the bank with one word or number changed: what comes of them is another thing, or they are refused."""
+
+    def changed(self, ways, count):
+        """How often a change was tried, and where nothing else came of it.
+
+        Args:
+            ways: the changed texts of a text, in which what is changed stands between bars.
+        """
+        chance, looked, same = random.Random(53), 0, []
+        lines = list(utterances())
+        chance.shuffle(lines)
+        for line in lines:
+            texts = list(ways(line.text))
+            board = BOARDS[line.board]().board
+            if not texts or (as_said := self.made(line.text, board)) is None:
+                continue
+            looked += len(texts)
+            same += [f"{line.text} → {text}" for text in texts if self.made(text, board) == as_said]
+            if looked >= count:
+                break
+        return looked, same
+
+    @staticmethod
+    def made(text, board):
+        try:
+            return understood(text, board).edit.model_dump()
+        except Refusal:
+            return None
+
+    def test_no_figure_is_passed_over(self):
+        def ways(text):
+            for found in re.finditer(r"(?<![\w.])\d+(?:\.\d+)?", text):
+                other = {"30": "40", "60": "50", "90": "80", "180": "170", "0": "1"}.get(
+                    found[0], f"{found[0]}{'1' if '.' in found[0] else '.3'}"
+                )
+                yield text[: found.start()] + other + text[found.end() :]
+
+        looked, same = self.changed(ways, tries(1050))
+        self.assertEqual(same, [])
+        self.assertGreaterEqual(looked, tries(1050))
+
+    def test_no_word_that_says_the_contrary_is_passed_over(self):
+        def ways(text):
+            for one, other in (*CONTRARY, *((other, one) for one, other in CONTRARY)):
+                if re.search(rf"\b{one}\b", text, re.IGNORECASE):
+                    yield re.sub(rf"\b{one}\b", other, text, count=1, flags=re.IGNORECASE)
+
+        looked, same = self.changed(ways, tries(2100))
+        self.assertEqual([text for text in same if not any(words in text for words in _EITHER_WAY)], [])
+        self.assertGreaterEqual(looked, tries(2100))
 
 
 class NoWordDroppedTest(unittest.TestCase):

@@ -191,6 +191,8 @@ def _shape_drawn(t: Things, node: Node) -> list[str]:
     if node.head in ("triangle", "quadrilateral", "polygon"):
         return [t.b.polygon(t.b.points(points))]
     if node.head == "sector" and len(points) == 3:
+        if "major" in node.adjectives:
+            raise Refusal("The sector of a reflex angle is said the other way round: the sector from Q to A.")
         start, centre, stop = t.b.points(points)
         return [t.b.make("sector", {"centre": (centre,), "from": (start,), "to": (stop,)})]
     return []

@@ -113,6 +113,7 @@ def where_they_meet(t: Things, node: Where) -> list[str]:
     if (
         isinstance(one, Described)
         and one.head in _COMMON
+        and "external" not in one.adjectives
         and not isinstance(one.role("of"), Many)
         and one.role("from") is None
         and not one.names

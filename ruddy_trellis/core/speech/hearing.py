@@ -21,12 +21,14 @@ from .building import Building
 from .english import DRAW_EQUATION, FIRST_READ
 from .in_tongue import said_in_tongue
 from .kind_asked import is_of_kind
+from .named_counts import check_named_counts
 from .not_taken import ActRefused
 from .plain_words import plain
 from .refusals import Final, NotThere
 from .sentences import Sentence
 
 _SPAN = re.compile(r"\|?[A-Z]{2}\|?")
+_NONE = re.compile(r"(?i)no (?!more\b|less\b|further\b|nearer\b|closer\b|fewer\b)[a-z]")
 _TOLD = re.compile(r"([a-z]) is ((?:at|more|less|within|nearer|inside|outside|on)\b.+)")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
@@ -71,6 +73,9 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
     """
     if len(text) > SENTENCE_LENGTH:
         raise Final(f"A sentence has at most {SENTENCE_LENGTH:,} characters; that one has {len(text):,}.")
+    if _NONE.match(text):
+        raise Refusal("“No” is not understood here. Say what is to be hidden or deleted: hide the medians.")
+    check_named_counts(text)
     building = Building(board, recent or [step.id for step in board.steps[-12:]])
     Sentence(building, selected).carry_out(text)
     if not building.new and not building.acts and not building.there:

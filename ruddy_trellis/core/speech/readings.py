@@ -220,6 +220,8 @@ def angles(t: Things, node: Described) -> list[str]:
     if (on := node.role("on")) is not None and not node.names:
         return [_at_the_centre(t, node, on)]
     if arms is not None:
+        if turn.get("turn") == "reflex":
+            raise Stray("Between two lines there is no reflex angle. Name its corner: the reflex angle ABC.")
         if (node.count or 1) > 1:
             raise Final("Between two things one angle is read: the angle between l and m.")
         if isinstance(arms, Many) and len(arms.items) == 2:

@@ -230,6 +230,11 @@ def _on_path(t: Things, node: Described, path_node: Node) -> str:
 def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
     """What a point is to ride on: two points stand for the segment between them, a shape for its outline."""
     b = t.b
+    if isinstance(node, Described) and node.head == "ray" and len(node.names) == 1 and not (node.roles or node.adjectives or node.extra):
+        inner = node.names[0]
+        if isinstance(inner, Named) and len(inner.points) == 2 and not b.ahead.ids_named(inner.text):
+            start, stop = b.points(inner.points)
+            return (b.make("ray", {"from": (start,), "to": (stop,)}, hidden=True),)
     if isinstance(node, Described) and node.head in ("triangle", "quadrilateral", "polygon", "square", "rectangle") and not node.roles:
         return (t.polygon(node),)
     if (

@@ -44,6 +44,11 @@ def _of_a_triangle(t: Things, node: Described) -> list[str] | None:
 def circles(t: Things, node: Described) -> list[str]:
     if (found := _of_a_triangle(t, node)) is not None:
         return found
+    if "as-radius" in node.extra and isinstance(on := node.role("on"), Named) and len(on.points) == 2 and len(node.roles) == 1:
+        # "On AB as radius": about its first point, through the other.
+        start, stop = (Named(point, (point,)) for point in on.points)
+        extra = tuple(word for word in node.extra if word != "as-radius")
+        node = replace(node, extra=extra, roles=(("centre", start), ("through", stop)))
     if node.role("area", "perimeter") is not None:
         node = circle_by_radius(t, node)
     if (gap := node.role("apart")) is not None:

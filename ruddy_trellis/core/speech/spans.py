@@ -49,7 +49,12 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
     if isinstance(node, Described) and node.head == "side" and not node.names:
         sides = sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
         if "other" in node.adjectives:
-            return _besides_the_named(t, sides)
+            others = _besides_the_named(t, sides)
+            if node.count and node.count != len(others):
+                raise Refusal(f"There are {len(others)} other sides, not {node.count}.")
+            return others
+        if (node.count or 1) > len(sides):
+            raise Refusal(f"There are {len(sides)} sides, not {node.count}.")
         return sides[: node.count] if node.count and node.count > 1 else sides
     if isinstance(node, Described) and node.head == "diagonal" and not node.names:
         found = _diagonals(corners_of(t, node.role("of", "in")))

@@ -146,10 +146,13 @@ class Spoken:
                 raise Refusal(f"What is {letters[0] if letters else 'that'} to a {node.head.replace('-', ' ')}?")
             self.names[:0] = letters
             node = replace(node, names=())
+        self._check_counts(node)
         before, spoken = len(self.b.ahead), [id for id in self.b.recent.ids if id in self.b.ahead]
         found = maker(self, node)
         if not found:
             raise Refusal(f"It is not clear which {node.head.replace('-', ' ')} is meant.")
+        if node.count and node.count > 1 and len(set(found)) not in (1, node.count):
+            raise Stray(f"{node.count} are asked for, and there are {len(set(found))}.")
         if node.plural and len(set(found)) == 1 and node.head not in _MANY_IN_ONE:
             raise Refusal(f"More than one {node.head.replace('-', ' ')} is asked for, and that makes one.")
         self._check_it(node, spoken, before)
@@ -160,6 +163,23 @@ class Spoken:
             # A point "on it" is one of the circle that was made with its diameter.
             self.b.recent.note(step.id for step in self.b.ahead.steps[before:] if step.makes == CIRCLE)
         return found
+
+    def _check_counts(self, node: Described) -> None:
+        """Raise Refusal where another number of things is said than is named, or than there are: no number is dropped."""
+        points = [len(name.points) or 1 if node.head == "point" and isinstance(name, Named) else 1 for name in node.names]
+        named = sum(points) or len(self.names)
+        if node.count and node.count > 1 and named > 1 and named != node.count:
+            raise Stray(f"{node.count} are said, and {named} named.")
+        corners = [len(self.b.ahead.step(id).fills.get("corners", ())) for id in self.b.of_kind(POLYGON)]
+        there = {"point": len(self.b.of_kind(POINT)), **dict.fromkeys(("side", "angle", "corner"), max(corners, default=0))}
+        for part in (part for _, part in node.roles):
+            if (
+                isinstance(part, Described)
+                and part.kind in ("old", "all")
+                and not part.names
+                and 0 < there.get(part.head, 0) < (part.count or 1)
+            ):
+                raise Stray(f"There are {there[part.head]} {part.head}s, not {part.count}.")
 
     def _check_it(self, node: Described, spoken: Sequence[str], before: int) -> None:
         """Raise Refusal where something is said of "it", and nothing that was made hangs on anything that was spoken of.
@@ -241,6 +261,8 @@ class Spoken:
         if node.plural and node.kind in ("old", "all"):
             if not found:
                 return None
+            if node.count and len(found) < node.count:
+                raise Stray(f"There are not {node.count} of them, but {len(found)}.")
             if node.count and len(found) > node.count:
                 found = [id for id in b.recent.ids if id in found][-node.count :] if any(id in b.recent.ids for id in found) else found
             return found
