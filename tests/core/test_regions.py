@@ -220,6 +220,15 @@ class RandomTest(unittest.TestCase):
         self.assertGreater(seen["counted"], 30)
         self.assertGreater(seen["endless"], 10)
 
+    def test_far_out_and_very_thin(self):
+        """Coordinates of nearly a million, and parts of width one: the whole of a triangle, near which all of it is."""
+        corners = ((0.0, 0.0), (-9e5, 9e5), (1.0, 2.0))
+        inside, near = Condition(InPolygon(corners), 0.0, False, False), Condition(FromPolygon(corners), 1.0, False, False)
+        self.assertAlmostEqual(Region((inside, near), "all").area / 1_350_000, 1, places=9)
+        flat = Condition(InPolygon(((0.0, 0.0), (4.0, 0.0), (4.0, 1e-160))), 0.0, False, False)
+        self.assertTrue(Region((flat,), "all").is_empty)
+        self.assertTrue(Region((within(0, 0, 1e-200),), "all").is_empty)
+
     def test_between_lines_that_meet_far_out(self):
         """Nearer to the line y = 0 than to another one that is hardly steeper, in a square about the origin."""
         square = Condition(InPolygon(((-1.0, -1.0), (1.0, -1.0), (1.0, 1.0), (-1.0, 1.0))), 0.0, False, False)

@@ -97,8 +97,13 @@ def rings(edges: Sequence[Edge], is_near: Holds, holds: Holds, size: float) -> R
 
 
 def area(ring: Sequence[Piece]) -> float:
-    """What a ring goes round: above zero where it does so anticlockwise. The integral of (x dy - y dx) / 2 (Green's theorem)."""
-    return total(piece.edge.swept(piece.start, piece.stop) for piece in ring)
+    """What a ring goes round: above zero where it does so anticlockwise. The integral of (x dy - y dx) / 2 (Green's theorem), also over the
+    tiny gaps that are left where pieces are as good as points: far out they count."""
+    found = total(piece.edge.swept(piece.start, piece.stop) for piece in ring)
+    for piece, following in zip(ring, (*ring[1:], ring[0])):
+        (ax, ay), (bx, by) = piece.last, following.first
+        found += (ax * by - ay * bx) / 2
+    return found
 
 
 def girth(ring: Sequence[Piece]) -> float:

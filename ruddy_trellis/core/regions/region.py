@@ -9,7 +9,7 @@ from ..arithmetic.adding import total
 from ..arithmetic.late import np
 from .boundary import BESIDE, Piece, area, girth, point_within, rings
 from .conditions import Condition
-from .edges import Edge, Place, StraightEdge
+from .edges import Edge, Place, RoundEdge, StraightEdge
 
 #: The ways to put conditions together.
 ALL, ANY, NONE = "all", "any", "none"
@@ -60,7 +60,7 @@ class Region:
         found = [(edge, source) for part, source in parts for ring in part.rings(_BEYOND * far)[0] for edge in ring.edges]
         around = ((-far, -far), (far, -far), (far, far), (-far, far))
         ends = [(StraightEdge(a, b), END) for a, b in zip(around, around[1:] + around[:1])]
-        return [*(one for one in found if not _is_beyond(one[0], far)), *ends]
+        return [*(one for one in found if not (_is_nothing(one[0]) or _is_beyond(one[0], far))), *ends]
 
     def source(self, piece: Piece) -> int:
         """The number of the condition whose edge a piece of the boundary is, WITHIN or END."""
@@ -132,6 +132,11 @@ class Region:
     @cached_property
     def _spread(self) -> float:
         return _spread((self.conditions, self.within))
+
+
+def _is_nothing(edge: Edge) -> bool:
+    """Whether an edge has no length, or one whose square is no number."""
+    return isinstance(edge, (StraightEdge, RoundEdge)) and edge.length(0.0, 1.0) <= 1e-150
 
 
 def _is_beyond(edge: Edge, far: float) -> bool:
