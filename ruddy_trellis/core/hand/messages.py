@@ -16,7 +16,7 @@ Text = Annotated[str, Field(max_length=20_000)]
 
 
 #: Where something is followed to: a point, or one of complex coordinates.
-Followed = Annotated[tuple[Coordinate, ...], Field(min_length=2, max_length=4)]
+Followed = Annotated[tuple[Annotated[float, Field(allow_inf_nan=False)], ...], Field(min_length=2, max_length=4)]
 
 #: What an edit is known by to whoever asked for it.
 Key = Annotated[str, Field(pattern=r"^[a-z0-9-]{8,60}$")]
