@@ -54,6 +54,28 @@ class WithoutALineTest(SlowLineTest):
         b.settle()
         self.assertEqual(sorted(b.names()), sorted(step.name for step in b.board.steps))
 
+    def test_a_change_that_is_told_while_the_board_waits_comes_after_it(self):
+        """What the server shows as the line comes back waits for the copy to end; a change that it tells meanwhile is newer."""
+        self.opened("A = (0, 0)")
+        told = self.page.evaluate("""async () => {
+          const script = document.querySelector("script[type=module]").src.replace("page/teacher.js", "board/away.js");
+          const { Away } = await import(script);
+          const told = [];
+          const view = { path: "no board", note() {}, line: { on() {}, deliver: (message) => told.push(message.t) } };
+          const away = new Away(view);
+          away.sending = true;
+          away.heard({ t: "before" });
+          away.waits({ t: "older board" });
+          away.heard({ t: "of the older" });
+          away.waits({ t: "board" });
+          away.heard({ t: "changed" });
+          away.settled();
+          away.heard({ t: "after" });
+          away.settled();
+          return told;
+        }""")
+        self.assertEqual(told, ["board", "changed"])
+
     @long_walk
     def test_what_two_windows_of_one_browser_have_left_is_all_sent(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)")

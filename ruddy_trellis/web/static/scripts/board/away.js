@@ -17,6 +17,7 @@ export class Away {
     this.finishing = false; // whether the line is back, and the copy comes to its end
     this.sending = false; // whether what was done is on its way: what the server shows meanwhile is without it
     this.shown = null; // what it has shown meanwhile
+    this.later = []; // the changes that were told since
     this.unsent = [];
     this.newSession();
     // What other windows at this board have left, or still have: what is sent twice is made once.
@@ -138,14 +139,21 @@ export class Away {
 
   /** What the server shows while what was done here is on its way waits. Returns whether it does. */
   waits(message) {
-    if (this.sending) this.shown = message;
+    if (this.sending) Object.assign(this, { shown: message, later: [] });
     return this.sending;
   }
 
+  /** A change was told: it is none of what the server has shown before and waits. */
+  heard(change) {
+    if (this.shown) this.later.push(change);
+  }
+
   settled() {
+    const { shown, later } = this;
     this.sending = false;
-    if (this.shown) this.view.line.deliver(this.shown);
     this.shown = null;
+    this.later = [];
+    if (shown) for (const message of [shown, ...later]) this.view.line.deliver(message);
     this.view.note("Saved");
   }
 

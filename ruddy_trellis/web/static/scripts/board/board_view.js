@@ -137,6 +137,7 @@ export class BoardView {
       this.hooks.board?.(message);
     });
     line.on("changed", (message) => {
+      this.offline?.heard(message);
       const isForeseen = this.foreseen?.isSo(message);
       this.hearVerdicts(message.items);
       if (!isForeseen) {
