@@ -4,16 +4,15 @@ import math
 import random
 import unittest
 from collections import Counter
-from contextlib import suppress
 
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 
 from ruddy_trellis.core import Refusal
-from ruddy_trellis.core.arithmetic import ARRAYS, FLOATS, Undefined
+from ruddy_trellis.core.arithmetic import ARRAYS
 from ruddy_trellis.core.display import Extent
 from ruddy_trellis.core.display.text import value_text
-from ruddy_trellis.core.display.tracing import trace, trace_by_one
+from ruddy_trellis.core.display.tracing import ROUND, trace, trace_conic
 from ruddy_trellis.core.formulas import conics
 from ruddy_trellis.core.pointing.picking import point_on_path
 
@@ -55,18 +54,12 @@ class ArcTest(unittest.TestCase):
 class TracingTest(unittest.TestCase):
     def test_one_by_one_and_all_at_once_a_conic_is_drawn_through_the_same_points(self):
         chance, extent, branches = random.Random(3), Extent(-18, -10, 18, 10), Counter()
-        places = [number * 3.75 for number in range(97)]
-
-        def one(angle):
-            with suppress(Undefined):
-                return conics.point_on_conic(FLOATS, conic, angle)
-
         for number in range(tries(300)):
             turn, size = chance.uniform(0, math.tau), chance.choice((0.3, 1.0, 2.5))
             latus = chance.choice((1e-6, 0.1, 1, 3, 30)) * chance.choice((1, -1))
             conic = (chance.uniform(-5, 5), chance.uniform(-5, 5), size * math.cos(turn), size * math.sin(turn), latus)
-            each = trace_by_one(one, places, extent)
-            together = trace(lambda angles, conic=conic: conics.point_on_conic(ARRAYS, conic, angles), places, extent)
+            each = trace_conic(conic, extent)
+            together = trace(lambda angles, conic=conic: conics.point_on_conic(ARRAYS, conic, angles), ROUND, extent)
             with self.subTest(number, conic=conic):
                 self.assertEqual(list(map(len, each)), list(map(len, together)))
                 for piece, other in zip(each, together):

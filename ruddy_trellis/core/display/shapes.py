@@ -48,12 +48,10 @@ from .labelling import Boxes, Settling, in_two_lines, stood_off, turned
 from .palette import style_of
 from .regions import HATCHES, drawn_rings
 from .text import formula_text, shown_name, thing_value_text, unit_text, value_text, value_writer, verdict_mark
-from .tracing import trace, trace_by_one
+from .tracing import trace, trace_conic
 
 #: How many places of a locus are looked at first; more are added where it bends.
 _SAMPLES = 181
-#: Where a curve's first samples are taken, in degrees round its focus.
-_ROUND = [number * 360 / 96 for number in range(97)]
 _NOTHING = {"shape": None, "label": None}
 #: Where on a circle its name stands: 60 degrees up from the right.
 _LABEL_TURN = (0.5, sqrt(3) / 2)
@@ -323,7 +321,7 @@ class Shapes:
         }
 
     def _conic(self, known, value):
-        curves = trace_by_one(lambda angle: _point_on_conic(value, angle), _ROUND, self._far)
+        curves = trace_conic(value, self._far)
         shape = {"curves": curves} if curves else None
         label = None
         if known.labelled:
@@ -438,14 +436,6 @@ _SHAPERS = {
     WORDS_ON_BOARD: Shapes._words, CLAIM: Shapes._claim, REVEAL: Shapes._reveal, QUIZ: Shapes._quiz, MOTION: Shapes._nothing,
     SUPPOSITION: Shapes._nothing, REGION: Shapes._region, CONDITION: Shapes._condition, **dict.fromkeys(MAPS, Shapes._nothing),
 }  # fmt: skip
-
-
-def _point_on_conic(conic, angle):
-    """The point of a conic in a direction from its focus; None where there is none."""
-    try:
-        return conics.point_on_conic(FLOATS, conic, angle)
-    except Undefined:
-        return None
 
 
 def _neighbours(board):

@@ -2,13 +2,18 @@
 
 from math import floor, log10
 
+from ..arithmetic import FLOATS
 from ..arithmetic.late import np
+from ..arithmetic.undefined import Undefined
+from ..formulas.conics import point_on_conic
 from .extent import Extent
 
 #: How far a chord may stray from its curve, as a share of the width that is seen.
 _STRAY = 1 / 2500
 _ROUNDS = 6
 _MOST = 4000
+#: Where the first points of a conic are, in degrees round its focus.
+ROUND = [number * 360 / 96 for number in range(97)]
 
 
 def trace(point_at, places, extent: Extent):
@@ -72,6 +77,18 @@ def trace_by_one(point_at, places, extent: Extent):
         found.append(other)
         start = stop
     return _stretches(found, extent)
+
+
+def trace_conic(conic, extent: Extent):
+    """The polylines of a conic."""
+
+    def point_at(angle):
+        try:
+            return point_on_conic(FLOATS, conic, angle)
+        except Undefined:
+            return None
+
+    return trace_by_one(point_at, ROUND, extent)
 
 
 def _is_wanted(one, between, other, stray):

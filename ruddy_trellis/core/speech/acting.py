@@ -192,7 +192,8 @@ def _shape_drawn(t: Things, node: Node) -> list[str]:
         return [t.b.polygon(t.b.points(points))]
     if node.head == "sector" and len(points) == 3:
         if "major" in node.adjectives:
-            raise Refusal("The sector of a reflex angle is said the other way round: the sector from Q to A.")
+            name, other = "".join(points), "".join(reversed(points))
+            raise Refusal(f"Which of the two sectors is meant is said by the order of its corners: {name} or {other}.")
         start, centre, stop = t.b.points(points)
         return [t.b.make("sector", {"centre": (centre,), "from": (start,), "to": (stop,)})]
     return []

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import POLYGON, join
+from ..kinds import join
 from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import length_said
@@ -15,24 +15,11 @@ from .points import turned_to
 from .refusals import Stray
 from .riding import free_place_on
 from .shape_measures import circle_by_radius
+from .shapes_and_circles import circle_of_triangle
 from .spans import centre_of, corners_of, distance_between, each, with_corners_as_one
 from .things import Things
 from .third_corners import first_side, fresh_names
 from .touching import Size, circle_touching, new_centre, two_touching
-
-
-def _of_a_triangle(t: Things, node: Described) -> list[str] | None:
-    """A circle in a triangle or about it, which may be "it"; None for others."""
-    if len(node.roles) != 1 or node.roles[0][0] not in ("in", "about") or node.adjectives or node.extra or (node.count or 1) > 1:
-        return None
-    role, part = node.roles[0]
-    spoken = [id for id in t.b.recent.ids if id in t.b.ahead]
-    if isinstance(part, Ref) and spoken and t.b.kind(spoken[-1]) == POLYGON:
-        corners = tuple(t.b.ahead.name(id) for id in t.b.ahead.step(spoken[-1]).fills.get("corners", ()))
-        part = Named("".join(corners), corners)
-    if not isinstance(part, Named) or len(part.points) != 3:
-        return None
-    return t.made(replace(node, head="incircle" if role == "in" else "circumcircle", roles=(("of", part),)))
 
 
 @makes(
@@ -42,7 +29,7 @@ def _of_a_triangle(t: Things, node: Described) -> list[str] | None:
     words="meets touches concentric as-centre as-diameter as-radius same-centre same-radius second of-one-size external internal",
 )
 def circles(t: Things, node: Described) -> list[str]:
-    if (found := _of_a_triangle(t, node)) is not None:
+    if (found := circle_of_triangle(t, node)) is not None:
         return found
     if "as-radius" in node.extra and isinstance(on := node.role("on"), Named) and len(on.points) == 2 and len(node.roles) == 1:
         # "On AB as radius": about its first point, through the other.

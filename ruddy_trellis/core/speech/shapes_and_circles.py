@@ -1,12 +1,13 @@
-"""Shapes with their corners on a circle that is there, and shapes whose sides touch one."""
+"""Shapes with their corners on a circle that is there, shapes whose sides touch one, and the circle in a triangle or about it."""
 
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 
 from ..kinds import POLYGON
 from ..refusal import Refusal
-from .nodes import Described
+from .nodes import Described, Named, Ref
 from .nouns import NAMED_BY_SIDES, TAKES
 from .refusals import Final
 from .shapes_on_sides import CORNER_COUNTS
@@ -88,3 +89,17 @@ def circumscribed(t: Things, node: Described, circle: str, names: tuple[str, ...
         sides.append(b.make("tangent_at", {"circle": (circle,), "point": (touched,)}, hidden=True))
     pairs = zip(sides, (*sides[1:], sides[0]), names or [None] * count)
     return b.polygon(tuple(b.make("intersection", {"a": (one,), "b": (other,)}, name) for one, other, name in pairs))
+
+
+def circle_of_triangle(t: Things, node: Described) -> list[str] | None:
+    """A circle in a triangle or about it, which may be "it"; None for others."""
+    if len(node.roles) != 1 or node.roles[0][0] not in ("in", "about") or node.adjectives or node.extra or (node.count or 1) > 1:
+        return None
+    role, part = node.roles[0]
+    spoken = [id for id in t.b.recent.ids if id in t.b.ahead]
+    if isinstance(part, Ref) and spoken and t.b.kind(spoken[-1]) == POLYGON:
+        corners = tuple(t.b.ahead.name(id) for id in t.b.ahead.step(spoken[-1]).fills.get("corners", ()))
+        part = Named("".join(corners), corners)
+    if not isinstance(part, Named) or len(part.points) != 3:
+        return None
+    return t.made(replace(node, head="incircle" if role == "in" else "circumcircle", roles=(("of", part),)))
