@@ -4,6 +4,7 @@ import { Drawing } from "../drawing/drawing.js";
 import { hear, hearLast } from "../page/hear.js";
 import { Holding } from "./holding.js";
 import { Line } from "./line.js";
+import { Motions } from "./motions.js";
 import { Player } from "./player.js";
 import { Reveals } from "./reveals.js";
 import { toast } from "../page/toast.js";
@@ -36,7 +37,6 @@ export class BoardView {
     this.photographs = path.replace(/live$/, "photographs/");
     this.state = {};
     this.viewTold = 0;
-    this.runsFar = false; // whether motions run at the server
 
     const scheme = location.protocol === "https:" ? "wss" : "ws";
     this.line = new Line(
@@ -77,7 +77,7 @@ export class BoardView {
   }
 
   connected(open, gone) {
-    this.runsFar = false;
+    this.motions?.lose();
     this.foreseen?.over();
     if (this.offline?.connected(open, gone)) return;
     this.note(open ? "Saved" : gone ? "Closed" : "Not connected: trying again…");
@@ -181,23 +181,7 @@ export class BoardView {
       }
     });
     line.on("company", ({ others }) => this.holding.company(others));
-    line.on("ran", ({ edit }) => {
-      line.send("edit", { edit });
-      this.note("Saving…");
-      this.tellView(false); // whatever has come of it is shown
-    });
-    line.on("frames", (batch) => this.player.take(batch));
-    line.on("playing", ({ ids, near }) => {
-      if (near && this.runsFar) return;
-      if (!near && this.near?.runs) this.near.run("pause"); // what was said, or runs at the server now, stops what runs here
-      this.runsFar = !near && ids.length > 0;
-      if (ids.length > 0 !== this.player.on) hear(ids.length ? "Running" : "Stopped");
-      this.player.begin(ids.length > 0);
-      this.running = ids;
-      this.dials?.run(ids, this.drawing.things.values());
-      this.hooks.playing?.(ids);
-      this.note(ids.length ? "Running…" : "Saved");
-    });
+    this.motions = new Motions(this);
   }
 
   /** What has come to be known of a claim that is seen. */
@@ -281,7 +265,7 @@ export class BoardView {
       this.dials ??= new Dials(this.dialActs);
     }
     this.dials?.show(this.drawing.things.values(), this.drawing.ghosts);
-    if (this.running) this.dials?.run(this.running, this.drawing.things.values());
+    if (this.motions.run) this.dials?.run(this.motions.ids, this.drawing.things.values());
   }
 
   /** What is not seen for now: behind closed reveals, or as the page says. */
@@ -353,18 +337,9 @@ export class BoardView {
         this.line.send("far", { words: kind.replace(/[^A-Za-z ]/g, "").slice(0, 80) });
       },
     });
-    this.line.instead = (kind, content) => this.runsNear(kind, content);
+    this.line.instead = (kind, content) => this.motions.takes(kind, content);
     this.near.look(this.port.view());
     this.near.prompt(this.prompt);
-  }
-
-  /** Motions run beside the drawing, and a question is answered there, as long as the copy is as the board is. Returns whether it is. */
-  runsNear(kind, content) {
-    const { near, running, holding } = this;
-    const begins = near.fresh && (kind === "ask" || (kind === "play" && !running?.length && !holding.is));
-    if (!begins && !(near.runs && (kind === "play" || kind === "pause"))) return false;
-    near.run(kind, content);
-    return true;
   }
 
   /** The tool in the hand is another one, or its sentence filled otherwise. */

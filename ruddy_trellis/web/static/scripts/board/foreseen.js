@@ -19,9 +19,9 @@ export class Foreseen {
 
   /** An act is on its way to the server. */
   sent(kind, content) {
-    const { near, line, holding, running } = this.view;
+    const { near, line, holding, motions } = this.view;
     const isAlone = line.known.size === 1 && !this.act; // what else is on its way may change what this one does
-    if (!FORESEEN.has(kind) || !isAlone || line.took < NEAR_ENOUGH || !near?.fresh || holding.is || running?.length) return;
+    if (!FORESEEN.has(kind) || !isAlone || line.took < NEAR_ENOUGH || !near?.fresh || holding.is || motions.run) return;
     if (this.left > 0) this.left -= 1;
     else {
       this.act = { once: content.once, at: performance.now(), changed: null, back: null };

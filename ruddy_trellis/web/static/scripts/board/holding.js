@@ -21,10 +21,10 @@ export class Holding {
   }
 
   grab(ids, at) {
-    const { near, running, line } = this.view;
+    const { near, motions, line } = this.view;
     this.is = true;
     this.drags.clear();
-    this.isNear = !!near?.fresh && (!running?.length || near.runs);
+    this.isNear = !!near?.fresh && (!motions.run || near.runs);
     if (this.isNear) {
       near.reached = null;
       near.take("grab", { ids, at });
