@@ -1,5 +1,6 @@
 """The hand in the browser: drags, sentences, what is asked and motions behind a line that takes its time."""
 
+import json
 import statistics
 import tempfile
 import time
@@ -7,6 +8,8 @@ from pathlib import Path
 
 from playwright.sync_api import sync_playwright
 
+from ruddy_trellis.core.board.copying import steps_and_settings
+from ruddy_trellis.near.beside import Beside
 from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server
 from tests.browser.slow_line import SlowLine
@@ -63,6 +66,27 @@ window.Worker = class extends Worker {
 """
 
 
+#: Drags in a thread like that of the page. Gives how long each place took, with both ways to the thread, milliseconds.
+DRAG_THERE = """async ([board, [grab, ...drags]]) => {
+  const root = document.getElementById("board");
+  const script = document.querySelector("script[type=module]").src.replace("page/teacher.js", "near/worker.js");
+  const worker = new Worker(script, { type: "module" });
+  const ask = (message) => new Promise((done) => {
+    worker.onmessage = done;
+    worker.postMessage(message);
+  });
+  await ask({ kind: "begin", places: JSON.parse(root.dataset.near) });
+  await ask({ kind: "open", number: 0, text: board });
+  await ask({ kind: "take", text: grab });
+  const spent = [];
+  for (const text of drags) {
+    const start = performance.now();
+    await ask({ kind: "drag", text });
+    spent.push(performance.now() - start);
+  }
+  worker.terminate();
+  return spent;
+}"""
 #: Notes when the offers for what is selected are other ones.
 WHEN_OFFERED = """() => {
   const began = performance.now();
@@ -80,7 +104,7 @@ window.shown = {frames: 0, drawn: 0, since: 0};
 let drew = false;
 const post = Worker.prototype.postMessage;
 Worker.prototype.postMessage = function (message, ...more) {
-  if (message.moved || message.movedText) drew = true;
+  if (message.moved || message.movedTold) drew = true;
   return post.call(this, message, ...more);
 };
 const frame = () => {
@@ -123,6 +147,44 @@ def near_drag(browser, server, address, delay, seconds=5):
     page.context.close()
     line.close()
     return found["trips"]
+
+
+def drag_messages(figure, count=200):
+    """The messages of a drag of the first peg of a figure: taken hold of, and so many places."""
+    (x, y), grabbed = figure.board.values[0], figure.board.steps[0].id
+    places = [(x + 1 + (step % 120) / 60, y + 0.7 + (step * 7 % 90) / 60) for step in range(count)]
+    drags = [{"t": "drag", "to": place, "seq": seq} for seq, place in enumerate(places)]
+    return [json.dumps(message) for message in ({"t": "grab", "ids": [grabbed], "at": [x, y]}, *drags)]
+
+
+def drag_here(board, messages):
+    """The hand of a copy in the Python that the server runs. Gives how long each place took, milliseconds."""
+    beside, spent = Beside(), []
+    beside.open(board)
+    beside.take(messages[0])
+    for message in messages[1:]:
+        start = time.perf_counter()
+        beside.drag(message)
+        spent.append(1000 * (time.perf_counter() - start))
+    return spent
+
+
+def drag_ratio(browser, server, address, figure, rounds=5):
+    """The hand of a copy in a thread of the browser, where nothing else is done, and in the server's Python, in turns.
+
+    Returns:
+        The median of both, milliseconds.
+    """
+    page = new_page(browser, server)
+    page.goto(address)
+    page.wait_for_selector("#board[data-hand=near]", timeout=120_000, state="attached")
+    board, messages = json.dumps(steps_and_settings(figure.board)), drag_messages(figure)
+    there, here = [], []
+    for _ in range(rounds):
+        there += page.evaluate(DRAG_THERE, [board, messages])
+        here += drag_here(board, messages)
+    page.context.close()
+    return statistics.median(there), statistics.median(here)
 
 
 def near_starts(browser, server, address, count=5):
@@ -265,11 +327,16 @@ def rows():
 def _rows(browser, server, folder):
     teacher = Teacher(server)
     boards = (
-        ("5 steps hang on the peg", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Orchard", orchard())),
-        ("all 200 hang on the peg", "≤ 10 ms median, ≤ 16 ms p95", teacher.upload("Wreath", wreath())),
-        ("arcs, conics, tags and marks", "≤ 6 ms median, ≤ 12 ms p95", teacher.upload("Kitchen garden", kitchen_garden())),
+        ("5 steps hang on the peg", "≤ 6 ms median, ≤ 12 ms p95", orchard(), teacher.upload("Orchard", orchard())),
+        ("all 200 hang on the peg", "≤ 10 ms median, ≤ 16 ms p95", wreath(), teacher.upload("Wreath", wreath())),
+        (
+            "arcs, conics, tags and marks",
+            "≤ 6 ms median, ≤ 12 ms p95",
+            kitchen_garden(),
+            teacher.upload("Kitchen garden", kitchen_garden()),
+        ),
     )
-    starts = near_starts(browser, server, boards[0][2])
+    starts = near_starts(browser, server, boards[0][-1])
     for spent, which, reach in zip(
         starts, ("the first time in a browser", "the second time", "from memory that is kept"), (5, 2, 1.2), strict=True
     ):
@@ -278,7 +345,7 @@ def _rows(browser, server, folder):
             f"≤ {reach:g} s",
             f"{statistics.median(spent) / 1000:.2f} s median of {len(spent)}, {max(spent) / 1000:.2f} s at most",
         )
-    for what, reach, address in boards:
+    for what, reach, figure, address in boards:
         for delay in (0, 0.12, 0.3):
             trips = near_drag(browser, server, address, delay)
             yield (
@@ -286,6 +353,12 @@ def _rows(browser, server, folder):
                 reach,
                 f"{summary(trips)} ({len(trips)} positions)",
             )
+        there, here = drag_ratio(browser, server, address, figure)
+        yield (
+            f"the hand in the browser by itself, as a ratio to the same in the server's Python, {what}",
+            "≤ 4",
+            f"{there / here:.1f}: {there:.1f} and {here:.1f} ms median",
+        )
     for delay in (0.12, 0.3):
         spent = said_near(browser, server, teacher.upload("Orchard, again", orchard()), delay)
         yield (
@@ -302,7 +375,7 @@ def _rows(browser, server, folder):
         "≥ 92% of the frames with nothing moved",
         f"{100 * moving / still:.0f}%: {moving:.1f} of {still:.1f} a second",
     )
-    yield lone_row(browser, server, boards[0][2], folder)
+    yield lone_row(browser, server, boards[0][-1], folder)
 
 
 def lone_row(browser, server, address, folder):

@@ -5,6 +5,7 @@ It is the hand itself (``core.hand``) alone at that copy. Texts go in and out, s
 """
 
 import json
+import marshal
 from typing import Any
 
 from ..core.board import Board
@@ -80,16 +81,27 @@ class Beside:
 
     def take(self, text: str) -> str:
         """Answer a message, one of ``ASKED``: a list of answers. Where nothing is held, a drag says so; the copy is never kept."""
-        message = json.loads(text)
+        return _as_text(self._answers(json.loads(text)))
+
+    def drag(self, text: str) -> bytes:
+        """The same for a drag, which is answered with many numbers: as ``marshal`` writes them. Turning them into text would take a third
+        of the time."""
+        answers = self._answers(json.loads(text))
+        try:
+            return marshal.dumps(answers, 4)
+        except ValueError:  # there is something in it that is only alike a list or a number
+            return marshal.dumps(json.loads(_as_text(answers)), 4)
+
+    def _answers(self, message: dict[str, Any]) -> list[Answer]:
         if message["t"] in ("grab", "drag", "drop", "lift"):
             self._known = None
         if message["t"] == "lift":
             self._lifted = message["ids"]
         if self._alone is None or message["t"] not in ASKED:
-            return "[]"
+            return []
         answers = self._alone.do(**message)
         self._alone.told.clear()
-        return json.dumps([self._alone.hand.as_seen(answer) for answer in answers], separators=(",", ":"), default=list)
+        return [self._alone.hand.as_seen(answer) for answer in answers]
 
     def foresee(self, text: str) -> str:
         """What the server is about to tell of an act that was sent to it, by all that is known here; the copy stays as it is. Gives an
@@ -165,6 +177,10 @@ class Beside:
     def _told(self, answers: list[Answer]) -> str:
         changed = any(answer["t"] == "changed" for answer in answers)
         return self._lone.as_told(answers, **({"unsent": self._lone.unsent} if changed else {}))
+
+
+def _as_text(answers: list[Answer]) -> str:
+    return json.dumps(answers, separators=(",", ":"), default=list)
 
 
 def _are_alike(one: Board, other: Board) -> bool:

@@ -11,7 +11,7 @@ NOTE_WHAT_IS_DRAWN = """
 const post = Worker.prototype.postMessage;
 window.drawn = [];
 Worker.prototype.postMessage = function (message, ...more) {
-  if (message.moved || message.movedText) drawn.push(performance.now());
+  if (message.moved || message.movedTold) drawn.push(performance.now());
   return post.call(this, message, ...more);
 };
 """

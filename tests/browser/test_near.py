@@ -1,7 +1,9 @@
 """The hand beside the drawing: with the server far away a drag answers at once, and what it comes to is what the server keeps."""
 
 import json
+import marshal
 import math
+import random
 import time
 
 from playwright.sync_api import expect
@@ -30,6 +32,7 @@ DRAG_THERE = """async (boards) => {
     await new Promise((done) => setTimeout(done, 1000 * (tries + 1)));  // it is kept when the worker has nothing else to do
   }
   if (!begun.remembered) throw new Error("Its memory was not kept.");
+  const { unmarshalled } = await import(script.replace("near/worker.js", "drawing/marshalled.js"));
   const found = [];
   for (const [text, ...messages] of boards) {
     const told = [];
@@ -37,8 +40,8 @@ DRAG_THERE = """async (boards) => {
     worker.postMessage({ kind: "look", text: JSON.stringify(JSON.parse(text).settings.view) });
     if (opened.kind !== "opened") told.push(opened.words);
     for (const message of messages) {
-      const answer = await ask({ kind: "take", text: message });
-      told.push(answer.text ?? answer.words);
+      const answer = await ask({ kind: JSON.parse(message).t === "drag" ? "drag" : "take", text: message });
+      told.push(answer.bytes ? JSON.stringify(unmarshalled(answer.bytes)) : answer.text ?? answer.words);
     }
     found.push(told);
   }
@@ -60,7 +63,56 @@ IN_ITS_MEMORY = """(words) => new Promise((done) => {
 })"""
 
 
+#: What was written by marshal, as JSON.
+READ_THERE = """async (values) => {
+  const script = document.querySelector("script[type=module]").src;
+  const { unmarshalled } = await import(script.replace("page/teacher.js", "drawing/marshalled.js"));
+  return values.map((bytes) => {
+    try {
+      return JSON.stringify(unmarshalled(new Uint8Array(bytes)));
+    } catch (problem) {
+      return problem.message;
+    }
+  });
+}"""
+
+
+def values(chance, depth=0):
+    """A random value that JSON has, with what is spoken of again where that is so."""
+    kinds = ["number", "number", "whole", "long", "text", "letters", "known"] + (["list", "tuple", "object"] if depth < 4 else [])
+    match chance.choice(kinds):
+        case "number":
+            return chance.choice((chance.uniform(-9, 9), 1e300 * chance.random(), 5e-324, 0.1))
+        case "whole":
+            return chance.randint(-(2**31), 2**31 - 1)
+        case "long":
+            return chance.choice((-1, 1)) * chance.randint(2**31, 2**53)
+        case "text":
+            return chance.choice(("at", "points", "α = 66.3°", "𝔸", "", "midpoint of A and B", "é" * 300, "x" * 300))
+        case "letters":
+            return "".join(map(chr, chance.choices(range(32, 0xD000), k=chance.randint(0, 20))))
+        case "known":
+            return chance.choice((None, True, False, "shape"))
+        case "object":
+            return {values(chance, 9).__repr__(): values(chance, depth + 1) for _ in range(chance.randint(0, 4))}
+        case kind:
+            items = [values(chance, depth + 1) for _ in range(chance.choice((0, 1, 3, 300 if depth == 3 else 2)))]
+            items += items[:1]  # the same one again
+            return items if kind == "list" else tuple(items)
+
+
 class NearTest(SlowLineTest):
+    def test_what_is_told_as_bytes_is_what_would_be_told_as_text(self):
+        self.page.goto(self.server.address + "/")
+        self.page.click("text=Any four-sided bed")
+        chance = random.Random(11)
+        asked = [values(chance) for _ in range(2000)]
+        found = self.page.evaluate(READ_THERE, [list(marshal.dumps(value, 4)) for value in asked])
+        for value, text in zip(asked, found, strict=True):
+            self.assertEqual(json.loads(text), json.loads(json.dumps(value)))
+        unknown = self.page.evaluate(READ_THERE, [list(marshal.dumps(value, 4)) for value in (1j, b"bytes", {1})])
+        self.assertTrue(all("There is no value of the kind" in words for words in unknown), unknown)
+
     def test_a_drag_answers_at_once_and_the_server_keeps_what_was_seen(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the circle through A, B and C", "the length of AB")
         page = self.page

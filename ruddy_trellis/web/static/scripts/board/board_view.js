@@ -316,10 +316,10 @@ export class BoardView {
     this.line.beside.push((kind, content) => this.foreseen.sent(kind, content));
     this.near = new Near(JSON.parse(near), this.line, {
       ask: () => this.line.send("near"),
-      moved: (message, text) => {
+      moved: (message, told) => {
         this.holding.isNear &&= message.held; // what the copy lacks it cannot hold
         if (!this.holding.isNear) return;
-        this.drawing.move(message.items, text);
+        this.drawing.move(message.items, told);
         this.tick(message.items);
         this.note("Moving…");
       },

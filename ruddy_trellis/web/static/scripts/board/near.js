@@ -1,5 +1,6 @@
 // What is held moves beside the drawing at once, whatever the network; the server hears of it ten times a second, and keeps it.
 
+import { unmarshalled } from "../drawing/marshalled.js";
 import { Nearby } from "./nearby.js";
 
 /** How long the copy waits after a change before it is made anew, and how long the runtime may take to start, milliseconds. */
@@ -12,7 +13,7 @@ export class Near {
   /**
    * @param {{runtime: string, core: string, mark: string}} places where it is fetched from
    * @param {import("./line.js").Line} line
-   * @param {{ask: () => boolean, moved: (message: object, text: string) => void,
+   * @param {{ask: () => boolean, moved: (message: object, told: Uint8Array) => void,
    *   under: (message: object) => void, ended: (words: string) => void, told: (told: object) => void, alone: () => void,
    *   foreseen: (once: string, found: object) => void, ran: (answer: object) => void}} acts ask the server for the steps of the board;
    *   what is told of moved items; what lies under the pointer; told once where there is no copy any more, and why; what is answered while
@@ -43,7 +44,7 @@ export class Near {
   }
 
   /** What the thread tells. */
-  told({ kind, number, text, words, after, told }) {
+  told({ kind, number, text, bytes, words, after, told }) {
     if (kind === "foreseen") return this.acts.foreseen(number, JSON.parse(text));
     if (kind === "failed") return this.end(words);
     if (kind === "told") {
@@ -63,7 +64,7 @@ export class Near {
       if (this.alone) this.acts.alone();
       this.alone = null;
     } else if (kind === "prompted") this.hasTool = number === this.prompts && text === "true";
-    else this.answered(text);
+    else this.answered(bytes ? unmarshalled(bytes) : JSON.parse(text), bytes);
   }
 
   /** The board has changed: the copy is none until it is made anew, once things have settled. */
@@ -192,12 +193,11 @@ export class Near {
     else {
       this.busy = true;
       this.place = to;
-      this.take("drag", { to, seq: 0 });
+      this.worker?.postMessage({ kind: "drag", text: JSON.stringify({ t: "drag", to, seq: 0 }) });
     }
   }
 
-  answered(text) {
-    const answers = JSON.parse(text);
+  answered(answers, bytes) {
     if (this.nearby.answered(answers[0])) return;
     const under = answers.find((answer) => answer.t === "under");
     if (under || !answers.length) return this.acts.under(under ?? null);
@@ -208,7 +208,7 @@ export class Near {
     const { newest } = this;
     this.newest = null;
     if (newest) this.drag(newest);
-    this.acts.moved(moved, answers.length === 1 ? text.slice(1, -1) : undefined);
+    this.acts.moved(moved, bytes);
   }
 
   end(words) {

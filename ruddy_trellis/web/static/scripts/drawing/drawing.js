@@ -55,17 +55,17 @@ export class Drawing {
   }
 
   /**
-   * Take new shapes and labels of things that are there. The painter reads the text of the message by itself where
-   * there is one: that is quicker than handing the items over one by one.
+   * Take new shapes and labels of things that are there. The painter reads what was told of them by itself where
+   * there is that, a text or bytes: quicker than handing the items over one by one.
    */
-  move(items, text = null) {
+  move(items, told = null) {
     for (const { id, shape, label } of items) {
       const item = this.things.get(id);
       if (!item) continue;
       item.shape = shape;
       item.label = label;
     }
-    this.paint(text ? { movedText: text } : { moved: items });
+    this.paint(told ? { movedTold: told } : { moved: items });
   }
 
   reorder() {

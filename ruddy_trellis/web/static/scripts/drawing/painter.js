@@ -16,6 +16,7 @@ import {
   wordsBox,
 } from "./labels.js";
 import { copiesOf, outlineOf, ring } from "./outlines.js";
+import { unmarshalled } from "./marshalled.js";
 import { Photograph } from "./photograph.js";
 import { paintRegion } from "./regions.js";
 import { paintStroke } from "./strokes.js";
@@ -59,7 +60,7 @@ class Painter {
   }
 
   /** Take what the page tells: all things, moved things, faint things, marks, the view, the scene. */
-  take({ all, moved, movedText, faint, theirs, marks, view, scene, clearTrails, closed, uncovered, replay }) {
+  take({ all, moved, movedTold, faint, theirs, marks, view, scene, clearTrails, closed, uncovered, replay }) {
     if (closed) useClosed(closed);
     if (uncovered) useUncovered(uncovered);
     if (replay !== undefined) this.replay = replay;
@@ -78,7 +79,7 @@ class Painter {
       this.things = new Map(all.map((item) => [item.id, item]));
       this.order = [...this.things.values()].sort((a, b) => a.layer - b.layer);
     }
-    for (const { id, shape, label } of moved ?? (movedText ? JSON.parse(movedText).items : [])) {
+    for (const { id, shape, label } of moved ?? (movedTold ? itemsIn(movedTold) : [])) {
       const item = this.things.get(id);
       if (!item) continue;
       if (item.style.trail !== undefined) this.trails?.leave(item, shape);
@@ -362,6 +363,12 @@ class Painter {
     context.strokeRect(left, top, right - left, bottom - top);
     context.setLineDash([]);
   }
+}
+
+/** The moved items in what was told of them: the text of one answer, or the bytes of a list of answers. */
+function itemsIn(told) {
+  if (typeof told === "string") return JSON.parse(told).items;
+  return unmarshalled(told).find(({ t }) => t === "moved").items;
 }
 
 let painter;

@@ -1,5 +1,5 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, prompt, take, foresee, adopt, run; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
+// Asked: begin, open, look, prompt, take, drag, foresee, adopt, run; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
 // told, cannot, failed; packed.
 
 import { kept } from "./compiled.js";
@@ -23,7 +23,12 @@ self.addEventListener("message", async ({ data: { kind, number, text, places, so
     else if (kind === "prompt") postMessage({ kind: "prompted", number, text: beside.prompt(text) });
     else if (kind === "leave" || kind === "do" || kind === "end" || kind === "run")
       tell(beside, kind, text === undefined ? beside[kind]() : beside[kind](text));
-    else postMessage({ kind: "answers", number, text: beside.take(text) });
+    else if (kind === "drag") {
+      const told = beside.drag(text);
+      const bytes = told.toJs();
+      told.destroy();
+      postMessage({ kind: "answers", bytes }, [bytes.buffer]);
+    } else postMessage({ kind: "answers", number, text: beside.take(text) });
   } catch (problem) {
     const words = String(problem?.message ?? problem).slice(-2000);
     // A library that is not here.
