@@ -36,8 +36,10 @@ class Beside:
 
     def open(self, text: str) -> None:
         """Make the copy anew from what the server tells of the board. Raises Refusal where a step cannot be made here."""
-        board = board_of(json.loads(text))
+        data = json.loads(text)
+        board = board_of(data)
         before, self._alone = self._alone, Away(board)
+        self._alone.hand.angle_words = data.get("angle_words", 0)
         if before is not None:
             self._alone.run_on(before)
             if _are_alike(before.board, board):

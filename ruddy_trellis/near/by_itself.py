@@ -83,6 +83,7 @@ class Page:
             with suppress(Exception):
                 left = board_of(json.loads(kept))
         self._itself = ByItself(start, tuple(data["hints"]), left)
+        self._itself.hand.angle_words = data["angle_words"]
         self._given, self._kept = (json.dumps(steps_and_settings(one)) for one in (start, self._itself.board))
         return self._told(self._itself.welcome())
 
@@ -107,18 +108,19 @@ class Page:
         return self._itself.as_told(answers, **keep)
 
 
-def page_data(board: Board, hints: list[str], recipes: dict[str, Any]) -> dict[str, Any]:
+def page_data(board: Board, hints: list[str], recipes: dict[str, Any], angle_words: int = 0) -> dict[str, Any]:
     """What a page that works by itself has of a board.
 
     Args:
         board: a student's copy.
         hints: those of its challenge; nothing else of that is in it.
         recipes: those of the kit, by key, as JSON.
+        angle_words: what pairs of angles are called where the teacher teaches.
 
     Returns:
         What ``Page.open`` takes, as a dict. What is hidden is left out where nothing hangs on it that is seen.
     """
-    return {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes}
+    return {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes, "angle_words": angle_words}
 
 
 def board_there(data: dict[str, Any]) -> Board:

@@ -109,7 +109,7 @@ def _together(entry):
 
 @cache
 def fetched_later(page):
-    """The scripts that a page may fetch after its first, as addresses below its own.
+    """The scripts that a page and its threads may fetch after the first, as addresses below the page's own.
 
     Args:
         page: a key of ``PAGES``.
@@ -124,7 +124,8 @@ def fetched_later(page):
             if other not in at_once | found:
                 found.add(other)
                 waiting += [] if other in WORKERS else [other]
-    return sorted(f"../{WORKERS[path]}/{path}" if path in WORKERS else path for path in found)
+    own = [path for path in found if path not in WORKERS]
+    return sorted([*own, *(f"../{WORKERS[path]}/{one}" for path in found - set(own) for one in (path, *fetched_later(WORKERS[path])))])
 
 
 @cache

@@ -15,6 +15,8 @@ Worker.prototype.postMessage = function (message, ...more) {
   return post.call(this, message, ...more);
 };
 """
+#: Whether a script has come.
+IS_FETCHED = "(name) => performance.getEntriesByType('resource').some((entry) => entry.name.endsWith(name) && entry.responseEnd)"
 #: How long the runtime may take to start here, milliseconds.
 START = 90_000
 

@@ -14,7 +14,7 @@ from tests.near.test_near import ELLIPSES, SAMPLED_SHARE, THE_WAY, boards, is_sa
 
 from .board_page import BoardPage
 from .served import long_walk
-from .slow_page import START, SlowLineTest
+from .slow_page import IS_FETCHED, START, SlowLineTest
 
 #: Boards and what is asked of their copies, in a thread like that of the page, started until it starts from the memory that this browser
 #: has kept. Answers with what is told of each.
@@ -368,6 +368,30 @@ class NearTest(SlowLineTest):
         # What is kept of its memory is as it was before anything of a person or a board was in it.
         words = ["perpendicular bisector", "Any four-sided bed", "maud.alder", page.url.rsplit("/", 2)[1], "Orchard"]
         self.assertEqual(page.evaluate(IN_ITS_MEMORY, words), words[:1])
+
+    def test_a_quiz_is_asked_beside_the_drawing_and_goes_on_at_the_server(self):
+        b = self.opened(
+            "A = (-6, -2)", "B = (4, -1)", "C = (-5, 2)", "p is the line through A and B", "q is the parallel to p through C",
+            "D = (-3, -4)", "E = (1, 4)", "t is the line through D and E", "u is a quiz on the angles of p and q cut by t",
+        )  # fmt: skip
+        page, box = self.page, self.page.locator(".quiz-box")
+        page.wait_for_function(IS_FETCHED, arg="page/quiz.js")  # what opens it is fetched before it is asked for
+        with self.held():
+            page.click("text=Angle pairs: ask me")
+            for count in (1, 2):
+                box.get_by_text("vertical", exact=True).click()
+                expect(box).to_contain_text(f"of {count} right")
+        b.settle()
+        asked = box.locator(".asks").inner_text()
+        page.mouse.move(*b.pixel(-5, 2))
+        page.mouse.down()
+        page.mouse.move(*b.pixel(-5, 3), steps=4)
+        page.mouse.up()
+        b.settle()
+        self.assertEqual(box.locator(".asks").inner_text(), asked, "the same is asked of what was dragged")
+        b.say("Z = (3, 3)")
+        box.get_by_text("vertical", exact=True).click()  # the copy is not as the board is yet
+        expect(box).to_contain_text("of 3 right")
 
     @long_walk
     def test_undo_and_a_drag_after_it(self):

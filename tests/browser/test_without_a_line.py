@@ -4,7 +4,8 @@ from playwright.sync_api import expect
 
 from .board_page import BoardPage
 from .served import long_walk
-from .slow_page import START, SlowLineTest
+from .slow_page import IS_FETCHED, START, SlowLineTest
+from .test_said_list import PASTE
 
 #: Notes whether a thing of a name is ever gone from the list of what is drawn, however soon it is back.
 NOTE_WHETHER_IT_GOES = """(name) => {
@@ -125,9 +126,17 @@ class WithoutALineTest(SlowLineTest):
     def test_without_a_line_one_goes_on_and_nothing_is_lost(self):
         b = self.opened("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B and C", "d is the length of AB")
         page = self.page
+        for name in ("page/present.js", "bar/said_list.js"):  # what is opened later is fetched while there is a line
+            page.wait_for_function(IS_FETCHED, arg=name)
         self.cut()
-        page.click("#present")  # what shows it is fetched when it is first asked for
-        expect(page.locator("#toast")).to_contain_text("when the line is back")
+        page.click("#present")
+        expect(page.locator("#present-bar")).to_be_visible()
+        page.click("#present-stop")
+        page.click("#typed")
+        page.evaluate(PASTE, "P = (1, 1)\nQ is the midpoint of AP")
+        expect(page.locator(".said-list")).to_contain_text("2 sentences, all read")
+        page.keyboard.press("Escape")
+        page.fill("#typed", "")
         b.drag((4, 0), (6, 2), drop=False)
         page.mouse.up()
         self.not_saved(1)

@@ -71,10 +71,12 @@ class AnglePairsTest(unittest.TestCase):
             (pair,) = [pair for pair in pairs(f.board, self.lines(f)) if pair.numbers == numbers]
             answer = pair.relation if count % 3 else "corresponding"
             right += answer == pair.relation
-            answers = alone.do(t="quiz", id=id, answer=answer)
+            answers = alone.do(t="quiz", id=id, last=answers[1]["last"], answer=answer)
             self.assertEqual(answers[1]["score"], f"{right} of {count} right.")
             self.assertIn(pair.words, answers[1]["told"])
-        self.assertEqual(alone.do(t="quiz", id=id)[1]["score"], answers[1]["score"], "asked again, it goes on")
+        again = alone.do(t="quiz", id=id, last=answers[1]["last"])
+        self.assertEqual(again[1]["score"], answers[1]["score"], "asked again, it goes on")
+        self.assertEqual(again[1]["asks"], answers[1]["asks"])
         self.assertEqual(alone.do(t="quiz")[0]["items"], [])
         self.assertEqual(alone.do(t="quiz", id=id)[1]["score"], "")
         for wrong in ("s1", "nothing"):

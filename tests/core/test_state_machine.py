@@ -153,7 +153,7 @@ class BoardMachine(RuleBasedStateMachine):
         chooser = self.choose(data)
         for id in chooser.ids(None, 1):
             self.alone.do(t=chooser.one(("ask", "quiz")), id=id)
-            self.alone.do(t="quiz", id=id, answer="vertical")
+            self.alone.do(t="quiz", id=id, last={"numbers": chooser.one(((1, 3), (2, 8), (5, 5)))}, answer="vertical")
             self.alone.do(t="prove", id=id, go=chooser.chance(5))
 
     @rule()

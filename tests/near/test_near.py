@@ -21,8 +21,10 @@ from ruddy_trellis.core.edits import LookChanges, Move, Restyle
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.figure import Figure
 from ruddy_trellis.core.hand import Alone, StudentHand
+from ruddy_trellis.core.hand.messages import read_message
 from ruddy_trellis.core.kinds import FAMILY, LOCUS
 from ruddy_trellis.core.lesson.file import lesson_from_json
+from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.demo import demo_lessons
 from ruddy_trellis.near import shipping
 from ruddy_trellis.near.away import Away
@@ -222,6 +224,28 @@ class RunningTest(unittest.TestCase):
         (answer,) = json.loads(beside.run('{"t": "ask", "id": "s6"}'))["answers"]
         self.assertIn("C is in z", answer["words"])
 
+    def test_a_quiz_is_asked_and_told_at_the_copy_in_the_words_of_the_class(self):
+        figure = Figure()
+        for words in (
+            "A = (-6, -2)", "B = (4, -1)", "C = (-5, 2)", "p is the line through A and B", "q is the parallel to p through C",
+            "D = (-3, -4)", "E = (1, 4)", "t is the line through D and E", "u is a quiz on the angles of p and q cut by t",
+        ):  # fmt: skip
+            figure.say(words)
+        near, far = Beside(), Alone(figure.board)
+        far.hand.angle_words = 1
+        told = next(answer for answer in far.do(t="near") if answer["t"] == "near")
+        near.open(json.dumps(told))
+        message = {"t": "quiz", "id": figure.board.find("u")}
+        _, first = json.loads(near.run(json.dumps(message)))["answers"]
+        self.assertEqual(first["score"], "")
+        self.assertIn(["vertical", "vertically opposite"], first["names"])
+        asked = {**message, "last": first["last"], "answer": "vertical"}
+        here, there = json.loads(near.run(json.dumps(asked)))["answers"][1], far.do(**asked)[1]
+        self.assertEqual((here["told"], here["score"]), (there["told"], there["score"]), "either goes on where the other one asked")
+        for numbers in ([1, 9], [0, 2], [1], [1, 2, 3]):
+            with self.assertRaises(Refusal):
+                read_message({**asked, "last": {"numbers": numbers}})
+
 
 class ToolsTest(unittest.TestCase):
     def test_with_the_tool_that_the_server_has_in_the_hand_the_copy_says_what_lies_under_the_pointer(self):
@@ -287,7 +311,7 @@ class StudentsTest(unittest.TestCase):
         for words in ("A = (0, 0)", "B = (4, 0)", "d is the length of AB"):
             figure.say(words)
         (told,) = Alone(figure.board, StudentHand).do(t="near")
-        self.assertEqual(told, {"t": "near", **steps_and_settings(figure.board)})
+        self.assertEqual(told, {"t": "near", "angle_words": 0, **steps_and_settings(figure.board)})
         perform(figure.board, Restyle(ids=[figure.board.steps[-1].id], look=LookChanges(cover=True)))
         (told,) = Alone(figure.board, StudentHand).do(t="near")
         self.assertEqual(len(told["steps"]), 3, "whoever may lift it may have it beside the drawing")

@@ -64,7 +64,6 @@ class Hand:
         offers: what the selection could become.
         drag: what is held, or None.
         lifted: the ids of things whose covers this person has lifted.
-        asked: what a quiz asked last, or None.
         angle_words: what pairs of angles are called here (see ``truth.angle_pairs.NAMES``).
     """
 
@@ -80,7 +79,6 @@ class Hand:
         #: What the readings said that hang on what is dragged, when it was taken hold of.
         self.readings: dict[str, str] = {}
         self.lifted: set[str] = set()
-        self.asked: quiz.Asked | None = None
         self.angle_words = 0
 
     @property

@@ -208,11 +208,23 @@ class Ask(_Message):
     id: Annotated[str, Field(max_length=20)]
 
 
+class Asked(BaseModel):
+    """What a quiz asked last: about which two of the eight angles; how many answers were right so far, of how many."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    numbers: tuple[Annotated[int, Field(ge=1, le=8)], Annotated[int, Field(ge=1, le=8)]]
+    right: Annotated[int, Field(ge=0, le=1_000_000)] = 0
+    of: Annotated[int, Field(ge=0, le=1_000_000)] = 0
+
+
 class Quiz(_Message):
-    """Ask a question of a quiz on the board; with an answer, say what came of it and ask the next. No quiz: it is over."""
+    """Ask a question of a quiz on the board; with an answer to what was asked last, say what came of it and ask the next. No quiz: it is
+    over. Whoever asks keeps the score, so that any copy of the board can go on with it."""
 
     t: Literal["quiz"]
     id: Annotated[str, Field(max_length=20)] | None = None
+    last: Asked | None = None
     answer: Annotated[str, Field(max_length=40)] | None = None
 
 

@@ -2,7 +2,6 @@
 whether a point is in a region."""
 
 import random
-from dataclasses import dataclass
 from typing import Any
 
 from ..refusal import Refusal
@@ -12,21 +11,10 @@ from . import messages
 from .acts import Doing
 
 
-@dataclass(frozen=True)
-class Asked:
-    """What was asked last: of which quiz, about which two angles; how many answers were right so far, of how many."""
-
-    id: str
-    numbers: tuple[int, int]
-    right: int = 0
-    of: int = 0
-
-
 def quiz(hand, message: messages.Quiz) -> Doing:
     """The next question, after what came of the last one; the same again where nothing was answered."""
-    board, last = hand.board, hand.asked
+    board, last = hand.board, message.last
     if message.id is None:
-        hand.asked = None
         yield {"t": "ahead", "items": []}
         return
     if message.id not in board or board.step(message.id).does != "angle_quiz":
@@ -34,7 +22,7 @@ def quiz(hand, message: messages.Quiz) -> Doing:
     fills = board.step(message.id).fills
     lines = (*fills["a"], *fills["b"], *fills["across"])
     found = pairs(board, lines)
-    now = _pair(found, last.numbers) if last is not None and last.id == message.id else None
+    now = _pair(found, last.numbers) if last is not None else None
     right, of = (last.right, last.of) if last is not None and now is not None else (0, 0)
     told = ""
     if now is not None and message.answer is not None:
@@ -43,10 +31,10 @@ def quiz(hand, message: messages.Quiz) -> Doing:
         told = f"{'Right' if is_right else 'No'}: {as_said(now.relation, hand.angle_words)}, {now.words}."
         now = random.choice([pair for pair in found if pair is not now])
     now = now or random.choice(found)
-    hand.asked = Asked(message.id, now.numbers, right, of)
     yield {"t": "ahead", "items": drawn(board, hand.table.extent, [one for one in eight_angles(board, lines) if one.number in now.numbers])}
     yield {
-        "t": "quiz", "id": message.id, "told": told, "asks": f"What are the angles {now.numbers[0]} and {now.numbers[1]} called?",
+        "t": "quiz", "id": message.id, "last": {"numbers": now.numbers, "right": right, "of": of}, "told": told,
+        "asks": f"What are the angles {now.numbers[0]} and {now.numbers[1]} called?",
         "names": [(key, called(key, hand.angle_words)) for key in NAMES], "score": f"{right} of {of} right." if of else "",
     }  # fmt: skip
 
@@ -60,7 +48,7 @@ def ask(hand, message: messages.Ask) -> Doing:
     yield {"t": "says", "kind": "done", "words": place_told(board, *fills["point"], *fills["region"])}
 
 
-def _pair(found: list[Pair], numbers: tuple[int, int]) -> Pair | None:
+def _pair(found: list[Pair], numbers: tuple[int, ...]) -> Pair | None:
     return next((pair for pair in found if pair.numbers == numbers), None)
 
 

@@ -153,7 +153,7 @@ def near(hand, message: messages.Near) -> Doing:
     """The board as a copy beside the drawing is made of it."""
     board = hand.board.copy()
     told = yield Reckon(lambda: steps_and_settings(board), len(board))
-    yield {"t": "near", **told}
+    yield {"t": "near", **told, "angle_words": hand.angle_words}
 
 
 def far(hand, message: messages.Far) -> Doing:

@@ -131,7 +131,7 @@ class StudentHand(Hand):
         """The board as a copy beside the drawing is made of it; nothing of one that keeps something back."""
         board = self.board.copy()
         told = yield Reckon(lambda: as_students_may_have_it(board), len(board))
-        yield {"t": "near", **(told or {"steps": None})}
+        yield {"t": "near", **({**told, "angle_words": self.angle_words} if told else {"steps": None})}
 
     def _with_the_kit(self, doing: Doing) -> Doing:
         """What another hand would do, but that every edit asks for sentences of the kit, and that only such are offered instead."""

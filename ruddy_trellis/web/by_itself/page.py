@@ -28,17 +28,18 @@ _PICTURES = 3_000_000
 _DATA, _SCRIPT = "application/json", "text/plain"
 
 
-def by_itself(title, boards):
+def by_itself(title, boards, angle_words=0):
     """The page as a text.
 
     Args:
         title: of the lesson.
+        angle_words: what pairs of angles are called where its teacher teaches.
         boards: for each a tuple of the teacher's board, the challenge beside it or None, the recipes of its kit as JSON by key, and
             the bytes of the picture under it or None.
     """
     each = _PICTURES // max(sum(photograph is not None for *_, photograph in boards), 1)
     titles = [(number, board.settings.title) for number, (board, *_) in enumerate(boards, 1)]
-    made = [_board(title, titles, number, one, each) for number, one in enumerate(boards, 1)]
+    made = [_board(title, titles, number, one, each, angle_words) for number, one in enumerate(boards, 1)]
     text = _json({"title": title, "boards": made, "mark": sha256(_json(made).encode()).hexdigest()[:16]})
     entries = sorted({"page/student_builds.js" if " builds" in one["classes"] else "page/student.js" for one in made})
     return templates.get_template("by_itself.html").render(
@@ -56,10 +57,10 @@ def _json(value):
     return json.dumps(value, separators=(",", ":"), default=list).replace("<", "\\u003c")
 
 
-def _board(title, titles, number, given, room):
+def _board(title, titles, number, given, room, angle_words):
     board, challenge, recipes, photograph = given
     copy = student_copy(board)
-    data = page_data(copy, list(challenge.hints) if challenge else [], recipes)
+    data = page_data(copy, list(challenge.hints) if challenge else [], recipes, angle_words)
     kit = kit_of(board.settings)
     made = templates.get_template("student.html").render(
         base="by_itself_board.html", itself=True, lesson={"title": title}, board=board, live={"id": number}, titles=titles, way="itself",

@@ -144,7 +144,7 @@ def _page(request, lesson, lives):
     own = [{key: recipes[key] for key in board.settings.kit_tools if key in recipes} for board in boards]
     text = by_itself(lesson.title, [(live.board, live.challenge, *rest) for live, *rest in zip(lives, own, [
         photographs.get(board.settings.photograph.mark) if board.settings.photograph else None for board in boards
-    ])])  # fmt: skip
+    ])], signed_in(request).angle_words)  # fmt: skip
     headers = {"content-disposition": f'attachment; filename="{file_name(lesson.title)}.html"'}
     return Response(text, media_type="text/html; charset=utf-8", headers=headers)
 

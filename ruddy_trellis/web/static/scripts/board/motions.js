@@ -39,11 +39,11 @@ export class Motions {
     view.note(this.run ? "Running…" : "Saved");
   }
 
-  /** Something is about to be sent: motions begin and stop beside the drawing, and a question is answered there, as long as the copy is as
+  /** Something is about to be sent: motions begin and stop beside the drawing, and questions are answered there, as long as the copy is as
    *  the board is. Returns whether it is. */
   takes(kind, content) {
     const { near, holding } = this.view;
-    const begins = near.fresh && (kind === "ask" || (kind === "play" && !this.run && !holding.is));
+    const begins = near.fresh && (kind === "ask" || kind === "quiz" || (kind === "play" && !this.run && !holding.is));
     if (!begins && !(near.runs && (kind === "play" || kind === "pause"))) return false;
     near.run(kind, content);
     return true;

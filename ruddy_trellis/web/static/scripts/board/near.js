@@ -1,6 +1,7 @@
 // What is held moves beside the drawing at once, whatever the network; the server hears of it ten times a second, and keeps it.
 
 import { unmarshalled } from "../drawing/marshalled.js";
+import { fetchLater } from "./later.js";
 import { Nearby } from "./nearby.js";
 
 /** How long the copy waits after a change before it is made anew, and how long the runtime may take to start, milliseconds. */
@@ -57,6 +58,7 @@ export class Near {
     if (kind === "ready") {
       clearTimeout(this.patience);
       this.ready = true;
+      fetchLater();
       if (this.alone) this.openAlone(this.alone);
       else this.renew();
     } else if (kind === "opened") {

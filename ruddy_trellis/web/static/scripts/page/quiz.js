@@ -4,11 +4,18 @@ import { onEscape } from "./escape.js";
 
 let box = null;
 let asked = null;
+let last = null; // what was asked last, and how many answers were right so far
 
 /** Ask the first question of a quiz. */
 export function openQuiz(view, id) {
   if (!box) build(view);
-  view.line.send("quiz", { id });
+  if (asked !== id) last = null;
+  ask(view, { id });
+}
+
+/** Ask on: with an answer to what was asked last, or the same again. */
+function ask(view, question) {
+  view.line.send("quiz", last ? { ...question, last } : question);
 }
 
 function build(view) {
@@ -19,14 +26,16 @@ function build(view) {
   (document.body.classList.contains("with-strip") ? document.body : view.page).append(box);
   view.line.on("quiz", (question) => show(view, question));
   // What is asked about has moved along with what was dragged.
-  view.canvas.addEventListener("pointerup", () => setTimeout(() => asked && view.line.send("quiz", { id: asked }), 150));
+  view.canvas.addEventListener("pointerup", () => setTimeout(() => asked && ask(view, { id: asked }), 150));
   onEscape(box, () => close(view));
 }
 
-function show(view, { id, told, asks, names, score }) {
+function show(view, question) {
+  const { id, told, asks, names, score } = question;
   const fresh = asked !== id;
   asked = id;
-  const answer = ([key, name]) => button(name, () => view.line.send("quiz", { id, answer: key }));
+  last = question.last;
+  const answer = ([key, name]) => button(name, () => ask(view, { id, answer: key }));
   const told_ = line("p", told, "told");
   told_.setAttribute("role", "status");
   const answers = line("div", "", "claim-acts");
@@ -39,7 +48,7 @@ function show(view, { id, told, asks, names, score }) {
 }
 
 function close(view) {
-  asked = null;
+  asked = last = null;
   box.hidden = true;
   view.line.send("quiz", {});
   view.canvas.focus({ preventScroll: true });
