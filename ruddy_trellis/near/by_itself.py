@@ -10,6 +10,7 @@ from typing import Any
 from ..core.board import Board
 from ..core.board.copying import board_of, steps_and_settings
 from ..core.catalogue import CATALOGUE
+from ..core.challenge.answer_key import AnswerKey, judged_by_key
 from ..core.edits.history import brought_back
 from ..core.hand import StudentHand, acts
 from ..core.hand.acts import Answer
@@ -25,14 +26,15 @@ class ByItself(Lone):
         start: the board as the teacher gave it.
         hints: those of its challenge.
         kept: the board as it was left, if it was.
+        key: what tells whether an answer is right; None where that is left out.
     """
 
     where = "in a page that works by itself"
     lacking = "That needs the lesson at its own address: a page that works by itself has nobody to ask"
 
-    def __init__(self, start: Board, hints: tuple[str, ...] = (), kept: Board | None = None) -> None:
+    def __init__(self, start: Board, hints: tuple[str, ...] = (), kept: Board | None = None, key: AnswerKey | None = None) -> None:
         super().__init__((kept or start).copy(), StudentHand)
-        self._start, self._hints, self._hinted = start, hints, 0
+        self._start, self._hints, self._hinted, self._key = start, hints, 0, key
 
     def _perform(self, act: acts.Act) -> Any:
         match act:
@@ -40,6 +42,10 @@ class ByItself(Lone):
                 return self._started_again()
             case acts.TellHint(again):
                 return self._hint(again)
+            case acts.Judge(reach) if self._key is not None:
+                return judged_by_key(self.board, self._key, reach)
+            case acts.ProveAnswer(_) if self._key is not None:
+                return None  # nothing is proved here
         return super()._perform(act)
 
     def _started_again(self) -> tuple[str, bool]:
@@ -82,7 +88,7 @@ class Page:
         if kept:
             with suppress(Exception):
                 left = board_of(json.loads(kept))
-        self._itself = ByItself(start, tuple(data["hints"]), left)
+        self._itself = ByItself(start, tuple(data["hints"]), left, AnswerKey.model_validate(data["key"]) if data["key"] else None)
         self._itself.hand.angle_words = data["angle_words"]
         self._given, self._kept = (json.dumps(steps_and_settings(one)) for one in (start, self._itself.board))
         return self._told(self._itself.welcome())
@@ -108,19 +114,23 @@ class Page:
         return self._itself.as_told(answers, **keep)
 
 
-def page_data(board: Board, hints: list[str], recipes: dict[str, Any], angle_words: int = 0) -> dict[str, Any]:
+def page_data(
+    board: Board, hints: list[str], recipes: dict[str, Any], angle_words: int = 0, key: AnswerKey | None = None
+) -> dict[str, Any]:
     """What a page that works by itself has of a board.
 
     Args:
         board: a student's copy.
-        hints: those of its challenge; nothing else of that is in it.
+        hints: those of its challenge.
         recipes: those of the kit, by key, as JSON.
         angle_words: what pairs of angles are called where the teacher teaches.
+        key: what tells whether an answer is right, if that shall be told.
 
     Returns:
         What ``Page.open`` takes, as a dict. What is hidden is left out where nothing hangs on it that is seen.
     """
-    return {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes, "angle_words": angle_words}
+    told = key.model_dump() if key else None
+    return {"board": steps_and_settings(board, True), "hints": hints, "recipes": recipes, "angle_words": angle_words, "key": told}
 
 
 def board_there(data: dict[str, Any]) -> Board:

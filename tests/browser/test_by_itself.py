@@ -6,6 +6,8 @@ import time
 import unittest
 from pathlib import Path
 
+from tests.core.demo_answers import DEMO
+
 from .board_page import BoardPage
 from .served import BrowserTest, long_walk
 
@@ -155,6 +157,22 @@ class ByItselfTest(BrowserTest):
         page.fill("#typed", "the places nearer to A than to B")
         page.press("#typed", "Enter")
         alone.says("the places nearer to A than to B")
+        self.assertEqual(self.asked, [], "nothing is asked of anybody")
+
+    def test_a_challenge_is_judged_without_anybody_to_ask(self):
+        BoardPage(self.page, self.server.address).open("Build it by hand")
+        alone = self.opened(self.saved())
+        page = alone.page
+        page.locator(".tabs .on", has_text="The bench half-way").wait_for()
+        judged = page.locator("#judged")
+        page.click("#is-right")
+        judged.filter(has_text="Nothing of yours is on the board yet").wait_for()
+        for line in DEMO["The bench half-way"].splitlines():
+            page.fill("#typed", line)
+            page.press("#typed", "Enter")
+            page.wait_for_function("() => !document.getElementById('typed').value")
+        page.click("#is-right")
+        judged.filter(has_text="Right: point X is what is asked for").wait_for()
         self.assertEqual(self.asked, [], "nothing is asked of anybody")
 
     @long_walk

@@ -1,11 +1,13 @@
 """Is it right? A bank of answers judged as their geometry deserves; what cannot be a challenge; how long judging takes."""
 
 import importlib.util
+import json
 import unittest
 
 from ruddy_trellis.core import Figure
 from ruddy_trellis.core.challenge import Challenge, Sought, check_challenge, judged, started
 from ruddy_trellis.core.challenge.always import always
+from ruddy_trellis.core.challenge.answer_key import AnswerKey, answer_key, judged_by_key
 from ruddy_trellis.core.challenge.branches import branches
 from ruddy_trellis.core.challenge.judging import meets_already
 from ruddy_trellis.core.lesson.file import board_from_store, board_to_text, challenges_from_json, lesson_from_json, lesson_to_json
@@ -55,6 +57,52 @@ def answered(start, text):
     return figure.board
 
 
+def key_of(challenge, solution, start):
+    """The key of a challenge as a page that works by itself reads it, and its text."""
+    text = answer_key(challenge, solution, student_copy(start)).model_dump_json()
+    return AnswerKey.model_validate_json(text), text
+
+
+class KeyTest(unittest.TestCase):
+    def test_every_answer_is_judged_by_values_in_fixed_positions_as_by_the_solution(self):
+        for row in BANK + FURTHER:
+            challenge, solution, start = made(row)
+            key, text = key_of(challenge, solution, start)
+            own = {step.id for step in solution.steps if step.id not in start}
+            self.assertFalse({id for id in own if f'"{id}"' in text}, "nothing of the solution's steps is told")
+            self.assertEqual(set(json.loads(text)), {"kinds", "rows", "sought", "claims", "held"})
+            self.assertLess(len(text), 60_000)
+            for answer, verdict, why in row["tried"]:
+                with self.subTest(row["name"], why=why):
+                    copy = answered(start, answer)
+                    before = list(copy.steps)
+                    found = judged_by_key(copy, key)
+                    self.assertEqual(found.verdict, verdict, found.words)
+                    self.assertEqual(copy.steps, before)
+                    if verdict == "right":
+                        self.assertEqual(found.taken, judged(copy, challenge, solution).taken)
+                        drag_the_givens(copy)
+                        self.assertEqual(judged_by_key(copy, key).verdict, verdict)
+
+    def test_what_only_looks_right_is_told_so(self):
+        challenge, solution, start = made(BANK[0])
+        key, _ = key_of(challenge, solution, start)
+        for answer, reach, words in (
+            ("", 0.0, "Nothing of yours"), ("M = (0, 0.5)", 0.0, "does not stay right"), ("M = (0.01, 0.5)", 0.05, "not tied"),
+            ("M = (1, 0.5)", 0.05, "Nothing of yours is what is asked for"),
+        ):  # fmt: skip
+            found = judged_by_key(answered(start, answer), key, reach)
+            self.assertEqual(found.verdict, "not yet")
+            self.assertIn(words, found.words)
+        loose = judged_by_key(answered(start, "M = (0, 0.5)"), key)
+        self.assertTrue(loose.position)
+
+
+def drag_the_givens(copy):
+    pegs = [step for step in copy.steps if copy.is_given(step.id) and step.moves == "free"]
+    copy.move({step.id: (x * 1.1 + 0.3 * y, y - 0.2 * x + 0.1) for step in pegs for x, y in [step.fills["at"]]})
+
+
 class BankTest(unittest.TestCase):
     def test_every_answer_is_judged_as_it_deserves(self):
         for row in BANK + FURTHER:
@@ -74,8 +122,7 @@ class BankTest(unittest.TestCase):
                         self.assertTrue(all(met for _, met in found.conditions))
                     # Where a student has dragged the givens before asking is all the same to what is tied.
                     if verdict == "right":
-                        pegs = [step for step in copy.steps if copy.is_given(step.id) and step.moves == "free"]
-                        copy.move({step.id: (x * 1.1 + 0.3 * y, y - 0.2 * x + 0.1) for step in pegs for x, y in [step.fills["at"]]})
+                        drag_the_givens(copy)
                         self.assertEqual(judged(copy, challenge, solution).verdict, verdict)
                         if CAN_PROVE:
                             self.assertTrue(always(copy, challenge, solution, found.taken), "not proved")

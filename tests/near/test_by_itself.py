@@ -7,12 +7,15 @@ import time
 import unittest
 from unittest.mock import patch
 
+from ruddy_trellis.core.challenge.answer_key import answer_key
 from ruddy_trellis.core.edits import LookChanges, Restyle
 from ruddy_trellis.core.edits.prepare import perform
 from ruddy_trellis.core.figure import Figure
 from ruddy_trellis.core.lesson.student_copy import student_copy
 from ruddy_trellis.near import shipping
 from ruddy_trellis.near.by_itself import ByItself, Page, page_data
+from tests.core.challenges import BANK
+from tests.core.test_challenge import made as made_challenge
 
 from .test_near import boards
 
@@ -146,6 +149,31 @@ class ByItselfTest(unittest.TestCase):
         self.assertIn("nobody to ask", str(ask(page, t="is_right", reach=0.1)))
         self.assertIn("nobody to ask", str(ask(page, t="hand_in", name="Fern")))
 
+    def test_what_is_right_is_told_where_the_page_has_the_key_and_a_position_is_shown_where_it_is_not(self):
+        challenge, solution, start = made_challenge(BANK[0])
+        copy = student_copy(start)
+        copy.settings = copy.settings.with_(kit="everything")
+        page = Page()
+        page.open(json.dumps(page_data(copy, [], {}, key=answer_key(challenge, solution, copy))), "")
+        (answer,) = ask(page, t="is_right", reach=0.1)["answers"]
+        self.assertEqual((answer["verdict"], answer["words"]), ("not yet", "Nothing of yours is on the board yet."))
+        self.assertIn("No position is known", str(ask(page, t="show_where")))
+        ask(page, t="say", text="M = (0, 0.5)")
+        (answer,) = ask(page, t="is_right", reach=0.1)["answers"]
+        self.assertEqual((answer["verdict"], answer["where"]), ("not yet", True))
+        shown = ask(page, t="show_where")
+        pictures = shown["answers"]
+        while shown["due"] is not None:
+            shown = json.loads(page.go_on())
+            pictures += shown["answers"]
+        self.assertGreater(len(pictures), 10)
+        ask(page, t="undo")
+        ask(page, t="say", text="Q is the midpoint of AB")
+        (answer,) = ask(page, t="is_right", reach=0.1)["answers"]
+        self.assertEqual(answer["verdict"], "right")
+        self.assertIn("Right: point Q is what is asked for", answer["words"])
+        self.assertIn("nobody to ask", str(ask(page, t="hand_in", name="Fern")))
+
     def test_covers_are_lifted_and_what_is_under_them_is_not_told_before(self):
         made = board()
         perform(made, Restyle(ids=["s5"], look=LookChanges(cover=True)))
@@ -182,6 +210,11 @@ class ByItselfTest(unittest.TestCase):
             made = made.copy()
             made.settings = made.settings.with_(kit=("everything", "compass", "look")[number % 3])
             data.append(page_data(student_copy(made), ["Look."], {}))
+        for row in (BANK[0], next(row for row in BANK if "claims" in row)):
+            challenge, solution, start = made_challenge(row)
+            copy = student_copy(start)
+            copy.settings = copy.settings.with_(kit="everything")
+            data.append(page_data(copy, ["Look."], {}, key=answer_key(challenge, solution, copy)))
         run = f"""
 import sys
 sys.path.insert(0, {str(shipping._HERE / "standing_in")!r})

@@ -78,10 +78,18 @@ class PageTest(WebTest):
         text = part(self.page().text, "file")
         self.assertIsNone(SECRET.search(text))
         (board,) = json.loads(text)["boards"]
+        self.assertIsNone(board["data"]["key"])
         self.assertEqual(board["data"]["hints"], ["Look at A.", "What is square?"])
         self.assertIn("Find a corner of the square.", board["page"])
         self.assertRegex(board["page"], r'id="is-right"[^>]*hidden')
         self.assertIn("builds", board["classes"])
+        # Where it shall tell what is right, it has values in fixed positions, and no step of the solution.
+        self.assertIn('name="judges"', self.client.get(f"/boards/{self.board}/panels/out").text)
+        text = part(self.client.post(f"/boards/{self.board}/out/page", json={"judges": True}).text, "file")
+        self.assertNotRegex(text, "Zenith|quince|turned about")
+        (board,) = json.loads(text)["boards"]
+        self.assertEqual(set(board["data"]["key"]["rows"][0]["there"]), {"s1", "s2"})
+        self.assertNotRegex(board["page"], r'id="is-right"[^>]*hidden')
 
     def test_a_lesson_has_all_its_boards_and_their_recipes(self):
         self.say(*GIVEN, "k is the circle with centre A through B")

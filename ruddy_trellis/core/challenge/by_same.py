@@ -1,8 +1,8 @@
 """Whether what a student made is the teacher's answer: the same things, by any way and under any name."""
 
 from collections import Counter
-from collections.abc import Sequence
-from typing import Any
+from collections.abc import Iterator, Sequence
+from typing import Any, Protocol
 
 from ..board.board import Board
 from ..board.pegs import numbers_of
@@ -27,16 +27,64 @@ def wanted_of(challenge: Challenge) -> list[tuple[str, list[dict[str, str]]]]:
     return [(id, ways) for id in challenge.answers]
 
 
+class Right(Protocol):
+    """Where what is asked for is.
+
+    Attributes:
+        kinds: of each thing that is asked for its kind.
+    """
+
+    kinds: list[str]
+
+    def first(self, copy: Board) -> tuple[Board, list[list[Any]]]:
+        """The student's copy in the position in which it is looked at first, with the values that are right there, of each thing."""
+
+    def tried(self, copy: Board) -> Iterator[tuple[Numbers, list[list[Any]]]]:
+        """The positions in which it is looked at then: the numbers of the pegs, and the values that are right there."""
+
+
+class OfSolution:
+    """Where it is on the teacher's board, in whatever position."""
+
+    def __init__(self, challenge: Challenge, solution: Board) -> None:
+        self._challenge, self._solution = challenge, solution
+        boards = [(way, branched(solution, way)) for way in challenge.branches or [{}]]
+        wanted = wanted_of(challenge)
+        self.kinds = [solution.kind_of(id) for id, _ in wanted]
+        self._boards = [board for _, board in boards]
+        self._wanted = [(id, [board for way, board in boards if way in ways]) for id, ways in wanted]
+
+    def at(self, numbers: Numbers) -> list[list[Any]]:
+        """The values that are right where given pegs are as told, of each thing."""
+        for board in self._boards:
+            board.move(numbers)
+        return [[value for board in boards if (value := board.value(id)) is not None] for id, boards in self._wanted]
+
+    def shared(self, copy: Board) -> Numbers:
+        """The numbers of the given pegs that are pegs of the solution: what the teacher has put on the start later is none, whatever its
+        id is."""
+        pegs = [step for step in copy.steps if copy.is_given(step.id) and step.construction.moves and step.id in self._solution]
+        return {step.id: numbers_of(step) for step in pegs if self._solution.step(step.id).does == step.does}
+
+    def first(self, copy: Board) -> tuple[Board, list[list[Any]]]:
+        return copy, self.at(self.shared(copy))
+
+    def tried(self, copy: Board) -> Iterator[tuple[Numbers, list[list[Any]]]]:
+        shared = self.shared(copy)
+        for there, mine in tried(copy, self._challenge):
+            yield {**there, **mine}, self.at({id: at for id, at in there.items() if id in shared})
+
+
 class _Wanted:
-    """One thing that is asked for, on the boards on which it is right, and what of the student's may be it.
+    """One thing that is asked for, and what of the student's may be it.
 
     Attributes:
         alive: the ids of what is it so far, with in how many positions; ``first`` those that were where nothing was moved.
         near: the ids of what only looks as if it were.
     """
 
-    def __init__(self, id: str, kind: str, boards: list[Board]) -> None:
-        self.id, self.kind, self._boards = id, kind, boards
+    def __init__(self, kind: str) -> None:
+        self.kind = kind
         self.alive: dict[str, int] = {}
         self.first: set[str] = set()
         self.near: list[str] = []
@@ -45,13 +93,8 @@ class _Wanted:
     def is_enough(self) -> bool:
         return any(count >= ENOUGH for count in self.alive.values())
 
-    def here(self) -> list[Any]:
-        """The values that are right where the givens are now."""
-        return [value for value in (board.value(self.id) for board in self._boards) if value is not None]
-
-    def look_at(self, copy: Board, own: list[Step], size: float, reach: float) -> None:
-        """See what of the student's is it where nothing is moved."""
-        right = self.here()
+    def look_at(self, copy: Board, right: list[Any], own: list[Step], size: float, reach: float) -> None:
+        """See what of the student's is it in the first position."""
         for step in own:
             value = copy.value(step.id)
             if step.makes != self.kind or value is None:
@@ -62,9 +105,9 @@ class _Wanted:
                 self.near.append(step.id)
         self.first = set(self.alive)
 
-    def follow(self, moved: Board, size: float, missed: Counter[str]) -> list[str]:
+    def follow(self, moved: Board, right: list[Any], size: float, missed: Counter[str]) -> list[str]:
         """See what is it still where the givens are moved. Gives the ids of what no longer is."""
-        right, lost = self.here(), []
+        lost = []
         for id in list(self.alive):
             value = moved.value(id)
             if value is None or not right:
@@ -77,30 +120,24 @@ class _Wanted:
         return lost
 
 
-def judged_by_same(copy: Board, own: list[Step], challenge: Challenge, solution: Board, reach: float) -> Judged:
+def judged_by_same(copy: Board, own: list[Step], right: Right, reach: float) -> Judged:
     """Whether things of the student's are the answer things, in every position one of those that count as right."""
-    boards = [(way, branched(solution, way)) for way in challenge.branches or [{}]]
-    wanted = [_Wanted(id, solution.kind_of(id), [board for way, board in boards if way in ways]) for id, ways in wanted_of(challenge)]
-    pegs = [step for step in copy.steps if copy.is_given(step.id) and step.construction.moves]
-    # What the teacher has put on the start later is no peg of the solution, whatever its id is.
-    shared = {step.id for step in pegs if step.id in solution and solution.step(step.id).does == step.does}
-    for _, board in boards:
-        board.move({step.id: numbers_of(step) for step in pegs if step.id in shared})
-    for one in wanted:
-        one.look_at(copy, own, size_of(copy), reach)
+    wanted = [_Wanted(kind) for kind in right.kinds]
+    first, values = right.first(copy)
+    for one, here in zip(wanted, values):
+        one.look_at(first, here, own, size_of(first), reach)
     missed: Counter[str] = Counter()
     broken: dict[str, Numbers] = {}
-    moved = copy.copy()
-    for there, mine in tried(copy, challenge):
-        if not any(one.alive for one in wanted) or all(one.is_enough for one in wanted):
+    moved, positions = copy.copy(), right.tried(copy)
+    while any(one.alive for one in wanted) and not all(one.is_enough for one in wanted):
+        numbers, values = next(positions, ({}, []))
+        if not values:
             break
-        moved.move({**there, **mine})
-        for _, board in boards:
-            board.move({id: at for id, at in there.items() if id in shared})
+        moved.move(numbers)
         size = size_of(moved)
-        for one in wanted:
-            for id in one.follow(moved, size, missed):
-                broken.setdefault(id, {**there, **mine})
+        for one, here in zip(wanted, values):
+            for id in one.follow(moved, here, size, missed):
+                broken.setdefault(id, numbers)
     return _told(copy, wanted, broken, missed)
 
 

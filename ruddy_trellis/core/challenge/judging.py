@@ -4,11 +4,11 @@ from contextlib import suppress
 
 from ..board.board import Board
 from .by_claims import Asked, TooMuch, choices, claims_of, judged_by_claims
-from .by_same import judged_by_same
+from .by_same import OfSolution, judged_by_same
 from .challenge import Challenge
 from .equal import equal
 from .positions import size_of
-from .verdict import NOT_YET, Judged
+from .verdict import NOT_YET, NOTHING, Judged
 
 #: A number above those of all ids: with it everything on a board is given.
 _ALL = 10**9
@@ -24,9 +24,9 @@ def judged(copy: Board, challenge: Challenge, solution: Board, reach: float = 0.
     """
     own = [step for step in copy.steps if not copy.is_given(step.id)]
     if not own:
-        return Judged(NOT_YET, "Nothing of yours is on the board yet.")
+        return Judged(NOT_YET, NOTHING)
     if challenge.by == "same":
-        return judged_by_same(copy, own, challenge, solution, reach)
+        return judged_by_same(copy, own, OfSolution(challenge, solution), reach)
     return judged_by_claims(copy, own, challenge)
 
 

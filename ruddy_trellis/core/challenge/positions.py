@@ -3,14 +3,14 @@
 Plain Python with a fixed seed, in floats: it runs wherever a hand runs, and the same answer is always judged in the same way.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
 from math import cos, pi, sin
 from random import Random
 from typing import TypeAlias
 
 from ..board.board import Board
 from ..board.pegs import numbers_of
-from ..board.step import Step
 from ..kinds import CIRCLE, CONIC, POINT
 
 Numbers: TypeAlias = dict[str, tuple[float, ...]]
@@ -30,9 +30,24 @@ def size_of(board: Board) -> float:
     return max(max(xs) - min(xs), max(ys) - min(ys), (right - left) / 100)
 
 
-def positions(board: Board, held: bool, seed: int = 1) -> Iterator[tuple[Numbers, Numbers]]:
-    """Positions without end: for each the numbers of the given pegs, locked ones and dials among them unless they are held, and those of
-    the student's own.
+@dataclass(frozen=True)
+class Position:
+    """Where the givens are, and what carries along whatever is the student's.
+
+    Attributes:
+        there: the numbers of the given pegs.
+        carried: the similarity that takes the figure near there: the middle that stays, what it turns and grows by (as the parts of a
+            complex number), -1 where it is mirrored and else 1, and how far it goes on.
+        alone: how far the student's own go besides, board units; 0 where they are only carried.
+    """
+
+    there: Numbers
+    carried: tuple[float, ...]
+    alone: float
+
+
+def positions(board: Board, held: bool, seed: int = 1) -> Iterator[Position]:
+    """Positions without end of the given pegs, locked ones and dials among them unless they are held.
 
     Every second one leaves what is the student's where it is carried by the givens; in the others it goes on by an amount of its own.
     """
@@ -40,44 +55,44 @@ def positions(board: Board, held: bool, seed: int = 1) -> Iterator[tuple[Numbers
     size = size_of(board)
     pegs = [step for step in board.steps if step.construction.moves in ("free", "sliding", "turning")]
     given = [step for step in pegs if board.is_given(step.id) and not (held and (step.look.locked or step.construction.moves == "turning"))]
-    own = [step for step in pegs if not board.is_given(step.id)]
     middle = _middle(board, given)
     turn = 0
     while True:
         kind, alone = turn // 2 % len(_REACHES), turn % 2 == 1
-        mirrored = turn % 6 in (4, 5)
+        figure = _moved(random, middle, _SCALES[kind], turn % 6 in (4, 5))
         turn += 1
-        figure = _Moved(random, middle, _SCALES[kind] * size, _SCALES[kind], mirrored)
-        there = {step.id: _given(step, board, random, figure, _REACHES[kind]) for step in given}
-        carried = figure.settled(board, given, there)
-        mine = {step.id: _own(step, board, random, carried, size * _SCALES[kind] if alone else 0.0) for step in own}
-        yield there, mine
+        there = {step.id: _given(step, board, random, figure, _REACHES[kind] * _SCALES[kind] * size) for step in given}
+        yield Position(there, _settled(figure, given, there), size * _SCALES[kind] if alone else 0.0)
 
 
-class _Moved:
-    """The whole figure turned, made larger or smaller, and mirrored or not; then a similarity that takes the givens near where they are."""
+def with_own(board: Board, some: Iterable[Position], seed: int = 2) -> Iterator[tuple[Numbers, Numbers]]:
+    """For each position the numbers of the given pegs, and those of the student's own that are on the board now."""
+    random = Random(seed)
+    own = [step for step in board.steps if step.construction.moves in ("free", "sliding", "turning") and not board.is_given(step.id)]
+    for one in some:
+        yield one.there, {step.id: _own(step, board, random, one) for step in own}
 
-    def __init__(self, random: Random, middle: tuple[float, float], size: float, scale: float, mirrored: bool) -> None:
-        angle = random.uniform(0, 2 * pi) if scale != 1.0 or mirrored else random.uniform(-0.4, 0.4)
-        self.middle, self.size = middle, size
-        self._a, self._b = scale * cos(angle), scale * sin(angle)
-        self._flip = -1.0 if mirrored else 1.0
-        self._shift = (0.0, 0.0)
 
-    def at(self, x: float, y: float) -> tuple[float, float]:
-        dx, dy = (x - self.middle[0]) * self._flip, y - self.middle[1]
-        return (
-            self.middle[0] + self._a * dx - self._b * dy + self._shift[0],
-            self.middle[1] + self._b * dx + self._a * dy + self._shift[1],
-        )
+def _moved(random, middle, scale, mirrored):
+    """The whole figure turned, made larger or smaller, and mirrored or not, as ``Position.carried`` is."""
+    angle = random.uniform(0, 2 * pi) if scale != 1.0 or mirrored else random.uniform(-0.4, 0.4)
+    return (*middle, scale * cos(angle), scale * sin(angle), -1.0 if mirrored else 1.0, 0.0, 0.0)
 
-    def settled(self, board: Board, given: list[Step], there: Numbers) -> "_Moved":
-        """Moved on so that what is carried goes with the middle of the given points."""
-        free = [step for step in given if step.construction.moves == "free" and step.makes == POINT]
-        if free:
-            offs = [(there[step.id], self.at(*numbers_of(step))) for step in free]
-            self._shift = tuple(sum(now[i] - then[i] for now, then in offs) / len(offs) for i in (0, 1))  # type: ignore[assignment]
-        return self
+
+def _taken(carried, x, y):
+    """Where a point goes."""
+    left, low, a, b, flip, right, up = carried
+    dx, dy = (x - left) * flip, y - low
+    return left + a * dx - b * dy + right, low + b * dx + a * dy + up
+
+
+def _settled(figure, given, there):
+    """Moved on so that what is carried goes with the middle of the given points."""
+    free = [step for step in given if step.construction.moves == "free" and step.makes == POINT]
+    if not free:
+        return figure
+    offs = [(there[step.id], _taken(figure, *numbers_of(step))) for step in free]
+    return (*figure[:5], *(sum(now[i] - then[i] for now, then in offs) / len(offs) for i in (0, 1)))
 
 
 def _middle(board, given):
@@ -88,16 +103,17 @@ def _middle(board, given):
     return sum(place[0] for place in places) / len(places), sum(place[1] for place in places) / len(places)
 
 
-def _given(step, board, random, figure, reach):
+def _given(step, board, random, figure, far):
     if step.construction.moves == "free":
-        x, y = figure.at(*numbers_of(step))
-        return x + random.gauss(0, reach * figure.size), y + random.gauss(0, reach * figure.size)
+        x, y = _taken(figure, *numbers_of(step))
+        return x + random.gauss(0, far), y + random.gauss(0, far)
     return _along(step, board, random)
 
 
-def _own(step, board, random, figure, far):
+def _own(step, board, random, position):
+    far = position.alone
     if step.construction.moves == "free":
-        x, y = figure.at(*numbers_of(step))
+        x, y = _taken(position.carried, *numbers_of(step))
         return (x + random.gauss(0, _OWN * far), y + random.gauss(0, _OWN * far)) if far else (x, y)
     return _along(step, board, random) if far else numbers_of(step)
 

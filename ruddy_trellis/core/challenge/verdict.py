@@ -2,15 +2,20 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from itertools import islice
 
 from ..board.board import Board
 from .challenge import Challenge
-from .positions import Numbers, positions
+from .positions import Numbers, positions, with_own
 
 #: In how many positions an answer must be the right one; from how many on it is right where it is there; how many are tried.
 ENOUGH, SOME, MOST = 24, 6, 300
 
 RIGHT, WHERE_THERE, CANNOT, NOT_YET = "right", "right where it is there", "cannot be told", "not yet"
+
+
+#: What is told where there is nothing to judge.
+NOTHING = "Nothing of yours is on the board yet."
 
 
 @dataclass(frozen=True)
@@ -38,8 +43,7 @@ class Judged:
 
 def tried(copy: Board, challenge: Challenge) -> Iterator[tuple[Numbers, Numbers]]:
     """The positions in which an answer is looked at: the numbers of the given pegs, and of the student's own."""
-    for _, position in zip(range(MOST), positions(copy, challenge.held)):
-        yield position
+    return with_own(copy, islice(positions(copy, challenge.held), MOST))
 
 
 def is_loose(copy: Board, id: str) -> bool:

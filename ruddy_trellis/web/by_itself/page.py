@@ -6,7 +6,11 @@ from base64 import b64encode
 from functools import cache
 from gzip import compress, decompress
 from hashlib import sha256
+from typing import Any, NamedTuple
 
+from ...core.board import Board
+from ...core.challenge import Challenge
+from ...core.challenge.answer_key import answer_key
 from ...core.hand import Alone, StudentHand
 from ...core.kits import kit_of
 from ...core.lesson.student_copy import student_copy
@@ -28,17 +32,37 @@ _PICTURES = 3_000_000
 _DATA, _SCRIPT = "application/json", "text/plain"
 
 
+class Given(NamedTuple):
+    """A board that goes out.
+
+    Attributes:
+        board: the teacher's.
+        challenge: the one beside it, or None.
+        solution: of that, where the page shall tell what is right; else None.
+        recipes: those of its kit as JSON, by key.
+        photograph: the bytes of the picture under it, or None.
+    """
+
+    board: Board
+    challenge: Challenge | None
+    solution: Board | None
+    recipes: dict[str, Any]
+    photograph: bytes | None
+
+
 def by_itself(title, boards, angle_words=0):
     """The page as a text.
 
     Args:
         title: of the lesson.
         angle_words: what pairs of angles are called where its teacher teaches.
-        boards: for each a tuple of the teacher's board, the challenge beside it or None, the recipes of its kit as JSON by key, and
-            the bytes of the picture under it or None.
+        boards: each as ``Given``.
+
+    Raises:
+        Refusal: where an answer cannot be told in a page.
     """
-    each = _PICTURES // max(sum(photograph is not None for *_, photograph in boards), 1)
-    titles = [(number, board.settings.title) for number, (board, *_) in enumerate(boards, 1)]
+    each = _PICTURES // max(sum(one.photograph is not None for one in boards), 1)
+    titles = [(number, one.board.settings.title) for number, one in enumerate(boards, 1)]
     made = [_board(title, titles, number, one, each, angle_words) for number, one in enumerate(boards, 1)]
     text = _json({"title": title, "boards": made, "mark": sha256(_json(made).encode()).hexdigest()[:16]})
     entries = sorted({"page/student_builds.js" if " builds" in one["classes"] else "page/student.js" for one in made})
@@ -58,14 +82,14 @@ def _json(value):
 
 
 def _board(title, titles, number, given, room, angle_words):
-    board, challenge, recipes, photograph = given
-    copy = student_copy(board)
-    data = page_data(copy, list(challenge.hints) if challenge else [], recipes, angle_words)
-    kit = kit_of(board.settings)
+    board, challenge, solution, recipes, photograph = given
+    copy, kit = student_copy(board), kit_of(board.settings)
+    key = answer_key(challenge, solution, copy) if challenge and solution and kit.builds else None
+    data = page_data(copy, list(challenge.hints) if challenge else [], recipes, angle_words, key)
     made = templates.get_template("student.html").render(
         base="by_itself_board.html", itself=True, lesson={"title": title}, board=board, live={"id": number}, titles=titles, way="itself",
         kit=kit, shelf=kit_shelf(kit), student=True, look=drawing_look(), line="/board", fresh="",
-        challenge=challenge if kit.builds else None,
+        challenge=challenge if kit.builds else None, judges=key is not None,
     )  # fmt: skip
     classes, _, page = made.strip().partition("\n")
     return {

@@ -25,7 +25,7 @@ from ...drawings.exporting import (
 from ...drawings.film import film_file
 from ...drawings.sheets import PAPERS
 from ...drawings.wanted import Film, Wanted
-from ..by_itself.page import by_itself, weighs
+from ..by_itself.page import Given, by_itself, weighs
 from ..people.who import live_board, own_lesson, signed_in
 from ..photographs import photograph_of, photographs_of
 from ..rendering import file_name, page
@@ -86,12 +86,14 @@ _SAID = {
 
 
 class Asked(BaseModel):
-    """What the browser asks for: what is wanted, and of a film, which."""
+    """What the browser asks for: what is wanted; of a film, which; of a page that works by itself, whether it tells what is
+    right."""
 
     model_config = ConfigDict(extra="forbid")
 
     wanted: Wanted = Wanted()
     film: Film = Film()
+    judges: bool = False
 
 
 async def _asked(request: Request) -> Asked:
@@ -112,39 +114,47 @@ async def _asked(request: Request) -> Asked:
 def out_panel(request: Request, board_id: int):
     """What can go out, and how."""
     live = live_board(request, board_id)
-    board, many = live.board, len(request.app.state.lessons.boards(live.lesson_id)) > 1
+    board, rows = live.board, request.app.state.lessons.boards(live.lesson_id)
+    asks = any(request.app.state.live.get(row.id).challenge for row in rows)
     motions = [step for step in board.steps if step.makes == MOTION]
     scale = f"{1 / centimetres(board.settings):.6g} {board.settings.unit or 'units'} of the board"
     return page(
-        request, "panels/out.html", board=board, motions=motions, papers=PAPERS, scale=scale, groups=GROUPS, choices=WITH, many=many,
-        weighs=weighs() / 1e6,
+        request, "panels/out.html", board=board, motions=motions, papers=PAPERS, scale=scale, groups=GROUPS, choices=WITH,
+        many=len(rows) > 1, asks=asks, weighs=weighs() / 1e6,
     )  # fmt: skip
 
 
 @router.post("/boards/{board_id}/out/page")
-def out_page(request: Request, board_id: int):
+async def out_page(request: Request, board_id: int):
     """A board as a page that works by itself."""
-    live = live_board(request, board_id)
-    return _page(request, request.app.state.lessons.lesson(live.lesson_id), [live])
+    asked = await _asked(request)
+    live = await run_in_threadpool(live_board, request, board_id)
+    lesson = await run_in_threadpool(request.app.state.lessons.lesson, live.lesson_id)
+    return await run_in_threadpool(_page, request, lesson, [live], asked.judges)
 
 
 @router.post("/lessons/{slug}/out/page")
-def out_lesson_page(request: Request, slug: str):
+async def out_lesson_page(request: Request, slug: str):
     """All boards of a lesson as one page that works by itself."""
-    lesson = own_lesson(request, slug)
-    lives = [request.app.state.live.get(row.id) for row in request.app.state.lessons.boards(lesson.id)]
-    return _page(request, lesson, lives)
+    asked = await _asked(request)
+    lesson = await run_in_threadpool(own_lesson, request, slug)
+    rows = await run_in_threadpool(request.app.state.lessons.boards, lesson.id)
+    lives = [await run_in_threadpool(request.app.state.live.get, row.id) for row in rows]
+    return await run_in_threadpool(_page, request, lesson, lives, asked.judges)
 
 
-def _page(request, lesson, lives):
+def _page(request, lesson, lives, judges):
     boards = [live.board for live in lives]
     photographs = photographs_of(request, lesson.id, boards)
     wanted = {key for board in boards for key in board.settings.kit_tools}
     recipes = recipe_documents(request, signed_in(request).id, wanted)
     own = [{key: recipes[key] for key in board.settings.kit_tools if key in recipes} for board in boards]
-    text = by_itself(lesson.title, [(live.board, live.challenge, *rest) for live, *rest in zip(lives, own, [
-        photographs.get(board.settings.photograph.mark) if board.settings.photograph else None for board in boards
-    ])], signed_in(request).angle_words)  # fmt: skip
+    under = [photographs.get(board.settings.photograph.mark) if board.settings.photograph else None for board in boards]
+    given = [
+        Given(live.board, live.challenge, live.solution if judges and live.challenge else None, kit, photograph)
+        for live, kit, photograph in zip(lives, own, under)
+    ]
+    text = by_itself(lesson.title, given, signed_in(request).angle_words)
     headers = {"content-disposition": f'attachment; filename="{file_name(lesson.title)}.html"'}
     return Response(text, media_type="text/html; charset=utf-8", headers=headers)
 

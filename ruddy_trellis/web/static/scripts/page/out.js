@@ -117,7 +117,7 @@ class Out {
       trails: is("trails") && !film && kind !== "dxf" ? await view.drawing.trails() : [],
     };
     for (const name of ["ink_only", "grid", "names", "readings", "chalk", "photograph", "outlines"]) wanted[name] = is(name);
-    if (!film) return { wanted };
+    if (!film) return { wanted, judges: elements.judges?.checked ?? false };
     const about = Object.fromEntries(["rate", "speed", "seconds"].map((name) => [name, number(name)]));
     return { wanted, film: { ...about, motion: elements.motion.value, loops: Number(elements.loops.value) } };
   }
