@@ -24,13 +24,15 @@ def new_share_key():
 
 class Teacher(SQLModel, table=True):
     """Someone who makes lessons. ``sign_in`` is what they sign in with; of the password only an Argon2 hash is kept.
-    ``angle_words`` says what pairs of angles are called where they teach (see ``core.truth.angle_pairs.NAMES``)."""
+    ``angle_words`` says what pairs of angles are called where they teach (see ``core.truth.angle_pairs.NAMES``); ``near`` whether their
+    boards run beside their drawings in browsers."""
 
     id: int | None = Field(default=None, primary_key=True)
     sign_in: str = Field(unique=True, max_length=80)
     name: str = Field(max_length=TITLE_LENGTH)
     password: str = Field(max_length=200)
     angle_words: int = 0
+    near: bool = True
     made_at: datetime = Field(default_factory=_now)
 
 

@@ -96,6 +96,12 @@ class Teachers:
             session.get(Teacher, teacher_id).angle_words = words
             session.commit()
 
+    def set_near(self, teacher_id, near):
+        """Whether a teacher's boards run beside their drawings in browsers."""
+        with self._database.session() as session:
+            session.get(Teacher, teacher_id).near = near
+            session.commit()
+
     def open_session(self, teacher_id, browser="", old=""):
         """Sign a teacher in. Returns the secret for the browser; sessions that are over are forgotten.
 

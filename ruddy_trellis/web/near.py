@@ -11,9 +11,11 @@ _KEPT = {"cache-control": "max-age=31536000, immutable"}
 _PACKED = {**_KEPT, "content-encoding": "gzip", "vary": "accept-encoding"}
 
 
-def near_places():
+def near_for(request, teacher):
     """Where the runtime and the core are, which build the runtime is, and the core's mark, by which the browser keeps what it has compiled
-    of it."""
+    of it; None where boards of a teacher do not run beside their drawings."""
+    if not request.app.state.options.near or (teacher is not None and not teacher.near):
+        return None
     return {
         "runtime": f"/near/{runtime_version()}", "core": f"/near/core-{core_mark()}.zip", "lock": LOCK,
         "mark": f"{runtime_version()} {core_mark()}",

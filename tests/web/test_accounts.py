@@ -236,6 +236,23 @@ class DemoSchoolTest(WebTest):
         self.say(board, "D = (1, 1)")
         self.assertNotIn("refusal", self.say(board, "the ring on a way on B and D"))
 
+    def test_who_does_not_want_figures_to_move_in_browsers_has_none_that_do(self):
+        board = self.new_board()
+        address = f"/lessons/{self.slug_of(board)}"
+        self.assertIn('name="near" value="true" checked', self.client.get("/account").text)
+        self.assertIn("data-near=", self.client.get(address).text)
+        self.assertIn("data-near=", self.client.get(f"{address}/as-student").text)
+        self.assertNotIn("data-near=", self.client.get(f"{address}?near=0").text)
+        self.assertIn("at the server", self.client.post("/account/near").text)
+        self.assertNotIn("data-near=", self.client.get(address).text)
+        self.assertNotIn("data-near=", self.client.get(f"{address}/as-student").text)
+        tobias = self.new_client("tobias.quince")
+        self.assertIn('name="near" value="true" checked', tobias.get("/account").text)
+        self.assertIn("in the browser", self.client.post("/account/near", data={"near": "true"}).text)
+        self.assertIn("data-near=", self.client.get(address).text)
+        self.assertIn(tobias.get("/account").status_code, (200,))
+        self.assertEqual(self.new_client().post("/account/near", follow_redirects=False).status_code, 401)
+
     def say(self, board, text, client=None):
         """Type a sentence; the kinds of what is said back."""
         with (client or self.client).websocket_connect(f"/boards/{board}/live") as socket:

@@ -19,7 +19,7 @@ from ...core.refusal import Refusal
 from ...incoming.photograph import arrived_with_photographs
 from ...incoming.reading import kind_of
 from ...incoming.trying import arrived_drawing
-from ..near import near_places
+from ..near import near_for
 from ..people.who import live_board, own_lesson, signed_in, visitor
 from ..photographs import photographs_of
 from ..rendering import content_of, drawing_look, file_name, page
@@ -137,7 +137,7 @@ def lesson_page(request: Request, slug: str, board: int | None = None, gone: int
         request, "board.html", in_class=request.app.state.classes.of_lesson(lesson.id) is not None,
         lesson=lesson, live=live, gone=gone, first=first, board=live.board, titles=board_titles(rows), shelf=shelf(),
         look=drawing_look(), first_rows=_FIRST_ROWS,
-        near=near_places() if near and request.app.state.options.near else None, **working_rows(live.board),
+        near=near_for(request, signed_in(request)) if near else None, **working_rows(live.board),
     )  # fmt: skip
 
 

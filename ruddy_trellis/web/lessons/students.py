@@ -14,7 +14,7 @@ from ...core.kits import kit_of
 from ...store.secret import hashed
 from ..bundling import STATIC
 from ..live.lines import carry
-from ..near import near_places
+from ..near import near_for
 from ..people.who import is_theirs
 from ..photographs import photograph_answer
 from ..rendering import drawing_look, page, picture_of
@@ -98,7 +98,7 @@ def copy_page(request, lesson, live, titles, way, address, line, by=None, room=N
         challenge=challenge if kit.builds else None,
         shelf=kit_shelf(kit), student=True, days=request.app.state.lessons.hand_ins.days,
         line=line, own=is_theirs(request, lesson.teacher_id),
-        near=near_places() if way != "embed" and request.app.state.options.near else None,
+        near=near_for(request, teacher) if way != "embed" else None,
     )  # fmt: skip
 
 

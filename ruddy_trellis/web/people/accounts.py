@@ -201,6 +201,16 @@ def call_angle_pairs(request: Request, words: Annotated[int, Form()] = 0):
     return account_page(request, done="Angle pairs are called so from now on, for your students too.")
 
 
+@router.post("/account/near")
+def run_near(request: Request, near: Annotated[bool, Form()] = False):
+    """Let the teacher's boards run beside their drawings, or leave all of it to the server."""
+    teacher = signed_in(request)
+    teacher.near = near
+    request.app.state.teachers.set_near(teacher.id, near)
+    where = "in the browser" if near else "at the server"
+    return account_page(request, done=f"Figures move {where} from the next page on, for your students too.")
+
+
 async def _check_own(request, teacher, password):
     """Raises Refusal where that is not the teacher's own password."""
     if not await _tried(request, teacher, teacher.sign_in, password):
@@ -216,7 +226,13 @@ def own_data(request: Request):
         archive.writestr(
             "account.json",
             orjson.dumps(
-                {"name": teacher.name, "sign_in": teacher.sign_in, "made_at": teacher.made_at, "angle_words": teacher.angle_words},
+                {
+                    "name": teacher.name,
+                    "sign_in": teacher.sign_in,
+                    "made_at": teacher.made_at,
+                    "angle_words": teacher.angle_words,
+                    "near": teacher.near,
+                },
                 option=orjson.OPT_INDENT_2,
             ),
         )
