@@ -85,7 +85,7 @@ class Away(Lone):
                 patch = super()._perform(act)
                 self._note({**edit.model_dump(exclude_unset=True), "kind": edit.kind}, patch, key)
                 return patch
-            case acts.Undo() if not self._done and not self._drags:
+            case acts.Undo(_) if not self._done and not self._drags:
                 raise Refusal(f"{_HISTORY}.")
         return super()._perform(act)
 

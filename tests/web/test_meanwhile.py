@@ -103,6 +103,36 @@ class MeanwhileTest(LineTest):
         self.assertFalse(moved["held"])
         self.assertEqual(self.settled().value("s1"), (1.0, 1.0), "what the other one had been moved is kept")
 
+    def test_nobody_undoes_what_another_one_did_that_they_have_not_heard_of(self):
+        heard = self.one.say("A = (0, 0)")["state"]["number"]
+        self.two.say("B = (4, 0)")
+        self.one.send("undo", heard=heard)
+        said = self.one.until("says")
+        while said["kind"] != "refusal":
+            said = self.one.until("says")
+        self.assertIn("in another window: “Added: B is a free point”", said["words"])
+        self.assertIn("B", self.lessons.board(self.board).document)
+        # What they have heard of they undo; and their own work one after another, however slow the answers are.
+        for name in "CDEF":
+            heard = self.one.say(f"{name} = (1, 3)")["state"]["number"]
+        for _ in range(4):
+            self.one.send("undo", heard=heard)
+        for _ in range(4):
+            last = self.one.until("changed")
+        self.assertEqual(last["state"]["steps"], 2)
+        self.one.send("undo", heard=last["state"]["number"])
+        self.assertEqual(self.one.until("changed")["state"]["steps"], 1)
+        # What another one holds is let go before, and that is not theirs to undo.
+        self.two.send("grab", ids=["s1"], at=[0, 0])
+        self.two.send("drag", to=[1, 1], seq=1)
+        while self.two.until("moved").get("seq") != 1:
+            pass
+        self.one.send("undo", heard=last["state"]["number"] + 1)
+        refused = self.one.until("says")
+        while "another window" not in refused["words"]:
+            refused = self.one.until("says")
+        self.assertEqual(board_from_store(self.lessons.board(self.board).document).value("s1"), (1.0, 1.0))
+
     def test_a_view_that_is_chosen_meanwhile_is_kept(self):
         self.one.say("A = (0, 0)")
         with self.being_kept("save_edit", {"t": "say", "text": "B = (4, 0)"}):

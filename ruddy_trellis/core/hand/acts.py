@@ -52,12 +52,17 @@ class LetGo:
 
 @dataclass(frozen=True)
 class Undo:
-    """Take the last edit back. Gives its words."""
+    """Take the last edit back. Gives its words. Refused where somebody else has changed the board since the change of the number that was
+    heard of last, if it is told."""
+
+    heard: int | None = None
 
 
 @dataclass(frozen=True)
 class Redo:
-    """Make the edit again that was last taken back. Gives its words."""
+    """Make the edit again that was last taken back. Gives its words. Refused as ``Undo`` is."""
+
+    heard: int | None = None
 
 
 @dataclass(frozen=True)

@@ -84,9 +84,9 @@ class Alone:
                 return self._drags.move(self, self.board, self.extent, numbers, near)
             case acts.LetGo():
                 return self._keep()
-            case acts.Undo():
+            case acts.Undo(_):
                 return self._step(self._done, self._undone, "There is nothing to undo.", lambda patch: patch.reversed())
-            case acts.Redo():
+            case acts.Redo(_):
                 return self._step(self._undone, self._done, "There is nothing to redo.", lambda patch: patch)
             case acts.LookBack(number) | acts.BringBack(number):
                 earlier = state_before(self.board, self._done[: number - len(self._done) - 1 : -1] if number < len(self._done) else [])

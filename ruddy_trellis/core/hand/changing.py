@@ -96,7 +96,7 @@ def show_range(hand, message: messages.Range) -> Doing:
 
 
 def undo(hand, message: messages.Undo) -> Doing:
-    words = yield Undo()
+    words = yield Undo(message.heard)
     yield done(f"Undone: {_in_passing(words)}", undo=False)
 
 
@@ -106,7 +106,7 @@ def _in_passing(words: str) -> str:
 
 
 def redo(hand, message: messages.Redo) -> Doing:
-    words = yield Redo()
+    words = yield Redo(message.heard)
     yield done(f"Done again: {_in_passing(words)}", undo=False)
 
 

@@ -285,11 +285,17 @@ class Lift(_Message):
 
 
 class Undo(_Message):
+    """Take the last edit back. ``heard`` is the number of the last change that this page has heard of."""
+
     t: Literal["undo"]
+    heard: Annotated[int, Field(ge=0, le=2**53)] | None = None
 
 
 class Redo(_Message):
+    """Make the edit again that was taken back last. ``heard`` as in ``Undo``."""
+
     t: Literal["redo"]
+    heard: Annotated[int, Field(ge=0, le=2**53)] | None = None
 
 
 class Reset(_Message):

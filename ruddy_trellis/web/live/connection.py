@@ -10,6 +10,7 @@ from ...core.hand import Hand, acts, read_message
 from ...core.refusal import Refusal
 from ...store.database import NotKept
 from .apart import apart
+from .live_board import ACTING
 from .motion import Sent
 from .outgoing import Outgoing
 
@@ -46,6 +47,7 @@ class Connection:
     async def receive(self, text):
         """Answer one message. A refusal is told; it changes nothing."""
         self.heard = time.monotonic()
+        ACTING.set(self)
         try:
             message = read_message(text)
             self._once, self._made = message.once, 0
@@ -120,10 +122,10 @@ class Connection:
                 live.hold(self, ids)
             case acts.LetGo():
                 return await live.drop(self)
-            case acts.Undo():
-                return await live.undo()
-            case acts.Redo():
-                return await live.redo()
+            case acts.Undo(heard):
+                return await live.undo(heard)
+            case acts.Redo(heard):
+                return await live.redo(heard)
             case acts.LookBack(number):
                 return await live.earlier(number)
             case acts.BringBack(number):

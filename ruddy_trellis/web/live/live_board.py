@@ -1,6 +1,7 @@
 """One open board in memory: its edits, its undo history, its drags, and everyone who is looking at it."""
 
 import asyncio
+from contextvars import ContextVar
 from dataclasses import dataclass, replace
 from functools import cached_property
 
@@ -29,6 +30,19 @@ _LONG_PASTE = 60
 _VIEW_PAUSE = 1.0
 
 
+#: Whose message is being answered here; None where nobody's is.
+ACTING: ContextVar = ContextVar("acting", default=None)
+
+
+@dataclass(frozen=True)
+class _Last:
+    """The last change: of what number, in what words, by whom."""
+
+    number: int
+    words: str
+    by: object
+
+
 class LiveBoard:
     """A board that is open in at least one browser.
 
@@ -55,6 +69,7 @@ class LiveBoard:
         self._keys = None
         #: The patches of what was asked for lately, by what it is known by to whoever asked.
         self._lately = {}
+        self._last = _Last(0, "", None)
         self._verdicts = Verdicts(self, lessons.verdicts)
         self._view, self._view_kept = self.board.settings.view, None
         #: What students have of it as it is now, once one has come.
@@ -109,7 +124,7 @@ class LiveBoard:
 
     def state(self):
         """What a page needs besides the display list."""
-        return state_of(self.board, self.edits_done > 0, self.edits_done < self.edit_count)
+        return {**state_of(self.board, self.edits_done > 0, self.edits_done < self.edit_count), "number": self._last.number}
 
     def _changes(self, items=None):
         """The items that differ from those last told, the ids that are gone, and the state.
@@ -200,7 +215,7 @@ class LiveBoard:
         """
         ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent, check or self._check, self._before())
         await self._save(ahead)
-        self._put_in_place(ahead)
+        self._put_in_place(ahead, ACTING.get())
         return ahead.patch
 
     async def _save(self, ahead):
@@ -231,28 +246,41 @@ class LiveBoard:
         self._drags.put_back(board)
         return board
 
-    def _put_in_place(self, ahead):
-        """From here on the board is another one. Who reads the old one meanwhile reads it to its end; what is being dragged
-        is where it is."""
+    def _put_in_place(self, ahead, by):
+        """From here on the board is another one. Who reads the old one meanwhile reads it to its end; what is being dragged is where it is.
+
+        Args:
+            by: who has changed it.
+        """
         held = self._drags.carry_over(self.board, ahead.board)
         ahead.board.verdicts = self._verdicts.words()
         self.board = ahead.board
+        self._last = _Last(self._last.number + 1, ahead.patch.words, by)
         self.tell(self._changes(None if held or ahead.extent != self.extent else ahead.items))
         self._verdicts.look()
         if self.on_change is not None:
             self.on_change()
 
-    async def undo(self):
-        """Take the last edit back. Returns its words. Raises Refusal where there is none."""
-        return await self._step_history(-1)
+    async def undo(self, heard=None):
+        """Take the last edit back. Returns its words. Raises Refusal where there is none, and where somebody else has changed the board
+        since the change of a number.
 
-    async def redo(self):
-        """Make the edit again that was last taken back. Returns its words. Raises Refusal where there is none."""
-        return await self._step_history(1)
+        Args:
+            heard: the number of the last change that is known to whoever asks; None where that is not looked at.
+        """
+        return await self._step_history(-1, heard)
 
-    async def _step_history(self, step):
+    async def redo(self, heard=None):
+        """Make the edit again that was last taken back. Returns its words. Raises Refusal where there is none, and as ``undo`` does."""
+        return await self._step_history(1, heard)
+
+    async def _step_history(self, step, heard):
         async with self._lock:
             await self._drop_all()
+            last = self._last
+            if heard is not None and last.number > heard and last.by is not ACTING.get():
+                after = "Undo again to take that back" if step < 0 else "Nothing is done again"
+                raise Refusal(f"Meanwhile, in another window: “{last.words}”. {after}.")
             number = self.edits_done + (1 if step > 0 else 0)
             stored = await self._edit(number)
             if stored is None:
@@ -262,7 +290,7 @@ class LiveBoard:
                 size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, self._check, self._before(), False
             )
             await self._save_step(step, ahead.text)
-            self._put_in_place(ahead)
+            self._put_in_place(ahead, ACTING.get())
             return ahead.patch.words
 
     async def earlier(self, number):
@@ -329,7 +357,7 @@ class LiveBoard:
             self.edits_done = self.edit_count = 0
             self._know(challenge)
             items = await apart(len(board), display, board.copy(), self.extent)
-            self._put_in_place(_Ahead(board, Patch(""), "", text, self.extent, items))
+            self._put_in_place(_Ahead(board, Patch(""), "", text, self.extent, items), ACTING.get())
 
     async def change_challenge(self, challenge):
         """Keep another challenge beside the board; its solution may be another one, the start stays."""
@@ -381,7 +409,7 @@ class LiveBoard:
             Patch("", patch.after, patch.before).apply(self.board)
             self.tell(self.whole())
             raise
-        self._put_in_place(ahead)
+        self._put_in_place(ahead, connection)
         return True
 
     async def _drop_all(self):

@@ -93,11 +93,11 @@ class StudentBoard(LiveBoard):
         self.board.settings = now.with_(kit=kit.kit, kit_tools=kit.kit_tools)
         return self.board.settings != now
 
-    def _put_in_place(self, ahead):
+    def _put_in_place(self, ahead, by):
         now, then = self.board.settings, ahead.board.settings
         if (now.kit, now.kit_tools) != (then.kit, then.kit_tools):  # of an edit that is taken back they may be from another time
             ahead.board.settings = then.with_(kit=now.kit, kit_tools=now.kit_tools)
-        super()._put_in_place(ahead)
+        super()._put_in_place(ahead, by)
 
     def _check(self, board, patch):
         check_students_patch(board, patch)

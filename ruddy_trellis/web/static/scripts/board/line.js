@@ -51,6 +51,7 @@ export class Line {
     this.known = new Map(); // acts that were sent and are not answered, by what they are known by
     this.instead = null; // answers some of what is sent: told what it is, whether it does
     this.beside = []; // hear what is sent, and may answer sooner
+    this.heard = null; // the number of the last change that was told
     this.took = 0; // how long the server took for the last act, milliseconds
     this.wait = 250;
     this.failures = 0;
@@ -72,6 +73,7 @@ export class Line {
     socket.onmessage = (event) => {
       const message = JSON.parse(event.data);
       this.answered(message.t === "here");
+      this.heard = message.state?.number ?? this.heard;
       if (message.t === "did") {
         this.took = performance.now() - (this.known.get(message.once)?.[2] ?? 0);
         this.known.delete(message.once);
@@ -147,6 +149,7 @@ export class Line {
       if (!FLEETING.has(kind)) this.onMissed();
       return false;
     }
+    if (kind === "undo" || kind === "redo") content = { heard: this.heard }; // what came after it is not meant
     const act = NAMED.has(kind) ? { ...content, once: `${page}-${++acts}` } : content;
     if (act !== content) this.known.set(act.once, [kind, act, performance.now()]);
     this.socket.send(JSON.stringify({ t: kind, ...act }));
