@@ -13,8 +13,9 @@ from tests.near.drags import apart, messages, told
 from tests.near.test_near import ELLIPSES, SAMPLED_SHARE, THE_WAY, boards, is_sampled, on_the_way
 
 from .board_page import BoardPage
-from .served import long_walk
+from .served import BrowserTest, long_walk
 from .slow_page import IS_FETCHED, START, SlowLineTest
+from .student_page import StudentPage
 
 #: Boards and what is asked of their copies, in a thread like that of the page, started until it starts from the memory that this browser
 #: has kept. Answers with what is told of each.
@@ -427,3 +428,58 @@ class NearTest(SlowLineTest):
         self.assertEqual([round(part, 6) for part in b.value("B")], [6, 2])
         self.assertEqual([round(part, 6) for part in b.value("M")], [3, 1])
         self.assertEqual(b.value("Z"), (-3, -3))
+
+
+#: Notes whether a thread for the hand has started from memory that was kept.
+NOTE_THE_START = """
+window.Worker = class extends Worker {
+  constructor(address, how) {
+    super(address, how);
+    this.addEventListener("message", ({ data }) => { if (data.kind === "ready") window.remembered = data.remembered; });
+  }
+};
+"""
+
+
+class FirstVisitTest(BrowserTest):
+    near = True
+
+    @long_walk
+    def test_after_one_visit_the_next_starts_from_memory_in_which_nothing_of_a_person_is(self):
+        page = self.page
+        page.add_init_script(NOTE_THE_START)
+        page.goto(self.server.address + "/")
+        page.click("text=Any four-sided bed")
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        self.assertFalse(page.evaluate("window.remembered"))
+        words = ["perpendicular bisector", "Any four-sided bed", "maud.alder", page.url.rsplit("/", 2)[1]]
+        until = time.monotonic() + 90
+        while time.monotonic() < until and not page.evaluate(IN_ITS_MEMORY, words):
+            page.wait_for_timeout(1000)
+        self.assertEqual(page.evaluate(IN_ITS_MEMORY, words), words[:1])
+        page.reload()
+        page.wait_for_selector("#board[data-hand=near]", timeout=START, state="attached")
+        self.assertTrue(page.evaluate("window.remembered"))
+
+
+class FrameTest(BrowserTest):
+    near = class_site = True
+
+    def test_in_a_frame_of_another_page_the_hand_comes_once_somebody_takes_hold_there(self):
+        page = self.open_page(sign_in=None)
+        page.goto(self.server.class_address)
+        frame = page.frame_locator("iframe")
+        expect(frame.locator("#saved")).to_have_text("Saved")
+        page.wait_for_timeout(4000)
+        self.assertFalse([worker.url for worker in page.workers if "/near/" in worker.url], "nobody has asked for it yet")
+        student = StudentPage(page, self.server).look_into(frame)
+        student.drag_point("A", (-5, -2), (-5, -1), drop=False)
+        page.mouse.up()
+        expect(frame.locator("#board[data-hand=near]")).to_be_attached(timeout=START)
+        student.drag_point("A", (-5, -1), (-4, -1), drop=False)
+        page.mouse.up()
+        expect(frame.locator("#saved")).to_have_text("Saved")
+        self.assertEqual(student.value("A"), (-4, -1))
+        page.reload()
+        expect(frame.locator("#undo")).to_be_enabled()
+        self.assertEqual(student.value("A"), (-4, -1))

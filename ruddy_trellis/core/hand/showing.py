@@ -157,8 +157,8 @@ def near(hand, message: messages.Near) -> Doing:
 
 
 def far(hand, message: messages.Far) -> Doing:
-    """Noted: what runs at the server and not in a browser is a fault of ours, or the browser is too old."""
-    _LOG.warning("No copy of a board beside its drawing: %s", message.words)
+    """Noted: what runs at the server and not in a browser, or otherwise there, is a fault of ours, or the browser is too old."""
+    _LOG.warning("Beside a drawing: %s", message.words)
     yield from ()
 
 

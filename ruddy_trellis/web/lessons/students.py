@@ -98,7 +98,7 @@ def copy_page(request, lesson, live, titles, way, address, line, by=None, room=N
         challenge=challenge if kit.builds else None,
         shelf=kit_shelf(kit), student=True, days=request.app.state.lessons.hand_ins.days,
         line=line, own=is_theirs(request, lesson.teacher_id),
-        near=near_for(request, teacher) if way != "embed" else None,
+        near=near_for(request, teacher),
     )  # fmt: skip
 
 

@@ -94,7 +94,8 @@ export class BoardView {
     this.holding.lose();
     if (open) {
       this.near?.connected();
-      setTimeout(() => this.bringNear(), NEAR_AFTER);
+      if (window.parent === window) setTimeout(() => this.bringNear(), NEAR_AFTER);
+      else this.canvas.addEventListener("pointerup", () => this.bringNear(), { once: true }); // a page may have many frames
     }
     this.hooks.connected?.(open);
     if (open) this.tellView(false);

@@ -15,6 +15,7 @@ export class Foreseen {
     this.view = view;
     this.act = null; // what was sent and is foreseen, one at a time, since the copy does not know of it
     this.slow = this.left = 0;
+    this.noted = false;
   }
 
   /** An act is on its way to the server. */
@@ -24,7 +25,7 @@ export class Foreseen {
     if (!FORESEEN.has(kind) || !isAlone || line.took < NEAR_ENOUGH || !near?.fresh || holding.is || motions.run) return;
     if (this.left > 0) this.left -= 1;
     else {
-      this.act = { once: content.once, at: performance.now(), changed: null, back: null };
+      this.act = { kind, once: content.once, at: performance.now(), changed: null, back: null };
       near.foresee(content.once, { t: kind, ...content });
     }
   }
@@ -45,7 +46,13 @@ export class Foreseen {
   /** The server tells of a change. Returns whether all of it is as it was foreseen. */
   isSo(changed) {
     const { act, view } = this;
-    if (!act?.changed || view.holding.is || said(act.changed) !== said(changed)) return false;
+    if (!act?.changed || view.holding.is) return false;
+    if (said(act.changed) !== said(changed)) {
+      // Where nobody else is at the board both come to the same: that they do not is a fault of ours, and is noted once.
+      if (!view.holding.others && !this.noted) view.line.send("far", { words: `Foreseen otherwise than done ${act.kind}` });
+      this.noted = !view.holding.others;
+      return false;
+    }
     this.act = null;
     view.near.adopt(act.once);
     return true;

@@ -8,6 +8,8 @@ import { Nearby } from "./nearby.js";
 const SETTLED = 400;
 const QUIET = 5000;
 const PATIENCE = 60_000;
+/** How long after the first visit of a browser its memory is made for the next one, milliseconds. */
+const KEEPS_AFTER = 15_000;
 
 /** A copy of the board in a thread of its own. Until it is there, and where it fails, everything goes over the line. */
 export class Near {
@@ -41,11 +43,12 @@ export class Near {
     this.worker.onmessage = ({ data }) => this.told(data);
     this.worker.onerror = () => this.end("The thread could not be started.");
     this.patience = setTimeout(() => this.end("The runtime took too long."), PATIENCE);
+    this.places = places;
     this.worker.postMessage({ kind: "begin", places });
   }
 
   /** What the thread tells. */
-  told({ kind, number, text, bytes, words, after, told }) {
+  told({ kind, number, text, bytes, words, after, told, first }) {
     if (kind === "foreseen") return this.acts.foreseen(number, JSON.parse(text));
     if (kind === "failed") return this.end(words);
     if (kind === "told") {
@@ -59,6 +62,7 @@ export class Near {
       clearTimeout(this.patience);
       this.ready = true;
       fetchLater();
+      if (first && !(navigator.deviceMemory < 4)) this.keeping = setTimeout(() => this.keep(), KEEPS_AFTER);
       if (this.alone) this.openAlone(this.alone);
       else this.renew();
     } else if (kind === "opened") {
@@ -67,6 +71,14 @@ export class Near {
       this.alone = null;
     } else if (kind === "prompted") this.hasTool = number === this.prompts && text === "true";
     else this.answered(bytes ? unmarshalled(bytes) : JSON.parse(text), bytes);
+  }
+
+  /** The core had to be compiled, so nothing was kept of the memory: it is made once more beside this, for the next visit. */
+  keep() {
+    if (document.hidden || this.away) return;
+    const worker = new Worker(new URL("../near/worker.js", import.meta.url), { type: "module" });
+    worker.onmessage = worker.onerror = () => worker.terminate();
+    worker.postMessage({ kind: "keep", places: this.places });
   }
 
   /** The board has changed: the copy is none until it is made anew, once things have settled. */
@@ -216,6 +228,7 @@ export class Near {
   end(words) {
     clearTimeout(this.patience);
     clearTimeout(this.settling);
+    clearTimeout(this.keeping);
     this.worker?.terminate();
     this.worker = null;
     this.ready = false;

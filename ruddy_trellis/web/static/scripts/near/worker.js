@@ -1,19 +1,21 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
 // Asked: begin, open, look, prompt, take, drag, foresee, adopt, run; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
-// told, cannot, failed; packed.
+// told, cannot, failed; packed; keep: kept.
 
 import { kept } from "./compiled.js";
 
 let starting = null;
 let isRemembered = false;
+let isFirst = false; // whether this browser had nothing of this core
 let going = 0;
 
 self.addEventListener("message", async ({ data: { kind, number, text, places, sources } }) => {
   try {
     if (kind === "begin") starting = begin(places);
+    if (kind === "keep") return postMessage({ kind: "kept", done: await keep(places) });
     if (kind === "pack") return postMessage({ kind: "packed", archive: await packed(places, sources) });
     const beside = await starting; // what is asked meanwhile waits its turn
-    if (kind === "begin") postMessage({ kind: "ready", remembered: isRemembered });
+    if (kind === "begin") postMessage({ kind: "ready", remembered: isRemembered, first: isFirst });
     else if (kind === "open") {
       beside.open(text);
       postMessage({ kind: "opened", number });
@@ -49,15 +51,32 @@ function tell(beside, kind, text) {
 async function begin(places) {
   const [memory, compiled] = await Promise.all([kept("get", memoryOf(places)), kept("get", places.mark)]).catch(() => []);
   const isKept = Boolean(memory?.length && compiled);
+  isFirst = !memory && !compiled;
   if (isKept) {
     const beside = await remembered(places, memory, compiled).catch(() => null);
     isRemembered = Boolean(beside);
     if (isRemembered) return beside;
   }
-  const beside = await anew(places, !memory && compiled);
+  const python = await anew(places);
+  // Not where the core had to be compiled first, after which the memory is much larger.
+  if (!memory && compiled) keepMemory(python, places).catch(() => {}); // it is started anew the next time as well
   // What this runtime does not take, though it starts, is not tried again.
   if (isKept) kept("put", memoryOf(places), new Uint8Array(0)).catch(() => {});
-  return beside;
+  return python.globals.get("beside");
+}
+
+/** Start beside the thread that is used, where that had to compile the core, so that the next visit finds memory as well. Gives whether it
+ *  will. */
+async function keep(places) {
+  const [memory, compiled] = await Promise.all([kept("get", memoryOf(places)), kept("get", places.mark)]);
+  if (memory || !compiled) return false;
+  await keepMemory(await anew(places), places);
+  return true;
+}
+
+/** Keep the memory of the runtime as it is before any board, name or address was in it. */
+async function keepMemory(python, places) {
+  await kept("put", memoryOf(places), python.makeMemorySnapshot());
 }
 
 /** What answers, from memory that was kept. Throws where this runtime does not take it. */
@@ -67,21 +86,15 @@ async function remembered(places, memory, compiled) {
   return python.globals.get("beside");
 }
 
-/** What answers, started anew. Its memory is kept as it is before any board, name or address was in it: not where the core had to be
- *  compiled first, after which it is much larger. */
-async function anew(places, keeps) {
+/** The runtime with what answers, started anew. */
+async function anew(places) {
   const python = await runs(places, { _makeSnapshot: true });
   python.runPython(`
 from ruddy_trellis.near.beside import Beside
 beside = Beside()
 beside.warm()  # before anything is held here that would wait for it
 `);
-  try {
-    if (keeps) kept("put", memoryOf(places), python.makeMemorySnapshot()).catch(() => {});
-  } catch {
-    // It is started anew the next time as well.
-  }
-  return python.globals.get("beside");
+  return python;
 }
 
 const memoryOf = ({ mark }) => `${mark} memory`;
