@@ -55,6 +55,7 @@ def utterances() -> Iterator[Line]:
             "said_to_a_class.txt",
             "said_at_the_desk.txt",
             "said_at_the_board.txt",
+            "said_in_the_yard.txt",
         )
         for line in (_HERE / name).read_text("utf-8").splitlines()
     ):

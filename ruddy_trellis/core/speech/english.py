@@ -195,16 +195,16 @@ PENS: dict[str, str] = {
 #: Words of the clauses, besides nouns and what leads parts in.
 VERBS = words(
     """
-    own-length whose let draw join meets touches produce bisect measure turn reflect enlarge stretch shear translate divide trisect inscribe
-    circumscribe prove show call delete hide colour shade trail run set move is = lies what how where does which long far big large
-    many apart goes-through lock unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other has have
-    such-that concurrent in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains add up
-    stay constant always equidistant whether if that drawn respectively name number equal-to into parts label names in-half
-    of-the-way size goes running ranging condition conditions hold holds apart makes making equidistant exactly always beyond
-    everywhere outline required comma than times time add-up-to look-like produce letter position everything except but names text
-    words write beside centre angle equally far degrees steps step right up down left trail stop fit squares
-    or drag increase decrease labels part as when while once to-and-fro round-and-round supplementary complementary path
-    present reveal all both not no out bigger larger smaller circumference quickly stand must dash thicken thin
+    own-length whose let draw join meets touches produce bisect measure find turn reflect enlarge stretch shear translate divide trisect
+    inscribe circumscribe prove show call delete hide colour shade trail run set move is = lies what how where does which long far big
+    large many apart goes-through lock unlock rename dashed dotted thick thicker thin thinner bold again itself it them same each-other
+    has have such-that concurrent in-line concyclic congruent similar cyclic cover undo redo there apply invert off image cut contains
+    add up stay constant always equidistant whether if that drawn respectively name number equal-to into parts label names in-half
+    of-the-way size goes running ranging condition conditions hold holds apart makes making equidistant exactly always beyond everywhere
+    outline required comma than times time add-up-to look-like produce letter position everything except but names text words write
+    beside centre angle equally far degrees steps step right up down left trail stop fit squares or drag increase decrease labels part
+    as when while once to-and-fro round-and-round supplementary complementary path present reveal all both not no out bigger larger
+    smaller circumference quickly stand must dash thicken thin
     """
 )
 #: Words that say nothing where they stand, between the parts of a clause; the list is short, closed, and tested.

@@ -311,7 +311,7 @@ dial
     draw a dial {n} (between|from) {v} (and|to) {w}
 measure
     {m} / {k}
-    measure {m}
+    (measure|find) {m}
     what is {m}
     [how] far is it from {x1} to {y1}
     how far is {x1} from {y1}
@@ -327,14 +327,14 @@ measure
     {m}
     {m} is required
     show [the] {m}
-    draw {m} and measure it
+    draw {m} and (measure|find) it
     {m} =
     what size is {m}
     what angle (does|is) {x} (makes|draw|between) [with {y}]
     (what|which) angle is between {x}
     how long is it from {x1} to {y1}
     what size is {x}
-    measure it
+    (measure|find) it
     write [down] [the] {m}
     how big is {x} inside
     how far is it from {x1} to {y1}
@@ -351,8 +351,7 @@ measure
     what {m} is
     what {m}
     how many {u} is it from {x1} to {y1}
-    measure how long {x} is
-    measure how long {x} is
+    (measure|find) how long {x} is
 conclude
     (prove|show) [that] {claim}
     then {claim}

@@ -228,7 +228,8 @@ draw << rule | ruling | locate | draws | drawing | construct | constructing | ma
     | drop | raise | add | insert | give | get | form | complete | mark | take | choose | pick | put | place | plot | graph | select
 produce << extend | prolong | lengthen | extended | produced | prolonged
 bisect << halve | halving | bisects | bisecting | bisected
-measure << find | calculate | compute | determine | measuring | evaluate | dimension
+measure << measuring | dimension
+find << calculate | compute | determine | evaluate | finding
 turn << rotate | rotated | turned | rotating | spin
 reflect << reflected | mirror | mirrored | flip | reflecting
 enlarge << shrink | magnify | enlarged | scale | scaled | dilate | dilated

@@ -20,7 +20,7 @@ from ..refusal import Refusal
 from .building import Building
 from .english import DRAW_EQUATION, FIRST_READ
 from .in_tongue import said_in_tongue
-from .kind_asked import is_of_kind
+from .kind_asked import is_measured, is_of_kind
 from .named_counts import check_named_counts
 from .not_taken import ActRefused
 from .plain_words import plain
@@ -86,6 +86,9 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
         and not is_of_kind(plain(text), [CATALOGUE[new.does].makes for new in building.new if not new.hidden])
     ):
         raise Refusal("What that makes is no such thing as was asked for.")
+    here = [building.kind(id) for id in building.recent.now if id in building.ahead]
+    if building.new and not is_measured(plain(text), [*(CATALOGUE[new.does].makes for new in building.new), *here]):
+        raise Refusal("Nothing of that is measured by itself. Say what of it, such as a length, an angle or an area.")
     return Heard(tuple(building.new), tuple(building.acts), tuple(dict.fromkeys(building.guesses)), tuple(building.there))
 
 
@@ -162,7 +165,8 @@ def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequen
             raise Refusal(refusal.sentence, other.place, other.ways) from other
         # What stands beside quoted words would be taken for more of them; two points that are there are no name for something else.
         there = board.points_by_name
-        if not is_of_kind(text, [CATALOGUE[new.does].makes for new in patterned]):
+        kinds = [CATALOGUE[new.does].makes for new in patterned]
+        if not is_of_kind(text, kinds) or not is_measured(text, kinds):
             raise
         if _QUOTED.search(text) or any(new.name and spelling.unspelt(new.name, there, range(2, _MOST_SPELT)) for new in patterned):
             raise

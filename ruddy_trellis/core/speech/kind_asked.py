@@ -1,10 +1,11 @@
-"""That what is drawn is of the kind that was asked for: "draw a vector …" makes a vector, or nothing."""
+"""That what is drawn is of the kind that was asked for ("draw a vector …" makes a vector, or nothing), and what shall be measured is."""
 
 from __future__ import annotations
 
 import re
 from collections.abc import Iterable
 
+from ..kinds import NUMBER
 from . import english, english_synonyms
 from .nouns import KINDS_OF
 
@@ -13,6 +14,8 @@ _LEAD = re.compile(
     r"(?:(?:(?:draw|put|place|choose|take|mark|pick|make|construct|sketch|add) )?(?:an?|one)|(?:draw|construct|sketch) the) (?=[a-z])",
     re.IGNORECASE,
 )
+#: Something is to be measured.
+_MEASURED = re.compile(r"(?:^|[,;.:] *|\b(?:and|then|to) )measur(?:e|ing) ", re.IGNORECASE)
 _WORD = re.compile(r"[a-z]+(?:-[a-z]+)*")
 #: Within how many words after the article its noun is looked for.
 _NEAR = 4
@@ -48,3 +51,13 @@ def is_of_kind(text: str, made: Iterable[str]) -> bool:
     """
     kinds = kind_asked(text)
     return kinds is None or not set(kinds).isdisjoint(made)
+
+
+def is_measured(text: str, spoken_of: Iterable[str]) -> bool:
+    """Whether a reading is among what a sentence makes or speaks of, or it asks for none to be measured.
+
+    Args:
+        text: the sentence.
+        spoken_of: the kinds of what is made of it, and of what it speaks of that is there.
+    """
+    return _MEASURED.search(text) is None or NUMBER in spoken_of

@@ -6,7 +6,7 @@ from ..kinds import NUMBER, POINT
 from ..refusal import Refusal
 from .clauses import Bound
 from .nodes import Described, Many, Named, Node, Ref, Where
-from .readings import READS, measured
+from .readings import READS, measured, measured_things
 from .things import Things
 from .verbs import verb
 
@@ -75,8 +75,8 @@ def measure(t: Things, bound: Bound) -> None:
         return
     if isinstance(node, (Described, Where)) and plain:
         ids = t.all_of(node)
-        if not any(t.b.kind(id) == POINT for id in ids) and "measure" in words and not any(id not in t.b.board for id in ids):
-            measured(t, node)
+        if not any(t.b.kind(id) == POINT for id in ids) and "measure" in words:
+            measured_things(t, ids)
         return
     raise Refusal("What is to be done with that?")
 

@@ -36,6 +36,8 @@ def meets(t: Things, bound: Bound) -> None:
         one = Named(t.b.ahead.name(_last_drawn(t)))
     if isinstance(one, Ref):
         one = Named(t.b.ahead.name(_last_drawn(t)))
+    if isinstance(other, Ref) and isinstance(one, Described) and one.head in ("perpendicular", "altitude") and not again:
+        one = _drawn(t, one)  # "the perpendicular from A to BC meets it at D"
     if isinstance(other, Ref) and isinstance(one, Named) and (base := _base_of(t, one)) is not None:
         other = base
     if isinstance(other, Ref):
@@ -65,12 +67,7 @@ def meets(t: Things, bound: Bound) -> None:
     t.names = [t.b.free_name(name, POINT) for name in names]
     if ("n2" in bound or isinstance(other, Many)) and isinstance(one, Described) and one.kind == "new" and not one.plural:
         # "a line through P meets l and m at Q and R": it is one line, made once.
-        waiting, t.names = t.names, []
-        path: Node = one
-        drawn = t.aside(lambda: t.all_of(path))
-        t.names = waiting
-        if len(drawn) == 1:
-            one = Named(t.b.ahead.name(drawn[0]))
+        one = _drawn(t, one)
     if "n2" in bound:
         assert other is not None
         for what, to in ((other, bound["n"]), (bound["z"], bound["n2"])):
@@ -100,6 +97,14 @@ def meets(t: Things, bound: Bound) -> None:
         t.names = []
         raise Refusal("They do not meet so often.")
     t.b.recent.note(found)
+
+
+def _drawn(t: Things, one: Described) -> Node:
+    """One line that is described, as it is called once it is drawn."""
+    waiting, t.names = t.names, []
+    drawn = t.aside(lambda: t.all_of(one))
+    t.names = waiting
+    return Named(t.b.ahead.name(drawn[0])) if len(drawn) == 1 else one
 
 
 def _lies_on(t: Things, name: str, one: Node | None, other: Node | None) -> bool:

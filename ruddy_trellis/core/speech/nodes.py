@@ -85,6 +85,12 @@ class Described:
     def with_role(self, name: str, node: Node) -> Described:
         return replace(self, roles=(*self.roles, (name, node)))
 
+    def of_it(self) -> Described:
+        """ "Its sides" as the sides of it; where it is said already of what, or "its" is not said, as it is."""
+        if "its" not in self.adjectives or self.role("of") is not None:
+            return self
+        return replace(self.with_role("of", Ref("it")), adjectives=tuple(word for word in self.adjectives if word != "its"))
+
 
 Node = Named | Amount | Many | Ref | Quoted | Where | Described
 

@@ -48,11 +48,28 @@ def measured(t: Things, node: Node) -> list[str]:
             return t.described(node)
         if node.head == "arc":
             return [t.make("arc_length", arc=(id,)) for id in t.aside(lambda: t.all_of(node))]
-        return [_of_thing(t, id) for id in t.aside(lambda: t.all_of(node))]
-    found = t.aside(lambda: t.all_of(node))
-    if isinstance(node, Ref) and node.word == "them" and any(t.b.kind(id) == POINT for id in found):
-        raise Refusal("What of the points is to be measured? Say: the distance from A to B.")
-    return [_of_thing(t, id) for id in found]
+        return measured_things(t, t.aside(lambda: t.all_of(node)))
+    if isinstance(node, Ref) and node.word == "them":
+        return measured_things(t, _several_with_a_length(t))
+    return measured_things(t, t.aside(lambda: t.all_of(node)))
+
+
+def _has_a_length(t: Things, id: str) -> bool:
+    return t.b.kind(id) in (SEGMENT, VECTOR, ARC) or t.b.ahead.step(id).does in ("perpendicular", "altitude", "tangent_from")
+
+
+def _several_with_a_length(t: Things) -> list[str]:
+    """What was made last in one go and has a length: "them". Raises Refusal."""
+    group = [id for id in t.b.recent.ids if id in t.b.last_group and id in t.b.ahead]
+    found = [id for id in group if _has_a_length(t, id) and not t.b.ahead.step(id).look.hidden]
+    if len(found) < 2:
+        raise Refusal("What of them is to be measured? Say: the distance from A to B.")
+    return found
+
+
+def measured_things(t: Things, ids: list[str]) -> list[str]:
+    """The readings that are meant by measuring things. Raises Refusal where it has to be said what of one."""
+    return [_of_thing(t, id) for id in ids]
 
 
 READS = words(
@@ -70,6 +87,10 @@ def _of_thing(t: Things, id: str) -> str:
     if (step := t.b.ahead.step(id)).does in ("perpendicular", "altitude"):
         # "the perpendicular from A to BC and measure it": from the point to the line.
         return t.make("distance", from_=step.fills.get("point") or step.fills["corner"], to=_one_line(t, tuple(step.fills["base"])))
+    if step.does == "tangent_from":
+        # "the tangents from P and measure them": from the point to where they touch.
+        fills = {"point": step.fills["point"], "curve": step.fills["circle"], "which": step.fills.get("which", "first")}
+        return t.make("distance", from_=step.fills["point"], to=(t.b.make("touching_point", fills),))
     if kind == ARC:
         return t.make("arc_length", arc=(id,))
     if kind == NUMBER:
@@ -97,8 +118,15 @@ def lengths(t: Things, node: Described) -> list[str]:
         start = node.names[0] if len(node.names) == 1 else Many(node.names)
     if isinstance(start, Described) and start.head == "point" and len(start.names) == 2 and not start.roles:
         start = Many(start.names)  # "between the points A and B"
-    if isinstance(start, Ref) and stop is None and len(ends := _last_points(t)) == 2:
+    if isinstance(start, Ref) and stop is None and node.role("of") is None and len(ends := _last_points(t)) == 2:
         return [t.make("distance", from_=(ends[0],), to=(ends[1],))]
+    if isinstance(start, Ref) and stop is None:
+        if start.word == "them" or node.plural:
+            return measured_things(t, _several_with_a_length(t))
+        last = [id for id in t.b.recent.ids if id in t.b.ahead and _has_a_length(t, id)]
+        if not last:
+            raise Refusal("The length of what? Say: the length of AB.")
+        return [_of_thing(t, last[-1])]
     if start is None:
         raise Refusal("From where to where? Say: the distance from A to B.")
     if stop is None:
@@ -164,10 +192,19 @@ def areas(t: Things, node: Described) -> list[str]:
     return [t.make("area", shape=(t.aside(lambda: _shape(t, of)),))]
 
 
+#: What has an area.
+_SHAPES = (CIRCLE, POLYGON, "sector", "chord_region", REGION)
+
+
 def _shape(t: Things, node: Node) -> str:
+    if isinstance(node, Ref):
+        t.check_it("shape", *_SHAPES)
+        last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in _SHAPES]
+        return last[-1] if last else t.b.only("shape", t.b.of_kind(*_SHAPES))
+
     def other() -> str:
         found = t.aside(lambda: t.all_of(node))
-        if len(found) == 1 and t.b.kind(found[0]) in (CIRCLE, POLYGON, "sector", "chord_region", REGION):
+        if len(found) == 1 and t.b.kind(found[0]) in _SHAPES:
             return str(found[0])
         raise Refusal("A shape is needed here.")
 

@@ -100,7 +100,7 @@ class Spoken:
         if self.b.made_from and not node.kind and not node.plural and node.head in KINDS_OF and self.b.of_kind(*KINDS_OF[node.head]):
             node = replace(node, kind="old")
         if "its" in node.adjectives and node.role("of") is None and node.head not in OWN_NAMES:
-            node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"), kind="")
+            node = replace(node.of_it(), kind="")
         there = self._there(node)
         if there is not None:
             self.b.recent.note(there)
@@ -121,8 +121,7 @@ class Spoken:
         maker = MAKERS.get(node.head)
         if maker is None:
             raise Refusal(f"“{node.head.replace('-', ' ')}” is not made by a sentence.")
-        if "its" in node.adjectives and node.role("of") is None:
-            node = replace(node.with_role("of", Ref("it")), adjectives=tuple(word for word in node.adjectives if word != "its"))
+        node = node.of_it()
         if node.head == "circle" and {"inscribe", "circumscribe"} & set(node.adjectives):
             head = "incircle" if "inscribe" in node.adjectives else "circumcircle"
             return self.made(

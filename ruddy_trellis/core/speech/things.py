@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from typing import Any
 
-from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, SEGMENT, SPANS, STRAIGHTS, VECTOR
+from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, REGION, SEGMENT, SPANS, STRAIGHTS, THINGS, VECTOR
 from ..language import names as spelling
 from ..refusal import Refusal
 from .nodes import Described, Many, Named, Node, Ref
@@ -13,6 +13,9 @@ from .nouns import CORNERS, KINDS_OF
 from .part_checks import check_made
 from .shape_sorts import SORTS
 from .spoken import Spoken
+
+#: What "it" may be when something is drawn.
+_DRAWN = frozenset((*THINGS, REGION)) - {POINT}
 
 
 class Things(Spoken):
@@ -181,6 +184,7 @@ class Things(Spoken):
             if not node.names and not node.roles and node.kind != "new" and not node.adjectives:
                 return b.triangle()
         if isinstance(node, Ref):
+            self.check_it("triangle", POLYGON)
             return b.triangle()
         polygon = self.polygon(node)
         corners = tuple(b.ahead.step(polygon).fills.get("corners", ()))
@@ -188,9 +192,19 @@ class Things(Spoken):
             raise Refusal(f"{b.ahead.name(polygon)} is no triangle.")
         return corners
 
+    def check_it(self, what: str, *kinds: str) -> None:
+        """Raise Refusal where "it" is to be of some kinds, and what was drawn last for this text is of none of them, nor anything else of
+        which it speaks: "draw a chord and find its area"."""
+        b = self.b
+        drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in _DRAWN and not b.ahead.step(id).look.hidden]
+        if drawn and drawn[-1] not in b.board and not any(b.kind(id) in kinds for id in drawn if id in b.recent.now or id == drawn[-1]):
+            raise Refusal(f"“It” is no {what}: {b.ahead.name(drawn[-1])} was drawn last. Name the {what}.")
+
     def polygon(self, node: Node | None) -> str:
         """A polygon: one that is there, or through points that are named."""
         b = self.b
+        if isinstance(node, Ref):
+            self.check_it("polygon", POLYGON)
         if node is None or isinstance(node, Ref):
             return b.only("polygon", b.of_kind(POLYGON))
         if isinstance(node, Named) and len(node.points) > 2:
@@ -225,6 +239,7 @@ class Things(Spoken):
         if node is None:
             return b.only("circle", b.of_kind(CIRCLE) or b.of_kind(ARC))
         if isinstance(node, Ref):
+            self.check_it("circle", CIRCLE, ARC, "sector")
             return b.only("circle", b.of_kind(CIRCLE))
         if isinstance(node, Described) and node.head == "perimeter" and not node.roles:
             return b.only("circle", b.of_kind(CIRCLE))
