@@ -19,9 +19,12 @@ DRAWN = {
         "the parallel to AB through C", "the circle on AB as diameter", "the excircle opposite A", "the vector AB", "the ray AB",
         "the Euler line", "the orthic triangle", "an arc with centre A from B to C",
     ),
-    "circ": ("a chord", "the tangent from P", "the radius OA", "a circle with centre P and radius 2", "the sector OAQ", "a square with side OA"),
+    "circ": (
+        "a chord", "the tangent from P", "the radius OA", "a circle with centre P and radius 2", "the sector OAQ", "a square with side OA",
+    ),
     "quad": (
-        "the diagonal AC", "the circle through A, B and C", "triangle ABC", "a square on CD", "the segment joining the midpoints of AB and CD",
+        "the diagonal AC", "the circle through A, B and C", "triangle ABC", "a square on CD",
+        "the segment joining the midpoints of AB and CD",
     ),
 }  # fmt: skip
 MEASURES = ("length", "area", "perimeter", "circumference", "radius", "diameter", "slope", "angles", "sides")
@@ -91,10 +94,8 @@ class ItsTest(unittest.TestCase):
         ):  # fmt: skip
             with self.subTest(text):
                 board = BOARDS[board]().board
-                foot, line = (
-                    drawn(board, text)[-1:][0],
-                    next(step for step in board.steps[::-1] if step.does in ("perpendicular", "altitude")),
-                )
+                foot = drawn(board, text)[-1]
+                line = next(step for step in board.steps[::-1] if step.does in ("perpendicular", "altitude"))
                 self.assertEqual(foot.does, does)
                 base, met = set(line.fills["base"]), set(board.ancestors([foot.id]))
                 self.assertTrue(line.id in met and base <= met)

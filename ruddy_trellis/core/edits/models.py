@@ -216,7 +216,7 @@ class Together(_Edit):
     """Several edits as one, each on the board as those before it leave it."""
 
     kind: Literal["together"] = "together"
-    edits: list[Add | Move | Rename | Restyle | Choose | Delete] = Field(min_length=1, max_length=100)
+    edits: list[Add | Move | Rename | Restyle | Choose | Retie | Delete] = Field(min_length=1, max_length=100)
 
 
 Edit = Annotated[

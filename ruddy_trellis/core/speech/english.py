@@ -155,7 +155,8 @@ COMPARED = {"shorter-than": "<", "less-than": "<", "longer-than": ">", "more-tha
 _OPENINGS = (
     # "ok now, please"
     r"(?:ok(?:ay)?|right(?!\s+(?:angle|triangle|isosceles))|everyone|everybody|class|folks|children|alright|all right"
-    r"|so|now|next|then|and|also|please to|please|first(?:ly)?|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
+    r"|so|now|next|then|and|also|please to|please|first(?:ly|\s+thing|\s+of\s+all|\s+off)?"
+    r"|second(?:ly)?|finally|again|well|hello|hi|good|afterwards|after that"
     r"|hence|therefore|thus|lastly)(?=[\s,])[\s,]*",
     # "can you please"
     r"(?:can|could|would|will|shall|may|might)\s+(?:you|we|i|one)\s+(?:please\s+)?(?:also\s+)?(?:have|get(?!\s+rid)|see|now\s+)?\s*",
@@ -172,6 +173,7 @@ _OPENINGS = (
     r"let\s+be\s+given\s+",
     r"let\s+there\s+be\s+(?:given\s+)?",
     r"(?:show|tell)\s+(?:me|us)\s+",
+    r"let\s+(?:me|us)\s+(?:see|have)\s+",
     r"give\s+(?:me|us)\s+",
     r"(?:to\s+construct|required|construction|task)\s*:\s*",
     r"do\s+you\s+see\s+",
@@ -180,7 +182,7 @@ _OPENINGS = (
 )
 OPENING = re.compile(f"(?:{'|'.join(_OPENINGS)})", re.IGNORECASE)
 ENDING = re.compile(
-    r"(?:[\s,]+(?:please|pls|plz|first|anywhere|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|"
+    r"(?:[\s,]+(?:please|pls|plz|first|(?:anywhere|wherever|somewhere)(?:\s+(?:you|they|we)\s+(?:like|want))?|thanks|thank\s+you|now|for\s+me|for\s+us|again\s+please|"
     r"if\s+you\s+see\s+it|if\s+you\s+can|from\s+now\s+on"
     r"|for\s+the\s+class|too|as\s+well|on\s+the\s+board))+$",
     re.IGNORECASE,

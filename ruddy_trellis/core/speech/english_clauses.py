@@ -105,6 +105,9 @@ runs
     (let|draw) {n} (move|run|goes) from {v} to {w}
     (move|run) {x1} (about|along|on) {y}
     run {x1}
+dial_ends
+    {n} (goes|run|running) from {v} to {w}
+    let {n} running from {v} to {w}
 traced
     (trail|draw|show) [the] [locus|trail|path] [of] {x1} (as|when|while) {y1} (move|run|goes|turn) [about|along|on] [{z}]
     what is the (locus|path|trail) of {x1} (as|when|while) {y1} (move|run|goes|turn) [about|along|on] [{z}]

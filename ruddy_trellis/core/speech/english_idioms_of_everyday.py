@@ -43,6 +43,30 @@ _BY = {"ones": "1", "twos": "2", "fives": "5", "tens": "10", "halves": "0.5", "t
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
     (r"(?i)^(?:u[mh]+|er+m?|hmm+|well|right|okay|ok)[ ,]+(?=so\b|can\b|could\b|i\b|we\b|please\b|draw\b|make\b)", ""),
+    (r"(?i),? please(?=, )", ""),
+    (r"(?i)\b(?:somewhere|anywhere) (?=(?:on|off|not|inside|outside|above|below|between|in|along)\b)", ""),
+    (
+        r"(?i)^((?:an? |the |i want an? |we need an? |draw an? )?(?:line )?segment)(,? .*?)?,? (?:and )?(?:call|name|label) (?:the|its) "
+        r"(?:two )?(?:ends?|end points|endpoints) (?-i:([A-Z])) and (?-i:([A-Z]))(?=[ .!]*$)",
+        r"\1 \3\4\2",
+    ),
+    (r"(?i)^(hide|show) (?:all )?(?:of )?the letters(?=[ .!]*$)", r"\1 the names"),
+    (r"(?i)^(?:shade|fill|colou?r) (it|them|that) in(?=[ .!]*$)", r"shade \1"),
+    (
+        r"(?i)^(?:put|turn|push|bring|take|slide) (?:the )?(?:dial )?(?-i:([a-z])) (?:(?:up|down|back) )?(?:to|at|on) "
+        r"(?=(?:[-−]\s?)?\d[\d.]*[ .!]*$)",
+        r"set \1 to ",
+    ),
+    (
+        r"(?i)^(?:change|set|make) (?:the )?(?:range|ends|limits) of (?:the )?(?:dial )?(?-i:([a-z])) (?:to|from|be) "
+        r"(?:from )?(\S+) (?:to|and|up to) (?=\S+[ .!]*$)",
+        r"\1 goes from \2 to ",
+    ),
+    (
+        r"(?i)\b(a|one|any) (?:straight )?line (?:that |which )?(?:touches|touching|is tangent to|tangent to) "
+        r"(?=(?:it|the circle|(?-i:[a-z]))(?=[ .,!]*$))",
+        r"\1 tangent to ",
+    ),
     (r"(?i)^so (?=can |could |please |draw |make |i |we )", ""),
     (r"(?i)\b(have|get|do|draw|make) like (?=an? |the )", r"\1 "),
     (

@@ -29,6 +29,12 @@ OF_GARDENS: Idioms = (
         rf"(?i)^(?:{_SET}|draw|lay|lay out|stretch|run|make|pull|peg|tie|string) an? {_LONG}(?= (?:straight )?(?:from|between)\b)",
         "draw a segment",
     ),
+    (
+        r"(?i)^(?:the |a |an |my |our )?(?:hose|sprinkler|rope|lamp|light|tap|goat|dog|crane|mower)"
+        r"(?: (?:is )?(?:tied|pegged|standing|fixed|put))? (?:at|to|in) (?-i:([A-Z])) "
+        r"(?:reaches|waters|sprays|lights up|lights|covers|can reach|can water)(?: as far as| up to| out to)? (?=\d)",
+        r"draw a circle with centre \1 and radius ",
+    ),
     (r"(?i)^(draw a segment) straight (?=from (?-i:[A-Z]) to )", r"\1 "),
     (
         r"(?i)^(?:how long is|what is the length of|measure) (?:the |a )?(?:fence|wall|hedge|edging|border|rope|path)(?: that goes)? "

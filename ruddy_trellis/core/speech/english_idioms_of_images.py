@@ -13,6 +13,9 @@ def _turned(found: re.Match[str]) -> str:
     return f"rotate {found[1]} by {180 if found[2].lower() == 'half' else 90} degrees"
 
 
+#: How far turns go, by what they begin with, degrees.
+_TURNS = {"quar": 90, "half": 180, "thre": 270, "full": 360}
+
 #: The verbs of transformations that are said as things.
 _VERB_OF = {
     "enlargement": "enlarge", "dilation": "enlarge", "rotation": "rotate", "reflection": "reflect", "translation": "translate",
@@ -57,6 +60,10 @@ OF_IMAGES: Idioms = (
         r"let \1 be the reflection of \2 in \3",
     ),
     (r"(?i)\bthe symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ", r"the reflection of \1 in "),
+    (
+        r"(?i)\b(?:by|through) a (quarter|half|three[- ]quarters?|full)(?: of a)? turn(?=[ .!]*$| (?:about|around|round)\b)",
+        lambda found: f"by {_TURNS[found[1].lower()[:4]]} degrees",
+    ),
     (
         r"(?i)\b(?:by |through )?a (quarter|half) turn (clockwise|anti-?clockwise|counter-?clockwise)",
         lambda found: f"by {90 if found[1].lower() == 'quarter' else 180} degrees {found[2]}",

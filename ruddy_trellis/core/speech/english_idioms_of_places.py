@@ -5,8 +5,30 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 from .idiom_parts import Idioms
 
+#: The name of a point, and how far something is.
+_NAME = r"(?-i:([A-Z]\d?[′']*))(?![\w′'])"
+_FAR = r"((?:more|less|further|nearer|closer) than|within|at least|at most) (\d\S*(?: ?[ck]?m\b)?)"
+#: What is told of two points is told of each of them, and not of the segment between them.
+OF_TWO_POINTS: Idioms = (
+    (rf"(?i)\b{_FAR} (from|of) (?:both )?{_NAME} and (?:from |of )?{_NAME}", r"\1 \2 \3 \4 and \1 \2 \3 \5"),
+    (
+        rf"(?i)\b(nearer|closer) to {_NAME} than (?:to )?(?:both |either )?{_NAME} (?:and|or|nor) (?:to )?{_NAME}",
+        r"\1 to \2 than to \3 and \1 to \2 than to \4",
+    ),
+    (
+        rf"(?i)\bfurther (?:away )?from {_NAME} than (?:from )?(?:both |either )?{_NAME} (?:and|or|nor) (?:from )?{_NAME}",
+        r"further from \1 than from \2 and further from \1 than from \3",
+    ),
+)
 #: Ways of asking for places, by how they are read.
 OF_PLACES: Idioms = (
+    *OF_TWO_POINTS,
+    (r"(?i)\b(part|bit) of (?:the )?(?:bed|garden|plot|lawn|patch|field|yard|figure|shape)(?![\w ]* (?-i:[A-Z]{3}))", r"\1 of the polygon"),
+    (
+        r"(?i)^(?:what|which) (?:part|bit) of (the polygon|(?-i:[A-Z]{3,})) (?:is|lies) "
+        r"(?=(?:more|less|further|nearer|closer|within|at least|at most)\b)",
+        r"shade the part of \1 ",
+    ),
     (
         r"(?i)^where (?:can|could|may) (?:i|we|you|one) \w+ so (?:that )?(?:i[’']?m|i am|it is|it[’']s|we are|we[’']re|you are) ",
         "shade the places ",

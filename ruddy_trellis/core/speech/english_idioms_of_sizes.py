@@ -75,6 +75,7 @@ OF_SIZES: Idioms = (
     (rf"(?i)\b(?:an? |the )?(?:straight )?line (?:that|which) is ({SIZE}) long\b", r"a segment of length \1"),
     (r"(?i)\b(an?|the) corner of (?=\d+ ?(?:°|degrees?))", r"\1n angle of "),
     (r"(?i)\bshorter sides (?=\d)", "legs "),
+    (r"(?i)\b(isosceles\b.*?) (?:with|whose) (?:two )?(?:legs|equal sides) (?:of|are)(?: (?:a )?length)?(?: of)? (?=\d)", r"\1 with legs "),
     (r"(?i)\bbase angles (?:of |both |each )*(\d[\d.]*(?: ?°| degrees)?) and (?=\d)", r"angles \1 and "),
     (r"(?i)\bbase angles? (?:of |both |each |equal to )*(\d[\d.]*(?: ?°| degrees)?)", r"angles \1 and \1"),
     (

@@ -101,7 +101,7 @@ centred at << with its centre at | with its center at
 with centre << with centre at | with center at | with the centre at | with the middle at | with the centre in | with centre in
 in-the-middle << in the middle
 midpoint of << in the middle between | exactly between | exactly halfway between | exactly half way between | right between
-    | halfway along | half way along | halfway between | half way between | midway between | in the middle of
+    | halfway along | half way along | midway along | mid way along | halfway between | half way between | midway between | in the middle of
 away-from << away from
 from << far from
 thanks << thank you
@@ -256,7 +256,7 @@ down << downwards | downward
 lock << fix | freeze
 set << change
 move << moves | moving | vary | varies | varying
-goes << go | travel | travels
+goes << go | travel | travels | ranges | varies
 is << are | be | am | becomes | being
 = << equals | := | equal
 does << do

@@ -19,6 +19,8 @@ from ..limits import SENTENCE_LENGTH
 from ..refusal import Refusal
 from .building import Building
 from .english import DRAW_EQUATION, FIRST_READ
+from .english_idioms_of_places import OF_TWO_POINTS
+from .idiom_parts import Idiom
 from .in_tongue import said_in_tongue
 from .kind_asked import is_measured, is_of_kind
 from .named_counts import check_named_counts
@@ -30,6 +32,8 @@ from .sentences import Sentence
 _SPAN = re.compile(r"\|?[A-Z]{2}\|?")
 _NONE = re.compile(r"(?i)no (?!more\b|less\b|further\b|nearer\b|closer\b|fewer\b)[a-z]")
 _TOLD = re.compile(r"([a-z]) is ((?:at|more|less|within|nearer|inside|outside|on)\b.+)")
+#: Idioms that the sentences of the catalogue would take otherwise.
+_FIRST = tuple(Idiom(form, read) for form, read in OF_TWO_POINTS)
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
 
@@ -108,6 +112,8 @@ def first_read(text: str) -> str:
     if not _QUOTED.search(text):
         for form, read in FIRST_READ:
             text = form.sub(read, text)
+        for idiom in _FIRST:
+            text = idiom.put(text)
     return text
 
 

@@ -5,11 +5,14 @@ from __future__ import annotations
 import itertools
 from collections.abc import Sequence
 
+from ..kinds import LINE
 from ..refusal import Refusal
 from .amounts import length_said
 from .clauses import Bound
 from .nodes import Described, Many, Named
 from .refusals import Final
+from .riding import line_said
+from .spans import distant_from
 from .things import Things
 from .verbs import verb
 
@@ -19,6 +22,13 @@ def locus(t: Things, bound: Bound) -> None:
     """ "the locus of points equidistant from A and B": the line or lines; "3 cm from P": the circle."""
     node = bound["x"]
     if "v" in bound:
+        if line := t.aside(lambda: line_said(t, node)):
+            if len(line) == 2 or t.b.kind(line[0]) != LINE:
+                raise Refusal("Of which line? Say: the locus of points 3 cm from the line AB.")
+            size = length_said(t, bound["v"])
+            for which in ("first", "second"):
+                t.make("parallel", base=line, point=(distant_from(t, line, size, which),))
+            return
         point = t.point(node)
         t.make("circle_radius", centre=(point,), radius=length_said(t, bound["v"]))
         return

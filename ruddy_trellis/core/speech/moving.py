@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..edits.models import Retie
 from ..kinds import NUMBER, POINT
 from ..refusal import Refusal
 from .amounts import number_said
@@ -36,12 +37,39 @@ def runs(t: Things, bound: Bound) -> None:
         id = _driver(t, Named(names[0]), None)
         ends = [number_said(t, bound[slot]) for slot in ("v", "w")]
         fills = t.b.ahead.step(id).fills
-        if [fills.get("least"), fills.get("most")] != ends:
-            raise Refusal(f"{names[0]} goes from {fills['least']:g} to {fills['most']:g}.".replace("-", "−"))
+        if t.b.ahead.step(id).construction.moves != "turning":
+            raise Refusal("Only a dial runs from one number to another.")
+        if [fills["least"], fills["most"]] != ends:
+            set_ends(t, id, ends)
+            if "goes" in words:  # "let r go from 1 to 5"; what is to run does so, too
+                return
     else:
         id = _driver(t, bound["x1"], bound.get("y"))
     way = next((said for word, said in _WAYS.items() if word in words), "to and fro")
     t.make("motion", driver=(id,), way=way, seconds=4.0)
+
+
+@verb
+def dial_ends(t: Things, bound: Bound) -> None:
+    """ "r goes from 1 to 5", of a dial that is there."""
+    (name,) = names_of(t, bound["n"]) if "n" in bound else ("",)
+    found = [id for id in t.b.ahead.ids_named(name) if t.b.ahead.step(id).construction.moves == "turning"]
+    if not found:
+        raise Refusal(f"There is no dial called {name}.")
+    set_ends(t, found[0], [number_said(t, bound[slot]) for slot in ("v", "w")])
+
+
+def set_ends(t: Things, id: str, ends: list[object]) -> None:
+    """Let a dial go from one number to another; it stays where it is, or goes to the nearer end. Raises Refusal."""
+    step = t.b.ahead.step(id)
+    least, most = ends
+    if not isinstance(least, float) or not isinstance(most, float) or not least < most:
+        raise Refusal("A dial goes from one number to a larger one: r goes from 0 to 10.")
+    if id not in t.b.board:
+        raise Refusal("Say the ends of a dial where it is made: a dial r from 0 to 10.")
+    value = min(max(step.fills["value"], least), most)
+    jump = min(step.fills["step"], most - least)
+    t.b.act(Retie(id=id, does=step.does, fills={**step.fills, "least": least, "most": most, "step": jump, "value": value}))
 
 
 @verb

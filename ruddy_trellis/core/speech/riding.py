@@ -288,7 +288,9 @@ def _at_distance(t: Things, node: Described, distance: Node, start: Node) -> str
     """ "a point on AB 3 cm from A", "along AB"."""
     size = t.aside(lambda: length_said(t, distance))
     along = node.role("on", "along", "towards")
-    if along is None and (line := t.aside(lambda: _line_said(t, start))):
+    if along is None and (line := t.aside(lambda: line_said(t, start))):
+        if node.plural and not node.count:
+            raise Refusal("Such points are two lines. Say: the locus of points 3 cm from the line AB.")
         beside = distant_from(t, line, size)
         parallel = t.b.make("parallel", {"base": line, "point": (beside,)}, hidden=True)
         return t.make("point_on", path=(parallel,), place=free_place_on(t, (parallel,)))
@@ -301,7 +303,7 @@ def _at_distance(t: Things, node: Described, distance: Node, start: Node) -> str
     return mark_on(t, along, begin, size)
 
 
-def _line_said(t: Things, node: Node) -> tuple[str, ...]:
+def line_said(t: Things, node: Node) -> tuple[str, ...]:
     """The line that a distance is said from; nothing where it is a point."""
     if isinstance(node, Ref):
         last = t.all_of(node)

@@ -228,12 +228,12 @@ def shared_circle(t: Things, what: Described) -> Described:
     return what
 
 
-def distant_from(t: Things, line: tuple[str, ...], size: Any) -> str:
-    """A helper point at a distance from a line: on a perpendicular to it, on one side."""
+def distant_from(t: Things, line: tuple[str, ...], size: Any, which: str = "second") -> str:
+    """A helper point at a distance from a line: on a perpendicular to it, on one side or, as the "first", on the other one."""
     b = t.b
     start = line[0] if len(line) == 2 else next(iter(sorted(points_lying_on(t, line[0]), key=b.ahead.place)), None)
     if start is None:
         start = b.make("point_on", {"path": line}, hidden=True)
     across = b.make("perpendicular", {"base": line, "point": (start,)}, hidden=True)
     circle = b.make("circle_radius", {"centre": (start,), "radius": size}, hidden=True)
-    return b.make("intersection", {"a": (across,), "b": (circle,), "which": "second"}, hidden=True)
+    return b.make("intersection", {"a": (across,), "b": (circle,), "which": which}, hidden=True)
