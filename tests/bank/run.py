@@ -56,6 +56,7 @@ def utterances() -> Iterator[Line]:
             "said_at_the_desk.txt",
             "said_at_the_board.txt",
             "said_in_the_yard.txt",
+            "said_in_the_field.txt",
         )
         for line in (_HERE / name).read_text("utf-8").splitlines()
     ):

@@ -50,6 +50,25 @@ OF_EVERYDAY: Idioms = (
         r"(?:two )?(?:ends?|end points|endpoints) (?-i:([A-Z])) and (?-i:([A-Z]))(?=[ .!]*$)",
         r"\1 \3\4\2",
     ),
+    # "a spot where it is equally far from A, B and C": that is said of the point.
+    (
+        r"(?i)\b(point|spot|place) (?:that is |which is )?where (?:it|you|one|they|we|i) (?:is|are|am|would be|will be|lies) "
+        r"(?=equally far|equidistant|as far|the same distance|at the same distance|nearer|closer|further|within|at|\d)",
+        r"\1 ",
+    ),
+    (r"(?i)\b(?:cuts|cutting|divides|splits) (?-i:([A-Z]{2})) in(?:to)? (?:half|halves|two equal parts)", r"bisects \1"),
+    (
+        r"(?i)\b(circle) (?:round|around|about|through) all (?:of )?(?:the )?(three|3|four|4)(?: points)?(?=[ .!]*$)",
+        r"\1 through all \2 points",
+    ),
+    (
+        r"(?i)^is (?:the )?(?:triangle|quadrilateral|shape|figure) "
+        r"(?=(?-i:[A-Z]{3,4}) (?:isosceles|equilateral|right|scalene|cyclic|an? ))",
+        "is ",
+    ),
+    (r"(?i)^((?:draw|construct|make) )?parallel lines (?=.*\bapart\b)", r"\1two parallel lines "),
+    (r"(?i)\b(mark|find|show|put|plot) (the|a) spot\b", r"\1 \2 point"),
+    (r"(?i)\b(?-i:([A-Z]))['’]s (label|name)(?=[ .!]*$)", r"the \2 of \1"),
     (r"(?i)^(hide|show) (?:all )?(?:of )?the letters(?=[ .!]*$)", r"\1 the names"),
     (r"(?i)^(?:shade|fill|colou?r) (it|them|that) in(?=[ .!]*$)", r"shade \1"),
     (

@@ -35,6 +35,12 @@ OF_GARDENS: Idioms = (
         r"(?:reaches|waters|sprays|lights up|lights|covers|can reach|can water)(?: as far as| up to| out to)? (?=\d)",
         r"draw a circle with centre \1 and radius ",
     ),
+    (
+        r"(?i)^(?:the |a |an |my |our )?(?:hose|sprinkler|rope|lamp|light|tap|goat|dog|crane|mower) (?:stands|is|is tied|is pegged|is put) "
+        r"(?:midway|halfway|half way|in the middle) between (?-i:([A-Z])) and (?-i:([A-Z])) and "
+        r"(?:reaches|waters|sprays|lights up|lights|covers|can reach|can water)(?: as far as| up to| out to)? (?=\d)",
+        r"draw a circle with centre the midpoint of \1\2 and radius ",
+    ),
     (r"(?i)^(draw a segment) straight (?=from (?-i:[A-Z]) to )", r"\1 "),
     (
         r"(?i)^(?:how long is|what is the length of|measure) (?:the |a )?(?:fence|wall|hedge|edging|border|rope|path)(?: that goes)? "
@@ -43,7 +49,7 @@ OF_GARDENS: Idioms = (
     ),
     (
         rf"(?i)^({_SET}) an? ((?:[a-z]+ ){{0,2}}?[a-z]+) (?=(?:halfway|midway|half way|at|in the "
-        r"middle|on|where|between|inside|outside|exactly)\b)"
+        r"middle|on|where|between|inside|outside|exactly|equally)\b)"
         r"(.+)$",
         _stands,
     ),

@@ -13,6 +13,12 @@ def _turned(found: re.Match[str]) -> str:
     return f"rotate {found[1]} by {180 if found[2].lower() == 'half' else 90} degrees"
 
 
+#: The corners of a shape; what is done to it, and the transformation that does it.
+_CORNERS = r"(?-i:(?:[A-Z]\d?[′']*){3,6})"
+_NOUNS = {
+    "reflect": "reflection", "mirror": "reflection", "rotate": "rotation", "turn": "rotation", "translate": "translation",
+    "enlarge": "enlargement",
+}  # fmt: skip
 #: How far turns go, by what they begin with, degrees.
 _TURNS = {"quar": 90, "half": 180, "thre": 270, "full": 360}
 
@@ -29,6 +35,21 @@ def _turned_to(found: re.Match[str]) -> str:
 
 #: Ways of saying images, by how they are read.
 OF_IMAGES: Idioms = (
+    (
+        rf"(?i)^({'|'.join(_NOUNS)}) (?:the )?((?:triangle |quadrilateral |shape |figure )?{_CORNERS}) "
+        r"((?:in|about|around|round|by|along|from|through|with|over|across) .+?),? "
+        r"(?:and (?:call|label|name) (?:the|its) image|(?:so as )?to (?:get|give|obtain|form)|giving|obtaining|onto) (?:the )?"
+        rf"(?:triangle )?({_CORNERS})(?=[ .!]*$)",
+        lambda found: f"let {found[4]} be the image of {found[2]} under the {_NOUNS[found[1].lower()]} {found[3]}",
+    ),
+    (
+        r"(?i)\b(image of .+?) (?:under|after|by|in) (?:a|the) (half|quarter)[- ]turn (?=(?:about|around|round)\b)",
+        lambda found: f"{found[1]} under the rotation by {90 if found[2].lower() == 'quarter' else 180} degrees ",
+    ),
+    (
+        r"(?i)\b(image of .+?) (?:after|by) (?:an?|the) (?=(?:translation|rotation|reflection|enlargement)\b)",
+        r"\1 under the ",
+    ),
     (r"(?i)\b(?:the )?x[- ]?axis\b", "the horizontal axis"),
     (r"(?i)\b(?:the )?y[- ]?axis\b", "the vertical axis"),
     (

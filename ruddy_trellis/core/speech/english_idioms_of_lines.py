@@ -27,6 +27,16 @@ def _times(found: re.Match[str]) -> str:
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
     (
+        r"(?i)\b((?:point of )?intersection|meeting point) of (?-i:([A-Z]{2})) and (?-i:([A-Z]{2})),? "
+        r"(?:both )?(?:produced|extended)(?=[ .!]*$)",
+        r"\1 of the lines \2 and \3",
+    ),
+    (
+        r"(?i)\b(meets?|cuts?|intersects?) (?-i:([A-Z]{2})) again (?:at|in) (?-i:([A-Z])),? and "
+        r"(?-i:([A-Z]{2})) again (?:at|in) (?-i:([A-Z]))(?=[ .!]*$)",
+        r"\1 \2 and \4 again at \3 and \5",
+    ),
+    (
         r"(?i)^(?:draw |construct )?two parallel lines and (?:a|any) (?:transversal|line) (?:that |which )?(?:cut|cross|meet|intersect)"
         r"(?:s|ing|es|ting)? them (?:at|in) (?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
         r"draw a line through \1 and draw the parallel to it through \2 and draw the line through \1 and \2",

@@ -13,6 +13,7 @@ from ..catalogue import CATALOGUE
 from ..edits.checking import check_fills
 from ..edits.models import Add, NewStep, Together
 from ..edits.saying import said
+from ..kinds import CLAIM
 from ..language import names as spelling
 from ..language.reading import read_sentence
 from ..limits import SENTENCE_LENGTH
@@ -34,6 +35,8 @@ _NONE = re.compile(r"(?i)no (?!more\b|less\b|further\b|nearer\b|closer\b|fewer\b
 _TOLD = re.compile(r"([a-z]) is ((?:at|more|less|within|nearer|inside|outside|on)\b.+)")
 #: Idioms that the sentences of the catalogue would take otherwise.
 _FIRST = tuple(Idiom(form, read) for form, read in OF_TWO_POINTS)
+_WHERE_IT = re.compile(r"(?i)(?<=\w )where (?:it|you|one|they|we|i) (?:is|are|am|lies?)\b")
+_CORNERS = re.compile(r"(?:[A-Z][′']*){3,}")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
 
@@ -90,6 +93,8 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
         and not is_of_kind(plain(text), [CATALOGUE[new.does].makes for new in building.new if not new.hidden])
     ):
         raise Refusal("What that makes is no such thing as was asked for.")
+    if _WHERE_IT.search(plain(text)) and any(CATALOGUE[new.does].makes == CLAIM for new in building.new):
+        raise Refusal("Where what is? Say it of the thing itself: the point equidistant from A, B and C.")
     here = [building.kind(id) for id in building.recent.now if id in building.ahead]
     if building.new and not is_measured(plain(text), [*(CATALOGUE[new.does].makes for new in building.new), *here]):
         raise Refusal("Nothing of that is measured by itself. Say what of it, such as a length, an angle or an area.")
@@ -151,6 +156,11 @@ def _condition(text: str, board: Board) -> str:
     return f"{told[1]} is the places {told[2]}"
 
 
+def _names_corners(new: NewStep) -> bool:
+    """Whether a shape would be called by corners that it does not have: "let DEF be the image of ABC"."""
+    return new.does == "image_polygon" and bool(_CORNERS.fullmatch(new.name or ""))
+
+
 def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequence[str]) -> Heard:
     first = first_read(text)
     for one in dict.fromkeys((first, plain(first))):
@@ -172,7 +182,7 @@ def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequen
         # What stands beside quoted words would be taken for more of them; two points that are there are no name for something else.
         there = board.points_by_name
         kinds = [CATALOGUE[new.does].makes for new in patterned]
-        if not is_of_kind(text, kinds) or not is_measured(text, kinds):
+        if not is_of_kind(text, kinds) or not is_measured(text, kinds) or any(map(_names_corners, patterned)):
             raise
         if _QUOTED.search(text) or any(new.name and spelling.unspelt(new.name, there, range(2, _MOST_SPELT)) for new in patterned):
             raise

@@ -127,6 +127,11 @@ def images_under(t: Things, ids: Sequence[str], map_id: str) -> list[str]:
         )
         if key not in CATALOGUE:
             raise Refusal(f"A {kind} has no image under that.")
+        corners = t.b.ahead.step(id).fills.get("corners", ()) if key == "image_polygon" else ()
+        if len(ids) == 1 and corners and len(t.names) == len(corners):
+            # "let DEF be the image of ABC": D is that of A.
+            made.append(t.b.polygon(tuple(t.make("image_point", of=(corner,), by=(map_id,)) for corner in corners)))
+            continue
         if t.names and len(t.names) == 1 and kind == POLYGON and len(t.names[0]) > 1:
             t.names = []
         made.append(t.make(key, of=(id,), by=(map_id,)))

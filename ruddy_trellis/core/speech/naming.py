@@ -201,8 +201,16 @@ def _by_facing_corners(t: Things, sides: Described, names: list[str]) -> list[st
     return [next(name for id, name in small.items() if id not in side) for side in made]
 
 
+#: What things become under a transformation.
+_IMAGES = words("image reflection rotation translation enlargement")
+
+
 def _make_named(t: Things, names: list[str], what: Node) -> None:
     """Make what a phrase describes, with names for it; all of them have to be used."""
+    if len(names) == 1 and isinstance(what, Described) and what.head in _IMAGES and len(corners := POINT_NAME.findall(names[0])) > 2:
+        if any(map(t.b.has, corners)):
+            raise Refusal(f"{names[0]} is there already, in part. Name the image by new corners.")
+        names = corners  # "let DEF be the image of ABC": of its corners, one by one
     if any(len(POINT_NAME.findall(name)) > 1 and name.isupper() for name in names) and not isinstance(what, Many):
         raise Refusal(f"{names[0]} names points, and is no name for that.")
     if isinstance(what, Many):

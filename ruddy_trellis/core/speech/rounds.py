@@ -15,7 +15,7 @@ from .points import turned_to
 from .refusals import Stray
 from .riding import free_place_on
 from .shape_measures import circle_by_radius
-from .shapes_and_circles import circle_of_triangle
+from .shapes_and_circles import circle_of_triangle, inscribed_in_shape
 from .spans import centre_of, corners_of, distance_between, each, with_corners_as_one
 from .things import Things
 from .third_corners import first_side, fresh_names
@@ -417,11 +417,11 @@ def circles_of_triangles(t: Things, node: Described) -> list[str]:
         try:
             triangle = t.aside(lambda said=said: t.triangle(said))  # type: ignore[misc]
         except Refusal:
-            if one.head != "circumcircle":
+            if one.head not in ("circumcircle", "incircle"):
                 raise
-            # Of a shape with more corners, where they are on one circle.
+            # Of a shape with more corners, where they are on one circle, or the sides touch one.
             corners = t.aside(lambda said=said: corners_of(t, said))  # type: ignore[misc]
-            made.append(_through_more(t, list(corners)))
+            made.append(_through_more(t, list(corners)) if one.head == "circumcircle" else inscribed_in_shape(t, corners))
             continue
         if one.names and isinstance(one.names[0], Named) and len(one.names[0].points) < 3:
             t.names.insert(0, one.names[0].text)

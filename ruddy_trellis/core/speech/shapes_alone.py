@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
+import cmath
 import math
 from collections.abc import Sequence
 from dataclasses import replace
 from typing import Any
 
-from ..kinds import POLYGON
+from ..kinds import POINT, POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .corners_by_facts import polygon_by_facts
@@ -43,6 +44,9 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
             raise Stray(f"“{'inscribed' if said == 'inscribe' else said}” is not understood of a {node.head} that stands by itself.")
     if not _OF_ANOTHER.isdisjoint(node.adjectives):
         return _of_another(t, node, names)
+    is_bare = not (names or node.roles or node.adjectives or node.amounts or node.plural)
+    if is_bare and node.head in _OF_ANY_CORNERS and (corners := _just_put(t, CORNER_COUNTS[node.head])):
+        return b.polygon(corners)
     mark = b.mark()
     polygon = _made_alone(t, node, names)
     corners = b.ahead.step(polygon).fills["corners"]
@@ -59,6 +63,19 @@ def alone_shape(t: Things, node: Described, names: tuple[str, ...]) -> str:
             return polygon
         b.back_to(mark)
     raise Final(f"No {node.head} was found of which all of that is so.")
+
+
+def _just_put(t: Things, count: int) -> tuple[str, ...]:
+    """The points that the clause before has put, and nothing else, where they are as many as a shape has corners (0 for any number), in
+    order around it: "put three points on the circle and make a triangle"."""
+    b = t.b
+    made = [step for step in b.ahead.steps if step.id in b.last_group and not step.look.hidden]
+    count = count or max(len(made), 3)
+    if len(made) != count or any(step.makes != POINT or step.id in b.board for step in made):
+        return ()
+    places = {step.id: complex(*b.ahead.value(step.id)) for step in made}
+    middle = sum(places.values()) / count
+    return tuple(sorted(places, key=lambda id: cmath.phase(places[id] - middle))) if count > 3 else tuple(places)
 
 
 def _made_alone(t: Things, node: Described, names: tuple[str, ...]) -> str:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import replace
 
 from ..kinds import POLYGON
@@ -91,8 +92,31 @@ def circumscribed(t: Things, node: Described, circle: str, names: tuple[str, ...
     return b.polygon(tuple(b.make("intersection", {"a": (one,), "b": (other,)}, name) for one, other, name in pairs))
 
 
+def inscribed_in_shape(t: Things, corners: Sequence[str]) -> str:
+    """The circle that touches the sides of a rhombus, a square or a regular polygon. Raises Refusal for another shape."""
+    b = t.b
+    places = [b.ahead.value(id) for id in corners]
+    if len(corners) < 4 or None in places:
+        raise Refusal("In a triangle, a rhombus or a regular polygon there is a circle that touches all sides.")
+    points = [complex(*place) for place in places]
+    middle = sum(points) / len(points)
+    sides = [(point, points[number - 1]) for number, point in enumerate(points)]
+    sizes = [abs(one - other) for one, other in sides]
+    off = [
+        abs(((one - middle).conjugate() * (other - middle)).imag) / size for (one, other), size in zip(sides, sizes, strict=True) if size
+    ]
+    if len(off) < len(sides) or max(sizes) - min(sizes) > 1e-9 * max(sizes) or max(off) - min(off) > 1e-9 * max(sizes):
+        raise Refusal("Its sides touch no circle, as it is drawn. In a rhombus or a regular polygon one can be inscribed.")
+    if len(corners) == 4:
+        centre = b.make("midpoint", {"span": (corners[0], corners[2])}, hidden=True)
+    else:
+        centre = b.make("circumcentre", {"triangle": tuple(corners[:3])}, hidden=True)
+    touched = b.make("foot", {"point": (centre,), "base": tuple(corners[:2])}, hidden=True)
+    return t.make("circle", centre=(centre,), point=(touched,))
+
+
 def circle_of_triangle(t: Things, node: Described) -> list[str] | None:
-    """A circle in a triangle or about it, which may be "it"; None for others."""
+    """A circle in a triangle or about it, or in a shape with more corners, which may be "it"; None for others."""
     if len(node.roles) != 1 or node.roles[0][0] not in ("in", "about") or node.adjectives or node.extra or (node.count or 1) > 1:
         return None
     role, part = node.roles[0]
@@ -100,6 +124,10 @@ def circle_of_triangle(t: Things, node: Described) -> list[str] | None:
     if isinstance(part, Ref) and spoken and t.b.kind(spoken[-1]) == POLYGON:
         corners = tuple(t.b.ahead.name(id) for id in t.b.ahead.step(spoken[-1]).fills.get("corners", ()))
         part = Named("".join(corners), corners)
-    if not isinstance(part, Named) or len(part.points) != 3:
+    if isinstance(part, Described) and part.kind == "new" and role == "in" and part.head in CORNER_COUNTS and not part.plural:
+        polygon = t.aside(lambda: t.polygon(part))
+        corners = tuple(t.b.ahead.name(id) for id in t.b.ahead.step(polygon).fills["corners"])
+        part = Named("".join(corners), corners)
+    if not isinstance(part, Named) or len(part.points) < 3 or (role == "about" and len(part.points) > 3):
         return None
     return t.made(replace(node, head="incircle" if role == "in" else "circumcircle", roles=(("of", part),)))
