@@ -28,6 +28,11 @@ DRAWN = {
     ),
 }  # fmt: skip
 MEASURES = ("length", "area", "perimeter", "circumference", "radius", "diameter", "slope", "angles", "sides")
+ACTS = (
+    "reflect it in AB", "rotate it about A by 90 degrees", "bisect it", "draw the perpendicular to it through A", "put a point on it",
+    "draw the parallel to it through A", "draw its perpendicular bisector", "put a point inside it", "enlarge it from A by the factor 2",
+    "mark its midpoint", "translate it by the vector AB", "draw a square on it", "divide it into three equal parts", "extend it",
+)  # fmt: skip
 FORMS = ("Draw {} and measure its {}.", "Draw {}. What is its {}?", "the {1} of {0}")
 
 
@@ -65,6 +70,23 @@ class ItsTest(unittest.TestCase):
             for reading in readings:
                 self.assertTrue(not things or is_of(here, reading, things), (board, text, [step.does for step in made]))
         self.assertGreater(read, tries(300))
+
+    def test_what_is_done_to_it_is_done_to_what_was_drawn(self):
+        chance, done = random.Random(8), 0
+        asked = [(board, noun, act) for board, nouns in DRAWN.items() for noun in nouns for act in ACTS]
+        for board, noun, act in chance.sample(asked, tries(len(asked))):
+            alone = BOARDS[board]().board
+            first = [step.does for step in drawn(alone, f"draw {noun}")]
+            here, text = BOARDS[board]().board, f"Draw {noun} and {act}."
+            try:
+                made = drawn(here, text)
+            except Refusal:
+                continue
+            things, rest = made[: len(first)], made[len(first) :]
+            self.assertEqual([step.does for step in things], first, text)
+            done += 1
+            self.assertTrue(rest and any(is_of(here, step, things[-1:]) for step in rest), (board, text, [step.does for step in made]))
+        self.assertGreater(done, tries(150))
 
     def test_what_has_no_such_measure_is_refused(self):
         for board, text in (

@@ -172,9 +172,10 @@ def transform(t: Things, bound: Bound) -> None:
         return
     if isinstance(what, Ref):
         ids = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (POLYGON, CIRCLE, POINT, *STRAIGHTS)]
-        shapes = [id for id in ids if t.b.kind(id) == POLYGON] or ids
-        if not shapes:
+        if not ids:
             raise Refusal("What is to be transformed?")
+        # What was drawn last for this text; of what was there before a shape is more than the rest.
+        shapes = ids if ids[-1] not in t.b.board else [id for id in ids if t.b.kind(id) == POLYGON] or ids
         images_under(t, shapes[-1:], mapped(t, kind, how))
         return
     imaged(t, kind, what, how)

@@ -240,7 +240,8 @@ class Things(Spoken):
             return b.only("circle", b.of_kind(CIRCLE) or b.of_kind(ARC))
         if isinstance(node, Ref):
             self.check_it("circle", CIRCLE, ARC, "sector")
-            return b.only("circle", b.of_kind(CIRCLE))
+            last = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in (CIRCLE, ARC, "sector")]
+            return last[-1] if last and last[-1] not in b.board else b.only("circle", b.of_kind(CIRCLE))
         if isinstance(node, Described) and node.head == "perimeter" and not node.roles:
             return b.only("circle", b.of_kind(CIRCLE))
         found = self.aside(lambda: self.all_of(node))
