@@ -161,6 +161,17 @@ class TonguesTest(unittest.TestCase):
             self.assertIsNone(other_tongue(text, board), text)
 
 
+class OutcomeTest(unittest.TestCase):
+    def test_of_what_was_said_it_is_told_what_is_new_and_not_of_what_was_clicked(self):
+        alone = Alone(BOARDS["tri"]().board)
+        (told,) = [answer for answer in alone.do(t="say", text="Draw the circle with centre A and radius 2") if answer["t"] == "outcome"]
+        self.assertEqual(told["made"], [alone.board.steps[-1].id], "what is hidden is not brought into view")
+        alone.do(t="tool", key="free_point")
+        (clicked,) = [answer for answer in alone.do(t="click", at=[1, 1], reach=0.1) if answer["t"] == "outcome"]
+        self.assertNotIn("made", clicked)
+        self.assertNotIn("made", str(alone.do(t="say", text="colour ABC red")))
+
+
 class HelpTest(unittest.TestCase):
     def test_every_example_of_the_help_is_read(self):
         """On one of the boards of the bank at least; what is told apart by stars in the part on how one says it."""

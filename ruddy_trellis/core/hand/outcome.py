@@ -11,9 +11,16 @@ from .acts import Answer
 _TOLD = 3
 
 
-def outcome(hand, patch: Patch, guesses: tuple[str, ...] = ()) -> Answer:
+def outcome(hand, patch: Patch, guesses: tuple[str, ...] = (), is_said: bool = False) -> Answer:
     """The answer that tells what a patch has made: the sentence of a new thing, with its value where it is a reading; and what was
-    guessed."""
+    guessed. Of what was said, and not clicked, with the ids of what is new, so that it can be brought into view."""
+    told = _outcome(hand, patch, guesses)
+    known = {step.id for _, step in patch.before}
+    made = [step.id for _, step in patch.after if step.id not in known and not step.look.hidden]
+    return {**told, "made": made} if is_said and made else told
+
+
+def _outcome(hand, patch, guesses):
     board = hand.board
     known = {step.id for _, step in patch.before}
     new = [step.id for _, step in patch.after if step.id not in known and step.id in board and not board.step(step.id).look.hidden]

@@ -189,7 +189,7 @@ def say(hand, message: messages.Say) -> Doing:
     hand.prompt = None
     yield {"t": "said", "words": ""}
     yield prompt_answer(hand)
-    yield outcome(hand, patch, new.guesses)
+    yield outcome(hand, patch, new.guesses, is_said=True)
 
 
 def _made_first(hand, text: str, names: Sequence[str]) -> tuple[str, ...]:
@@ -211,7 +211,7 @@ def _paragraph(hand, message: messages.Say) -> Doing:
         hand.prompt = None
         yield {"t": "said", "words": ""}
         yield prompt_answer(hand)
-        yield outcome(hand, patch)
+        yield outcome(hand, patch, is_said=True)
         return
     lines = [
         {

@@ -15,6 +15,9 @@ const USUAL = { width: 964, height: 604 };
 
 /** When the runtime for the copy beside the drawing is fetched after the board is there, milliseconds. */
 const NEAR_AFTER = 3000;
+/** How much more of the plane is shown for what somebody has just made, at most; and of what all has to be seen. */
+const GROWS_BY = 3;
+const SEEN_WHOLE = new Set(["point", "segment", "vector", "polygon", "sector", "arc"]);
 
 export class BoardView {
   /**
@@ -404,6 +407,39 @@ export class BoardView {
     const zoom = Math.min((width - edges.left - edges.right) / (right - left), (height - edges.top - edges.bottom) / (high - low));
     this.port.show([left - edges.left / zoom, low - edges.bottom / zoom, right + edges.right / zoom, high + edges.top / zoom]);
     this.viewChanged();
+  }
+
+  /**
+   * Somebody has made things and may not see them: a little more of the plane is shown, up to three times as much, and is not kept.
+   * Gives what is to be said of what is further out, and what shows it; null where all of it is seen.
+   */
+  showMade(ids) {
+    const made = new Set(ids);
+    const { drawing, port, state } = this;
+    const seen = port.view();
+    const apart = ([left, low, right, high]) => left > seen[2] || right < seen[0] || low > seen[3] || high < seen[1];
+    const reach = drawing.reachOf((item) => {
+      if (!made.has(item.id) || !drawing.visible(item)) return false;
+      // Of what is large a part is enough.
+      const whole = drawing.reachOf((one) => one === item);
+      return whole && (SEEN_WHOLE.has(item.kind) || apart(whole));
+    });
+    if (!reach) return null;
+    const wanted = seen.map((end, place) => (place < 2 ? Math.min(end, reach[place]) : Math.max(end, reach[place])));
+    if (wanted.every((end, place) => end === seen[place])) return null;
+    const [wide, high] = [wanted[2] - wanted[0], wanted[3] - wanted[1]];
+    const show = () => {
+      const room = 0.06 * Math.max(wide, high);
+      port.show(wanted.map((end, place) => (end === seen[place] ? end : end + (place < 2 ? -room : room))));
+      this.redraw();
+      this.tellView(false);
+    };
+    if (Math.max(wide / (seen[2] - seen[0]), high / (seen[3] - seen[1])) > GROWS_BY) {
+      const far = Math.max(...wanted.map((end, place) => Math.abs(end - seen[place])));
+      return { words: `That reaches ${Number(far.toPrecision(2))} ${state.unit || "units"} beyond what is seen.`, show };
+    }
+    show();
+    return null;
   }
 
   /** How far what lies over the board reaches in from each edge, in pixels, at most a third of the board. */

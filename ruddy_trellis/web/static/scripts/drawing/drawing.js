@@ -254,14 +254,21 @@ export class Drawing {
 
   /** The same for the things for which `wanted` holds. */
   boundsOf(wanted) {
+    const reach = this.reachOf(wanted);
+    if (!reach) return null;
+    const [left, low, right, high] = reach;
+    const room = Math.max(right - left, high - low, 1) * 0.12;
+    return [left - room, low - room, right + room, high + room];
+  }
+
+  /** How far things reach for which `wanted` holds, but for what has no ends; null where there are none. */
+  reachOf(wanted) {
     const places = this.order
       .filter((item) => wanted(item) && !["line", "ray", "chalk"].includes(item.kind))
       .flatMap((item) => extremes(item.shape));
     if (!places.length) return null;
     const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
-    const [left, low, right, high] = [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
-    const room = Math.max(right - left, high - low, 1) * 0.12;
-    return [left - room, low - room, right + room, high + room];
+    return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
   }
 
   // For those who do not see it ------------------------------------------------------------------------------

@@ -136,7 +136,10 @@ export class Building {
       this.host.said?.();
       hideToast();
     });
-    line.on("outcome", ({ words }) => toast(words));
+    line.on("outcome", ({ words, made }) => {
+      const further = made && this.view.showMade(made);
+      toast(further ? `${words} ${further.words}` : words, further ? { act: { words: "Show it", act: further.show } } : {});
+    });
     line.on("sentences", async (found) => {
       this.bar.taken();
       hideToast();
