@@ -428,17 +428,17 @@ export class BoardView {
     const wanted = seen.map((end, place) => (place < 2 ? Math.min(end, reach[place]) : Math.max(end, reach[place])));
     if (wanted.every((end, place) => end === seen[place])) return null;
     const [wide, high] = [wanted[2] - wanted[0], wanted[3] - wanted[1]];
-    const show = () => {
+    const show = (around) => {
       const room = 0.06 * Math.max(wide, high);
-      port.show(wanted.map((end, place) => (end === seen[place] ? end : end + (place < 2 ? -room : room))));
+      port.show(wanted.map((end, place) => (!around && end === seen[place] ? end : end + (place < 2 ? -room : room))));
       this.redraw();
       this.tellView(false);
     };
     if (Math.max(wide / (seen[2] - seen[0]), high / (seen[3] - seen[1])) > GROWS_BY) {
       const far = Math.max(...wanted.map((end, place) => Math.abs(end - seen[place])));
-      return { words: `That reaches ${Number(far.toPrecision(2))} ${state.unit || "units"} beyond what is seen.`, show };
+      return { words: `That reaches ${Number(far.toPrecision(2))} ${state.unit || "units"} beyond what is seen.`, show: () => show(true) };
     }
-    show();
+    show(false);
     return null;
   }
 

@@ -138,7 +138,10 @@ export class Building {
     });
     line.on("outcome", ({ words, made }) => {
       const further = made && this.view.showMade(made);
-      toast(further ? `${words} ${further.words}` : words, further ? { act: { words: "Show it", act: further.show } } : {});
+      toast(
+        further ? `${words.replace(/\.?$/, ".")} ${further.words}` : words,
+        further ? { act: { words: "Show it", act: further.show } } : {},
+      );
     });
     line.on("sentences", async (found) => {
       this.bar.taken();
