@@ -2,6 +2,7 @@
 import "../page/focus.js";
 import { Drawing } from "../drawing/drawing.js";
 import { hear, hearLast } from "../page/hear.js";
+import { fitFigure } from "./into_view.js";
 import { Holding } from "./holding.js";
 import { Line } from "./line.js";
 import { Motions } from "./motions.js";
@@ -15,9 +16,6 @@ const USUAL = { width: 964, height: 604 };
 
 /** When the runtime for the copy beside the drawing is fetched after the board is there, milliseconds. */
 const NEAR_AFTER = 3000;
-/** How much more of the plane is shown for what somebody has just made, at most; and of what all has to be seen. */
-const GROWS_BY = 3;
-const SEEN_WHOLE = new Set(["point", "segment", "vector", "polygon", "sector", "arc"]);
 
 export class BoardView {
   /**
@@ -398,63 +396,7 @@ export class BoardView {
   }
 
   fit() {
-    const bounds = this.drawing.bounds();
-    if (!bounds) return;
-    this.port.measure();
-    const [left, low, right, high] = bounds;
-    const edges = this.covered();
-    const { width, height } = this.port;
-    const zoom = Math.min((width - edges.left - edges.right) / (right - left), (height - edges.top - edges.bottom) / (high - low));
-    this.port.show([left - edges.left / zoom, low - edges.bottom / zoom, right + edges.right / zoom, high + edges.top / zoom]);
-    this.viewChanged();
-  }
-
-  /**
-   * Somebody has made things and may not see them: a little more of the plane is shown, up to three times as much, and is not kept.
-   * Gives what is to be said of what is further out, and what shows it; null where all of it is seen.
-   */
-  showMade(ids) {
-    const made = new Set(ids);
-    const { drawing, port, state } = this;
-    const seen = port.view();
-    const apart = ([left, low, right, high]) => left > seen[2] || right < seen[0] || low > seen[3] || high < seen[1];
-    const reach = drawing.reachOf((item) => {
-      if (!made.has(item.id) || !drawing.visible(item)) return false;
-      // Of what is large a part is enough.
-      const whole = drawing.reachOf((one) => one === item);
-      return whole && (SEEN_WHOLE.has(item.kind) || apart(whole));
-    });
-    if (!reach) return null;
-    const wanted = seen.map((end, place) => (place < 2 ? Math.min(end, reach[place]) : Math.max(end, reach[place])));
-    if (wanted.every((end, place) => end === seen[place])) return null;
-    const [wide, high] = [wanted[2] - wanted[0], wanted[3] - wanted[1]];
-    const show = (around) => {
-      const room = 0.06 * Math.max(wide, high);
-      port.show(wanted.map((end, place) => (!around && end === seen[place] ? end : end + (place < 2 ? -room : room))));
-      this.redraw();
-      this.tellView(false);
-    };
-    if (Math.max(wide / (seen[2] - seen[0]), high / (seen[3] - seen[1])) > GROWS_BY) {
-      const far = Math.max(...wanted.map((end, place) => Math.abs(end - seen[place])));
-      return { words: `That reaches ${Number(far.toPrecision(2))} ${state.unit || "units"} beyond what is seen.`, show: () => show(true) };
-    }
-    show(false);
-    return null;
-  }
-
-  /** How far what lies over the board reaches in from each edge, in pixels, at most a third of the board. */
-  covered() {
-    const edges = { left: 0, right: 0, top: 0, bottom: 0 };
-    const { left, top, width, height } = this.port;
-    for (const element of this.page.querySelectorAll(":scope > .zoom, .board-tools, .first, .dials > *, .chalk-bar")) {
-      const box = element.getBoundingClientRect();
-      if (!box.width || !box.height) continue;
-      const reach = { left: box.right - left, right: left + width - box.left, top: box.bottom - top, bottom: top + height - box.top };
-      // It is kept clear of at the edge from which that takes the least.
-      const [edge, far] = Object.entries(reach).sort((one, other) => one[1] - other[1])[0];
-      edges[edge] = Math.max(edges[edge], Math.min(far, (edge === "left" || edge === "right" ? width : height) / 3));
-    }
-    return edges;
+    fitFigure(this);
   }
 
   /** Nudge what is selected by an arrow key, or where nothing is, move the view. Returns whether it was one. */

@@ -49,8 +49,9 @@ export class Foreseen {
     if (!act?.changed || view.holding.is) return false;
     if (said(act.changed) !== said(changed)) {
       // Where nobody else is at the board both come to the same: that they do not is a fault of ours, and is noted once.
-      if (!view.holding.others && !this.noted) view.line.send("far", { words: `Foreseen otherwise than done ${act.kind}` });
-      this.noted = !view.holding.others;
+      if (view.holding.others || this.noted) return false;
+      this.noted = true;
+      view.line.send("far", { words: `Foreseen otherwise than done ${act.kind}` });
       return false;
     }
     this.act = null;

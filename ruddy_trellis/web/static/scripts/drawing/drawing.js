@@ -254,21 +254,11 @@ export class Drawing {
 
   /** The same for the things for which `wanted` holds. */
   boundsOf(wanted) {
-    const reach = this.reachOf(wanted);
+    const reach = reachOf(this.order.filter(wanted));
     if (!reach) return null;
     const [left, low, right, high] = reach;
     const room = Math.max(right - left, high - low, 1) * 0.12;
     return [left - room, low - room, right + room, high + room];
-  }
-
-  /** How far things reach for which `wanted` holds, but for what has no ends; null where there are none. */
-  reachOf(wanted) {
-    const places = this.order
-      .filter((item) => wanted(item) && !["line", "ray", "chalk"].includes(item.kind))
-      .flatMap((item) => extremes(item.shape));
-    if (!places.length) return null;
-    const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
-    return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
   }
 
   // For those who do not see it ------------------------------------------------------------------------------
@@ -294,6 +284,14 @@ export class Drawing {
       }),
     );
   }
+}
+
+/** How far items reach, but for what has no ends; null where there are none. */
+export function reachOf(items) {
+  const places = items.filter((item) => !["line", "ray", "chalk"].includes(item.kind)).flatMap((item) => extremes(item.shape));
+  if (!places.length) return null;
+  const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
+  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
 }
 
 /** The board positions that say how far a shape reaches. */

@@ -1,6 +1,6 @@
 // The hand beside the drawing, in a thread of its own: the same Python as at the server, at a copy of the board.
-// Asked: begin, open, look, prompt, take, drag, foresee, adopt, run; without a line leave, do, end; pack. Told: ready, opened, prompted, answers, foreseen,
-// told, cannot, failed; packed; keep: kept.
+// Asked: begin, open, look, prompt, take, drag, foresee, adopt, run; without a line leave, do, end; of a thread beside it pack, keep.
+// Told: ready, opened, prompted, answers, foreseen, told, cannot, failed; packed, kept.
 
 import { kept } from "./compiled.js";
 

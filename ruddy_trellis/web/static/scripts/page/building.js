@@ -3,6 +3,7 @@ import { ARROWS } from "../board/board_view.js";
 import { Gestures } from "../board/gestures.js";
 import { labelOffset } from "../drawing/labels.js";
 import { Latest } from "../board/line.js";
+import { showMade } from "../board/into_view.js";
 import { SentenceBar, helpOf, spoken } from "../bar/sentence_bar.js";
 import { Shelf } from "../bar/shelf.js";
 import { hear } from "./hear.js";
@@ -137,7 +138,7 @@ export class Building {
       hideToast();
     });
     line.on("outcome", ({ words, made }) => {
-      const further = made && this.view.showMade(made);
+      const further = made && showMade(this.view, made);
       toast(
         further ? `${words.replace(/\.?$/, ".")} ${further.words}` : words,
         further ? { act: { words: "Show it", act: further.show } } : {},
