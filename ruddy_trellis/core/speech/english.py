@@ -163,7 +163,7 @@ _OPENINGS = (
     # "I would like to have"
     r"(?:i|we|you)(?:['’]d| would|['’]ll| will)?\s+(?:want|need|wish|have|like|love|shall|should|must|can|please)(?:\s+like)?"
     r"(?:\s+(?:to\s+have|to\s+see|to|you\s+to))?\s+",
-    r"(?:let['’]?s|let us|lets)\s+(?:see|have|start\s+with|begin\s+with|get|now|look\s+at)?\s*",
+    r"(?:let['’]?s|let us|lets|let me(?=\s+see))\s+(?:see|have|start\s+with|begin\s+with|get|now|look\s+at)?\s*",
     r"(?:i|we)\s+(?=draw|construct|make|join|take|choose|bisect|mark|let|now|measure|reflect|rotate|connect|produce)",
     r"what\s+(?:happens\s+)?if\s+(?:i|we)\s+",
     r"(?:start|begin)\s+(?:with|from)\s+",
@@ -173,7 +173,6 @@ _OPENINGS = (
     r"let\s+be\s+given\s+",
     r"let\s+there\s+be\s+(?:given\s+)?",
     r"(?:show|tell)\s+(?:me|us)\s+",
-    r"let\s+(?:me|us)\s+(?:see|have)\s+",
     r"give\s+(?:me|us)\s+",
     r"(?:to\s+construct|required|construction|task)\s*:\s*",
     r"do\s+you\s+see\s+",

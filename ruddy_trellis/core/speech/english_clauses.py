@@ -106,7 +106,7 @@ runs
     (move|run) {x1} (about|along|on) {y}
     run {x1}
 dial_ends
-    {n} (goes|run|running) from {v} to {w}
+    {n} (goes|run|running|move) from {v} to {w}
     let {n} running from {v} to {w}
 traced
     (trail|draw|show) [the] [locus|trail|path] [of] {x1} (as|when|while) {y1} (move|run|goes|turn) [about|along|on] [{z}]

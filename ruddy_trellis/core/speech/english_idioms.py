@@ -7,6 +7,7 @@ files by what they are about.
 from .english_idioms_of_acts import OF_ACTS
 from .english_idioms_of_compasses import OF_COMPASSES
 from .english_idioms_of_declaring import OF_DECLARING
+from .english_idioms_of_dials import OF_DIALS
 from .english_idioms_of_everyday import OF_EVERYDAY
 from .english_idioms_of_gardens import OF_GARDENS
 from .english_idioms_of_given_figures import OF_GIVEN_FIGURES
@@ -35,6 +36,7 @@ WRITTEN = Written(
             *OF_SIZES,
             *OF_GARDENS,
             *OF_EVERYDAY,
+            *OF_DIALS,
             *OF_DECLARING,
             *OF_GIVEN_FIGURES,
             *OF_TEXTBOOKS,

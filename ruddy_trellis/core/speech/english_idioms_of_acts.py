@@ -7,6 +7,9 @@ from .english import PENS
 
 #: Ways of asking for an act, by how they are read.
 OF_ACTS: tuple[tuple[str, str], ...] = (
+    (r"(?i)\b(?-i:([A-Z]))['’]s (label|name)(?=[ .!]*$)", r"the \2 of \1"),
+    (r"(?i)^(hide|show) (?:all )?(?:of )?the letters(?=[ .!]*$)", r"\1 the names"),
+    (r"(?i)^(?:shade|fill|colou?r) (it|them|that) in(?=[ .!]*$)", r"shade \1"),
     (r"(?i)^give (\S+) the name (\S+)", r"rename \1 to \2"),
     (r"(?i)^(zoom (?:in|out)|nearer|further away)(?: (?:a (?:bit|little)|some|a bit more|more|once more))+$", r"\1"),
     (r"(?i)^(?:show|put on|turn on|display|add) (?:the |all )?(?:labels|names)(?: of the points)?(?=[ .!]*$)", "label the points"),

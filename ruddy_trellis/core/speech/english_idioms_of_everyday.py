@@ -25,66 +25,19 @@ _DONE = {
 }  # fmt: skip
 
 
-def _compared(found: re.Match[str]) -> str:
-    """ "points P such that PT < PH": to which of two they are closer."""
-    is_closer = found[3] in "<≤"
-    return f"points {'closer to' if is_closer else 'further from'} {found[2]} than {'to' if is_closer else 'from'} {found[4]}"
-
-
 def _traced(found: re.Match[str]) -> str:
     """A trail of what is not there yet: it is drawn first."""
     return f"draw {found[2]} and {found[1].lower()} it"
-
-
-#: How far the steps of a dial are apart that goes "by twos".
-_BY = {"ones": "1", "twos": "2", "fives": "5", "tens": "10", "halves": "0.5", "tenths": "0.1"}
 
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
     (r"(?i)^(?:u[mh]+|er+m?|hmm+|well|right|okay|ok)[ ,]+(?=so\b|can\b|could\b|i\b|we\b|please\b|draw\b|make\b)", ""),
     (r"(?i),? please(?=, )", ""),
-    (r"(?i)\b(?:somewhere|anywhere) (?=(?:on|off|not|inside|outside|above|below|between|in|along)\b)", ""),
     (
         r"(?i)^((?:an? |the |i want an? |we need an? |draw an? )?(?:line )?segment)(,? .*?)?,? (?:and )?(?:call|name|label) (?:the|its) "
         r"(?:two )?(?:ends?|end points|endpoints) (?-i:([A-Z])) and (?-i:([A-Z]))(?=[ .!]*$)",
         r"\1 \3\4\2",
-    ),
-    # "a spot where it is equally far from A, B and C": that is said of the point.
-    (
-        r"(?i)\b(point|spot|place) (?:that is |which is )?where (?:it|you|one|they|we|i) (?:is|are|am|would be|will be|lies) "
-        r"(?=equally far|equidistant|as far|the same distance|at the same distance|nearer|closer|further|within|at|\d)",
-        r"\1 ",
-    ),
-    (r"(?i)\b(?:cuts|cutting|divides|splits) (?-i:([A-Z]{2})) in(?:to)? (?:half|halves|two equal parts)", r"bisects \1"),
-    (
-        r"(?i)\b(circle) (?:round|around|about|through) all (?:of )?(?:the )?(three|3|four|4)(?: points)?(?=[ .!]*$)",
-        r"\1 through all \2 points",
-    ),
-    (
-        r"(?i)^is (?:the )?(?:triangle|quadrilateral|shape|figure) "
-        r"(?=(?-i:[A-Z]{3,4}) (?:isosceles|equilateral|right|scalene|cyclic|an? ))",
-        "is ",
-    ),
-    (r"(?i)^((?:draw|construct|make) )?parallel lines (?=.*\bapart\b)", r"\1two parallel lines "),
-    (r"(?i)\b(mark|find|show|put|plot) (the|a) spot\b", r"\1 \2 point"),
-    (r"(?i)\b(?-i:([A-Z]))['’]s (label|name)(?=[ .!]*$)", r"the \2 of \1"),
-    (r"(?i)^(hide|show) (?:all )?(?:of )?the letters(?=[ .!]*$)", r"\1 the names"),
-    (r"(?i)^(?:shade|fill|colou?r) (it|them|that) in(?=[ .!]*$)", r"shade \1"),
-    (
-        r"(?i)^(?:put|turn|push|bring|take|slide) (?:the )?(?:dial )?(?-i:([a-z])) (?:(?:up|down|back) )?(?:to|at|on) "
-        r"(?=(?:[-−]\s?)?\d[\d.]*[ .!]*$)",
-        r"set \1 to ",
-    ),
-    (
-        r"(?i)^(?:change|set|make) (?:the )?(?:range|ends|limits) of (?:the )?(?:dial )?(?-i:([a-z])) (?:to|from|be) "
-        r"(?:from )?(\S+) (?:to|and|up to) (?=\S+[ .!]*$)",
-        r"\1 goes from \2 to ",
-    ),
-    (
-        r"(?i)\b(a|one|any) (?:straight )?line (?:that |which )?(?:touches|touching|is tangent to|tangent to) "
-        r"(?=(?:it|the circle|(?-i:[a-z]))(?=[ .,!]*$))",
-        r"\1 tangent to ",
     ),
     (r"(?i)^so (?=can |could |please |draw |make |i |we )", ""),
     (r"(?i)\b(have|get|do|draw|make) like (?=an? |the )", r"\1 "),
@@ -121,11 +74,6 @@ OF_EVERYDAY: Idioms = (
         lambda found: f"draw the segment {found[1]}{found[2]} and make it {' and '.join(re.findall('(?!and)[a-z]+', found[3]))}",
     ),
     (r"(?i)^dimension (?-i:([A-Z]|[a-z])) ?(?:to|-|–|from|and) ?(?-i:([A-Z]|[a-z]))(?=[ .!]*$)", r"measure the distance from \1 to \2"),
-    (
-        r"(?i)\b(?:whose|with|its|the) radius (?:is |being )?(?:controlled|given|set|driven|changed) by (?:the )?(?:dial )?"
-        r"(?=(?-i:[a-z])\b)",
-        "with radius ",
-    ),
     (r"(?i)^(?:leave|put|show) a (?:trail|trace) (?:behind|of|after) (?=\S+[ .!]*$)", "trail "),
     (
         r"(?i)^how much (?:longer|bigger|greater|larger|more) is (\S+|(?:the )?angle \S+) than (\S+|(?:the )?angle \S+?)(?=[ ?.!]*$)",
@@ -140,30 +88,6 @@ OF_EVERYDAY: Idioms = (
         r"\1 A ",
     ),
     (r"(?i)\bwith (?:integer|whole|whole number) values (?=from\b)", ""),
-    (r"(?i)^show (?:me )?(?:all )?(?:the )?(?:points|places) (?:exactly )?(?=\d)", "draw the points "),
-    (r"(?i)\bboth (?=(?:within|less|more|closer|nearer|further|inside|at least|at most)\b)", ""),
-    (
-        r"(?i)\b(?:set of )?(?:all )?(?:the )?points (?-i:([A-Z])) (?:such that|so that|with|where|for which) (?-i:\1([A-Z])) ?([<>≤≥]) "
-        r"?(?-i:\1([A-Z]))(?=[ .!]*$)",
-        _compared,
-    ),
-    (
-        r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
-        r"(?:whose|where the|where its) distance (?:from|to) (?-i:([A-Z]{1,2})) is between (\d\S*(?: ?[cm]?m)?) and "
-        r"(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
-        r"shade the places more than \2 from \1 and less than \3 from \1",
-    ),
-    (
-        r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
-        r"(?:whose|where the|where its) distance (?:from|to) (?-i:([A-Z]{1,2})) is (bigger|greater|more|larger|less|smaller) than "
-        r"(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
-        lambda found: f"shade the places {'less' if found[2].lower() in ('less', 'smaller') else 'more'} than {found[3]} from {found[1]}",
-    ),
-    (
-        r"(?i)^(?:so )?where can (?:I|we|you|one) (?:stand|be|go|sit) if (?:I|we|you|one) (?:have to|must|need to|"
-        r"should|want to|am to|are to) be ",
-        "shade the places ",
-    ),
     (r"(?i)\b(?:colou?r|paint) (it|them|the \w+|(?-i:[A-Z]{3,})) in(?=[ .!]*$)", r"shade \1"),
     (
         r"(?i)\b(?:straight )?(?:line|segment) with (?:a |two )?(?:dots?|points?) (?:at|on) (?:each|both|its|either) ends?(?=[ .!]*$)",
@@ -216,7 +140,6 @@ OF_EVERYDAY: Idioms = (
         "circle and a line through its centre",
     ),
     (r"(?i)\bwith (?:the|its) (?:top|vertex|corner|point) (?:in|at) (?=(?-i:[A-Z])\b)", "at "),
-    (r"(?i)\b(slider|dial) for (?:the |a )?[a-z]+ (?=(?-i:[a-z]) from\b)", r"\1 "),
     (r"(?i)\b(?:the )?same distance from (?-i:([A-Z])) as (?:it is )?(?:from )?(?=(?-i:[A-Z])\b)", r"equidistant from \1 and "),
     (r"(?i)\b(?:to be )?(?:at )?(?:that|which) are equidistant\b", "equidistant"),
     (r"(?i)^(?:let[’']?s |let us |we )?note (?:by )?(?-i:([A-Z])) (?=the\b)", r"let \1 be "),
@@ -234,7 +157,10 @@ OF_EVERYDAY: Idioms = (
         r"(?i)\btriangle with two (?:sides (?:the same|equal|of (?:the same|equal) length|that are (?:the same|equal))|equal sides)\b",
         "isosceles triangle",
     ),
-    (r"(?i)\btriangle((?-i: [A-Z]{3}| [a-z] [a-z] [a-z])) (equilateral|isosceles|right-angled|scalene)(?=[ .!]*$)", r"\2 triangle\1"),
+    (
+        r"(?i)(?<!is )\btriangle((?-i: [A-Z]{3}| [a-z] [a-z] [a-z])) (equilateral|isosceles|right-angled|scalene)(?=[ .!]*$)",
+        r"\2 triangle\1",
+    ),
     (r"(?i)^(?:draw |show |put on )?(?:a |the )?coordinate (grid)(?=[ .!]*$)", r"show the \1"),
     (
         r"(?i)^(?:draw )?(?:straight )?lines from (?-i:([A-Z])) to (?-i:([A-Z])) and (?:from )?(?-i:([A-Z])) to (?-i:([A-Z]))(?=[ .!]*$)",
@@ -364,7 +290,6 @@ OF_EVERYDAY: Idioms = (
         r"(?i)^(an?|the|two|three) ([a-z -]+?) (?:is|are) (?:drawn|constructed|described) (?=with\b|through\b|on\b|from\b|about\b)",
         lambda found: f"draw {found[1].lower()} {found[2]} ",
     ),
-    (r"(?i)^(?:slide|drag|move|push|turn|take) (?-i:([a-z])) (?:up |down |along )?to (?=[-−]?\d)", r"set \1 to "),
     (r"(?i)^(?:create |put |plot |mark |draw )?(?:a |the )?(?:point (?:at |on )?)?(?:the )?origin(?=[ .!]*$)", "draw the point (0, 0)"),
     (r"(?i)^let(?:[’'′]s| us) (?:have|get|see|put in|add|do|look at|bring in) (?=the\b|an?\b|some\b|two\b|three\b|all\b|both\b)", "draw "),
     (r"(?i)^let me have (?=an?\b|the\b|some\b|two\b|three\b)", "draw "),
@@ -443,16 +368,10 @@ OF_EVERYDAY: Idioms = (
         r"(?-i:([A-Z])) (?:and|as from) (?-i:([A-Z]))(?=[ ?.!]*$)",
         r"draw the perpendicular bisector of \1\2",
     ),
-    (r"(?i)^(?:shade |colou?r )?everything (?=(?:within|closer|nearer|further|less|more|at)\b)", "shade the places "),
     (
         r"(?i)^how much (?:further|farther|longer|more) is it from (?-i:([A-Z])) to (?-i:([A-Z])) than from (?-i:([A-Z])) to (?-i:([A-Z]))"
         r"(?=[ ?.!]*$)",
         r"what is \1\2 - \3\4",
-    ),
-    (
-        r"(?i)^(?:make|turn|put) (?:the )?(?:dial )?(?-i:([a-z])) (?:up |down )?(?:a (?:little )?bit |a little |somewhat |slightly )?"
-        r"(?:bigger|smaller|larger|greater|less|more|up|down),? (?:say|perhaps|maybe|for example)(?: to)?,? (-?\d+(?:\.\d+)?)(?=[ .!]*$)",
-        r"set \1 to \2",
     ),
     (r"(?i)^(trace|trail) (?=(?:the|a) (?:midpoint|centroid|circumcentre|incentre|orthocentre|foot|image)\b)(.+?)(?=[ .!]*$)", _traced),
     (r"(?i)^(?:tell|give|show) (?:me|us) (?=all\b)", ""),
@@ -478,14 +397,4 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)^(?:colou?r|fill|shade|paint) the inside (?=(?:in )?\w+[ .!]*$)", "fill the polygon "),
     (r"(?i)^how much (?:measures|is) (?=(?:the )?angle\b)", "what is "),
     (r"(?i)\bangle (?:in|at) (?:the )?corner (?=(?-i:[A-Z])\b)", "angle at "),
-    (
-        r"(?i)^(?:let|make) (?:the )?(?:point |dial )?(?-i:([A-Z]|[a-z])) (?:run|go|move|travel|slide)(?: (?:around|round|along|on|up and "
-        r"down|to and fro|back and forth)(?: (?:the circle|it|(?-i:[a-z])))?)? (?:on its own|by itself|automatically)(?=[ .!]*$)",
-        r"make \1 move",
-    ),
-    (
-        r"(?i)\b(?:dial|slider) (?-i:([a-z])) (?:going |running )?from (-?\d+) to (-?\d+) by "
-        r"(ones|twos|fives|tens|halves|tenths)(?=[ .!]*$)",
-        lambda found: f"dial {found[1]} from {found[2]} to {found[3]} in steps of {_BY[found[4].lower()]}",
-    ),
 )

@@ -7,10 +7,18 @@ import re
 
 from .idiom_parts import Idioms
 
+#: How far turns go, by what they begin with, degrees.
+_TURNS = {"quar": 90, "half": 180, "thre": 270, "full": 360}
+
+
+def _degrees(turn: str) -> str:
+    """How far "a half" turn goes, and others."""
+    return f"{_TURNS[turn[:4].lower()]} degrees"
+
 
 def _turned(found: re.Match[str]) -> str:
     """ "the image of C after a half turn": by how many degrees it is rotated."""
-    return f"rotate {found[1]} by {180 if found[2].lower() == 'half' else 90} degrees"
+    return f"rotate {found[1]} by {_degrees(found[2])}"
 
 
 #: The corners of a shape; what is done to it, and the transformation that does it.
@@ -19,8 +27,6 @@ _NOUNS = {
     "reflect": "reflection", "mirror": "reflection", "rotate": "rotation", "turn": "rotation", "translate": "translation",
     "enlarge": "enlargement",
 }  # fmt: skip
-#: How far turns go, by what they begin with, degrees.
-_TURNS = {"quar": 90, "half": 180, "thre": 270, "full": 360}
 
 #: The verbs of transformations that are said as things.
 _VERB_OF = {
@@ -44,7 +50,7 @@ OF_IMAGES: Idioms = (
     ),
     (
         r"(?i)\b(image of .+?) (?:under|after|by|in) (?:a|the) (half|quarter)[- ]turn (?=(?:about|around|round)\b)",
-        lambda found: f"{found[1]} under the rotation by {90 if found[2].lower() == 'quarter' else 180} degrees ",
+        lambda found: f"{found[1]} under the rotation by {_degrees(found[2])} ",
     ),
     (
         r"(?i)\b(image of .+?) (?:after|by) (?:an?|the) (?=(?:translation|rotation|reflection|enlargement)\b)",
@@ -83,11 +89,11 @@ OF_IMAGES: Idioms = (
     (r"(?i)\bthe symmetric (?:point )?of ([A-Z]) (?:by|about|in|with respect to) ", r"the reflection of \1 in "),
     (
         r"(?i)\b(?:by|through) a (quarter|half|three[- ]quarters?|full)(?: of a)? turn(?=[ .!]*$| (?:about|around|round)\b)",
-        lambda found: f"by {_TURNS[found[1].lower()[:4]]} degrees",
+        lambda found: f"by {_degrees(found[1])}",
     ),
     (
         r"(?i)\b(?:by |through )?a (quarter|half) turn (clockwise|anti-?clockwise|counter-?clockwise)",
-        lambda found: f"by {90 if found[1].lower() == 'quarter' else 180} degrees {found[2]}",
+        lambda found: f"by {_degrees(found[1])} {found[2]}",
     ),
     (r"(?i)\b(reflection|mirror image|image) of ((?:the )?(?:point )?[A-Z]) (?:over|across) ", r"\1 of \2 in "),
     (

@@ -26,6 +26,8 @@ def _times(found: re.Match[str]) -> str:
 
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
+    (r"(?i)\b(?:cuts|cutting|divides|splits) (?-i:([A-Z]{2})) in(?:to)? (?:half|halves|two equal parts)", r"bisects \1"),
+    (r"(?i)^((?:draw|construct|make) )?parallel lines (?=.*\bapart\b)", r"\1two parallel lines "),
     (
         r"(?i)\b((?:point of )?intersection|meeting point) of (?-i:([A-Z]{2})) and (?-i:([A-Z]{2})),? "
         r"(?:both )?(?:produced|extended)(?=[ .!]*$)",

@@ -3,7 +3,16 @@
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
 
+import re
+
 from .idiom_parts import Idioms
+
+
+def _compared(found: re.Match[str]) -> str:
+    """ "points P such that PT < PH": to which of two they are closer."""
+    is_closer = found[3] in "<≤"
+    return f"points {'closer to' if is_closer else 'further from'} {found[2]} than {'to' if is_closer else 'from'} {found[4]}"
+
 
 #: The name of a point, and how far something is.
 _NAME = r"(?-i:([A-Z]\d?[′']*))(?![\w′'])"
@@ -23,6 +32,31 @@ OF_TWO_POINTS: Idioms = (
 #: Ways of asking for places, by how they are read.
 OF_PLACES: Idioms = (
     *OF_TWO_POINTS,
+    (r"(?i)^show (?:me )?(?:all )?(?:the )?(?:points|places) (?:exactly )?(?=\d)", "draw the points "),
+    (r"(?i)\bboth (?=(?:within|less|more|closer|nearer|further|inside|at least|at most)\b)", ""),
+    (
+        r"(?i)\b(?:set of )?(?:all )?(?:the )?points (?-i:([A-Z])) (?:such that|so that|with|where|for which) (?-i:\1([A-Z])) ?([<>≤≥]) "
+        r"?(?-i:\1([A-Z]))(?=[ .!]*$)",
+        _compared,
+    ),
+    (
+        r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
+        r"(?:whose|where the|where its) distance (?:from|to) (?-i:([A-Z]{1,2})) is between (\d\S*(?: ?[cm]?m)?) and "
+        r"(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
+        r"shade the places more than \2 from \1 and less than \3 from \1",
+    ),
+    (
+        r"(?i)^(?:find|shade|show|draw|colou?r) the (?:region|zone|area|part|set|places|points)(?: of (?:all )?(?:the )?points)? "
+        r"(?:whose|where the|where its) distance (?:from|to) (?-i:([A-Z]{1,2})) is (bigger|greater|more|larger|less|smaller) than "
+        r"(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
+        lambda found: f"shade the places {'less' if found[2].lower() in ('less', 'smaller') else 'more'} than {found[3]} from {found[1]}",
+    ),
+    (
+        r"(?i)^(?:so )?where can (?:I|we|you|one) (?:stand|be|go|sit) if (?:I|we|you|one) (?:have to|must|need to|"
+        r"should|want to|am to|are to) be ",
+        "shade the places ",
+    ),
+    (r"(?i)^(?:shade |colou?r )?everything (?=(?:within|closer|nearer|further|less|more|at)\b)", "shade the places "),
     (r"(?i)\b(part|bit) of (?:the )?(?:bed|garden|plot|lawn|patch|field|yard|figure|shape)(?![\w ]* (?-i:[A-Z]{3}))", r"\1 of the polygon"),
     (
         r"(?i)^(?:what|which) (?:part|bit) of (the polygon|(?-i:[A-Z]{3,})) (?:is|lies) "

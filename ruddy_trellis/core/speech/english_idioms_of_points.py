@@ -26,6 +26,13 @@ def _laid_off(found: re.Match[str]) -> str:
 
 #: Ways of saying points, by how they are read.
 OF_POINTS: Idioms = (
+    (r"(?i)\b(?:somewhere|anywhere) (?=(?:on|off|not|inside|outside|above|below|between|in|along)\b)", ""),
+    (
+        r"(?i)\b(point|spot|place) (?:that is |which is )?where (?:it|you|one|they|we|i) (?:is|are|am|would be|will be|lies) "
+        r"(?=equally far|equidistant|as far|the same distance|at the same distance|nearer|closer|further|within|at|\d)",
+        r"\1 ",
+    ),
+    (r"(?i)\b(mark|find|show|put|plot) (the|a) spot\b", r"\1 \2 point"),
     (r"(?i)\b(?:that|which) (?:is |lies )?(?:at )?(?:the same|an equal|equal) distances? (?:away )?(?:from|to) ", "equidistant from "),
     (r"^(?:[Ll]et )?([A-Z]) ∈ (\S+?)(?=[ .!]*$)", r"let \1 be a point on \2"),
     (

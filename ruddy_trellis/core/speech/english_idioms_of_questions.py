@@ -8,6 +8,11 @@ from .idiom_parts import Idioms
 #: Ways of asking, by how they are read.
 OF_QUESTIONS: Idioms = (
     (
+        r"(?i)^is (?:the )?(?:triangle|quadrilateral|shape|figure) "
+        r"(?=(?-i:[A-Z]{3,4}) (?:isosceles|equilateral|right|scalene|cyclic|an? ))",
+        "is ",
+    ),
+    (
         r"(?i)^where(?: is|'s|’s)? (?:everywhere|everything|all the places|anywhere) "
         r"(?=within |closer |nearer |at (?:most|least) |less |more )",
         "the places ",

@@ -15,6 +15,10 @@ def _about_its_centre(found: re.Match[str]) -> str:
 
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
+    (
+        r"(?i)\b(circle) (?:round|around|about|through) all (?:of )?(?:the )?(?:three|3|four|4)(?: points)?(?=[ .!]*$)",
+        r"\1 through the points",
+    ),
     # "Make a circle, A is the centre, B is on the circle."
     (
         r"(?i)\b(a circle)[,:;]? (?:with |where |and )?(?:the )?(?-i:([A-Z])) (?:is|as|being) (?:the |its )?cent(?:re|er),? (?:and )?"

@@ -17,6 +17,11 @@ def _touching_point(found: re.Match[str]) -> str:
 #: Ways of saying what belongs to a circle, by how they are read.
 OF_TANGENTS: Idioms = (
     (
+        r"(?i)\b(a|one|any) (?:straight )?line (?:that |which )?(?:touches|touching|is tangent to|tangent to) "
+        r"(?=(?:it|the circle|(?-i:[a-z]))(?=[ .,!]*$))",
+        r"\1 tangent to ",
+    ),
+    (
         r"(?i)^(?:draw )?(?:an? )?chord (of (?:length )?\d\S*(?: ?[cm]?m)?) (?:is drawn |drawn )?in(?:side)? a (circle (?:of|with) (?:a "
         r")?(?:radius|diameter) "
         r"(?:of )?\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",

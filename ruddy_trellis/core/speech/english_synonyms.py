@@ -256,7 +256,7 @@ down << downwards | downward
 lock << fix | freeze
 set << change
 move << moves | moving | vary | varies | varying
-goes << go | travel | travels | ranges | varies
+goes << go | travel | travels | ranges
 is << are | be | am | becomes | being
 = << equals | := | equal
 does << do
