@@ -309,3 +309,23 @@ class NearTest(SlowLineTest):
         self.assertEqual([round(part, 6) for part in b.value("B")], [6, 2])
         self.assertEqual([round(part, 6) for part in b.value("M")], [3, 1])
         self.assertEqual(b.value("Z"), (-3, -3))
+
+    def test_an_undo_that_was_on_its_way_is_not_of_what_another_window_did_meanwhile(self):
+        b = self.opened("A = (0, 0)", "B = (4, 0)")
+        page = self.page
+        other = page.context.new_page()
+        second = BoardPage(other, self.server.address)
+        other.goto(page.url.replace(self.line.address, self.server.address))
+        second._ready()
+        page.bring_to_front()
+        with self.held():
+            second.say("C = (1, 3)")
+            page.click("#undo")
+        expect(page.locator("#toast")).to_contain_text("Meanwhile, in another window: “Added: C is a free point”")
+        b.settle()
+        self.assertEqual(sorted(b.names()), ["A", "B", "C"])
+        page.wait_for_selector('li[data-label="B"]', state="attached")
+        page.click("#undo")
+        page.wait_for_selector('li[data-label="C"]', state="detached")
+        b.settle()
+        self.assertEqual(sorted(step.name for step in b.board.steps), ["A", "B"], "undone, for it was heard of")

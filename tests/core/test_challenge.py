@@ -3,12 +3,14 @@
 import importlib.util
 import json
 import unittest
+from unittest import mock
 
 from ruddy_trellis.core import Figure
 from ruddy_trellis.core.challenge import Challenge, Sought, check_challenge, judged, started
 from ruddy_trellis.core.challenge.always import always
 from ruddy_trellis.core.challenge.answer_key import AnswerKey, answer_key, judged_by_key
 from ruddy_trellis.core.challenge.branches import branches
+from ruddy_trellis.core.challenge.by_same import OfSolution
 from ruddy_trellis.core.challenge.judging import meets_already
 from ruddy_trellis.core.lesson.file import board_from_store, board_to_text, challenges_from_json, lesson_from_json, lesson_to_json
 from ruddy_trellis.core.lesson.student_copy import student_copy
@@ -96,6 +98,12 @@ class KeyTest(unittest.TestCase):
             self.assertIn(words, found.words)
         loose = judged_by_key(answered(start, "M = (0, 0.5)"), key)
         self.assertTrue(loose.position)
+
+    def test_what_numbers_do_not_tell_has_no_key(self):
+        challenge, solution, start = made(BANK[0])
+        for value in ((float("inf"), 0.0), (float("nan"), 1.0), "a place", ((0.0, 0.0), (float("inf"), 1.0))):
+            with self.subTest(value), mock.patch.object(OfSolution, "at", return_value=[[value]]), self.assertRaises(Refusal):
+                answer_key(challenge, solution, student_copy(start))
 
 
 def drag_the_givens(copy):

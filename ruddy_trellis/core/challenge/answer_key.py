@@ -131,7 +131,7 @@ def _told(kind: str, value: Any) -> Any:
         return value
     try:
         if value and all(isinstance(part, (tuple, list)) for part in value):
-            return [[float(x) for x in part] for part in value]
+            return [_told("", part) for part in value]  # corners
         numbers = [float(x) for x in value]
     except (TypeError, ValueError):
         numbers = []
