@@ -57,6 +57,7 @@ def utterances() -> Iterator[Line]:
             "said_at_the_board.txt",
             "said_in_the_yard.txt",
             "said_in_the_field.txt",
+            "said_in_the_hall.txt",
         )
         for line in (_HERE / name).read_text("utf-8").splitlines()
     ):

@@ -220,6 +220,7 @@ def _paragraph(hand, message: messages.Say) -> Doing:
             "problem": line.problem,
             "ways": list(line.ways),
             "guesses": list(line.guesses),
+            "remark": line.remark,
         }
         for line in found.lines
     ]

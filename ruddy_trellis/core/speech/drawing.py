@@ -125,9 +125,13 @@ def bisect(t: Things, bound: Bound) -> None:
 
 
 def _corner_spoken_of(t: Things) -> tuple[str, ...]:
-    """The corner of the angle that was spoken of last; none where something else was."""
-    last = next((id for id in reversed(t.b.recent.ids) if id in t.b.ahead), None)
-    return tuple(t.b.ahead.step(last).fills["corner"]) if last is not None and t.b.ahead.step(last).does == "angle" else ()
+    """The corner of the angle that was spoken of last, or whose two rays were drawn last; none where something else was."""
+    lately = [t.b.ahead.step(id) for id in t.b.recent.ids[-2:] if id in t.b.ahead]
+    if lately and lately[-1].does == "angle":
+        return tuple(lately[-1].fills["corner"])
+    if len(lately) == 2 and all(step.does == "ray" for step in lately) and lately[0].fills["from"] == lately[1].fills["from"]:
+        return (*lately[0].fills["to"], *lately[0].fills["from"], *lately[1].fills["to"])
+    return ()
 
 
 @verb

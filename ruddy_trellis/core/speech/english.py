@@ -24,7 +24,7 @@ HEADS = words(
 #: What may stand before a noun and says which or what sort.
 ADJECTIVES = words(
     """
-    third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
+    first last third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
     obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric of-one-size free new
     opposite common right left upper lower inscribe circumscribe in-line meets touches general arbitrary directed reflex small
     """
@@ -167,6 +167,8 @@ _OPENINGS = (
     r"(?:i|we)\s+(?=draw|construct|make|join|take|choose|bisect|mark|let|now|measure|reflect|rotate|connect|produce)",
     r"what\s+(?:happens\s+)?if\s+(?:i|we)\s+",
     r"(?:start|begin)\s+(?:with|from)\s+",
+    # "here is a puzzle: …"
+    r"here\s+(?:is|comes)\s+(?:a|another|the)\s+(?:puzzle|problem|question|exercise|challenge|task)(?:\s+for\s+you)?\s*:\s*",
     r"(?:here\s+is|there\s+is|this\s+is)\s+",
     r"consider\s+",
     r"given(?:\s+(?:is|are|be))?\s*:?\s+(?!that\b)",

@@ -94,7 +94,7 @@ meets
     {x} and {y} touches at {n}
     (which|it|to|) meets {y} [again] (at|in) [the] [point] {n}
     (and|which|it|to) meets {y} [again]
-    [let] {x} meets {y} (at|in) {n} and {z} (at|in) {n2}
+    [let] {x} meets {y} [again] (at|in) {n} and {z} [again] (at|in) {n2}
     (which|it|to|that|) meets {y} (at|in) {n} and {z} (at|in) {n2}
     (which|it|that|) meets (at|in) {n} inside {z}
     meets (at|in) {n}
@@ -142,6 +142,7 @@ produce
     produce {x1} [beyond {z}] by {v} [to {n}]
     produce {x1} to meets {y} [again] at {n}
     produce {x1} to meets {y} at {n}
+    produce {x1} [beyond {z}] meets {y} [again] (at|in) [the] [point] {n}
     produce {x1} [beyond {z}] by {y} to {n}
     produce {x1}
     let {x1} and {y} [produce] meets (at|in) {n}
@@ -177,6 +178,7 @@ divide
     let {n} divide {x} external in [the] ratio {v} : {w}
 point_by_ratio
     [draw] [a|the] [point] {n} (on|of|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
+    on {x1} draw [a|the] [point] {n} (with|where|such-that) {k} : {m} = {v} : {w}
     let {n} is [the|a] point (on|of) {x1} divide it [internal] in [the] ratio {v} : {w}
     let {n} is [the|a] point (on|of) {x1} (with|where|such-that) {k} : {m} = {v} : {w}
     {n} [is] [the|a] [point] (on|of|in) {x1} (with|where|such-that) {k} : {m} = {v} : {w}

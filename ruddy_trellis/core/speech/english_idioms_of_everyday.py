@@ -32,6 +32,25 @@ def _traced(found: re.Match[str]) -> str:
 
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
+    (
+        r"(?i)\b(divide|split|cut|share) (.+? into \w+) equal (?:lengths|bits|pieces|segments|sections|lots)(?=[ .!]*$)",
+        r"divide \2 equal parts",
+    ),
+    (
+        r"(?i)^(?:add|total|sum) (?:up )?(?:all )?(?:of )?(?:the )?((?:three|four|five|six) )?(?:interior |inner )?angles(?: (?:of|in) "
+        r"(.+?))?(?=[ .!?]*$)",
+        lambda found: f"the sum of the {found[1] or ''}angles{f' of {found[2]}' if found[2] else ''}",
+    ),
+    (
+        r"(?i)^give (?-i:([A-Za-z])) (?:a (?:different|new|another)|another) name,? ?(?:say|such as|:|for example) "
+        r"?(?-i:([A-Za-z]))(?=[ .!]*$)",
+        r"rename \1 to \2",
+    ),
+    (r"(?i)^give (?-i:([A-Za-z])) the (?:new )?name (?-i:([A-Za-z]))(?=[ .!]*$)", r"rename \1 to \2"),
+    (r"(?i)^(?:show|display|tell|what is)(?: me| us)? the value of (.+?) squared(?=[ .!?]*$)", r"what is \1²"),
+    (r"(?i)^(?:show|display)(?: me| us)? the value of (?=\S)", "what is "),
+    (r"(?i)\b(?:by|through) an angle of (?=\d*[a-z]\b)", "by "),
+    (r"(?i)^where does (.+?) hit (.+?) (?:for the|the) second time(?=[ .?!]*$)", r"where does \1 meet \2 again"),
     (r"(?i)^(?:u[mh]+|er+m?|hmm+|well|right|okay|ok)[ ,]+(?=so\b|can\b|could\b|i\b|we\b|please\b|draw\b|make\b)", ""),
     (r"(?i),? please(?=, )", ""),
     (
@@ -214,9 +233,9 @@ OF_EVERYDAY: Idioms = (
     (r"(?i)\bin the interior of ", "inside "),
     (r"(?i)\bin the exterior of ", "outside "),
     (
-        r"(?i)\b(?:which|what) point is (?:at )?(?:the same distance|equally far|as far) (?:away )?from all (?:three|four)?"
+        r"(?i)\b(?:which|what) point is (?:at )?(?:the same distance|equally far|as far) (?:away )?from all (three|four)?"
         r"(?: of (?:them|the (?:points|corners|vertices)))?(?: points| corners| vertices)?(?=[ ?.!]*$)",
-        "the point equidistant from the corners",
+        lambda found: f"the point equidistant from the {f'{found[1]} ' if found[1] else ''}corners",
     ),
     (r"(?i)^([a-z]) (?:should|must|ought to|shall|has to) (?:be|equal) (?=-?\d)", r"\1 is "),
     (r"(?i)\bin the right line\b", "in line"),

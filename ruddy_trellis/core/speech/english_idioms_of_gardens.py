@@ -24,6 +24,24 @@ def _stands(found: re.Match[str]) -> str:
 
 #: Ways of speaking of what is laid out on the ground, by how they are read.
 OF_GARDENS: Idioms = (
+    (
+        r"(?i)^how (?:many (?:metres|meters|m)|much) (?:of )?(?:fence|fencing|edging|hedge|rope|wire|wall|border) "
+        r"(?:goes|go|runs|run|is needed to go|are needed to go|do we need to go|would go|will go) (?:all the way )?a?round (?:the )?"
+        r"(?:bed|garden|lawn|plot|field|outside|edge)?(?: (?-i:([A-Z]{3,})))?(?=[ ?.!]*$)",
+        lambda found: f"the perimeter{f' of {found[1]}' if found[1] else ''}",
+    ),
+    (
+        rf"(?i)^(?:{_SET}|mark|find) an? (?:[a-z]+) (?:the same distance|as far|equally far) from (?-i:([A-Z])) (?:as|and) "
+        rf"(?:from )?(?-i:([A-Z])) "
+        r"on (?:the )?(?:side |edge |line )?(?-i:([A-Z]{2}))(?=[ .!]*$)",
+        r"draw the point on \3 equidistant from \1 and \2",
+    ),
+    (
+        r"(?i)^(?:draw |lay |mark )?(?:the |a )?(?:shortest |straight )*(?:path|track|pipe|ditch) from (?-i:([A-Z])) (?:that|"
+        r"which) (?:reaches|meets|hits|"
+        r"joins) (?:side )?(?-i:([A-Z]{2})) at (?:a )?right angles?(?=[ .!]*$)",
+        r"draw the perpendicular from \1 to \2",
+    ),
     (rf"(?i)^(?:{_SET}|draw|lay out|make) an? {_ROUND}(?= (?:of|with|about|around|round|at)\b)", "draw a circle"),
     (
         rf"(?i)^(?:{_SET}|draw|lay|lay out|stretch|run|make|pull|peg|tie|string) an? {_LONG}(?= (?:straight )?(?:from|between)\b)",

@@ -33,6 +33,12 @@ def _of_corner(found: re.Match[str]) -> str:
 #: Ways of giving a figure, by how they are read.
 OF_GIVEN_FIGURES: Idioms = (
     (
+        r"(?i)^(?:the |a )?(?:triangle )?(?-i:([A-Z]{3})) is (?:an? )?(isosceles|equilateral|scalene|acute|obtuse)(?: "
+        r"triangle)?,? (?:with|where|in which|"
+        r"such that|and) (?=(?-i:[A-Z]{2}) ?=|angle |∠)",
+        r"draw the \2 triangle \1 with ",
+    ),
+    (
         r"^(?:△|[Tt]riangle )?([A-Z]{3})[:,]? ([a-z]) ?= ?([\d.]+(?: ?[cm]?m)?)[, ]+([a-z]) ?= ?([\d.]+(?: ?[cm]?m)?)[, ]+([a-z]) ?= ?"
         r"([\d.]+(?: ?[cm]?m)?)(?=[ .!]*$)",
         r"triangle \1 with \2 = \3, \4 = \5, \6 = \7",
@@ -55,7 +61,7 @@ OF_GIVEN_FIGURES: Idioms = (
     ),
     (
         rf"(?i)^(?:an? |the )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON}) (?-i:[A-Z]{{3,}})) has "
-        r"(?=(?-i:[A-Z]{2}) ?=|angle |sides? |vertices |corners )",
+        r"(?=(?-i:[A-Z]{2}) ?(?:=|∥|⊥|(?:is )?(?:parallel|perpendicular) to)|angle |sides? |vertices |corners )",
         r"draw \1 with ",
     ),
     (

@@ -41,6 +41,13 @@ def _turned_to(found: re.Match[str]) -> str:
 
 #: Ways of saying images, by how they are read.
 OF_IMAGES: Idioms = (
+    (r"(?i)^(?:graph|draw|plot|sketch|show|find|construct|give) its image (?=(?:after|under|by)\b)", "draw the image of it "),
+    (
+        r"(?i)^(?:(?:graph|draw|plot|sketch|show|find|construct) )?(?:the )?image of (.+?) (?:after|under|by) (?:an? |the "
+        r")?(\d[\d.]*) ?(?:°|degrees?) "
+        r"(clockwise|counter-?clockwise|anticlockwise) (?:rotation|turn) (?=about\b|around\b)",
+        r"rotate \1 by \2 degrees \3 ",
+    ),
     (
         rf"(?i)^({'|'.join(_NOUNS)}) (?:the )?((?:triangle |quadrilateral |shape |figure )?{_CORNERS}) "
         r"((?:in|about|around|round|by|along|from|through|with|over|across) .+?),? "

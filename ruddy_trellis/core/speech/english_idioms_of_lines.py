@@ -26,6 +26,30 @@ def _times(found: re.Match[str]) -> str:
 
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
+    (r"(?i)\b(?:the )?resultant of (?=(?:the )?(?:two )?vectors)", "the sum of "),
+    (
+        r"(?i)^add (?:the )?vector (?-i:([A-Z]{2}|[a-z])) to (?:the )?vector (?-i:([A-Z]{2}|[a-z]))(?=[ .!]*$)",
+        r"draw the sum of the vectors \2 and \1",
+    ),
+    (r"(?i)^add (?:up )?(?:the )?(?:two )?vectors (?=\S)", "draw the sum of the vectors "),
+    (
+        r"(?i)^(?:draw |construct )?(?:a|the) (?:line )?(parallel|perpendicular) to (?:the )?(line )?(?-i:([a-z]|[A-Z]{2})) through "
+        r"(?:a |the )?(?:point )?(?-i:([A-Z])) (?:not on|off) (?:line )?(?-i:\3|it)(?=[ .!]*$)",
+        r"let \4 be a point not on the line \3 and draw the \1 to \3 through \4",
+    ),
+    (r"(?i)^(the (?:middle|midpoint|centre|center|foot|crossing|intersection)\b[^,]*?) (?:marked|drawn in|put in)(?=[ .!]*$)", r"mark \1"),
+    (r"(?i)\b(are|is) (\S+(?: and \S+)?) at right angles(?: to (?:each other|one another))?(?=[ .?!]*$)", r"\1 \2 perpendicular"),
+    (
+        r"(?i)^where (.+? and \S+) (?:cross|meet|intersect),? (?:measure|find) the (acute|obtuse|smaller|larger)? ?angle(?: between them)?"
+        r"(?=[ .!]*$)",
+        lambda found: f"measure the {f'{found[2]} ' if found[2] else ''}angle between {found[1]}",
+    ),
+    (
+        r"(?i)^(?:drop|draw|construct) (?:the )?perpendiculars from (?-i:([A-Z])) (?:to|on|onto) (.+?)(?:;|,| and|, and) "
+        r"(?:call|label|name) (?:the|"
+        r"their) feet (?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
+        r"draw the perpendiculars from \1 to \2 and let \3 and \4 be the feet of the perpendiculars from \1 to \2",
+    ),
     (r"(?i)\b(?:cuts|cutting|divides|splits) (?-i:([A-Z]{2})) in(?:to)? (?:half|halves|two equal parts)", r"bisects \1"),
     (r"(?i)^((?:draw|construct|make) )?parallel lines (?=.*\bapart\b)", r"\1two parallel lines "),
     (

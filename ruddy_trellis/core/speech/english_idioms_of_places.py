@@ -31,6 +31,17 @@ OF_TWO_POINTS: Idioms = (
 )
 #: Ways of asking for places, by how they are read.
 OF_PLACES: Idioms = (
+    (
+        r"(?i)^(shade|draw|show|colou?r) the (?:region|part|area) of (?:all )?(?:the )?points (?=(?:less|more|within|closer|"
+        r"nearer|further|at)\b)",
+        r"\1 the points ",
+    ),
+    (
+        r"(?i)\b((?:within|less than|at most|closer than) \d\S*(?: ?[cm]?m)? (?:of|from) (?-i:[A-Z]{1,2})),? (?=(?:inside|"
+        r"outside|in) (?:the |"
+        r"(?-i:[A-Z]{3,})))",
+        r"\1 and ",
+    ),
     *OF_TWO_POINTS,
     (r"(?i)^show (?:me )?(?:all )?(?:the )?(?:points|places) (?:exactly )?(?=\d)", "draw the points "),
     (r"(?i)\bboth (?=(?:within|less|more|closer|nearer|further|inside|at least|at most)\b)", ""),

@@ -5,6 +5,12 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 from .idiom_parts import Idioms
 
+#: How it is asked of which sort a shape is; what stands in braces are the nouns of shapes.
+SORT_ASKED = (
+    r"(?:so |and |now )?(?:what|which) (?:(?:special )?(?:sort|kind|type) of )?(?:special )?(?P<shape>{shapes}|shape|figure|polygon) "
+    r"(?:is (?:formed|made|this|that|it|(?:the )?(?:figure|shape|triangle|quadrilateral|polygon))? ?(?P<name>(?-i:[A-Z]{{3,12}}))?"
+    r"|(?:do|did|will) (?:you|we|they) (?:get|have|see|obtain|make|form)|results|have (?:you|we) (?:made|got|drawn))"
+)
 #: Ways of asking, by how they are read.
 OF_QUESTIONS: Idioms = (
     (
@@ -43,7 +49,10 @@ OF_QUESTIONS: Idioms = (
     (r"(?i)^([A-Z]) to (?:the )?(?:line )?([A-Z]{1,2}|[a-z]) distance(?=[ ?.!]*$)", r"the distance from \1 to \2"),
     (r"(?i)^(?:do|can you do) (an? (?:triangle|square|circle|line|polygon|quadrilateral)\b)", r"draw \1"),
     (r"(?i)^which side(?: of (?:the )?(?:triangle|figure|[A-Z]{3,}))? is (?:the )?(?:longest|shortest)(?=[ ?.!]*$)", "measure the sides"),
-    (r"(?i)^measure (?:the |all |all the )?(?:three |four |five )?corners(?=( of \w+)?[ ?.!]*$)", "measure all the angles"),
+    (
+        r"(?i)^measure (?:the |all |all the )?((?:three|four|five) )?corners(?=(?: of \w+)?[ ?.!]*$)",
+        lambda found: f"measure the {found[1] or ''}angles",
+    ),
     (
         r"(?i)^add (?:up )?(?:the )?(?:two )?angles (?:at )?([A-Z]|[A-Z]{3}) and (?:at )?([A-Z]|[A-Z]{3})(?=[ ?.!]*$)",
         r"angle \1 + angle \2",

@@ -13,11 +13,32 @@ def _about_its_centre(found: re.Match[str]) -> str:
     return f"enlarge the circle from the centre of the circle by the factor {'0.5' if found[1].lower() == 'half' else '2'}"
 
 
+_TIMES_AS_LARGE = {"twice": "2", "double": "2", "half": "1/2", "three times": "3"}
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
     (
-        r"(?i)\b(circle) (?:round|around|about|through) all (?:of )?(?:the )?(?:three|3|four|4)(?: points)?(?=[ .!]*$)",
-        r"\1 through the points",
+        r"(?i)\b(?:an? |the )?circle (of .+? )(?:about|around|round) each(?: of (?:them|these)| point| of the points)?(?=[ .!]*$)",
+        r"circles \1about them",
+    ),
+    (
+        r"(?i)\bchord through (?-i:([A-Z])),? (?:cutting|meeting|crossing) (.+?) (at|in) (?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
+        r"line through \1 meeting \2 \3 \4 and \5 and the segment \4\5",
+    ),
+    (
+        r"(?i)^(?:draw )?the circle again with (twice|double|half|three times) (?:the|its) radius(?=[ .!]*$)",
+        lambda found: f"enlarge the circle from its centre by the factor {_TIMES_AS_LARGE[found[1].lower()]}",
+    ),
+    (
+        r"(?i)^(?:draw )?an?(?:other| second)? circle touches (?:this one|the circle|it|(?-i:([a-z]))) (externally|internally|from outside|"
+        r"from inside) at (?-i:([A-Z])) and has (?:a )?radius (\S+?(?: ?[cm]?m)?)(?=[ .!]*$)",
+        lambda found: (
+            f"draw a circle of radius {found[4]} touching {found[1] or 'the circle'} "
+            f"{'externally' if 'out' in found[2] or 'ext' in found[2] else 'internally'} at {found[3]}"
+        ),
+    ),
+    (
+        r"(?i)\b(circle) (?:round|around|about|through) all (?:of )?(?:the )?(three|3|four|4)(?: points)?(?=[ .!]*$)",
+        r"\1 through the \2 points",
     ),
     # "Make a circle, A is the centre, B is on the circle."
     (

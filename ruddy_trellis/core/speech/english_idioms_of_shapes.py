@@ -36,6 +36,15 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (
+        r"(?i)\b(?:split|cut|divide) ((?:the |a )?(?:quadrilateral|square|rectangle|parallelogram|rhombus|trapezium|kite)(?-i: "
+        r"[A-Z]{4})?|(?-i:[A-Z]{4})) into two triangles(?=[ .!]*$)",
+        r"draw a diagonal of \1",
+    ),
+    (
+        r"(?i)^quadrilateral (?-i:([A-Z]{4})) is an? (kite|rhombus|square|rectangle|parallelogram|trapezium|trapezoid) (?=with\b)",
+        r"\1 is a \2 ",
+    ),
     (rf"(?i)\b({POLYGON}) ((?:with|of) .+?),? and (?:call|name|label) it (?-i:([A-Z]{{3,12}}))(?=[ .!]*$)", r"\1 \3 \2"),
     (r"(?i)\b(?:(?:which|that) has|with|having) the sides (?=\d)", "with sides "),
     (r"(?i)\bone angle (?:of )?(?=\d)", "an angle of "),
@@ -222,7 +231,7 @@ OF_SHAPES: Idioms = (
         r"\b(?:with|that has) ([A-Z]), ?([A-Z]) and ([A-Z]) as (?:three of its|its|three) (corners|vertices)\b",
         r"with corners \1, \2 and \3",
     ),
-    (r"(?i)\ball (?:three|four) (corners|vertices|sides|points)\b", r"the \1"),
+    (r"(?i)\ball (three|four) (corners|vertices|sides|points)\b", r"the \1 \2"),
     (r"(?i)\bthe value of (?=(?:the )?(?:angle|length|area|distance|ratio)\b)", "the "),
     (r"(?i)\bfrom (\S+) to (\S+) at right angles(?=[ .!]*$)", r"from \1 perpendicular to \2"),
     (r"(?i)\bbisector of the (?:exterior|external|outer) angle (?:at|of) ", "external bisector of angle "),

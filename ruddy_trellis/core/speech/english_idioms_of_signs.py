@@ -68,5 +68,4 @@ OF_SIGNS: Idioms = (
     (r"^(angle .+?) plus (?=(?:the )?angle\b)", r"\1 + "),
     (r"^([A-Z]['′’]?) = ([a-z])\(([A-Z])\)(?=[ .!]*$)", r"let \1 be the image of \3 under \2"),
     (r"(?<= and )([A-Z]['′’]?) = ([a-z])\(([A-Z])\)(?=[ .!]*$)", r"let \1 be the image of \3 under \2"),
-    (r"(?<=[A-Za-z])([₀-₉])", lambda found: str("₀₁₂₃₄₅₆₇₈₉".index(found[1]))),
 )

@@ -64,6 +64,8 @@ def _place(found: re.Match[str]) -> str:
 
 #: Dictated numbers, by how they are read.
 OF_NUMBERS: Idioms = (
+    # Before all else: names have such signs.
+    (r"(?<=[A-Za-zΑ-ω])([₀-₉])", lambda found: str("₀₁₂₃₄₅₆₇₈₉".index(found[1]))),
     (rf"(?i)\b{_POINT}", _decimal),
     (rf"(?i)\b(?:an?|{_any(_ONES)}) hundred(?: (?:and )?{_SMALL})?\b", _whole),
     (rf"(?i)\b(?:{_any(_TENS)})[ -](?:{_any(_ONES)})\b", _whole),

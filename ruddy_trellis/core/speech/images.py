@@ -206,7 +206,8 @@ def mapped(t: Things, kind: str, how: Described) -> str:
         if kind == "shear" or not _is_one_point(t, line):
             return t.make(kind, line=t.aside(lambda: t.straight(line)), factor=t.aside(lambda: plain_number_said(t, factor)))
     if isinstance(centre_node, Described) and centre_node.head == "centre" and (centre_node.names or not centre_node.roles):
-        centre_node = centre_node.names[0] if centre_node.names else None
+        # "centre A"; "its centre" is that of what is enlarged.
+        centre_node = centre_node.names[0] if centre_node.names else centre_node if "its" in centre_node.adjectives else None
     if centre_node is None or factor is None:
         raise Refusal("From which centre, and by which factor? Say: enlarge ABC from A by the factor 2.")
     return t.make("enlargement", centre=(t.aside(lambda: t.point(centre_node)),), factor=t.aside(lambda: plain_number_said(t, factor)))

@@ -139,6 +139,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
     """Whether a part names only what the thing is made from in any case, and is one that says to what a thing belongs."""
     if isinstance(part, Described) and part.head == "fact":
         return _holds(t, part)
+    if role == "count" and owner.kind == "all":
+        return True  # of what is there: how many that is is counted where they are found
     if role == "count":
         shown = [step for step in t.b.ahead.steps[mark.steps :] if not step.look.hidden]
         kinds = Counter(step.makes for step in shown)

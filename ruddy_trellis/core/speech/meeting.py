@@ -30,6 +30,8 @@ def meets(t: Things, bound: Bound) -> None:
         if not lines or len(lines) != len(names):
             raise Refusal("What touches what, and where?")
         return
+    if one is None and other is not None and not again and not touching and _cuts_two(t, other, names):
+        return
     if other is None and (one is None or isinstance(one, Ref)):
         one, other = _last_two(t)
     if one is None:
@@ -97,6 +99,26 @@ def meets(t: Things, bound: Bound) -> None:
         t.names = []
         raise Refusal("They do not meet so often.")
     t.b.recent.note(found)
+
+
+def _cuts_two(t: Things, other: Node, names: list[str]) -> bool:
+    """Where a line that was just drawn is said to cut two lines at two points: "draw a transversal cutting them at A and B". Returns
+    whether that was said, and done: the line goes through points of them, which are called so now."""
+    b = t.b
+    is_said = (isinstance(other, Ref) and other.word == "them") or (
+        isinstance(other, Described) and other == Described("line", kind=other.kind, plural=True, count=other.count) and other.kind != "new"
+    )
+    drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in STRAIGHTS and not b.ahead.step(id).look.hidden]
+    if not is_said or len(names) != 2 or len(drawn) < 3 or any(map(b.has, names)) or drawn[-1] in b.board:
+        return False
+    line, two = drawn[-1], [id for id in b.of_kind(*STRAIGHTS) if id in drawn[:-1]][-2:]
+    fills = b.ahead.step(line).fills
+    ends = (*fills.get("from", ()), *fills.get("to", ()))
+    if [b.ahead.step(end).fills.get("path") for end in ends] == [(id,) for id in two]:
+        return all(b.rename_new(end, name) for end, name in zip(ends, names))
+    for name, id in zip(names, two):
+        b.make("intersection", {"a": (line,), "b": (id,)}, name)
+    return True
 
 
 def _drawn(t: Things, one: Described) -> Node:

@@ -12,6 +12,7 @@ from ..edits.saying import said
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building
+from .english_remarks import IS_FOR_READERS, is_remark
 from .hearing import canonical_in, first_read
 from .in_tongue import said_in_tongue
 from .not_taken import ActRefused
@@ -22,9 +23,10 @@ from .sentences import Sentence
 #: How many sentences a paragraph has at most, and letters in all.
 MOST, _LONGEST = 60, 8_000
 _END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
-#: After these a full stop ends no sentence.
+#: After these a full stop ends no sentence: short forms, and the number of a sentence ("3. Draw …"), which stands by itself; a number at
+#: the end ("with side 6.") is none.
 _SHORT = re.compile(
-    r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|s\.t|fig|no)|(?:^|\s)\d+)\.$", re.IGNORECASE
+    r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|s\.t|fig|no)|(?:^|:\s)\d+)\.$", re.IGNORECASE
 )
 
 
@@ -47,6 +49,7 @@ class Line:
         sentences: what it was read as, in the words of the catalogue; empty where it was not read.
         problem: why it was not read; ``ways`` what is near.
         guesses: what was guessed.
+        remark: what is told where all of it is said to the readers, so that nothing is drawn of it.
     """
 
     text: str
@@ -54,6 +57,7 @@ class Line:
     problem: str = ""
     ways: tuple[str, ...] = ()
     guesses: tuple[str, ...] = ()
+    remark: str = ""
 
 
 @dataclass(frozen=True)
@@ -116,6 +120,8 @@ def paragraph(text: str, board: Board, selected: Sequence[str] = ()) -> Paragrap
 
 
 def _line(text: str, building: Building, selected: Sequence[str]) -> Line:
+    if is_remark(text):
+        return Line(text, remark=IS_FOR_READERS)
     mark = building.mark()
     acts = len(building.acts)
     try:

@@ -194,7 +194,7 @@ class Phrases(AmountPhrases):
         while place < len(self.said):
             token, word = self.said[place], self.word(place)
             if word in english.ALL_ONES:
-                kind, place = "all", place + 1
+                kind, count, place = "all", 2 if word == "both" else count, place + 1
             elif word in ("a", "an", "any", "some", "another", "new"):
                 kind, place = "new" if kind != "all" else kind, place + 1
                 if word == "another":

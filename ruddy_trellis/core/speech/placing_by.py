@@ -12,7 +12,7 @@ from .crossings import crossing_of
 from .nodes import Amount, Described, Many, Named, Node
 from .orders import suppose_facts
 from .points import divided
-from .riding import free_place_on, mark_on, wish
+from .riding import SUPPOSED_OF, free_place_on, mark_on, wish
 from .spans import centre_of
 from .things import Things
 from .verbs import none_there, points_in, verb
@@ -133,7 +133,7 @@ def point_by_length(t: Things, bound: Bound) -> None:
     else:
         raise Refusal("That is more than fixes a point.")
     for key, fills in supposed:
-        t.b.suppose(key, {"point": t.b.points([name]), **fills})
+        t.b.suppose(key, {SUPPOSED_OF.get(key, "point"): t.b.points([name]), **fills})
     suppose_facts(t, orders)
 
 

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import replace
 
-from ..kinds import CIRCLE, CONIC, LINE, POINT
+from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON
 from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import makes
@@ -23,6 +24,9 @@ from .spans import (
     with_corners_as_one,
 )
 from .things import Things
+
+#: How far off, as a part of its size, a shape is still regular.
+_EVEN = 1e-9
 
 
 @makes("midpoint", parts="of between on from and to")
@@ -101,6 +105,8 @@ def _feet_from(t: Things, node: Described) -> list[str]:
     """Feet from points to lines: of a triangle's corners to the sides that face them where no line is said."""
     start = node.role("from", "of", "through")
     if start is None or isinstance(start, Ref):
+        if node.plural:
+            return [_foot_of_made(t, id) for id in _last_made(t, ("altitude", "perpendicular"), node.count or len(t.names))]
         found = _only_made(t, ("altitude", "perpendicular"))
         return [_foot_of_made(t, found)]
     starts = t.aside(lambda: t.points(start))
@@ -152,6 +158,14 @@ def _means_facing(node: Node) -> bool:
     )
 
 
+def _last_made(t: Things, does: tuple[str, ...], count: int) -> list[str]:
+    """So many of those that were made so, the last ones; all of them where no number is said. Raises Refusal."""
+    found = [step.id for step in t.b.ahead.steps if step.does in does]
+    if len(found) < max(count, 2):
+        raise Refusal("There are not so many perpendiculars here. Say: the foot of the perpendicular from P to AB.")
+    return found[-count:]
+
+
 def _only_made(t: Things, does: tuple[str, ...]) -> str:
     found = [step.id for step in t.b.ahead.steps if step.does in does]
     return t.b.only("perpendicular", found)
@@ -186,6 +200,25 @@ def turned_to(t: Things, triangle: tuple[str, ...], node: Node | None) -> tuple[
     return (*triangle[at:], *triangle[:at])
 
 
+def _even_shape_drawn_last(t: Things) -> str:
+    """The shape that was drawn last, if that is what was, and it has a centre: it is regular, or a half turn takes it to itself."""
+    drawn = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (POLYGON, CIRCLE, ARC, CONIC)]
+    if not drawn or t.b.kind(drawn[-1]) != POLYGON or not t.b.ahead.step(drawn[-1]).fills.get("corners"):
+        return ""
+    at = [complex(*place) for place in t.b.ahead.value(drawn[-1]) or ()]
+    if not at:
+        return ""
+    middle = sum(at) / len(at)
+    size = max(abs(z - middle) for z in at)
+    half = len(at) // 2
+    is_turned = len(at) % 2 == 0 and all(abs(at[n] + at[n + half] - 2 * middle) < _EVEN * size for n in range(half))
+    turn = complex(math.cos(math.tau / len(at)), math.sin(math.tau / len(at)))
+    is_regular = any(
+        all(abs((at[n - 1] - middle) * way - (at[n] - middle)) < _EVEN * size for n in range(len(at))) for way in (turn, turn.conjugate())
+    )
+    return drawn[-1] if is_turned or is_regular else ""
+
+
 @makes("centre", parts="of in")
 def centre(t: Things, node: Described) -> list[str]:
     of = node.role("of", "in")
@@ -194,6 +227,11 @@ def centre(t: Things, node: Described) -> list[str]:
         raise Refusal("A triangle has several centres. Say which: centroid, circumcentre, incentre or orthocentre.")
     if (isinstance(of, Described) and of.head in ("segment", "line", "side")) or (isinstance(of, Named) and len(of.points) == 2):
         return midpoints(t, replace(node, head="midpoint"))
+    if (isinstance(of, Ref) or "its" in node.adjectives) and (shape := _even_shape_drawn_last(t)):
+        corners = b.ahead.step(shape).fills["corners"]
+        if len(corners) % 2 == 0:
+            return [t.make("midpoint", span=(corners[0], corners[len(corners) // 2]))]
+        return [t.make("circumcentre", triangle=tuple(corners[:3]))]
     if of is None and node.kind == "old" and "its" in node.adjectives:
         circle = t.aside(lambda: t.round(None))
     else:

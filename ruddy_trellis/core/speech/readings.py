@@ -11,15 +11,16 @@ from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import angle_said, number_said
 from .building import Building
-from .english import DIRECTIONS
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import CORNERS, makes
+from .readings_of_shapes import as_many, of_circle
 from .refusals import Final, Stray
-from .spans import centre_of, corners_of, each, sides_of, spans_of
+from .spans import centre_of, corners_of, sides_of, spans_of
 from .tables import words
 from .things import Things
 from .third_corners import fresh_names
+from .vectors import are_vectors, put_together
 
 
 def measured(t: Things, node: Node) -> list[str]:
@@ -38,7 +39,7 @@ def measured(t: Things, node: Node) -> list[str]:
         raise Refusal(f"Nothing here is called {node.text}.")
     if isinstance(node, Described):
         if node.head in ("radius", "diameter") and not node.names:
-            return _of_circle(t, node)
+            return of_circle(t, node)
         if node.head in ("side", "diagonal") and not node.names:
             spans = t.aside(lambda: spans_of(t, replace(node, plural=True)))
             return [t.make("length", span=span) for span in spans]
@@ -143,7 +144,19 @@ def lengths(t: Things, node: Described) -> list[str]:
         if isinstance(start, (Described, Named)) and not (isinstance(start, Named) and len(start.points) == 2):
             return measured(t, start)
         return [t.make("length", span=span) for span in t.aside(lambda: spans_of(t, start))]
+    if node.plural and (isinstance(stop, Many) or (isinstance(stop, Described) and stop.plural)):
+        return _distances_to_each(t, start, stop)
     return [distance_between(t, start, stop)]
+
+
+def _distances_to_each(t: Things, start: Node, stop: Node) -> list[str]:
+    """The distances from a point to each of several points or sides: "the distances from P to the sides of ABC"."""
+    if isinstance(stop, Many):
+        return [distance_between(t, start, one) for one in stop.items]
+    point = t.aside(lambda: t.point(start))
+    is_straight = isinstance(stop, Described) and stop.head in ("side", "line", "segment", "diagonal")
+    ends = t.aside(lambda: spans_of(t, stop)) if is_straight else [(id,) for id in t.aside(lambda: t.points(stop))]
+    return [t.make("distance", from_=(point,), to=_one_line(t, end)) for end in ends if end != (point,)]
 
 
 def _last_points(t: Things) -> list[str]:
@@ -179,65 +192,13 @@ def _point_or_line(t: Things, node: Node) -> tuple[str, ...]:
     return tuple(t.either(lambda: (t.point(node),), lambda: t.straight(node)))
 
 
-@makes("area", parts="of from in inside")
-def areas(t: Things, node: Described) -> list[str]:
-    of = node.role("of", "from", "in", "inside")
-    if isinstance(of, Many) or (isinstance(of, Described) and of.plural):
-        items = of.items if isinstance(of, Many) else ()
-        if items:
-            return [id for one in each(node, "of", "from", "in") for id in areas(t, one)]
-        return [t.make("area", shape=(id,)) for id in t.aside(lambda: t.all_of(of))]
-    if of is None:
-        return [t.make("area", shape=(t.b.only("shape", t.b.of_kind(POLYGON, CIRCLE, REGION)),))]
-    return [t.make("area", shape=(t.aside(lambda: _shape(t, of)),))]
-
-
-#: What has an area.
-_SHAPES = (CIRCLE, POLYGON, "sector", "chord_region", REGION)
-
-
-def _shape(t: Things, node: Node) -> str:
-    if isinstance(node, Ref):
-        t.check_it("shape", *_SHAPES)
-        last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in _SHAPES]
-        return last[-1] if last else t.b.only("shape", t.b.of_kind(*_SHAPES))
-
-    def other() -> str:
-        found = t.aside(lambda: t.all_of(node))
-        if len(found) == 1 and t.b.kind(found[0]) in _SHAPES:
-            return str(found[0])
-        raise Refusal("A shape is needed here.")
-
-    return str(t.either(lambda: t.polygon(node), other))
-
-
-@makes("perimeter", parts="of about from")
-def perimeters(t: Things, node: Described) -> list[str]:
-    of = node.role("of", "about", "from")
-    if of is None:
-        found = t.b.of_kind(POLYGON, CIRCLE)
-        id = t.b.only("shape", found)
-    else:
-        id = t.aside(lambda: _shape(t, of))
-    return [t.make("circumference", circle=(id,))] if t.b.kind(id) == CIRCLE else [t.make("perimeter", polygon=(id,))]
-
-
-def _of_circle(t: Things, node: Described) -> list[str]:
-    for said in node.adjectives:
-        if said in DIRECTIONS:
-            raise Stray(f"“{said}” is not understood of a {node.head}.")
-    circle = t.aside(lambda: t.round(node.role("of", "in", "from")))
-    if node.head == "radius":
-        return [t.make("radius", circle=(circle,))]
-    radius = t.b.make("radius", {"circle": (circle,)})
-    return [t.make("calculation", formula=Formula("2 * {0}", ((radius,),)))]
-
-
 @makes("slope", parts="of")
 def slopes(t: Things, node: Described) -> list[str]:
     of = node.role("of")
     if of is None:
         raise Refusal("Of which line? Say: the slope of AB.")
+    if isinstance(of, Described) and of.plural:
+        return [t.make("slope", straight=(id,)) for id in as_many(t, node, t.aside(lambda: t.all_of(of)))]
     return [t.make("slope", straight=t.aside(lambda one=one: t.straight(one))) for one in (of.items if isinstance(of, Many) else (of,))]  # type: ignore[misc]
 
 
@@ -393,11 +354,13 @@ def _arms(b: Building, at: Node, arms: Node | None) -> tuple[str, ...]:
 
 @makes("ratio", "sum", "product", "difference", parts="of between to and")
 def reckoned(t: Things, node: Described) -> list[str]:
-    """Ratios, sums, products and differences of lengths and angles."""
+    """Ratios, sums, products and differences of lengths and angles; of vectors their sum or difference is a vector."""
     of, to = node.role("of", "between"), node.role("to", "and")
     items: list[Node] = list(of.items) if isinstance(of, Many) else [of] if of is not None else []
     if to is not None:
         items.append(to)
+    if node.head in ("sum", "difference") and are_vectors(t, items):
+        return [put_together(t, items, node.head == "difference")]
     if len(items) == 1 and isinstance(items[0], Described) and items[0].plural:
         ids = t.aside(lambda: measured(t, items[0]))
     else:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -29,7 +29,8 @@ _SHARES, _DEGREES = (0.38, 0.71, 0.17, 0.86, 0.55), (57.0, 148.0, 301.0, 229.0, 
     "point",
     words="in-line in-the-middle",
     parts="equidistant apart "
-    "at at_place where distance at_distance from between on of along in inside outside off above below towards within",
+    "at at_place where distance at_distance from between on of along in inside outside off above below towards within same_side_of "
+    "other_side_of same_side_as",
 )
 def points(t: Things, node: Described) -> list[str]:
     b = t.b
@@ -201,7 +202,7 @@ def _one_point(t: Things, node: Described) -> list[str]:
     fits, supposed = wish(t, node)
     point = b.free_point(t.take_name(POINT), fits=fits)
     for key, fills in supposed:
-        b.suppose(key, {"point": (point,), **fills})
+        b.suppose(key, {SUPPOSED_OF.get(key, "point"): (point,), **fills})
     b.recent.note([point])
     return [point]
 
@@ -331,6 +332,8 @@ def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:
     return t.make("point_towards", distance=size, from_=(begin,), to=(others[0],))
 
 
+#: The gap that the point fills of which something is supposed, where it is not called so.
+SUPPOSED_OF = {"sides": "a"}
 #: What a wish is made a supposition of: its construction, and what fills the gaps besides the point.
 Supposed = tuple[str, dict[str, Any]]
 
@@ -348,13 +351,41 @@ def wish(t: Things, node: Described) -> tuple[Callable[[Place], bool], list[Supp
             straight = t.aside(lambda part=part: t.straight(part))  # type: ignore[misc]
             tests.append(_side_test(t, straight, role == "above"))
             supposed.append(("over", {"over": role, "straight": straight}))
-        elif role in ("near", "with", "and"):
+        elif role in ("same_side_of", "other_side_of"):
+            test, fills = _beside_another(t, node, role, part)
+            tests.append(test)
+            supposed.append(("sides", fills))
+        elif role in ("near", "with", "and", *_OF_ANOTHER):
             continue
         else:
             raise Refusal(f"A point cannot be said to be “{role.replace('_', ' ')}” that here.")
     if supposed:
         t.b.guesses.append("it starts where it is supposed to be; a drag may take it elsewhere")
     return lambda at: all(test(at) for test in tests), supposed
+
+
+#: What says as which point, or from which, something is on a side.
+_OF_ANOTHER = ("same_side_as", "from")
+
+
+def _beside_another(t: Things, node: Described, role: str, part: Node) -> tuple[Callable[[Place], bool], dict[str, Any]]:
+    """What is asked of a point on the same side of a line as another one, or on the other side, and the same as a supposition."""
+    straight = t.aside(lambda: t.straight(part))
+    another = node.role(*_OF_ANOTHER)
+    if another is None:
+        raise Refusal("On the same side as which point? Say: on the same side of AB as C.")
+    other = t.aside(lambda: t.point(another))
+    px, py, dx, dy = line_through(t, straight)
+    place = t.b.ahead.value(other)
+    if place is None:
+        raise Refusal("That point is not there now.")
+
+    def left(at: Sequence[float]) -> bool:
+        return bool(dx * (at[1] - py) - dy * (at[0] - px) > 0)
+
+    is_same = role == "same_side_of"
+    fills = {"b": (other,), "side": "one side" if is_same else "different sides", "straight": straight}
+    return lambda at: _clear_of(t, straight, at) and (left(at) == left(place)) == is_same, fills
 
 
 def _in_shape(t: Things, shape: str, wanted: bool) -> Callable[[Place], bool]:

@@ -90,7 +90,8 @@ def circles(t: Things, node: Described) -> list[str]:
             t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
             node = replace(node, names=())
     for number, (role, part) in enumerate(node.roles):
-        if role in ("centre", "about", "at") and isinstance(part, Described) and part.plural:
+        is_them = node.plural and isinstance(part, Ref) and part.word == "them"
+        if role in ("centre", "about", "at") and (is_them or (isinstance(part, Described) and part.plural)):
             corners: Node = part
             ids = t.aside(lambda corners=corners: t.points(corners))  # type: ignore[misc]
             names = Many(tuple(Named(t.b.ahead.name(id), (t.b.ahead.name(id),)) for id in ids))

@@ -48,6 +48,7 @@ from .readings import READS
 from .reckoning import reckon, state
 from .refusals import Final
 from .shape_sorts import SORTS
+from .sort_asked import ask_sort
 from .spelling import put_right
 from .things import Things
 from .tokens import MOST, NAME, NUMBER, POINT_NAME, UNKNOWN, WORD, Token, tokens
@@ -114,7 +115,7 @@ class Sentence:
 
     def carry_out(self, text: str) -> None:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
-        if state(self.t, text) or reckon(self.t, plain(text)):
+        if state(self.t, text) or reckon(self.t, plain(text)) or ask_sort(self.t, text, self._claims):
             return
         if (setting := _SETTING.match(plain(text))) is not None and len(plain(text)) > setting.end():
             # "In triangle ABC, the bisector of A meets …": the figure that it is about comes first.
@@ -171,6 +172,16 @@ class Sentence:
         if self._best.far >= len(said) and (said[0].word in _ACTS or self._best.is_of_look):
             raise ActRefused(refusal.sentence)
         raise refusal
+
+    def _claims(self, text: str) -> bool:
+        """Claim what a sentence says, if it holds as it is drawn; returns whether it does."""
+        mark, made = self.b.mark(), len(self.b.ahead)
+        self.carry_out(text)
+        values = [self.b.ahead.value(step.id) for step in self.b.ahead.steps[made:] if step.makes == CLAIM]
+        if values and all(value is not None and value[2] <= _FAILS for value in values):
+            return True
+        self.b.back_to(mark)
+        return False
 
     def _check_is(self, figure: str) -> None:
         """Raise Refusal where a figure that is spoken of is none as it is drawn."""

@@ -15,7 +15,7 @@ from ..arithmetic import FLOATS
 from ..catalogue import CATALOGUE
 from ..edits.models import Move
 from ..formulas.measures import polygon_area
-from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, with_article, word
+from ..kinds import CIRCLE, LINE, NUMBER, POINT, POLYGON, join, with_article, word
 from ..language import names as spelling
 from ..refusal import Refusal
 from .amounts import as_told
@@ -27,6 +27,10 @@ from .shape_sorts import Measured, is_of_sort
 
 #: Nouns of which several may be one thing: "the points 2 from A" are a circle, "vectors AB and AC" are made one after the other.
 _MANY_IN_ONE = frozenset(("point", "vector"))
+#: Which one is meant of several that are there, in the order in which they were made; the other one is the one that was not spoken of.
+_BY_ORDER = {"first": 0, "second": 1, "third": 2, "last": -1, "other": 0}
+#: Nouns of things that are told apart so.
+_ORDERED = frozenset(("circle", "line", "segment", "ray", "arc", *CORNERS, "polygon"))
 #: Nouns of which two numbers in brackets say how far, and not where.
 _SHIFTS = frozenset(("translation", "vector", "image", "shear"))
 
@@ -172,13 +176,12 @@ class Spoken:
         corners = [len(self.b.ahead.step(id).fills.get("corners", ())) for id in self.b.of_kind(POLYGON)]
         there = {"point": len(self.b.of_kind(POINT)), **dict.fromkeys(("side", "angle", "corner"), max(corners, default=0))}
         for part in (part for _, part in node.roles):
-            if (
-                isinstance(part, Described)
-                and part.kind in ("old", "all")
-                and not part.names
-                and 0 < there.get(part.head, 0) < (part.count or 1)
-            ):
-                raise Stray(f"There are {there[part.head]} {part.head}s, not {part.count}.")
+            if not isinstance(part, Described) or part.kind not in ("old", "all") or part.names or not part.count:
+                continue
+            known = there.get(part.head, 0)
+            # Of several points that are there some may have been spoken of; sides, angles and corners are all of them.
+            if 0 < known < part.count or (known > part.count and part.head != "point" and not part.roles and not part.adjectives):
+                raise Stray(f"There are {known} {part.head}s, not {part.count}.")
 
     def _check_it(self, node: Described, spoken: Sequence[str], before: int) -> None:
         """Raise Refusal where something is said of "it", and nothing that was made hangs on anything that was spoken of.
@@ -250,6 +253,8 @@ class Spoken:
             if len(found) == (node.count or 2 if node.head == "tangent" else 3):
                 return found
             return None
+        if node.kind == "old" and len(node.adjectives) == 1 and node.adjectives[0] in _BY_ORDER and node.head in _ORDERED:
+            return self._by_order(node)
         if node.head not in KINDS_OF or (node.adjectives and node.adjectives not in (("same",), ("small",))):
             return None
         if node.head in CORNERS and node.kind != "old":
@@ -264,12 +269,29 @@ class Spoken:
                 raise Stray(f"There are not {node.count} of them, but {len(found)}.")
             if node.count and len(found) > node.count:
                 found = [id for id in b.recent.ids if id in found][-node.count :] if any(id in b.recent.ids for id in found) else found
+                b.guesses.append(f"“the {node.count} {node.head}s” as {join([b.ahead.name(id) for id in found])}")
             return found
         if "small" in node.adjectives:
             return [min(found, key=self._extent)] if len(found) > 1 and node.kind == "old" else None
         if node.kind == "old" and found:
             return [b.only(node.head, found)]
         return None
+
+    def _by_order(self, node: Described) -> list[str]:
+        """The first, the second, the last or the other one of the things of a kind that are there. Raises Refusal."""
+        ordinal, noun = node.adjectives[0], node.head
+        found = self._of_right_sort(node, self.b.of_kind(*KINDS_OF[noun]), quiet=True)
+        if noun == "line":
+            found = [id for id in found if self.b.kind(id) == LINE] or found
+        if ordinal == "other":
+            found = [id for id in found if id not in self.b.recent.now]
+            if len(found) != 1:
+                raise Refusal(f"Which other {noun} is meant? Name it.")
+            return found
+        place = _BY_ORDER[ordinal]
+        if len(found) < max(place + 1, 2) or node.plural:
+            raise Refusal(f"There is no {ordinal} {noun} here." if not node.plural else f"Name the {noun}s.")
+        return [found[place]]
 
     def _extent(self, id: str) -> float:
         """How large a circle or a polygon is now, to tell the small one of several."""

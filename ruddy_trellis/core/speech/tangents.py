@@ -6,12 +6,16 @@ from collections.abc import Sequence
 
 from ..kinds import CIRCLE, CONIC
 from ..refusal import Refusal
+from .amounts import angle_said
 from .lines_between import straight_between
-from .nodes import Described, Many, Named, Node, Ref, single_points
+from .nodes import Amount, Described, Many, Named, Node, Ref, single_points
 from .nouns import makes
 from .riding import free_place_on, is_on
 from .spans import centre_of, check_two_ends, needed, points_lying_on
 from .things import Things
+
+#: The angle of a line with itself, the other way.
+_STRAIGHT = 180
 
 
 @makes("tangent", parts="to of on at in from through parallel perpendicular")
@@ -30,6 +34,8 @@ def tangents(t: Things, node: Described) -> list[str]:
         return _tangents_named(t, pairs, curve, start, at)
     if node.names:
         t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    if isinstance(at, Amount):
+        return _tangents_at_an_angle(t, node, curve, at)
     if at is not None:
         points = t.aside(lambda: t.points(at))
         return [t.make("tangent_at", circle=(_curve(t, curve, point),), point=(point,)) for point in points]
@@ -53,6 +59,23 @@ def tangents(t: Things, node: Described) -> list[str]:
     if isinstance(curve, Many) and len(curve.items) == 2 and node.role("common"):
         raise Refusal("Say: the common tangents of k and c.")
     raise Refusal("At which point, or from which point? Say: the tangent to k at A, both tangents from P to k.")
+
+
+def _tangents_at_an_angle(t: Things, node: Described, curve: Node | None, size: Amount) -> list[str]:
+    """Two tangents that make an angle with each other: the radii to where they touch make the rest of 180 degrees (Euclid III 18). Raises
+    Refusal."""
+    b = t.b
+    if not node.plural and node.count != 2:
+        raise Refusal("An angle is made by two: draw two tangents to k at an angle of 60 degrees.")
+    degrees = t.aside(lambda: angle_said(t, size))
+    if isinstance(degrees, (int, float)) and not 0 < degrees < _STRAIGHT:
+        raise Refusal("Two tangents make an angle between 0 and 180 degrees.")
+    circle = t.aside(lambda: t.round(curve))
+    centre = t.aside(lambda: centre_of(t, circle))
+    one = t.aside(lambda: b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))}))
+    facing = b.make("turned", {"point": (one,), "centre": (centre,), "angle": _STRAIGHT}, hidden=True)
+    other = b.make("turned", {"point": (facing,), "centre": (centre,), "angle": degrees})
+    return [t.make("tangent_at", circle=(circle,), point=(point,)) for point in (one, other)]
 
 
 def _directed_tangents(t: Things, node: Described, direction: str, curve: Node | None) -> list[str]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable
+from dataclasses import replace
 from typing import Any
 
 from ..kinds import CIRCLE
@@ -89,12 +90,18 @@ def _at_share(t: Things, start: str, end: str, share: float, name: str) -> str:
     return b.make("point_on", {"path": (line,), "place": share}, name or None)
 
 
-def _beside(t: Things, other: str, size: Size, inside: bool) -> str:
-    """A circle of a radius that touches another one from outside or from inside, where that has a point that slides."""
+def _beside(t: Things, other: str, size: Size, inside: bool, at: Node | None) -> str:
+    """A circle of a radius that touches another one from outside or from inside: in a point of that, or where it has one that slides."""
     b = t.b
     radius = size()
     middle = t.aside(lambda: centre_of(t, other))
-    touching = t.aside(lambda: b.make("point_on", {"path": (other,), "place": free_place_on(t, (other,))}))
+    if isinstance(at, Named) and b.has(at.text):
+        touching = t.aside(lambda: t.point(at))
+        if not is_on(t, touching, (other,)):
+            raise Refusal(f"{at.text} is not on {b.ahead.name(other)}: circles touch in a point of both.")
+    else:
+        name = at.text if isinstance(at, Named) else None
+        touching = t.aside(lambda: b.make("point_on", {"path": (other,), "place": free_place_on(t, (other,))}, name))
     across = b.make("line", {"from": (middle,), "to": (touching,)}, hidden=True)
     round_ = b.make("circle_radius", {"centre": (touching,), "radius": radius}, hidden=True)
     cx, cy = b.ahead.value(middle)[:2]
@@ -108,15 +115,21 @@ def circle_touching(t: Things, node: Described, centre: str, touches: Node, thro
     """A circle about a point that touches a line, or that touches a line in a point of it."""
     b = t.b
     if isinstance(touches, Described) and touches.head == "side" and touches.plural and not centre:
-        return t.make("incircle", triangle=t.aside(lambda: t.triangle(touches.role("of"))))
+        of = touches.role("of")
+        return t.make("incircle", triangle=t.aside(lambda: t.triangle(of)))
     if isinstance(touches, Many) and not centre and through is None:
         return _touching_lines(t, touches, size)
+    if isinstance(touches, Described) and touches.head == "circle" and touches.kind == "old" and node.role("at", "in") is None:
+        # "touching the circle at A": where it touches, and not about which point the other one is.
+        spot, circle = touches.role("at"), replace(touches, roles=())
+        if spot is not None and len(touches.roles) == 1:
+            touches, node = circle, node.with_role("at", spot)
     # Where it touches, unless that is where its centre is said to be.
     at = node.role("at", "in") if not centre or node.role("centre", "about") is not None else None
     line = t.aside(lambda: t.path(touches))
     if len(line) == 1 and b.kind(line[0]) == CIRCLE:
-        if not centre and size is not None and through is None and at is None:
-            return _beside(t, line[0], size, _is_inside(node))
+        if not centre and size is not None and through is None and (at is None or isinstance(at, Named)):
+            return _beside(t, line[0], size, _is_inside(node), at)
         if not centre and size is None and through is None and (at is None or isinstance(at, Named)):
             return _touching_in(t, line[0], at.text if isinstance(at, Named) else "", _is_inside(node))
         if not centre or at is not None:

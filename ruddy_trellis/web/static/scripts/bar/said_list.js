@@ -31,7 +31,7 @@ export class SaidList {
     });
   }
 
-  /** Show what a paragraph is read as: ``{text, lines: [{text, sentences, problem, ways, guesses}], takes}``. */
+  /** Show what a paragraph is read as: ``{text, lines: [{text, sentences, problem, ways, guesses, remark}], takes}``. */
   show({ text, lines, takes }) {
     this.lines = lines;
     this.text = text;
@@ -53,9 +53,10 @@ export class SaidList {
     hear(`${head} ${unread ? "The first that was not read is in the field." : "Enter makes it."}`);
   }
 
-  item({ text, sentences, problem, ways, guesses }, number) {
+  item({ text, sentences, problem, ways, guesses, remark }, number) {
     if (!problem) {
       const read = element("div", "read", ...sentences.map((sentence) => element("p", "", sentence)));
+      if (remark) read.append(element("p", "soft", remark));
       if (guesses.length) read.append(element("p", "soft", `Read as: ${guesses.join("; ")}.`));
       return element("li", "", element("div", "typed-words", text), read);
     }
