@@ -244,6 +244,15 @@ class Classes:
             session.merge(AnswerRow(question_id=question_id, member_id=member_id, answer=json.dumps(answer)))
             session.commit()
 
+    def judge(self, question_id, asked, answers):
+        """Keep a question, and what was answered to it by the ids of who did, as it is once it is known what is right."""
+        with self._database.session() as session:
+            session.exec(update(QuestionRow).where(QuestionRow.id == question_id).values(asked=json.dumps(asked)))
+            for member_id, answer in answers.items():
+                here = (AnswerRow.question_id == question_id, AnswerRow.member_id == member_id)
+                session.exec(update(AnswerRow).where(*here).values(answer=json.dumps(answer)))
+            session.commit()
+
     def questions(self, class_id):
         """The questions of a class in order, each with its answers: pairs of a name and what was answered, as JSON."""
         with self._database.session() as session:

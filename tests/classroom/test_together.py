@@ -253,6 +253,27 @@ class TogetherTest(ClassTest):
             self.assertIn("fox", text)
         self.assertIn("fox,a middle,right", table)
 
+    def test_a_claim_that_is_asked_before_anything_is_known_of_it_is_judged_in_the_end(self):
+        self.desk.send("say", text="claim: AM = MB")
+        self.desk.until("changed")
+        live = self.application.state.live.get(self.board)
+        claim = next(step.id for step in live.board.steps if step.makes == "claim")
+        known, live.verdict = live.verdict, lambda id: None
+        self.wall.send("ask", board=self.board, what="claim", id=claim)
+        asked = self.fox.line.until("question")
+        self.fox.line.send("answer", question=asked["id"], choice=0)
+        self.owl.line.send("answer", question=asked["id"], choice=2)
+        until(self.wall, "asked", lambda message: message.get("count") == 2)
+        self.wall.send("asked", do="close")
+        self.fox.line.until("question_closed")
+        live.verdict = known
+        closed = until(self.wall, "asked", lambda message: message["state"] == "closed")
+        self.assertEqual(closed["right"], 0)
+        self.assertIn("1 of 2 right", closed["told"])
+        with self.application.state.database.session() as session:
+            rights = [json.loads(text)["right"] for (text,) in session.connection().exec_driver_sql("SELECT answer FROM answer")]
+        self.assertEqual(sorted(rights), [False, True])
+
     def test_a_place_is_asked_and_answered_from_each_board(self):
         self.desk.send("edit", edit={"kind": "restyle", "ids": ["s3"], "look": {"hidden": True}})
         self.desk.until("changed")

@@ -1,5 +1,6 @@
 """The question that is put to a class, and what was answered to it."""
 
+import asyncio
 import json
 from dataclasses import asdict, replace
 from typing import Any
@@ -11,6 +12,9 @@ from ...core.classroom.asking import Answered, Question
 from ...core.classroom.collecting import place_mark, shuffled
 from ...core.refusal import Refusal
 from ..live.saving import saved
+
+#: How often it is looked whether anything is known of a claim yet, and how long between, in seconds: a first verdict takes a moment.
+_LOOKS, _BETWEEN = 30, 0.1
 
 
 class Asked:
@@ -86,11 +90,28 @@ class Asked:
         await saved(self._room.store.set_state, self.id, self.state or "closed")
         if what == "close":
             self._room.tell_people({"t": "question_closed", "id": self.id})
+            await self._judge()
         elif what == "show":
             self._room.tell_people(self._shown())
         else:
             self._room.tell_people({"t": "question_over", "id": self.id})
         self.tell_teacher()
+
+    async def _judge(self):
+        """What was not known of a claim when it was asked may be known by now, or in a moment: then it is said who was right."""
+        if self.question.kind != "claim" or self.question.right is not None:
+            return
+        id, source = self.id, await run_in_threadpool(self._room.state.live.get, self._board)
+        for _ in range(_LOOKS):
+            if source is None or (verdict := source.verdict(self.question.about)) is not None:
+                break
+            await asyncio.sleep(_BETWEEN)
+        right = asking.right_of_claim(verdict.verdict) if source is not None and verdict is not None else None
+        if right is None or self.id != id:
+            return
+        self.question = replace(self.question, right=right)
+        self._answers = {who: replace(one, right=one.choice == right) for who, one in self._answers.items()}
+        await saved(self._room.store.judge, id, self.question.as_data(), {who: asdict(one) for who, one in self._answers.items()})
 
     def _shown(self):
         """What is shown to all: how many chose what, or the places without whose they are."""
