@@ -58,6 +58,7 @@ def utterances() -> Iterator[Line]:
             "said_in_the_yard.txt",
             "said_in_the_field.txt",
             "said_in_the_hall.txt",
+            "said_in_rows.txt",
         )
         for line in (_HERE / name).read_text("utf-8").splitlines()
     ):

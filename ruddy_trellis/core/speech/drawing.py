@@ -234,6 +234,9 @@ def draw(t: Things, bound: Bound) -> None:
         if isinstance(node, Named) and len(node.points) == 3:
             node = Described("triangle", names=(node,))
         node = with_facts(node, bound["facts"])
+    if isinstance(node, Ref) and set(bound) == {"x", "words"} and "draw" in bound["words"]:
+        t.b.there = t.referred(node)  # "Draw it.": that is done
+        return
     if isinstance(node, (Amount, Ref, Quoted)):
         raise Refusal("That is nothing to be drawn.")
     if isinstance(node, (Named, Many)) and not {"draw", "let"} & set(bound.get("words", ())) and "r" not in bound:

@@ -9,6 +9,7 @@ from .english_idioms_of_compasses import OF_COMPASSES
 from .english_idioms_of_declaring import OF_DECLARING
 from .english_idioms_of_dials import OF_DIALS
 from .english_idioms_of_everyday import OF_EVERYDAY
+from .english_idioms_of_exercises import OF_EXERCISES
 from .english_idioms_of_gardens import OF_GARDENS
 from .english_idioms_of_given_figures import OF_GIVEN_FIGURES
 from .english_idioms_of_images import OF_IMAGES
@@ -39,6 +40,7 @@ WRITTEN = Written(
             *OF_DIALS,
             *OF_DECLARING,
             *OF_GIVEN_FIGURES,
+            *OF_EXERCISES,
             *OF_TEXTBOOKS,
             *OF_QUESTIONS,
             *OF_SHAPES,

@@ -33,6 +33,11 @@ def _traced(found: re.Match[str]) -> str:
 #: Everyday ways of asking for things, by how they are read.
 OF_EVERYDAY: Idioms = (
     (
+        r"(?i)^(?:split|cut|divide|share) ((?:the )?angle \S+) into (\w+) equal (?:angles|parts|"
+        r"pieces)(?=[ .!]*$)",
+        r"divide \1 into \2 equal parts",
+    ),
+    (
         r"(?i)\b(divide|split|cut|share) (.+? into \w+) equal (?:lengths|bits|pieces|segments|sections|lots)(?=[ .!]*$)",
         r"divide \2 equal parts",
     ),

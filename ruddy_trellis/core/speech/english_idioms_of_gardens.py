@@ -24,6 +24,13 @@ def _stands(found: re.Match[str]) -> str:
 
 #: Ways of speaking of what is laid out on the ground, by how they are read.
 OF_GARDENS: Idioms = (
+    (r"(?i)\bstraight across (?=to\b)", ""),
+    (r"(?i)^(?:put|build|make) (?=an? (?:straight )?(?:path|fence|hedge|wall|track) (?:from|between)\b)", "lay "),
+    (
+        rf"(?i)^(?:{_SET}|draw|mark) two (?:trees|posts|pegs|poles|stones|stakes|bushes|lamps|taps|bins|sticks) (?=(?-i:[A-Z]) "
+        rf"and (?-i:[A-Z])\b)",
+        "draw two points ",
+    ),
     (
         r"(?i)^how (?:many (?:metres|meters|m)|much) (?:of )?(?:fence|fencing|edging|hedge|rope|wire|wall|border) "
         r"(?:goes|go|runs|run|is needed to go|are needed to go|do we need to go|would go|will go) (?:all the way )?a?round (?:the )?"

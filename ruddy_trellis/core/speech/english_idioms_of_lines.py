@@ -26,6 +26,23 @@ def _times(found: re.Match[str]) -> str:
 
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
+    (
+        r"(?i)\blines through (?:the|all) (?:vertices|corners)(?: of the triangle)? (?:which are |that are )?parallel to the "
+        r"opposite sides\b",
+        "parallels through the corners to the opposite sides",
+    ),
+    (
+        r"(?i)^(?:draw )?(?:the|a) line (?:through (?-i:([A-Z])) )?(?:that|which) (?:cuts|divides|splits|halves|bisects) (?:the "
+        r"area of )?the triangle(?: into two (?:equal parts|parts of equal area|parts of the same area|equal areas))?(?: "
+        r"through (?-i:([A-Z])))?(?=[ .!]*$)",
+        lambda found: f"draw the median from {found[1] or found[2]}" if found[1] or found[2] else found[0],
+    ),
+    (r"(?i)\bmark where it (?:leaves|exits|comes out of) (?=(?:the )?circle|(?-i:[a-z])\b)", "mark where it meets again "),
+    (
+        r"(?i)^(?:draw )?(?:two )?(?:straight )?lines (?:crossing|meeting|intersecting|that cross|that meet|which meet|which "
+        r"cross) (?:each other )?at (?:an angle of )?(\d[\d.]*) ?(?:°|degrees?)(?=[ .!]*$)",
+        r"draw a line and draw a point on it and draw the line through that point at \1 degrees to the line",
+    ),
     (r"(?i)\b(?:the )?resultant of (?=(?:the )?(?:two )?vectors)", "the sum of "),
     (
         r"(?i)^add (?:the )?vector (?-i:([A-Z]{2}|[a-z])) to (?:the )?vector (?-i:([A-Z]{2}|[a-z]))(?=[ .!]*$)",

@@ -32,6 +32,11 @@ OF_TWO_POINTS: Idioms = (
 #: Ways of asking for places, by how they are read.
 OF_PLACES: Idioms = (
     (
+        r"(?i)^which (?:parts?|places|points|spots|bits?) of (?:the )?(?:bed|garden|plot|lawn|patch|field|yard|figure|shape) "
+        r"(?:is|are|lie) (?=(?:further|closer|nearer|within|more|less|at)\b)",
+        "shade the part of the polygon ",
+    ),
+    (
         r"(?i)^(shade|draw|show|colou?r) the (?:region|part|area) of (?:all )?(?:the )?points (?=(?:less|more|within|closer|"
         r"nearer|further|at)\b)",
         r"\1 the points ",

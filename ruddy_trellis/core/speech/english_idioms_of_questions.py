@@ -10,6 +10,7 @@ SORT_ASKED = (
     r"(?:so |and |now )?(?:what|which) (?:(?:special )?(?:sort|kind|type) of )?(?:special )?(?P<shape>{shapes}|shape|figure|polygon) "
     r"(?:is (?:formed|made|this|that|it|(?:the )?(?:figure|shape|triangle|quadrilateral|polygon))? ?(?P<name>(?-i:[A-Z]{{3,12}}))?"
     r"|(?:do|did|will) (?:you|we|they) (?:get|have|see|obtain|make|form)|results|have (?:you|we) (?:made|got|drawn))"
+    r"|what is the (?:special )?name (?:of|for) (?:the|this|that) (?:shape|figure|quadrilateral|triangle|polygon)"
 )
 #: Ways of asking, by how they are read.
 OF_QUESTIONS: Idioms = (

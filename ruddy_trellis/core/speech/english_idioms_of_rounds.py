@@ -17,6 +17,16 @@ _TIMES_AS_LARGE = {"twice": "2", "double": "2", "half": "1/2", "three times": "3
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
     (
+        r"(?i)\bcircle with (?:its |the )?cent(?:re|er) where (.+?) (?:cross|meet|intersect),? (?:and )?(?:with )?(?:a )?radius "
+        r"(?:of )?",
+        r"circle with centre at the intersection of \1 and radius ",
+    ),
+    (
+        r"(?i)^(?:draw )?two equal circles,? each (?:passing through|through|going through) the cent(?:re|er) of the "
+        r"other(?=[ .!]*$)",
+        "draw a circle and draw the circle with centre a point on it through its centre",
+    ),
+    (
         r"(?i)\b(?:an? |the )?circle (of .+? )(?:about|around|round) each(?: of (?:them|these)| point| of the points)?(?=[ .!]*$)",
         r"circles \1about them",
     ),

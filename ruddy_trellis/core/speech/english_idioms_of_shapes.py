@@ -36,6 +36,18 @@ def _right_by_its_sides(found: re.Match[str]) -> str:
 
 #: Ways of saying shapes, by how they are read.
 OF_SHAPES: Idioms = (
+    (r"(?i)\b(?:an? |any )?(pentagon|hexagon|heptagon|octagon) (?:that|which) is not regular\b", r"an irregular \1"),
+    (r"(?i)\bany (?=(?:pentagon|hexagon|heptagon|octagon)\b(?! (?-i:[A-Z]{3})))", "an irregular "),
+    (
+        r"(?i)\b(square|triangle|rectangle|quadrilateral|(?:regular )?(?:pentagon|hexagon|octagon)) with (?:its |all its |the "
+        r")?(?:vertices|corners) on (?=(?:an?|the) circle\b|circle (?-i:[a-z])\b)",
+        r"\1 inscribed in ",
+    ),
+    (
+        r"(?i)\btriangle (?:whose (?:vertices|corners) are|with (?:vertices|corners) (?:at|in)|formed by|with) the feet of the "
+        r"(?:three )?altitudes\b",
+        "orthic triangle",
+    ),
     (
         r"(?i)\b(?:split|cut|divide) ((?:the |a )?(?:quadrilateral|square|rectangle|parallelogram|rhombus|trapezium|kite)(?-i: "
         r"[A-Z]{4})?|(?-i:[A-Z]{4})) into two triangles(?=[ .!]*$)",

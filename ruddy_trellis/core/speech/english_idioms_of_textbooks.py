@@ -21,12 +21,6 @@ def _chord_by_its_angle(found: re.Match[str]) -> str:
     return f"let {found[1]} be a point on the circle and {turned} and draw the chord {found[1]}{found[2]}"
 
 
-def _each_of_one(found: re.Match[str]) -> str:
-    """ "let O be the circumcentre and H the orthocentre of ABC": each of them with what it is of."""
-    parts = re.findall(r"([A-Z]) (?:be )?the (\w+)", found[1])
-    return " and ".join(f"let {name} be the {what} of {found[2]}" for name, what in parts)
-
-
 def _as_asked(found: re.Match[str]) -> str:
     """What is said to be drawn or joined, as it is asked for."""
     return f"{'draw' if found[2].lower() == 'drawn' else 'join'} {found[1]}"
@@ -34,152 +28,6 @@ def _as_asked(found: re.Match[str]) -> str:
 
 #: Ways of writing in books, by how they are read.
 OF_TEXTBOOKS: Idioms = (
-    (r"(?i)\b(an?) given (?=(?:circle|triangle|line|point|segment|angle|square|rectangle|polygon|ray)\b)", r"\1 "),
-    (r"(?i)^(?:to )?bisect (?:the |an? )?(?:given )?angle (?-i:([A-Z]{3}))(?=[ .!]*$)", r"bisect the angle \1"),
-    (
-        r"(?i)\bisosceles triangle (?:having|with) (?:each of the|both) (?:angles at the base|base angles) (?:double of|double|twice) "
-        r"(?:the remaining one|the third(?: angle| one)?|the angle at the (?:vertex|apex|top)|the (?:vertex|apex) angle)(?=[ .!]*$)",
-        "triangle with angles 36, 72 and 72 degrees",
-    ),
-    (
-        r"(?i)^(?:let )?(?-i:([A-Z]) and ([A-Z])) be (?:two )?points on (?:(the same side)|(?:different sides|opposite sides|"
-        r"either side|the two sides)) of "
-        r"(?:the )?(?:line )?(?-i:([a-z]|[A-Z]{2}))(?=[ .!]*$)",
-        lambda found: (
-            f"let {found[1]} be a point not on {found[4]} and let {found[2]} be a point on the "
-            + (f"same side of {found[4]} as {found[1]}" if found[3] else f"other side of {found[4]} from {found[1]}")
-        ),
-    ),
-    (
-        r"(?i)^(?:let )?(?:the )?(altitudes|medians|angle bisectors) (?-i:([A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2}))"
-        r"(?: of (?:the )?(?:triangle )?(?-i:[A-Z]{3}))? (?:meet|intersect|concur|are concurrent|cross|pass through|go "
-        r"through)(?: at| in)? "
-        r"(?:the point |a point )?(?-i:([A-Z]))(?=[ .!]*$)",
-        r"\2 are the \1 and let \3 be their intersection",
-    ),
-    (
-        r"(?i)\b(?:let )?(?-i:([A-Z])([A-Z]), ([A-Z])\2,? (?:and )?([A-Z])\2) (?:meet|cut|intersect) (?:the )?(?:opposite )?sides"
-        r"(?: (?-i:[A-Z]{2}, [A-Z]{2},? and [A-Z]{2}))?(?: respectively)? (?:at|in) (?-i:([A-Z]), ([A-Z]),? and ([A-Z]))(?: "
-        r"respectively)?(?=[ .!]*$)",
-        r"let \1\2 meet \3\4 at \5 and let \3\2 meet \4\1 at \6 and let \4\2 meet \1\3 at \7",
-    ),
-    (
-        r"(?i)^(?:let )?equilateral triangles (?-i:([A-Z])([A-Z])([A-Z]),? and ([A-Z])([A-Z])([A-Z])) (?:are |be )?(?:drawn |"
-        r"constructed |erected |"
-        r"described )?(outside|outwards|externally|inside|inwards|internally)(?: (?:it|the triangle|(?:triangle "
-        r")?(?-i:[A-Z]{3})))?(?=[ .!]*$)",
-        lambda found: " and ".join(
-            f"{'draw ' if not n else ''}the equilateral triangle {found[n + 1]}{found[n + 2]}{found[n + 3]} "
-            f"{'internally' if found[7].lower().startswith('in') else 'externally'} on {found[n + 1]}{found[n + 2]}"
-            for n in (0, 3)
-        ),
-    ),
-    (
-        r"(?i)^(?:let )?(?-i:([A-Z]{2} and [A-Z]{2})) (?:are|be) (?:the )?(?:two )?tangents from (?-i:([A-Z]))(?: to (?:the "
-        r"circle|(?-i:[a-z])))?,? (?:touching|which touch|that touch) "
-        r"(the circle|it|(?-i:[a-z])) (?:at|in) (?-i:[A-Z] and [A-Z])(?=[ .!]*$)",
-        r"\1 are tangents from \2 to \3",
-    ),
-    (
-        r"(?i)^(?:draw )?(?:a|the) line (?-i:([a-z])) and (?:two )?points (?-i:([A-Z]) and ([A-Z])) on the same side of (?:it|"
-        r"(?-i:\1))(?=[ .!]*$)",
-        r"draw the line \1 and a point \2 not on \1 and let \3 be a point on the same side of \1 as \2",
-    ),
-    (
-        r"(?i)^the (?:vertices|corners) of (?:an? |the )?(triangle|quadrilateral|rectangle|square|parallelogram) are (?:the "
-        r"points )?(?=(?-i:[A-Z]) ?\()",
-        r"draw the \1 with vertices ",
-    ),
-    (
-        r"(?i)^they (?:all )?(?:go through|meet in|meet at|pass through|cross at|cross in) (?:one|a single|the same|a) "
-        r"point(?:,|:|;| and)? (?:call it|called|namely) (?=(?-i:[A-Z])\b)",
-        "let them meet at ",
-    ),
-    (r"(?i)^finish (?:off )?(?:with|by drawing) ", "draw "),
-    (
-        r"(?i)^(?:drop|draw) (?:the )?perpendiculars (?-i:([A-Z])([A-Z])) (?:to|on|onto) (?-i:([A-Z]{2}|[a-z])),? and "
-        r"(?-i:\1([A-Z])) (?:to|on|onto) (?-i:([A-Z]{2}|[a-z]))(?=[ .!]*$)",
-        r"let \2 be the foot of the perpendicular from \1 to \3 and let \4 be the foot of the perpendicular from \1 to \5 and draw the "
-        r"segments \1\2 and \1\4",
-    ),
-    (
-        r"(?i)^which (?:two )?sides (?:of (?:triangle )?(?-i:([A-Z]{3,})) )?are (?:equal|the same length|equally long|of equal "
-        r"length)(?=[ .?!]*$)",
-        lambda found: f"measure the sides{f' of {found[1]}' if found[1] else ''}",
-    ),
-    (r"(?i)^(measure the (?:distances|lengths) from .+?),? and (?=from (?-i:[A-Z])\b)", r"\1 and measure the distances "),
-    # As the old books have it: "on a given finite straight line AB to construct …", "in a given circle to inscribe …".
-    (r"(?i)\b(?:given )?finite (?:straight )?line\b", "segment"),
-    (r"(?i)\brectilineal ", ""),
-    (r"(?i)\b(?:equilateral and equiangular|equiangular and equilateral) (?=[a-z]+gon\b)", "regular "),
-    (
-        r"(?i)^((?:on|in|about|from|through|at|upon) (?:an? |the )?(?:given )?[^,]+?),? to (construct|draw|describe|inscribe|circumscribe|"
-        r"erect) (?=an?\b|the\b)",
-        r"\1 \2 ",
-    ),
-    (
-        r"(?i)^about (an? (?:given )?(?:circle|triangle|square)(?-i: [A-Z]+)?),? (?:circumscribe|describe) (?=an?\b)(.+?)(?=[ .!]*$)",
-        r"circumscribe \2 about \1",
-    ),
-    (r"(?i)^to (?=(?:bisect|trisect|construct|draw|describe|inscribe|erect)\b)", ""),
-    (
-        r"^[Ll]et ([A-Z]{2})(?:,| and) ([A-Z]{2}) be (?=two (?:chords|diameters|segments|straight lines|lines)\b)",
-        r"\1 and \2 are ",
-    ),
-    (r"(?i)\binterior point (?:of|in) ", "point inside "),
-    (r"(?i)\bexterior point (?:of|to) ", "point outside "),
-    (
-        r"(?i)^let ((?-i:[A-Z]) be the \w+(?:(?:,|,? and) (?-i:[A-Z]) (?:be )?the \w+)+) of ((?:the )?triangle(?: "
-        r"(?-i:[A-Z]{3}))?|(?-i:[A-Z]{3}))\b",
-        _each_of_one,
-    ),
-    (
-        r"(?i)^(?:the )?(?:points )?(?-i:([A-Z]), ([A-Z]),? and ([A-Z])) (?:are|lie) (?:collinear|in line|on a line),? with "
-        r"(?-i:(\1|\2|\3)) "
-        r"between (?-i:([A-Z]) and ([A-Z]))(?:,| and| with|, with) (?-i:(\5\4|\4\5)) ?= ?([^\s,]+)(?:,| and|, and) "
-        r"(?-i:(?:\4\6|\6\4)) ?= ?(\S+?)(?=[ .!]*$)",
-        r"draw the segment \5\4 of length \8 and produce \5\4 beyond \4 by \9 to \6",
-    ),
-    (
-        r"(?i)^(?:let )?(?:the )?(?:points )?(?-i:([A-Z]) and ([A-Z])) (?:be |are |lie )(?:points )?on (?:the )?(?:sides )?(?-i:([A-Z]{2}) "
-        r"and ([A-Z]{2}))(?: respectively)?,? (?:with|such that|so that) (?=(?-i:(?:\1\2|\2\1)) (?:parallel|perpendicular)\b)",
-        r"\1 is on \3 and \2 is on \4 with ",
-    ),
-    (r"(?i)\bbisectors of (?:the )?(?:exterior|external) angles (?:at|of) ", "external bisectors of angles "),
-    (
-        r"(?i)^(?:(?:the|two|a pair of) )*(parallel )?(?:straight )?lines (?-i:([a-z]) and ([a-z])) (?:are (parallel) and )?(?:are )?"
-        r"(?:cut|crossed|intersected) by (?:a |the )?(?:transversal|line) (?-i:([a-z]))(?=[ .!]*$)",
-        lambda found: (
-            f"{found[2]} and {found[3]} are two parallel lines and {found[5]} is a transversal" if found[1] or found[4] else found[0]
-        ),
-    ),
-    (
-        r"(?i)\b(?:(?:a |the )?pair of |two )?tangents to (an? .+?|the circle|it|(?-i:[a-z])),? (?:(?:which|that) are "
-        r")?(?:inclined to (?:each other|one another)|making"
-        r"|which make|that make) (?:at )?an angle of (\d[\d.]*) ?(?:°|degrees?)(?: (?:with|to) (?:each other|one another))?(?=[ .!]*$)",
-        r"\1 and two tangents to it at an angle of \2 degrees",
-    ),
-    (
-        r"(?i)^((?:draw|construct|make) )(?:the )?angles of (\d[\d.]*) ?(?:°|degrees?)?(?:,| and) (\d[\d.]*) ?(°|degrees?)(?=[ .!]*$)",
-        r"\1an angle of \2\4 and an angle of \3\4",
-    ),
-    (r"(?i)\b(an angle of \d[\d.]* ?(?:°|degrees?)) at the (?:initial|starting|end) point of (?:a |the )?(?:given )?ray(?=[ .!]*$)", r"\1"),
-    (r"(?i)\b(angle (?-i:[A-Z]{1,3})) is right(?=[ .!?]*$)", r"\1 is a right angle"),
-    (
-        r"(?i)^draw (the|a) ((?:tangent|line|parallel|perpendicular|bisector|perpendicular bisector|angle bisector)\b[^,]*?),? "
-        r"and (?:extend|"
-        r"produce|continue|prolong) it (?:until it meets|to meet|to cut|so that it meets|till it meets) (.+?) (?:at|in) "
-        r"(?-i:([A-Z]))(?=[ .!]*$)",
-        r"draw \1 \2 meeting \3 at \4",
-    ),
-    (r"(?i)\btaking (?-i:([A-Z])) as cent(?:re|er)\b", r"with \1 as centre"),
-    (r"(?i)^((?:with (?-i:[A-Z]) as centre,? )draw [^,]+?),? and (with (?-i:[A-Z]) as centre,? draw )another ", r"\1 and \2a "),
-    (
-        r"(?i)\btangents to each circle from the cent(?:re|er) of the other(?: (?:circle|one))?(?=[ .!]*$)",
-        "tangents from the centre of the second circle to the first circle and draw the tangents from the centre of the first circle "
-        "to the second circle",
-    ),
-    (r"(?i)\b(the first (circle|line|triangle)\b.*?\band (?:to )?the second)(?! (?:circle|line|triangle|one))", r"\1 \2"),
     (
         r"(?i)^let (?:the )?angle (?-i:([A-Z]{3}|[A-Z])) be bisected by (?:the )?(?:straight )?line (?-i:([A-Z]{2})),? meeting "
         r"(?-i:([A-Z]{2})) (?:in|at) (?-i:([A-Z]))(?=[ .!]*$)",
@@ -425,7 +273,8 @@ OF_TEXTBOOKS: Idioms = (
         _chord_by_its_angle,
     ),
     (
-        r"(?i)^(?:the )?points (?-i:([A-Z]), ([A-Z])(?:,? and ([A-Z]))?) (?:lie|are) on (?:a|the) circle (?:with )?(?:cent(?:re|er)) "
+        r"(?i)^(?:the )?(?:points )?(?-i:([A-Z]),? (?:and )?([A-Z])(?:,? and ([A-Z]))?) (?:lie|are)(?: (?:two |three )?points)? "
+        r"on (?:a|the) circle (?:with )?(?:cent(?:re|er)) "
         r"(?-i:([A-Z])),? (?:such that|so that|with|and) (?:∠|angle )(?-i:\1\4\2) ?= ?(\d[\d.]*) ?(?:°|degrees?)?(?=[ .!]*$)",
         lambda found: (
             f"draw a circle with centre {found[4]} and let {found[1]} be a point on the circle and let {found[2]} be the image of "

@@ -115,6 +115,8 @@ same-centre << same centre | same center
 to-and-fro << to and fro
 round-and-round << round and round
 sides << each side | every side
+lines << each line | every line
+circles << each circle | every circle
 corners << each corner | each vertex | every corner
 circumference of << all the way around | all the way round
 bring-to-front << bring to the front

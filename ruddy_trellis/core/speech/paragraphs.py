@@ -4,11 +4,13 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..board.board import Board
+from ..board.step import Step
 from ..edits.models import Add, Together
 from ..edits.saying import said
+from ..kinds import CLAIM, NUMBER, POINT
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building
@@ -18,7 +20,8 @@ from .in_tongue import said_in_tongue
 from .not_taken import ActRefused
 from .plain_words import plain
 from .refusals import Final, NotThere
-from .sentences import Sentence
+from .sentences import CANNOT_HOLD, FAILS, Sentence
+from .told_facts import as_fact, is_told, joined_with, names_in
 
 #: How many sentences a paragraph has at most, and letters in all.
 MOST, _LONGEST = 60, 8_000
@@ -107,16 +110,95 @@ def paragraph(text: str, board: Board, selected: Sequence[str] = ()) -> Paragrap
     pieces = sentences_of(text)
     if len(pieces) > MOST or len(text) > _LONGEST:
         raise Refusal(f"A paragraph has at most {MOST} sentences and {_LONGEST:,} letters here.")
-    building = Building(board, [step.id for step in board.steps[-12:]])
-    # No automatic name takes a letter that a later sentence uses.
-    for word in re.findall(r"\b(?:[A-Za-z]|[A-Z]{2,6})\b", text):
-        building.reserved |= {word, word.upper()} if len(word) == 1 else set(word)
-    lines = [_line(piece, building, selected) for piece in pieces]
+    reading = _Reading(board, text, selected)
+    for number, piece in enumerate(pieces):
+        mark = len(reading.building.ahead)
+        reading.go_on(piece)
+        if is_told(piece) and reading.is_not_so(mark):
+            reading = _told_with_another(reading, number) or reading
+    lines, building = reading.lines, reading.building
     adding = [Add(steps=building.new)] if building.new else []
     edit: Add | Together | None = adding[0] if adding and not building.acts else None
     if building.acts:
         edit = Together(edits=[*adding, *building.acts])
     return Paragraph(tuple(lines), edit)
+
+
+class _Reading:
+    """Sentences read one after the other.
+
+    Attributes:
+        texts: the sentences as they are read: one to which another was taken has that in it, and that is empty.
+        shown: the same as they were typed.
+        lines: what came of each; ``building`` what came of all.
+    """
+
+    def __init__(self, board: Board, whole: str, selected: Sequence[str]) -> None:
+        self.board, self.whole, self.selected = board, whole, selected
+        self.texts: list[str] = []
+        self.shown: list[str] = []
+        self.lines: list[Line] = []
+        self.building = Building(board, [step.id for step in board.steps[-12:]])
+        # No automatic name takes a letter that a later sentence uses.
+        for word in re.findall(r"\b(?:[A-Za-z]|[A-Z]{2,6})\b", whole):
+            self.building.reserved |= {word, word.upper()} if len(word) == 1 else set(word)
+
+    def go_on(self, text: str, shown: str = "", remark: str = "") -> None:
+        """Read one more sentence; where it was taken to another one, only ``remark`` is told of it."""
+        self.texts.append(text)
+        self.shown.append(shown or text)
+        line = _line(text, self.building, self.selected) if text else Line("", remark=remark)
+        self.lines.append(replace(line, text=self.shown[-1]))
+
+    def is_not_so(self, mark: int) -> bool:
+        """Whether the last sentence tells of new things what is not so as they are drawn: it made claims alone, of which one fails, or was
+        refused since it would have."""
+        ahead = self.building.ahead
+        made = [step for step in ahead.steps[mark:] if not step.look.hidden and step.makes != NUMBER]
+        if self.lines[-1].problem == CANNOT_HOLD:
+            return True
+        of = {id for step in made for id in ahead.ancestors([step.id]) if ahead.kind_of(id) == POINT}
+        return bool(made) and all(step.makes == CLAIM for step in made) and bool(of - set(self.board.names)) and not holds(ahead, made)
+
+
+def holds(ahead: Board, claims: Sequence[Step]) -> bool:
+    """Whether claims hold as they are drawn."""
+    return all((value := ahead.value(step.id)) is not None and value[2] <= FAILS for step in claims)
+
+
+def _told_with_another(reading: _Reading, number: int) -> _Reading | None:
+    """The same sentences, where what the last of them tells is taken to the one that drew what it tells of: "ABC is a triangle. AB = 5 cm."
+    None where that cannot be done so that it holds."""
+    fact = as_fact(reading.texts[number])
+    for earlier in [place for place in reversed(range(number)) if reading.texts[place] and names_in(reading.texts[place]) & names_in(fact)][
+        :3
+    ]:
+        for joined in joined_with(reading.texts[earlier], fact):
+            other = _Reading(reading.board, reading.whole, reading.selected)
+            for place in range(number):
+                is_it = place == earlier
+                other.go_on(joined if is_it else reading.texts[place], reading.shown[place], reading.lines[place].remark)
+                if other.lines[-1].problem and (is_it or not reading.lines[place].problem):
+                    break
+            else:
+                if _is_so(other, fact):
+                    other.go_on("", reading.shown[number], f"Taken with “{reading.shown[earlier].rstrip('. ')}”.")
+                    return other
+    return None
+
+
+def _is_so(reading: _Reading, fact: str) -> bool:
+    """Whether a fact holds where it is claimed; nothing is left of the claim."""
+    building = reading.building
+    mark, steps = building.mark(), len(building.ahead)
+    try:
+        Sentence(building, reading.selected).carry_out(f"prove that {fact}")
+        claims = [step for step in building.ahead.steps[steps:] if step.makes == CLAIM]
+        return bool(claims) and holds(building.ahead, claims)
+    except Refusal:
+        return False
+    finally:
+        building.back_to(mark)
 
 
 def _line(text: str, building: Building, selected: Sequence[str]) -> Line:

@@ -85,8 +85,10 @@ def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
     """ "AD perpendicular to BC [meeting it at D]": from the end that is there; the other is its foot, or free on it."""
     b = t.b
     t.check_told()
-    base = t.aside(lambda: t.straight(needed(node.role(which))))
     known = [point for point in ends.points if b.has(point)]
+    if which in ("horizontal", "vertical"):
+        return _named_level(t, node, ends, which, known)
+    base = t.aside(lambda: t.straight(needed(node.role(which))))
     if len(known) == 2:
         raise Refusal(f"{ends.text} is there already; whether it is {which} is a claim.")
     if not known:
@@ -111,6 +113,22 @@ def _named_directed(t: Things, node: Described, ends: Named, which: str) -> str:
     else:
         end = b.make("point_on", {"path": (line,), "place": 0.4}, other)
     return straight_between(t, "segment", (start, end))
+
+
+def _named_level(t: Things, node: Described, ends: Named, which: str, known: list[str]) -> str:
+    """ "the horizontal segment AB of length 9": from the end that is there, or a new one, to the right or up. Raises Refusal."""
+    b = t.b
+    if len(known) == 2:
+        raise Refusal(f"{ends.text} is there already; it is {which} if the one end is moved.")
+    start = t.aside(lambda: b.point(known[0]) if known else b.free_point(ends.points[0]))
+    other = next(point for point in ends.points if point != b.ahead.name(start))
+    line = b.make(which, {"point": (start,)}, hidden=True)
+    if (size := node.role("length")) is None:
+        end = b.make("point_on", {"path": (line,), "place": 0.8}, other)
+    else:
+        circle = b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda: length_said(t, size))}, hidden=True)
+        end = b.make("intersection", {"a": (line,), "b": (circle,), "which": "second"}, other)
+    return straight_between(t, "line" if node.head == "line" and size is None else "segment", (start, end))
 
 
 @makes("perpendicular", "parallel", parts="through from at of by to on with perpendicular parallel distance", words="opposite")

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from typing import Any
 
-from ..kinds import CIRCLE, POINT
+from ..kinds import CIRCLE, POINT, SPANS
+from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import length_said, number_said, plain_number_said
 from .clauses import Bound
 from .crossings import crossing_of
-from .nodes import Amount, Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node, Ref
 from .orders import suppose_facts
 from .points import divided
 from .riding import SUPPOSED_OF, free_place_on, mark_on, wish
@@ -17,9 +18,15 @@ from .spans import centre_of
 from .things import Things
 from .verbs import none_there, points_in, verb
 
+#: Into how many parts an angle is divided at most.
+_MOST_PARTS = 12
+
 
 @verb
 def divide(t: Things, bound: Bound) -> None:
+    if _is_angle(bound["x"]):
+        _divide_angle(t, bound)
+        return
     span = t.span(bound["x"]) if not _is_circle(t, bound["x"]) else ()
     names = points_in(bound["n"]) if "n" in bound else []
     t.names = list(names)
@@ -40,7 +47,30 @@ def divide(t: Things, bound: Bound) -> None:
     divided(t, span, int(parts))
 
 
+def _is_angle(node: Node) -> bool:
+    return isinstance(node, Described) and node.head == "angle"
+
+
+def _divide_angle(t: Things, bound: Bound) -> None:
+    """Lines that divide an angle into equal parts, as by a protractor. Raises Refusal."""
+    b = t.b
+    parts = plain_number_said(t, bound["v"]) if "v" in bound else 3.0
+    if not isinstance(parts, float) or parts != int(parts) or not 2 <= parts <= _MOST_PARTS or "w" in bound or "n" in bound:
+        raise Refusal(f"An angle is divided into 2 to {_MOST_PARTS} equal parts.")
+    one, corner, other = t.aside(lambda: t.corner(bound["x"]))
+    at, start, end = (complex(*b.ahead.value(id)[:2]) for id in (corner, one, other))
+    if ((start - at).conjugate() * (end - at)).imag < 0:
+        one, other = other, one  # anticlockwise, as it is drawn
+    size = b.make("angle", {"corner": (one, corner, other), "turn": "directed"}, hidden=True)
+    for number in range(1, int(parts)):
+        turn = b.make("calculation", {"formula": Formula(f"{number} * {{0}} / {int(parts)}", ((size,),))}, hidden=True)
+        t.make("at_angle", point=(corner,), angle=(turn,), base=(corner, one))
+
+
 def _is_circle(t: Things, node: Node) -> bool:
+    if isinstance(node, Ref):
+        drawn = [t.b.kind(id) for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (CIRCLE, *SPANS)]
+        return drawn[-1:] == [CIRCLE]
     return (isinstance(node, Described) and node.head == "circle") or (
         isinstance(node, Named) and bool(ids := t.b.ahead.ids_named(node.text)) and t.b.kind(ids[0]) == CIRCLE
     )

@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import replace
+from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON
 from ..refusal import Refusal
@@ -36,6 +38,8 @@ def midpoints(t: Things, node: Described) -> list[str]:
         return [t.make("midpoint", span=tuple(ends))]
     if of is None:
         raise Refusal("Of what is the midpoint meant? Say: the midpoint of AB.")
+    if node.role("to") is not None and node.role("of") is not None:
+        raise Refusal("Joined to what? Say each of them by itself.")
     if (arc := _arc_between(of)) is not None:
         return [_middle_of_arc(t, arc, arc.role("of", "on"))]
     spans = t.aside(lambda: spans_of(t, of))
@@ -200,23 +204,37 @@ def turned_to(t: Things, triangle: tuple[str, ...], node: Node | None) -> tuple[
     return (*triangle[at:], *triangle[:at])
 
 
-def _even_shape_drawn_last(t: Things) -> str:
-    """The shape that was drawn last, if that is what was, and it has a centre: it is regular, or a half turn takes it to itself."""
-    drawn = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (POLYGON, CIRCLE, ARC, CONIC)]
-    if not drawn or t.b.kind(drawn[-1]) != POLYGON or not t.b.ahead.step(drawn[-1]).fills.get("corners"):
-        return ""
-    at = [complex(*place) for place in t.b.ahead.value(drawn[-1]) or ()]
+def _centre_of_shape(t: Things, corners: Sequence[str]) -> str:
+    """The centre of a shape that is regular, or that a half turn takes to itself."""
+    if len(corners) % 2 == 0:
+        return t.make("midpoint", span=(corners[0], corners[len(corners) // 2]))
+    return t.make("circumcentre", triangle=tuple(corners[:3]))
+
+
+def _even_shapes_drawn_last(t: Things, is_several: bool) -> list[str]:
+    """The shape that was drawn last, or those that were in one go, if each has a centre: it is regular, or a half turn takes it to
+    itself. None where something else was drawn last."""
+    b = t.b
+    drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in (POLYGON, CIRCLE, ARC, CONIC)]
+    last = [id for id in drawn if id in b.last_group] if is_several else drawn[-1:]
+    if not last or (is_several and len(last) < 2):
+        return []
+    return last if all(b.kind(id) == POLYGON and _has_a_centre(b.ahead.value(id)) for id in last) else []
+
+
+def _has_a_centre(value: Any) -> bool:
+    at = [complex(*place) for place in value or ()]
     if not at:
-        return ""
+        return False
     middle = sum(at) / len(at)
     size = max(abs(z - middle) for z in at)
     half = len(at) // 2
-    is_turned = len(at) % 2 == 0 and all(abs(at[n] + at[n + half] - 2 * middle) < _EVEN * size for n in range(half))
+    if len(at) % 2 == 0 and all(abs(at[n] + at[n + half] - 2 * middle) < _EVEN * size for n in range(half)):
+        return True
     turn = complex(math.cos(math.tau / len(at)), math.sin(math.tau / len(at)))
-    is_regular = any(
+    return any(
         all(abs((at[n - 1] - middle) * way - (at[n] - middle)) < _EVEN * size for n in range(len(at))) for way in (turn, turn.conjugate())
     )
-    return drawn[-1] if is_turned or is_regular else ""
 
 
 @makes("centre", parts="of in")
@@ -227,11 +245,8 @@ def centre(t: Things, node: Described) -> list[str]:
         raise Refusal("A triangle has several centres. Say which: centroid, circumcentre, incentre or orthocentre.")
     if (isinstance(of, Described) and of.head in ("segment", "line", "side")) or (isinstance(of, Named) and len(of.points) == 2):
         return midpoints(t, replace(node, head="midpoint"))
-    if (isinstance(of, Ref) or "its" in node.adjectives) and (shape := _even_shape_drawn_last(t)):
-        corners = b.ahead.step(shape).fills["corners"]
-        if len(corners) % 2 == 0:
-            return [t.make("midpoint", span=(corners[0], corners[len(corners) // 2]))]
-        return [t.make("circumcentre", triangle=tuple(corners[:3]))]
+    if (isinstance(of, Ref) or "its" in node.adjectives) and (shapes := _even_shapes_drawn_last(t, node.plural)):
+        return [_centre_of_shape(t, b.ahead.step(shape).fills["corners"]) for shape in shapes]
     if of is None and node.kind == "old" and "its" in node.adjectives:
         circle = t.aside(lambda: t.round(None))
     else:

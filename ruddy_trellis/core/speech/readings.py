@@ -9,8 +9,8 @@ from ..kinds import ARC, CIRCLE, CLAIM, CONIC, LINE, MARK, NUMBER, POINT, POLYGO
 from ..language import names as spelling
 from ..language.expression import Formula
 from ..refusal import Refusal
-from .amounts import angle_said, number_said
-from .building import Building
+from .amounts import number_said
+from .drawn_angles import drawn_angle
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import CORNERS, makes
@@ -19,7 +19,6 @@ from .refusals import Final, Stray
 from .spans import centre_of, corners_of, sides_of, spans_of
 from .tables import words
 from .things import Things
-from .third_corners import fresh_names
 from .vectors import are_vectors, put_together
 
 
@@ -32,6 +31,8 @@ def measured(t: Things, node: Node) -> list[str]:
         ids = b.ahead.ids_named(spelling.tidy(node.text))
         if len(node.points) == 2 and not (ids and b.kind(ids[0]) == NUMBER):
             return [t.make("length", span=b.points(node.points))]
+        if len(node.points) == 3 and not ids and all(map(b.has, node.points)):
+            return t.described(Described("angle", names=(node,)))
         if len(node.points) > 2:
             raise Refusal(f"What of {node.text} is to be measured: the angle {node.text}, the area or the perimeter of {node.text}?")
         if ids:
@@ -212,7 +213,7 @@ def angles(t: Things, node: Described) -> list[str]:
     if node.amounts and size is None:
         size = Amount(node.amounts[0])
     if size is not None:
-        return _drawn(t, node, size)
+        return drawn_angle(t, node, size)
     if "external" in node.adjectives:
         return [_exterior(t, node)]
     if (on := node.role("on")) is not None and not node.names:
@@ -309,49 +310,6 @@ def _angle_between(t: Things, one: Node, other: Node, turn: dict[str, str]) -> s
     return t.make("angle", corner=corner, **turn)
 
 
-def _drawn(t: Things, node: Described, size: Node) -> list[str]:
-    """An angle of a size, drawn: a ray from its corner, turned off another one."""
-    b = t.b
-    degrees = t.aside(lambda: angle_said(t, size))
-    names = node.names[0].points if node.names and isinstance(node.names[0], Named) else ()
-    at, on = node.role("at"), node.role("from", "on", "to", "with")
-    if not names and at is not None and (arms := _arms(b, at, on)):
-        names, at, on = arms, None, None
-    if len(names) == 3:
-        one, corner, other = names
-        if b.has(other) and not b.has(one):
-            one, other = other, one
-        if b.has(one) and b.has(corner) and b.has(other):
-            raise Refusal("The three points are there already; whether the angle has that size is a claim.")
-        ends = b.points((corner, one))
-        line = b.make("at_angle", {"point": ends[:1], "angle": degrees, "base": ends}, hidden=True)
-        end = b.make("point_on", {"path": (line,), "place": 0.8}, other)
-        return [straight_between(t, "ray", ends), straight_between(t, "ray", (ends[0], end))]
-    if len(names) == 0 and on is None:
-        corner = t.aside(lambda: t.point(at) if at is not None else b.free_point())
-        one = t.aside(b.free_point)
-        line = b.make("at_angle", {"point": (corner,), "angle": degrees, "base": (corner, one)}, hidden=True)
-        end = b.make("point_on", {"path": (line,), "place": 0.8})
-        return [straight_between(t, "ray", (corner, one)), straight_between(t, "ray", (corner, end))]
-    if at is not None and on is not None:
-        return [t.make("at_angle", point=(t.aside(lambda: t.point(at)),), angle=degrees, base=t.aside(lambda: t.straight(on)))]
-    raise Refusal("An angle of a size is drawn by three points, or at a point from a line: angle ABC of 50°.")
-
-
-def _arms(b: Building, at: Node, arms: Node | None) -> tuple[str, ...]:
-    """The three points of an angle that is said by its corner and its arms: "at A with arms AB and AC"; of one arm that is said, the end of
-    the other is new. None where it is not said so."""
-    named = arms.names if isinstance(arms, Described) and arms.head == "arm" else getattr(arms, "items", ())
-    named = [part for item in named for part in (item.names if isinstance(item, Described) and item.head == "arm" else (item,))]
-    if isinstance(at, Named) and len(named) == 1 and isinstance(arms, Described) and isinstance(one := named[0], Named):
-        ends = [point for point in one.points if point != at.text]
-        return (ends[0], at.text, *fresh_names(b, 1)) if len(ends) == 1 and len(one.points) == 2 else ()
-    if not isinstance(at, Named) or len(named) != 2 or not all(isinstance(item, Named) and len(item.points) == 2 for item in named):
-        return ()
-    ends = [next((point for point in item.points if point != at.text), "") for item in named if isinstance(item, Named)]
-    return (ends[0], at.text, ends[1]) if all(at.text in item.points for item in named if isinstance(item, Named)) else ()
-
-
 @makes("ratio", "sum", "product", "difference", parts="of between to and")
 def reckoned(t: Things, node: Described) -> list[str]:
     """Ratios, sums, products and differences of lengths and angles; of vectors their sum or difference is a vector."""
@@ -361,7 +319,10 @@ def reckoned(t: Things, node: Described) -> list[str]:
         items.append(to)
     if node.head in ("sum", "difference") and are_vectors(t, items):
         return [put_together(t, items, node.head == "difference")]
-    if len(items) == 1 and isinstance(items[0], Described) and items[0].plural:
+    if len(items) == 1 and isinstance(items[0], Ref):
+        # "What is their sum?", of readings that were taken last.
+        ids = [id for id in t.b.recent.ids if id in t.b.last_group and t.b.kind(id) == NUMBER]
+    elif len(items) == 1 and isinstance(items[0], Described) and items[0].plural:
         ids = t.aside(lambda: measured(t, items[0]))
     else:
         ids = [id for item in items for id in t.aside(lambda item=item: measured(t, item) if item is not None else [])]  # type: ignore[misc]

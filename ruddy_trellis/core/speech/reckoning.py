@@ -14,7 +14,7 @@ from .things import Things
 _RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*(?:[-+*/×÷·−:^]\s*[\w(|√∠]|[²³])[^,;?“”{}]*")
 _STATED = re.compile(r"[^,;?“”{}=<>≤≥]+(?:[=≤≥]|[<>]=?)[^,;?“”{}<>≤≥]+")
 _CHAIN = re.compile(r"[A-Z]{2}(?:\s*=\s*[A-Z]{2}){2,}")
-_REASONED = re.compile(r"[-+*/×÷·−²³√(]")
+_REASONED = re.compile(r"[-+*/×÷·−²³√(]|\d\s*(?:∠|angle\b|[A-Z]{2}\b)")
 
 
 def reckon(t: Things, text: str) -> bool:

@@ -15,7 +15,7 @@ from .crossings import where_they_meet
 from .nodes import Amount, Described, Many, Named, Node, Ref, Where
 from .nouns import makes
 from .refusals import Final, Stray
-from .spans import distance_between, distant_from, enclosing
+from .spans import distance_between, distant_from, enclosing, spans_of
 from .tables import words
 from .things import Things
 
@@ -23,6 +23,10 @@ from .things import Things
 _LINES = words("line segment side ray chord")
 #: Where a new point goes on a path on which others lie: shares of a segment, degrees on a circle.
 _SHARES, _DEGREES = (0.38, 0.71, 0.17, 0.86, 0.55), (57.0, 148.0, 301.0, 229.0, 12.0, 98.0, 187.0, 262.0)
+
+
+#: What points can slide on.
+_PATHS = frozenset((*STRAIGHTS, CIRCLE, ARC, CONIC, POLYGON, "locus"))
 
 
 @makes(
@@ -103,7 +107,8 @@ def points(t: Things, node: Described) -> list[str]:
     ):
         return _on_new_path(t, node, path_node, count)
     if count > 1 and isinstance(path_node, Ref) and len(node.roles) == 1:
-        found = t.aside(lambda: t.all_of(path_node))
+        # Of what was spoken of, what can carry points: "O is the centre of a circle. A and B are points on it."
+        found = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in _PATHS][-1:] or t.aside(lambda: t.all_of(path_node))
         if len(found) != 1:
             raise Refusal("On which one thing are they?")
         return [t.make("point_on", path=(found[0],), place=free_place_on(t, (found[0],))) for _ in range(count)]
@@ -116,7 +121,20 @@ def points(t: Things, node: Described) -> list[str]:
             )
         (role, _) = node.roles[0]
         return [point for item in path_node.items for point in _one_point(t, replace(node, roles=((role, item),)))]
+    if isinstance(path_node, Described) and path_node.plural and not path_node.names and len(node.roles) == 1:
+        return _on_each(t, path_node, count if node.plural or count > 1 else 0)
     return [point for _ in range(count) for point in _one_point(t, node)]
+
+
+def _on_each(t: Things, paths: Described, count: int) -> list[str]:
+    """A point on each of several lines, sides or circles. Raises Refusal where another number of points is said."""
+    if paths.head == "side":
+        found = t.aside(lambda: spans_of(t, paths))
+    else:
+        found = [(id,) for id in t.aside(lambda: t.all_of(replace(paths, kind=paths.kind or "all")))]
+    if count not in (0, len(found)):
+        raise Final(f"There are {count} points and {len(found)} things that they are on. Say which lies on which.")
+    return [t.make("point_on", path=path, place=free_place_on(t, path)) for path in found]
 
 
 def _on_new_path(t: Things, node: Described, path: Described, count: int) -> list[str]:

@@ -91,8 +91,10 @@ _SETTING = re.compile(rf"[Ii]n (?:the |an? |any )?((?:(?:{OF_A_SORT}) )*(?:{POLY
 
 
 _AND = Token("and", "and", WORD, 0, 0)
+#: What is told where something is told of a new figure that it has not.
+CANNOT_HOLD = "A new figure cannot be drawn so that this holds. Say how it is made, or ask whether it is so."
 #: From how far off a claim fails.
-_FAILS = 1e-6
+FAILS = 1e-6
 #: With what a fact of a shape begins: "AB = 5", "angle A = 50".
 _FACT = re.compile(r"(?:[A-Z]{2}\s*=|(?:the )?angle\b|∠|<)", re.IGNORECASE)
 
@@ -178,7 +180,7 @@ class Sentence:
         mark, made = self.b.mark(), len(self.b.ahead)
         self.carry_out(text)
         values = [self.b.ahead.value(step.id) for step in self.b.ahead.steps[made:] if step.makes == CLAIM]
-        if values and all(value is not None and value[2] <= _FAILS for value in values):
+        if values and all(value is not None and value[2] <= FAILS for value in values):
             return True
         self.b.back_to(mark)
         return False
@@ -194,9 +196,9 @@ class Sentence:
         """Raise Final where what was told of a figure that is new is no more than a claim that fails: so it has to be made otherwise."""
         ids = [step.id for step in self.b.ahead.steps if step.id not in self.b.board and CATALOGUE[step.does].makes == CLAIM]
         if any(CATALOGUE[new.does].makes == CLAIM for new in self.b.new[made:]) and any(
-            (value := self.b.ahead.value(id)) is not None and value[2] > _FAILS for id in ids
+            (value := self.b.ahead.value(id)) is not None and value[2] > FAILS for id in ids
         ):
-            raise Final("A new figure cannot be drawn so that this holds. Say how it is made, or ask whether it is so.")
+            raise Final(CANNOT_HOLD)
 
     def _supposed(self, text: str) -> bool:
         """Take what is told of a figure that was just drawn for supposed, where it is no more than a claim and nobody asks for a proof."""

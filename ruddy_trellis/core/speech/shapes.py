@@ -21,6 +21,8 @@ from .things import Things
 from .third_corners import fresh_names
 from .tokens import POINT_NAME
 
+#: What says of a pentagon and the like that its corners are free.
+_NOT_REGULAR = words("irregular general arbitrary convex")
 #: Shapes that any corners make.
 _OF_CORNERS = words("triangle quadrilateral polygon").union(NAMED_BY_SIDES)
 
@@ -31,7 +33,7 @@ _OF_CORNERS = words("triangle quadrilateral polygon").union(NAMED_BY_SIDES)
     "same_side_as side_with opposite height length right_at corner_at "
     "between centre diagonals hypotenuse area perimeter about",
     words="medial orthic pedal equilateral isosceles right-angled regular cyclic inscribe external internal obtuse acute scalene "
-    "convex as-base",
+    "convex irregular as-base",
 )  # fmt: skip
 def shapes(t: Things, node: Described) -> list[str]:
     """Shapes of all sorts, with what is said of them besides."""
@@ -47,6 +49,9 @@ def _shapes(t: Things, node: Described) -> list[str]:
     if (node.count or 1) > 1 and not node.names and not node.roles:
         return [id for _ in range(how_many(node)) for id in _shapes(t, replace(node, count=None, plural=False))]
     _check_sorts(node)
+    if node.head in NAMED_BY_SIDES and set(node.adjectives) & _NOT_REGULAR and not node.names and not node.roles and not t.names:
+        corners = fresh_names(t.b, NAMED_BY_SIDES[node.head])
+        return [t.b.polygon(t.aside(lambda: t.b.points(corners)))]
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
         plain = replace(node, roles=tuple((role, part) for role, part in node.roles if part is not on))

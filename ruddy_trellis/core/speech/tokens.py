@@ -262,7 +262,12 @@ def _words_joined(found: list[Token]) -> list[Token]:
         for parts, one in ways.get(token.text.lower().replace("’", "'"), ()) if token.kind in (WORD, UNKNOWN) else ():
             said = found[place : place + len(parts)]
             if len(said) == len(parts) and all(a.text.lower() == b for a, b in zip(said, parts)):
-                plural = said[-1].plural or said[0].plural or _SEVERAL.search(parts[-1]) is not None or one[-1] in ("sides", "corners")
+                plural = (
+                    said[-1].plural
+                    or said[0].plural
+                    or _SEVERAL.search(parts[-1]) is not None
+                    or one[-1] in ("sides", "corners", "lines", "circles")
+                )
                 words = [english_synonyms.SAME.get(word, word) for word in one]
                 for number, word in enumerate(words):
                     kind = SIGN if not word[0].isalpha() else WORD

@@ -81,6 +81,11 @@ def bisectors(t: Things, node: Described) -> list[str]:
     ):
         corners = t.aside(lambda: t.triangle(of))
         return [_bisector(t, (corners[i - 1], corners[i], corners[(i + 1) % 3]), outer) for i in range(3)]
+    if isinstance(of, Described) and of.head == "line" and of.plural and not of.names and node.plural:
+        lines = t.aside(lambda: t.all_of(of))
+        if len(lines) != 2:
+            raise Refusal("The bisectors of which two lines?")
+        return t.b.make_all("bisectors", {"a": (lines[0],), "b": (lines[1],)})
     between = of.role("between") if isinstance(of, Described) and of.head == "angle" and not of.names else None
     pair = between if isinstance(between, Many) else of if isinstance(of, Many) and len(of.items) == 2 else None
     if pair is not None and all(_is_line(t, item) for item in pair.items):
