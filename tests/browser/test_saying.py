@@ -192,3 +192,18 @@ class SayingTest(BrowserTest):
         self.assertGreater(page.evaluate("window.line.view")[2], 400)
         b.reload()
         self.assertEqual(page.evaluate("window.line.view"), before, "what was shown is not kept")
+
+    def test_what_is_a_speck_on_an_empty_board_is_shown_large_and_beside_others_it_is_told(self):
+        page, b = self.page, BoardPage(self.page, self.server.address).start("In centimetres")
+        left, low, right, high = page.evaluate("window.line.view")
+        b.say("draw a triangle ABC with sides 5 cm, 6 cm and 7 cm")
+        seen = page.evaluate("window.line.view")
+        self.assertLess(seen[3] - seen[1], 0.5, "a few centimetres on a board of metres")
+        b.reload()
+        self.assertEqual(page.evaluate("window.line.view"), [left, low, right, high])
+        b.say("D = (0, 0)", "E = (3, 1)", "draw a circle with centre D and radius 2 cm")
+        self.assertEqual(page.evaluate("window.line.view"), [left, low, right, high])
+        expect(page.locator("#toast")).to_contain_text("That is small here: 0.04 m across.")
+        page.locator("#toast").get_by_text("Show it").click()
+        b.settle()
+        self.assertLess(page.evaluate("window.line.view")[3], 0.5)

@@ -3,6 +3,8 @@ import { reachOf } from "../drawing/drawing.js";
 
 /** How much more of the plane is shown for what somebody has just made, at most; and of what all has to be seen. */
 const GROWS_BY = 3;
+/** A smaller part of what is seen than this is a speck. */
+const SPECK = 1 / 40;
 const SEEN_WHOLE = new Set(["point", "segment", "vector", "polygon", "sector", "arc"]);
 
 /** Show the whole figure, clear of what lies over the board. */
@@ -19,8 +21,12 @@ export function fitFigure(view) {
   view.viewChanged();
 }
 
+/** How much of what is seen a reach takes, across or up. */
+const partOf = (seen, reach) => Math.max((reach[2] - reach[0]) / (seen[2] - seen[0]), (reach[3] - reach[1]) / (seen[3] - seen[1]));
+
 /**
- * Somebody has made things and may not see them: a little more of the plane is shown, up to three times as much, and is not kept.
+ * Somebody has made things and may not see them: a little more of the plane is shown, up to three times as much, and is not kept; and
+ * what is a speck ("AB = 5 cm", where a board is of some metres) is shown by itself where nothing else is there.
  * Gives what is to be said of what is further out, and what shows it; null where all of it is seen.
  */
 export function showMade(view, ids) {
@@ -28,6 +34,9 @@ export function showMade(view, ids) {
   const seen = port.view();
   const apart = ([left, low, right, high]) => left > seen[2] || right < seen[0] || low > seen[3] || high < seen[1];
   const made = ids.map((id) => drawing.things.get(id)).filter((item) => item && drawing.visible(item));
+  const all = reachOf(made);
+  const part = all ? partOf(seen, all) : 0;
+  if (part && part < SPECK) return showSpeck(view, all);
   // Of what is large a part is enough.
   const reach = reachOf(made.filter((item) => SEEN_WHOLE.has(item.kind) || apart(reachOf([item]) ?? seen)));
   if (!reach) return null;
@@ -45,6 +54,23 @@ export function showMade(view, ids) {
     return { words: `That reaches ${Number(far.toPrecision(2))} ${state.unit || "units"} beyond what is seen.`, show: () => show(true) };
   }
   show(false);
+  return null;
+}
+
+/** Show what is very small, or say how small it is and what shows it, where what is there besides would be lost. */
+function showSpeck(view, reach) {
+  const { drawing, port, state } = view;
+  const size = Math.max(reach[2] - reach[0], reach[3] - reach[1]);
+  const show = () => {
+    port.show(reach.map((end, place) => end + (place < 2 ? -size / 2 : size / 2)));
+    view.redraw();
+    view.tellView(false);
+  };
+  const whole = reachOf(drawing.order.filter((item) => drawing.visible(item))) ?? reach;
+  if (partOf(port.view(), whole) >= SPECK) {
+    return { words: `That is small here: ${Number(size.toPrecision(2))} ${state.unit || "units"} across.`, show };
+  }
+  show();
   return null;
 }
 
