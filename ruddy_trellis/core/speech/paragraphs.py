@@ -25,6 +25,8 @@ from .told_facts import as_fact, is_told, joined_with, names_in
 
 #: How many sentences a paragraph has at most, and letters in all.
 MOST, _LONGEST = 60, 8_000
+#: How many sentences of a paragraph are read once more, in all, to see to which of them another one belongs; and to how many it may.
+_AGAIN, _EARLIER = 60, 3
 _END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
 #: After these a full stop ends no sentence: short forms, and the number of a sentence ("3. Draw …"), which stands by itself; a number at
 #: the end ("with side 6.") is none.
@@ -110,12 +112,13 @@ def paragraph(text: str, board: Board, selected: Sequence[str] = ()) -> Paragrap
     pieces = sentences_of(text)
     if len(pieces) > MOST or len(text) > _LONGEST:
         raise Refusal(f"A paragraph has at most {MOST} sentences and {_LONGEST:,} letters here.")
-    reading = _Reading(board, text, selected)
+    reading, again = _Reading(board, text, selected), _AGAIN
     for number, piece in enumerate(pieces):
         mark = len(reading.building.ahead)
         reading.go_on(piece)
-        if is_told(piece) and reading.is_not_so(mark):
-            reading = _told_with_another(reading, number) or reading
+        if again > 0 and is_told(piece) and reading.is_not_so(mark):
+            told, again = _told_with_another(reading, number, again)
+            reading = told or reading
     lines, building = reading.lines, reading.building
     adding = [Add(steps=building.new)] if building.new else []
     edit: Add | Together | None = adding[0] if adding and not building.acts else None
@@ -166,25 +169,34 @@ def holds(ahead: Board, claims: Sequence[Step]) -> bool:
     return all((value := ahead.value(step.id)) is not None and value[2] <= FAILS for step in claims)
 
 
-def _told_with_another(reading: _Reading, number: int) -> _Reading | None:
+def _told_with_another(reading: _Reading, number: int, again: int) -> tuple[_Reading | None, int]:
     """The same sentences, where what the last of them tells is taken to the one that drew what it tells of: "ABC is a triangle. AB = 5 cm."
-    None where that cannot be done so that it holds."""
+    None where that cannot be done so that it holds.
+
+    Args:
+        again: how many sentences may be read once more for it.
+
+    Returns:
+        The reading, and how many may be read once more after it.
+    """
     fact = as_fact(reading.texts[number])
-    for earlier in [place for place in reversed(range(number)) if reading.texts[place] and names_in(reading.texts[place]) & names_in(fact)][
-        :3
-    ]:
+    earlier_ones = [place for place in reversed(range(number)) if reading.texts[place] and names_in(reading.texts[place]) & names_in(fact)]
+    for earlier in earlier_ones[:_EARLIER]:
         for joined in joined_with(reading.texts[earlier], fact):
             other = _Reading(reading.board, reading.whole, reading.selected)
             for place in range(number):
+                again -= 1
                 is_it = place == earlier
                 other.go_on(joined if is_it else reading.texts[place], reading.shown[place], reading.lines[place].remark)
-                if other.lines[-1].problem and (is_it or not reading.lines[place].problem):
+                if again < 0 or (other.lines[-1].problem and (is_it or not reading.lines[place].problem)):
                     break
             else:
                 if _is_so(other, fact):
                     other.go_on("", reading.shown[number], f"Taken with “{reading.shown[earlier].rstrip('. ')}”.")
-                    return other
-    return None
+                    return other, again
+            if again < 0:
+                return None, again
+    return None, again
 
 
 def _is_so(reading: _Reading, fact: str) -> bool:

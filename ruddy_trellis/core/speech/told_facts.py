@@ -51,7 +51,7 @@ def joined_with(text: str, fact: str) -> Iterator[str]:
     """The ways to say a fact together with the sentence that it belongs to."""
     text = text.strip(" .;!")
     sized = _SIZED.fullmatch(fact)
-    if sized is not None and re.search(rf"\b{sized[1]}\b", text):
+    if sized is not None and re.search(rf"\b(?:segment|line|side|chord|vector) {sized[1]}\b", text):
         yield f"{text} of length {sized[2]}"
     if sized is not None and (of := _CENTRED.search(text)) is not None and (of[1] or of[2]) in sized[1]:
         yield _CIRCLE.sub(f"circle of radius {sized[2]}", text, count=1)  # "OA = 5", where A is on it
