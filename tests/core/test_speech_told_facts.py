@@ -25,6 +25,11 @@ _TOLD = (
     ("A, B and C are points on a circle with centre O. Angle AOB is 100°. Find angle ACB.", "same(ang(A,O,B),100) and reading(ang(A,C,B))"),
     ("Draw a segment AB. AB = 7 cm.", "same(d(A,B),7)"),
     ("ABC is a triangle. D is a point on BC. BD = 2.", "same(d(B,D),2) and inline(B,C,D)"),
+    ("ABC is a triangle. D is a point on BC. Angle BAD = 20°.", "same(ang(B,A,D),20) and inline(B,C,D)"),
+    (
+        "AB is a diameter of a circle, and C and D are points on the circle. Angle CAB = 25°. Find angle CDB.",
+        "same(ang(C,A,B),25) and on_circle3(D,A,B,C) and reading(ang(C,D,B))",
+    ),
 )
 
 
@@ -46,10 +51,19 @@ class ToldFactsTest(unittest.TestCase):
             ("empty", "ABC is a triangle. Then AB = AC."),
             ("empty", "ABC is a triangle. Is AB = AC?"),
             ("tri", "Draw the median from A. AB = AC."),
-            ("empty", "ABC is an equilateral triangle of side 4. AB = 5."),
         ):
             seen = said_on(BOARDS[board]().board, text)
             self.assertEqual(judged(seen, "claim(False)"), MEANT, text)
+
+    def test_what_new_things_cannot_have_is_not_taken_for_a_claim(self):
+        for text in (
+            "ABC is an equilateral triangle of side 4. AB = 5.",
+            "Draw a square ABCD. Angle A is 80°.",
+            "A and B are points. AB = AB + 1.",
+        ):
+            *_, last = paragraph(text, BOARDS["empty"]().board).lines
+            self.assertTrue(last.problem, text)
+            self.assertEqual(last.sentences, (), text)
 
     def test_any_triangle_by_three_facts(self):
         """Three sides, two sides and the angle between them, or a side and its angles: told in any order, it has them."""
@@ -121,6 +135,10 @@ class AskedTest(unittest.TestCase):
             ("three", "the difference of the vectors AB and AC", "vector(A,A+B-C)"),
             ("three", "the sum of the vectors AB, BC and CB", "vector(A,B)"),
             ("tri", "let P be a point on the same side of AB as C", "!side(P,A,B)*side(C,A,B) > 0"),
+            ("circ", "a line through P meets the circle at X and Y", "inline(P,X,Y) and on(X,'k') and on(Y,'k')"),
+            ("circ", "produce PO to meet the circle at D", "between(P,D,O) and on(D,'k')"),
+            ("tri", "draw the bisectors of the three angles", "any_straight(lambda p,q: inline(p,q,A) and inline(p,q,incen(A,B,C)))"),
+            ("empty", "triangle ABC with altitude AD", "D == foot(A,B,C)"),
             ("tri", "trisect angle A", "any_straight(lambda p,q: inline(p,q,A) and same(ang_lines(p,q,A,B),ang(B,A,C)/3))"),
             ("tri", "measure the distances from A to the midpoints of the sides", "reading(d(A,mid(B,C))) and reading(d(A,B)/2)"),
         ):  # fmt: skip

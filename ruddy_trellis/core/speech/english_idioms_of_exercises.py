@@ -27,6 +27,55 @@ def _each_of_one(found: re.Match[str]) -> str:
 
 #: Ways of writing in exercises, by how they are read.
 OF_EXERCISES: Idioms = (
+    (r"(?i)^(?-i:([A-Z]{2})) is another (altitude|median|diameter|chord|radius|angle bisector)(?=[ .!]*$)", r"draw the \2 \1"),
+    (
+        r"(?i)^(?-i:([A-Z]{2})) is (?:an|the|a) (altitude|median|angle bisector) (?:of|in) (?:a |the |an )?triangle "
+        r"(?-i:([A-Z]{3}))(?=[ .!]*$)",
+        r"draw the triangle \3 and draw the \2 \1",
+    ),
+    (
+        r"(?i)^(?-i:([A-Z]{2})) (?:is |when )?(?:produced|extended) (?:meets|cuts|crosses) (.+?) (at|in) "
+        r"(?=(?-i:[A-Z])(?![A-Za-z]))",
+        r"line \1 meets \2 \3 ",
+    ),
+    (
+        r"(?i)^on (?:side |the side |line )?(?-i:([A-Z]{2})),? (?:mark|take|choose|put|place|plot) (?:a |the )?(?:point "
+        r")?(?-i:([A-Z])),? (?:at )?(\d\S*(?: ?[cm]?m)?) from (?-i:([A-Z]))(?=[ .!]*$)",
+        r"let \2 be a point on \1 with \4\2 = \3",
+    ),
+    (
+        r"(?i)^let (?-i:([A-Z])) be the cent(?:re|er) and (?-i:([A-Z]{2})) (?:be )?a (diameter|chord|radius) of (?:a|the) "
+        r"circle(?=[ .!]*$)",
+        r"draw a circle with centre \1 and let \2 be a \3 of it",
+    ),
+    (
+        r"(?i)^(let (?-i:[A-Z]{3,4}) be an? [a-z -]+?),? and (?-i:([A-Z])) a point (?=(?:on|in|inside|outside|of) )",
+        r"\1 and let \2 be a point ",
+    ),
+    (
+        r"(?i)^let (?-i:([A-Z])) be (?:a|the) point (?:such|so) that (?:the )?(?:triangle )?(?-i:([A-Z])([A-Z])\1) is an "
+        r"equilateral triangle(?: (inside|outside)(?: the \w+| it| (?-i:[A-Z]{3,}))?)?"
+        r"(?=[ .!]*$)",
+        lambda found: (
+            f"draw the equilateral triangle {found[2]}{found[3]}{found[1]} "
+            f"{'internally ' if found[4] == 'inside' else 'externally ' if found[4] else ''}on {found[2]}{found[3]}"
+        ),
+    ),
+    (
+        r"(?i)^(?:the )?sides (?-i:([A-Z]{2}) and ([A-Z]{2})) of (?:a |the |an )?(quadrilateral|triangle|trapezium) "
+        r"(?-i:([A-Z]{3,4})) are (?:equal|of equal length|the same length)(?=[ .!]*$)",
+        r"draw the \3 \4 with \1 = \2",
+    ),
+    (
+        r"(?i)^an? line through (?-i:([A-Z])) (meets|cuts|crosses|intersects) (.+?) (at|in) (?-i:([A-Z]) and ([A-Z])),? (?:and "
+        r")?another(?: line)?(?: (?:meets|cuts|crosses) it)? (?:at|in) (?-i:([A-Z]) and ([A-Z]))(?=[ .!]*$)",
+        r"a line through \1 \2 \3 \4 \5 and \6 and another line through \1 \2 \3 \4 \7 and \8",
+    ),
+    (
+        r"(?i)^(?:a|the) (chord|side|diameter) (?-i:([A-Z]{2})) of (a circle.*?|the circle|(?-i:[a-z])) is (?:produced|extended) (?=to\b)",
+        r"let \2 be a \1 of \3 and produce \2 ",
+    ),
+    (r"(?i)^(?-i:([A-Z]{2})) is (?:produced|extended|prolonged) (?=to\b|beyond\b)", r"produce \1 "),
     (
         r"(?i)^(?:let )?(?-i:([A-Z])([A-Z])) (?:is|be) a chord of (?:a|the) circle,? (?:with )?cent(?:re|er) (?-i:([A-Z])),? "
         r"(?:with|such that|so that) "

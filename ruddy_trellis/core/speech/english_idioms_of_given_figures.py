@@ -33,6 +33,11 @@ def _of_corner(found: re.Match[str]) -> str:
 #: Ways of giving a figure, by how they are read.
 OF_GIVEN_FIGURES: Idioms = (
     (
+        r"(?i)\b(triangle (?-i:[A-Z]{3})|(?-i:[A-Z]{3}) be an? (?:[a-z-]+ )?triangle) with (?:an? |the |its )?(altitude|median|"
+        r"angle bisector) (?-i:([A-Z]{2}))(?![A-Za-z])(?! ?=)(?! of length)",
+        r"\1 and draw the \2 \3",
+    ),
+    (
         r"(?i)^(?:the |a )?(?:triangle )?(?-i:([A-Z]{3})) is (?:an? )?(isosceles|equilateral|scalene|acute|obtuse)(?: "
         r"triangle)?,? (?:with|where|in which|"
         r"such that|and) (?=(?-i:[A-Z]{2}) ?=|angle |∠)",
@@ -61,7 +66,7 @@ OF_GIVEN_FIGURES: Idioms = (
     ),
     (
         rf"(?i)^(?:an? |the )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON}) (?-i:[A-Z]{{3,}})) has "
-        r"(?=(?-i:[A-Z]{2}) ?(?:=|∥|⊥|(?:is )?(?:parallel|perpendicular) to)|angle |sides? |vertices |corners )",
+        r"(?=(?-i:[A-Z]{2}) ?(?:=|∥|⊥|(?:is )?(?:parallel|perpendicular) to)|angle |sides? |diagonals |vertices |corners )",
         r"draw \1 with ",
     ),
     (

@@ -27,6 +27,11 @@ def _times(found: re.Match[str]) -> str:
 #: Ways of saying straight things, by how they are read.
 OF_LINES: Idioms = (
     (
+        r"(?i)^(?:draw |construct )?((?:a|another|any) line through (?-i:[A-Z])) (?:meeting|cutting|crossing|to meet|to cut|"
+        r"that meets|which meets|that cuts|which cuts) (the circle|it|(?-i:[a-z])) (at|in) (?=(?-i:[A-Z]) and (?-i:[A-Z])[ .!]*$)",
+        r"\1 meets \2 \3 ",
+    ),
+    (
         r"(?i)\blines through (?:the|all) (?:vertices|corners)(?: of the triangle)? (?:which are |that are )?parallel to the "
         r"opposite sides\b",
         "parallels through the corners to the opposite sides",
@@ -392,6 +397,12 @@ OF_LINES: Idioms = (
     (
         r"(?i)^(through (?-i:[A-Z]) draw (?:the )?)lines (parallel|perpendicular) to (\S+) and (?:to )?(\S+?)(?=[ .!]*$)",
         r"\1\2 to \3 and \1\2 to \4",
+    ),
+    # Beyond its second end, which is supposed.
+    (
+        r"\b(meets?|cuts?|crosses|cross|meeting|cutting|crossing) ([A-Z])([A-Z]) (?:produced|extended|prolonged) (at|in) (?:the point )?"
+        r"([A-Z])(?=[ .!]*$)",
+        r"\1 line \2\3 \4 \5 and let \3 be between \2 and \5",
     ),
     (r"\b(meets?|cuts?|crosses|cross|meeting|cutting|crossing) ([A-Z]{2}) (?:produced|extended|prolonged)\b", r"\1 line \2"),
     (r"(?i)\binternal (?=(?:angle )?bisectors?\b)", ""),

@@ -37,6 +37,7 @@ _TOLD = re.compile(r"([a-z]) is ((?:at|more|less|within|nearer|inside|outside|on
 #: Idioms that the sentences of the catalogue would take otherwise.
 _FIRST = tuple(Idiom(form, read) for form, read in OF_TWO_POINTS)
 _WHERE_IT = re.compile(r"(?i)(?<=\w )where (?:it|you|one|they|we|i) (?:is|are|am|lies?)\b")
+_AND_DRAW = re.compile(r"\band (?:then )?(?:draw|let|mark|construct|join)\b", re.IGNORECASE)
 _CORNERS = re.compile(r"(?:[A-Z][′']*){3,}")
 _QUOTED = re.compile(r"[\"“„].+[\"”“]")
 
@@ -90,15 +91,13 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
     Sentence(building, selected).carry_out(text)
     if not building.new and not building.acts and not building.there:
         raise Refusal("That changes nothing.")
-    if (
-        building.new
-        and not building.acts
-        and not is_of_kind(plain(text), [CATALOGUE[new.does].makes for new in building.new if not new.hidden])
-    ):
+    here = [building.kind(id) for id in building.recent.now if id in building.ahead]
+    made = [CATALOGUE[new.does].makes for new in building.new if not new.hidden]
+    # Of what is drawn first it may be that it is there: "draw the triangle ABC and draw its altitudes".
+    if building.new and not building.acts and not is_of_kind(plain(text), [*made, *(here if _AND_DRAW.search(plain(text)) else ())]):
         raise Refusal("What that makes is no such thing as was asked for.")
     if _WHERE_IT.search(plain(text)) and any(CATALOGUE[new.does].makes == CLAIM for new in building.new):
         raise Refusal("Where what is? Say it of the thing itself: the point equidistant from A, B and C.")
-    here = [building.kind(id) for id in building.recent.now if id in building.ahead]
     if building.new and not is_measured(plain(text), [*(CATALOGUE[new.does].makes for new in building.new), *here]):
         raise Refusal("Nothing of that is measured by itself. Say what of it, such as a length, an angle or an area.")
     return Heard(tuple(building.new), tuple(building.acts), tuple(dict.fromkeys(building.guesses)), tuple(building.there))

@@ -135,6 +135,11 @@ def _made(b: Building, mark: Mark) -> tuple[Any, Any]:
     return new, tuple(act.model_dump_json() for act in b.acts[mark.acts :])
 
 
+def _all_angles(part: Described) -> Described:
+    """The angles of a shape that is not named, as a phrase."""
+    return Described("angle", plural=True, kind=part.kind, count=part.count)
+
+
 def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node) -> bool:
     """Whether a part names only what the thing is made from in any case, and is one that says to what a thing belongs."""
     if isinstance(part, Described) and part.head == "fact":
@@ -155,6 +160,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return True  # which of two arcs is meant, which its makers see to
     if owner.head == "diameter" and role in _OF_WHICH and isinstance(part, Described) and part.head == "circle" and part.kind == "new":
         return True  # where none is there, one is made
+    if owner.head in ("bisector", "angle-bisector") and owner.plural and isinstance(part, Described) and part == _all_angles(part):
+        return True  # "the bisectors of the angles": those that are meant without saying so
     if role == "off":
         return True  # no new point is upon anything
     if role in _WHERE and not isinstance(part, Amount):

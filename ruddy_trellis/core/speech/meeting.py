@@ -8,8 +8,9 @@ from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
 from .clauses import Bound
 from .crossings import where_they_meet
+from .lines_between import straight_between
 from .nodes import Described, Many, Named, Node, Ref, Where
-from .riding import is_on
+from .riding import free_place_on, is_on
 from .spans import centre_of, spans_of, with_facing_side
 from .things import Things
 from .verbs import points_in, verb
@@ -94,11 +95,37 @@ def meets(t: Things, bound: Bound) -> None:
             t.names = [name]
             where_they_meet(t, Where(one, item, again))
         return
+    if len(names) == 2 and not again and _is_secant(t, one, other, names):
+        return
     found = where_they_meet(t, Where(one, other, again))
     if t.names:
         t.names = []
         raise Refusal("They do not meet so often.")
     t.b.recent.note(found)
+
+
+def _is_secant(t: Things, one: Node | None, other: Node | None, names: list[str]) -> bool:
+    """Where a new line through a point is said to meet a circle in two new points: it goes through one of them, which slides on the
+    circle, so that it meets it wherever it is dragged to. Returns whether that was said, and done."""
+    b = t.b
+    through = one.role("through", "from") if isinstance(one, Described) else None
+    if not isinstance(one, Described) or through is None or other is None or one.kind != "new" or one.plural or one.names:
+        return False
+    if one.head not in ("line", "secant") or len(one.roles) != 1 or one.adjectives not in ((), ("other",)) or any(map(b.has, names)):
+        return False
+    mark, waiting = b.mark(), t.names
+    start = t.aside(lambda: t.point(through))
+    circle = t.aside(lambda: t.all_of(other))
+    if len(circle) != 1 or b.kind(circle[0]) != CIRCLE or is_on(t, start, (circle[0],)):
+        b.back_to(mark)
+        return False
+    t.names = []
+    near = b.make("point_on", {"path": (circle[0],), "place": free_place_on(t, (circle[0],))}, names[0])
+    line = straight_between(t, "line", (start, near))
+    b.make("other_intersection", {"a": (line,), "b": (circle[0],), "known": (near,)}, names[1])
+    b.recent.note([line])
+    t.names = waiting[len(names) :]
+    return True
 
 
 def _cuts_two(t: Things, other: Node, names: list[str]) -> bool:

@@ -13,7 +13,7 @@ from ..edits.saying import said
 from ..kinds import CLAIM, NUMBER, POINT
 from ..language.printing import sentence
 from ..refusal import Refusal
-from .building import Building
+from .building import Building, Mark
 from .english_remarks import IS_FOR_READERS, is_remark
 from .hearing import canonical_in, first_read
 from .in_tongue import said_in_tongue
@@ -114,10 +114,12 @@ def paragraph(text: str, board: Board, selected: Sequence[str] = ()) -> Paragrap
         raise Refusal(f"A paragraph has at most {MOST} sentences and {_LONGEST:,} letters here.")
     reading, again = _Reading(board, text, selected), _AGAIN
     for number, piece in enumerate(pieces):
-        mark = len(reading.building.ahead)
+        mark = reading.building.mark()
         reading.go_on(piece)
-        if again > 0 and is_told(piece) and reading.is_not_so(mark):
-            told, again = _told_with_another(reading, number, again)
+        if is_told(piece) and reading.is_not_so(mark.steps):
+            told, again = _told_with_another(reading, number, again) if again > 0 else (None, again)
+            if told is None:
+                reading.take_back(mark)
             reading = told or reading
     lines, building = reading.lines, reading.building
     adding = [Add(steps=building.new)] if building.new else []
@@ -152,6 +154,11 @@ class _Reading:
         self.shown.append(shown or text)
         line = _line(text, self.building, self.selected) if text else Line("", remark=remark)
         self.lines.append(replace(line, text=self.shown[-1]))
+
+    def take_back(self, mark: Mark) -> None:
+        """Take the last sentence for one that was not read: what it tells of new things is not so."""
+        self.building.back_to(mark)
+        self.lines[-1] = Line(self.lines[-1].text, problem=CANNOT_HOLD)
 
     def is_not_so(self, mark: int) -> bool:
         """Whether the last sentence tells of new things what is not so as they are drawn: it made claims alone, of which one fails, or was

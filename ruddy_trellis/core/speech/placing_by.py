@@ -2,22 +2,25 @@
 
 from __future__ import annotations
 
+import math
 from typing import Any
 
-from ..kinds import CIRCLE, POINT, SPANS
+from ..kinds import CIRCLE, POINT, SPANS, STRAIGHTS
 from ..language.expression import Formula
 from ..refusal import Refusal
-from .amounts import length_said, number_said, plain_number_said
+from .amounts import angle_said, length_said, number_said, plain_number_said
 from .clauses import Bound
 from .crossings import crossing_of
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .orders import suppose_facts
 from .points import divided
 from .riding import SUPPOSED_OF, free_place_on, mark_on, wish
-from .spans import centre_of
+from .spans import centre_of, crossings_now
 from .things import Things
 from .verbs import none_there, points_in, verb
 
+#: How near two places are, as a part of a size, and two angles in degrees, to be the same.
+_SAME_PLACE = 1e-6
 #: Into how many parts an angle is divided at most.
 _MOST_PARTS = 12
 
@@ -195,6 +198,8 @@ def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> 
     if kind != "equal":
         raise Refusal("Say how far it is, such as AP = 2.")
     one, other = fact.names
+    if (line := _arm_of_fact(t, one, other, name, path)) is not None:
+        return line
     for part, size in ((one, other), (other, one)):
         if isinstance(part, Named) and name in part.points and len(part.points) == 2:
             known = next(point for point in part.points if point != name)
@@ -216,6 +221,40 @@ def _curve_of_fact(t: Things, fact: Described, name: str, path: Node | None) -> 
                     return True
             return (b.make("circle_radius", {"centre": (start,), "radius": t.aside(lambda size=size: length_said(t, size))}, hidden=True),)  # type: ignore[misc]
     raise Refusal(f"That says nothing of {name}.")
+
+
+def _arm_of_fact(t: Things, angle: Node, size: Node, name: str, path: Node | None) -> tuple[str, ...] | None:
+    """The line on which a point lies that ends an arm of an angle of a size: "angle CAB = 25°"; on that side on which it meets what the
+    point is on besides. None where no such thing is said."""
+    b = t.b
+    named = angle.names[0] if isinstance(angle, Described) and angle.head == "angle" and len(angle.names) == 1 else None
+    if not isinstance(named, Named) or len(named.points) != 3 or not isinstance(size, Amount) or name not in named.points[::2]:
+        return None
+    arm, corner = named.points[2 if named.points[0] == name else 0], named.points[1]
+    ends = b.points((corner, arm))
+    degrees = t.aside(lambda: angle_said(t, size))
+    ways = (degrees, -degrees) if isinstance(degrees, (int, float)) else (degrees,)
+    for way in ways:
+        mark = b.mark()
+        line = (b.make("at_angle", {"point": ends[:1], "angle": way, "base": ends}, hidden=True),)
+        if path is None or way == ways[-1] or _meets_on_arm(t, line, t.path(path), ends, degrees):
+            return line
+        b.back_to(mark)
+    return None
+
+
+def _meets_on_arm(t: Things, line: tuple[str, ...], path: tuple[str, ...], ends: tuple[str, ...], degrees: float) -> bool:
+    """Whether a line meets a path now where the angle with an arm has its size, and not its supplement."""
+    corner, arm = (complex(*t.b.ahead.value(id)[:2]) for id in ends)
+    is_straight = len(path) == 2 or t.b.kind(path[0]) in STRAIGHTS
+    found = [t.b.would_be("intersection", {"a": line, "b": path})] if is_straight else [place for _, place in crossings_now(t, line, path)]
+    for place in (place for place in found if place is not None):
+        way = complex(*place[:2]) - corner
+        if abs(way) > _SAME_PLACE * abs(arm - corner):
+            turned = way * (arm - corner).conjugate()
+            if abs(abs(math.degrees(math.atan2(turned.imag, turned.real))) - degrees) < _SAME_PLACE:
+                return True
+    return False
 
 
 def _beyond_midpoint(t: Things, fact: Described, name: str) -> bool:

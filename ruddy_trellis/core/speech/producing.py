@@ -2,16 +2,18 @@
 
 from __future__ import annotations
 
+import math
 from typing import Any
 
-from ..kinds import POINT
+from ..kinds import CIRCLE, POINT
 from ..refusal import Refusal
 from .amounts import length_said
 from .clauses import Bound
 from .crossings import where_they_meet
 from .lines_between import straight_between
 from .nodes import Described, Many, Named, Node, Where
-from .riding import beyond_ray
+from .riding import beyond_ray, is_on
+from .spans import best_crossing
 from .things import Things
 from .verbs import none_there, points_in, verb
 
@@ -38,7 +40,9 @@ def produce(t: Things, bound: Bound) -> None:
     if other is not None and "v" not in bound and "meets" in bound.get("words", ()):
         line = b.make("line", {"from": span[:1], "to": span[1:]}, hidden=True)
         t.names = names
-        ways = where_they_meet(t, Where(Named(b.ahead.name(line)), other, "again" in bound.get("words", ())))
+        ways = _beyond_on_circle(t, span, line, other) or where_they_meet(
+            t, Where(Named(b.ahead.name(line)), other, "again" in bound.get("words", ()))
+        )
         t.names = []
         straight_between(t, "segment", (span[1], ways[0]))
         return
@@ -61,6 +65,22 @@ def produce(t: Things, bound: Bound) -> None:
         straight_between(t, "segment", (span[1], end))
         return
     b.make("line", {"from": span[:1], "to": span[1:]})
+
+
+def _beyond_on_circle(t: Things, span: tuple[str, ...], line: str, other: Node) -> list[str]:
+    """Where a segment that is produced meets a circle beyond its second end; none where an end of it is on the circle, of which the other
+    crossing is meant, or where that is no circle."""
+    b = t.b
+    path = t.aside(lambda: t.path(other))
+    if len(path) != 1 or b.kind(path[0]) != CIRCLE or any(is_on(t, end, path) for end in span):
+        return []
+    (x, y), (u, v) = (b.ahead.value(end)[:2] for end in span)
+
+    def worth(place: Any) -> float:
+        along = (place[0] - u) * (u - x) + (place[1] - v) * (v - y)
+        return -along if along > 0 else -math.inf  # the nearest one beyond
+
+    return [t.make("intersection", a=(line,), b=path, which=best_crossing(t, (line,), path, worth))]
 
 
 def _same_span(t: Things, size: Node, span: tuple[str, ...]) -> bool:

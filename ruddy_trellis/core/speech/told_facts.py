@@ -26,6 +26,7 @@ _NAME = re.compile(r"(?<![A-Za-z])[A-Z]{1,4}(?![A-Za-z])")
 
 _CENTRED = re.compile(r"\bcent(?:re|er) ([A-Z])\b|\b([A-Z]) is the cent(?:re|er) of (?:a|the) circle")
 _CIRCLE = re.compile(r"\bcircle\b(?! (?:of|with) radius)")
+_LISTED = re.compile(r"(.*?)([A-Z]) and ([A-Z]) are (?:two )?points ((?:on|of) .+)")
 _SIZED = re.compile(r"([A-Z]{2}) = (\d[^,]*)")
 
 
@@ -55,6 +56,9 @@ def joined_with(text: str, fact: str) -> Iterator[str]:
         yield f"{text} of length {sized[2]}"
     if sized is not None and (of := _CENTRED.search(text)) is not None and (of[1] or of[2]) in sized[1]:
         yield _CIRCLE.sub(f"circle of radius {sized[2]}", text, count=1)  # "OA = 5", where A is on it
+    if (listed := _LISTED.fullmatch(text)) is not None and len(told := names_in(fact) & set(listed[2] + listed[3])) == 1:
+        (one,), rest = tuple(told), set(listed[2] + listed[3]) - told
+        yield f"{listed[1]}{one} is a point {listed[4]} such that {fact} and {next(iter(rest))} is a point {listed[4]}"
     # "and" only where a fact stands there already: else it would begin another sentence.
     joiners = (" and ", " with ") if re.search(r" (?:with|such that) ", text) else (" with ", " such that ")
     for joiner in joiners:

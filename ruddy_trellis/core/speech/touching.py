@@ -15,6 +15,8 @@ from .riding import free_place_on, is_on
 from .spans import best_crossing, centre_of, distance_between
 from .things import Things
 
+#: How far apart, as a part of them, distances may be that are the same.
+_SAME_DISTANCE = 1e-9
 #: What makes a radius, when it is wanted.
 Size = Callable[[], Any]
 
@@ -117,6 +119,8 @@ def circle_touching(t: Things, node: Described, centre: str, touches: Node, thro
     if isinstance(touches, Described) and touches.head == "side" and touches.plural and not centre:
         of = touches.role("of")
         return t.make("incircle", triangle=t.aside(lambda: t.triangle(of)))
+    if isinstance(touches, Described) and touches.head == "side" and touches.plural and through is None and size is None:
+        return _touching_sides(t, centre, touches.role("of"))
     if isinstance(touches, Many) and not centre and through is None:
         return _touching_lines(t, touches, size)
     if isinstance(touches, Described) and touches.head == "circle" and touches.kind == "old" and node.role("at", "in") is None:
@@ -155,6 +159,19 @@ def circle_touching(t: Things, node: Described, centre: str, touches: Node, thro
     if not centre and through is None:
         return _touching_line_in(t, line, at, size)
     raise Refusal("A circle that touches a line needs its centre, or the point where it touches and another point on it.")
+
+
+def _touching_sides(t: Things, centre: str, of: Node | None) -> str:
+    """The circle about a point that touches the sides of a triangle, from which the point is equally far now. Raises Refusal."""
+    b = t.b
+    corners = t.aside(lambda: t.triangle(of))
+    at = [complex(*b.ahead.value(id)[:2]) for id in corners]
+    middle = complex(*b.ahead.value(centre)[:2])
+    off = [abs(((q - p).conjugate() * (middle - p)).imag) / abs(q - p) for p, q in zip(at, (*at[1:], at[0])) if p != q]
+    if len(off) < len(at) or max(off) - min(off) > _SAME_DISTANCE * max(off):
+        raise Refusal(f"{b.ahead.name(centre)} is not equally far from the sides. Say: the incircle of the triangle.")
+    foot = b.make("foot", {"point": (centre,), "base": corners[:2]}, hidden=True)
+    return t.make("circle", centre=(centre,), point=(foot,))
 
 
 def _touching_lines(t: Things, touches: Many, size: Size | None) -> str:
