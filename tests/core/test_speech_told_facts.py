@@ -51,6 +51,7 @@ class ToldFactsTest(unittest.TestCase):
             ("empty", "ABC is a triangle. Then AB = AC."),
             ("empty", "ABC is a triangle. Is AB = AC?"),
             ("tri", "Draw the median from A. AB = AC."),
+            ("tri", "Let D be the midpoint of BC. AD = 5."),
         ):
             seen = said_on(BOARDS[board]().board, text)
             self.assertEqual(judged(seen, "claim(False)"), MEANT, text)

@@ -31,8 +31,7 @@ _SAID = (
     r"(?:good luck|have fun|well done|that is all|that's all|watch carefully|look carefully)",
 )
 _REMARK = re.compile(
-    rf"(?:(?:now |then )?(?:drag|move|pull) (?:[A-Z]|an? \w+|one of the \w+|the \w+)(?: [A-Z])? (?:about |around )?(?:until|"
-    rf"till|so that) [^.;]+"
+    rf"(?:(?:now |then )?(?:drag|move|pull) (?:[A-Z]|an? \w+|one of the \w+|the \w+)(?: [A-Z])? (?:about |around )?(?:until|till) [^.;]+"
     rf"|(?:{_DRAGGED})(?:[:,;]| and)? (?:{'|'.join(_ASKED)}|watch|see what happens|watch what happens)"
     rf"|(?:now |so |and |then |but )?(?:{'|'.join((*_ASKED, *_SAID))}))[\s.?!:]*",
     re.IGNORECASE,

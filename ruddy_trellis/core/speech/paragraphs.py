@@ -10,7 +10,7 @@ from ..board.board import Board
 from ..board.step import Step
 from ..edits.models import Add, Together
 from ..edits.saying import said
-from ..kinds import CLAIM, NUMBER, POINT
+from ..kinds import CLAIM, NUMBER
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building, Mark
@@ -27,6 +27,8 @@ from .told_facts import as_fact, is_told, joined_with, names_in
 MOST, _LONGEST = 60, 8_000
 #: How many sentences of a paragraph are read once more, in all, to see to which of them another one belongs; and to how many it may.
 _AGAIN, _EARLIER = 60, 3
+#: Points that may be put elsewhere.
+_MOVABLE = ("free_point", "point_on")
 _END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
 #: After these a full stop ends no sentence: short forms, and the number of a sentence ("3. Draw …"), which stands by itself; a number at
 #: the end ("with side 6.") is none.
@@ -167,8 +169,9 @@ class _Reading:
         made = [step for step in ahead.steps[mark:] if not step.look.hidden and step.makes != NUMBER]
         if self.lines[-1].problem == CANNOT_HOLD:
             return True
-        of = {id for step in made for id in ahead.ancestors([step.id]) if ahead.kind_of(id) == POINT}
-        return bool(made) and all(step.makes == CLAIM for step in made) and bool(of - set(self.board.names)) and not holds(ahead, made)
+        # Of what hangs on nothing new that can be moved it is a claim: it could not be drawn otherwise.
+        is_new = any(id not in self.board and ahead.step(id).does in _MOVABLE for step in made for id in ahead.ancestors([step.id]))
+        return bool(made) and all(step.makes == CLAIM for step in made) and is_new and not holds(ahead, made)
 
 
 def holds(ahead: Board, claims: Sequence[Step]) -> bool:

@@ -22,8 +22,7 @@ _SIGNS = (
     (re.compile(r"(?<=\d) (?:cm |m |mm )?long\b"), ""),
 )
 _NAME = re.compile(r"(?<![A-Za-z])[A-Z]{1,4}(?![A-Za-z])")
-
-
+#: A sentence that says what the centre of a circle is, or that two points are on something; a fact that tells how long something is.
 _CENTRED = re.compile(r"\bcent(?:re|er) ([A-Z])\b|\b([A-Z]) is the cent(?:re|er) of (?:a|the) circle")
 _CIRCLE = re.compile(r"\bcircle\b(?! (?:of|with) radius)")
 _LISTED = re.compile(r"(.*?)([A-Z]) and ([A-Z]) are (?:two )?points ((?:on|of) .+)")
