@@ -59,6 +59,33 @@ _USES = """
     is the {} cyclic?
     colour the {} red
     hide the {}
+    M and N are the midpoints of the sides AB and BC of the {}
+    P is a point on the side AB of the {}
+    let P be a point on the side AB of the {}
+    join the midpoints of the sides AB and BC of the {}
+    let P and Q be points on the sides AB and BC of the {}
+    draw the perpendicular bisectors of the sides AB and BC of the {}
+    draw semicircles on the sides AB and BC of the {}
+    draw the diagonal AC of the {}
+    the midpoint of the diagonal AC of the {}
+    the bisectors of angles A and B of the {}
+    the bisectors of the angles A and B of the {} meet at X
+    the altitudes from A and B of the {}
+    the distance from A to the side BC of the {}
+    the parallel to the side AB of the {} through C
+    the median from A of the {}
+    let the perpendicular from A to the side BC of the {} meet it at X
+    the bisector of angle B of the {} meets AC at X
+    let AC and BD be the diagonals of the {}
+    O is the intersection of the diagonals of the {}
+    AB and BC are sides of the {}
+    the angle at A of the {}
+    A and B are corners of the {}
+    a circle through the corners A, B and C of the {}
+    reflect the side AB of the {} in the line BC
+    the sides AB and BC of the {} are produced to X and Y
+    tangents at the corners A and B of the {} to its circumcircle
+    X is the reflection of A in the side BC of the {}
 """
 
 

@@ -4,6 +4,7 @@ import random
 import unittest
 
 from ruddy_trellis.core.edits.prepare import perform
+from ruddy_trellis.core.hand import Alone
 from ruddy_trellis.core.refusal import Refusal
 from ruddy_trellis.core.speech.english_remarks import IS_FOR_READERS, is_remark
 from ruddy_trellis.core.speech.hearing import understood
@@ -89,6 +90,11 @@ class ToldFactsTest(unittest.TestCase):
 
 
 class AskedTest(unittest.TestCase):
+    def test_of_a_sentence_that_makes_something_nothing_is_there_already(self):
+        alone = Alone(BOARDS["two"]().board)
+        alone.do(t="say", text="E is where the line through A and B meets the circle with centre A through B, first crossing")
+        self.assertIn("E", {alone.board.name(step.id) for step in alone.board.steps})
+
     def test_which_sort_a_shape_is(self):
         for text, sort in (
             ("Draw a rhombus ABCD. Join the midpoints of its sides. What shape do you get?", "a rectangle"),

@@ -69,7 +69,6 @@ def read_fill(gap: SeenGap, text: str, board: SeenBoard) -> Any:
 
 #: How people write what a statement is about, and how a formula does.
 _STATED = (
-    (re.compile(r"(?<![\w.])(\d+(?:\.\d+)?)\s*(?=∠|angle\s+[^\W\d_]|[A-Z]{2}\b)"), r"\1 * "),
     (re.compile(r"\bthe\s+", re.IGNORECASE), ""),
     (re.compile(r"\s+(?:is\s+)?(?:longer|greater|more|larger|bigger)\s+than\s+"), " > "),
     (re.compile(r"\s+(?:is\s+)?(?:shorter|less|smaller)\s+than\s+"), " < "),

@@ -25,8 +25,70 @@ def _each_of_one(found: re.Match[str]) -> str:
     return " and ".join(f"let {name} be the {what} of {found[2]}" for name, what in parts)
 
 
+def _two_on_one_side(found: re.Match[str]) -> str:
+    """Two equilateral triangles on parts of a segment: the base of each is what it has of the segment, and of the other triangle."""
+    one, other, segment = found[1], found[2], found[3]
+    bases = ["".join(letter for letter in name if letter in segment or letter in rest) for name, rest in ((one, other), (other, one))]
+    tops = ["".join(letter for letter in name if letter not in base) for name, base in zip((one, other), bases)]
+    if any(len(base) != 2 or len(top) != 1 for base, top in zip(bases, tops)):
+        return found[0]
+    return (
+        f"draw the equilateral triangle {bases[0]}{tops[0]} on {bases[0]} and draw the equilateral triangle {bases[1]}{tops[1]} "
+        f"on {bases[1]} "
+        f"on the same side of {segment} as {tops[0]}"
+    )
+
+
+#: A part of something, or how many times it, as a number.
+_SHARE = {
+    "one quarter": "1/4", "a quarter": "1/4", "one third": "1/3", "a third": "1/3", "half": "1/2", "one half": "1/2", "two thirds": "2/3",
+    "three quarters": "3/4", "a sixth": "1/6", "one sixth": "1/6", "twice": "2", "double": "2", "three times": "3", "four times": "4",
+}  # fmt: skip
 #: Ways of writing in exercises, by how they are read.
 OF_EXERCISES: Idioms = (
+    (
+        r"(?i)^((?:prove|show|check|verify|then|hence)(?: that)?,? )(?:the )?((?:area|length|perimeter|radius|angle|∠|"
+        r"distance)\b.+?|(?-i:[A-Z]{2})) is (?:equal to |exactly )?"
+        r"(one quarter|a quarter|one third|a third|half|one half|two thirds|three quarters|a sixth|one sixth|twice|double|three "
+        r"times|four times) "
+        r"(?:of |as (?:large|big|long) as )?(?:the )?(?!product|sum|difference)(.+?)(?=[ .!?]*$)",
+        lambda found: f"{found[1]}{found[2]} = {_SHARE[found[3].lower()]} * {found[4]}",
+    ),
+    (r"(?i)\bhalf (?:of )?(?:the )?(?=(?:angle (?-i:[A-Z]{1,3})|∠ ?(?-i:[A-Z]{1,3}))(?=[ .!?]*$))", "1/2 * "),
+    (
+        r"(?i)\b((?:intersect|meet|cross) (?:at|in) (?:the point )?(?-i:([A-Z]))) inside (?:the circle|"
+        r"it)(?=[ .!]*$)",
+        r"\1 and let \2 be inside the circle",
+    ),
+    (
+        r"(?i)\b(?:triangles |quadrilaterals |the triangles )?(?-i:([A-Z]{3,4}) and ([A-Z]{3,4})) have (?:equal|the same) (area|"
+        r"perimeter)s?(?=[ .!?]*$)",
+        r"the \3 of \1 = the \3 of \2",
+    ),
+    (
+        r"(?i)^(?:let )?equilateral triangles (?-i:([A-Z]{3}) and ([A-Z]{3})) (?:are |be )?(?:drawn|constructed|erected|"
+        r"described) on the same side of (?-i:([A-Z]{2}))(?=[ .!]*$)",
+        _two_on_one_side,
+    ),
+    (r"(?i)\bby construction(?=[ .!]*$)", ""),
+    (r"(?i)^compare the two (?=\w+[ .!]*$)", "measure the two "),
+    (r"(?i),? (?:so|such) that they (?:are|do) not (?:all )?(?:lie )?(?:in|on) (?:a|one) (?:straight )?line(?=[ .!]*$)", ""),
+    (r"(?i)\b((?:two|three|four|five) points) (?-i:([A-Z](?:, [A-Z])*), ([A-Z]))(?=[ .!]*$)", r"\1 \2 and \3"),
+    (
+        r"(?i)\b(?:obtuse|acute)(?:-angled)? triangle (?-i:([A-Z]{3})),? with (?:the|its) (obtuse|acute) angle at "
+        r"(?-i:([A-Z]))(?=[ .!]*$)",
+        r"triangle \1 with angle \3 \2",
+    ),
+    (
+        r"(?i)^let (?-i:([A-Z]{2}, [A-Z]{2},? and [A-Z]{2})) be (?:the )?(altitudes|medians|angle bisectors) of (?:an?|the) "
+        r"((?:[a-z-]+ )?triangle) (?-i:([A-Z]{3}))"
+        r"(?:,? with (orthocentre|orthocenter|centroid|incentre|incenter) (?-i:([A-Z])))?(?=[ .!]*$)",
+        lambda found: (
+            f"let {found[4]} be a {found[3]} and let {found[1]} be the {found[2]}"
+            + (f" and let {found[6]} be the {found[5]}" if found[5] else "")
+        ),
+    ),
+    (r"(?i)\b(is|are) (?:taken|chosen|selected) (?=(?:on|in|inside|outside) )", r"\1 "),
     (r"(?i)^(?-i:([A-Z]{2})) is another (altitude|median|diameter|chord|radius|angle bisector)(?=[ .!]*$)", r"draw the \2 \1"),
     (
         r"(?i)^(?-i:([A-Z]{2})) is (?:an|the|a) (altitude|median|angle bisector) (?:of|in) (?:a |the |an )?triangle "
@@ -221,7 +283,7 @@ OF_EXERCISES: Idioms = (
         "triangle with angles 36, 72 and 72 degrees",
     ),
     (
-        r"(?i)^(?:let )?(?-i:([A-Z]) and ([A-Z])) be (?:two )?points on (?:(the same side)|(?:different sides|opposite sides|"
+        r"(?i)\b(?:let )?(?-i:([A-Z]) and ([A-Z])) be (?:two )?points on (?:(the same side)|(?:different sides|opposite sides|"
         r"either side|the two sides)) of "
         r"(?:the )?(?:line )?(?-i:([a-z]|[A-Z]{2}))(?=[ .!]*$)",
         lambda found: (

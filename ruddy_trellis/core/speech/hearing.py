@@ -100,7 +100,9 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
         raise Refusal("Where what is? Say it of the thing itself: the point equidistant from A, B and C.")
     if building.new and not is_measured(plain(text), [*(CATALOGUE[new.does].makes for new in building.new), *here]):
         raise Refusal("Nothing of that is measured by itself. Say what of it, such as a length, an angle or an area.")
-    return Heard(tuple(building.new), tuple(building.acts), tuple(dict.fromkeys(building.guesses)), tuple(building.there))
+    # Where something is made besides, what is there is no answer.
+    there = () if building.new or building.acts else tuple(building.there)
+    return Heard(tuple(building.new), tuple(building.acts), tuple(dict.fromkeys(building.guesses)), there)
 
 
 def is_canonical(text: str, board: Board) -> bool:

@@ -14,6 +14,7 @@ from .things import Things
 _RECKONED = re.compile(r"[^,;?“”{}]*[\w)|′°]\s*(?:[-+*/×÷·−:^]\s*[\w(|√∠]|[²³])[^,;?“”{}]*")
 _STATED = re.compile(r"[^,;?“”{}=<>≤≥]+(?:[=≤≥]|[<>]=?)[^,;?“”{}<>≤≥]+")
 _CHAIN = re.compile(r"[A-Z]{2}(?:\s*=\s*[A-Z]{2}){2,}")
+_TIMES = re.compile(r"(?<![\w.])(\d+(?:\.\d+)?)\s*(?=∠|angle\s+[^\W\d_]|[A-Z]{2}\b)")
 _REASONED = re.compile(r"[-+*/×÷·−²³√(]|\d\s*(?:∠|angle\b|[A-Z]{2}\b)")
 
 
@@ -41,7 +42,8 @@ def state(t: Things, text: str) -> bool:
     led = supposed or claimed
     if led is None and not asks:
         return False
-    text = plain_statement(text[led.end() :] if led else text)
+    # "2∠ABC", "2AB": which formulas of files write in their own way, and keep.
+    text = plain_statement(_TIMES.sub(r"\1 * ", text[led.end() :] if led else text))
     if supposed is None and _CHAIN.fullmatch(text) and (chain := _formula(t, text, "statement")) is not None:
         t.make("equal_values", statement=chain)
         return True

@@ -117,7 +117,7 @@ class Sentence:
 
     def carry_out(self, text: str) -> None:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
-        if state(self.t, text) or reckon(self.t, plain(text)) or ask_sort(self.t, text, self._claims):
+        if state(self.t, text) or state(self.t, plain(text)) or reckon(self.t, plain(text)) or ask_sort(self.t, text, self._claims):
             return
         if (setting := _SETTING.match(plain(text))) is not None and len(plain(text)) > setting.end():
             # "In triangle ABC, the bisector of A meets …": the figure that it is about comes first.

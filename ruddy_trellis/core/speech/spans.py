@@ -46,6 +46,8 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
     """The pairs of points, or segments, that a phrase stands for: AB, AB and BC, the sides of ABC, the diagonals."""
     if isinstance(node, Described):
         node = node.of_it()
+    if isinstance(node, Described) and node.head in ("side", "diagonal") and node.names:
+        node = t.of_its_shape(node)
     if isinstance(node, Described) and node.head == "side" and {"opposite"} & set(node.adjectives):
         raise Refusal("Which sides? Say them by their ends: AB and CD.")
     if isinstance(node, Described) and node.head == "side" and not node.names:

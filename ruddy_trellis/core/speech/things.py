@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from dataclasses import replace
 from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, LINE, NUMBER, POINT, POLYGON, REGION, SEGMENT, SPANS, STRAIGHTS, THINGS, VECTOR
@@ -14,6 +15,8 @@ from .part_checks import check_made
 from .shape_sorts import SORTS
 from .spoken import Spoken
 
+#: What a shape has that is called by its own name.
+_PARTS = frozenset(("side", "diagonal", "corner", "angle"))
 #: What "it" may be when something is drawn.
 _DRAWN = frozenset((*THINGS, REGION)) - {POINT}
 
@@ -24,6 +27,32 @@ class Things(Spoken):
     def check_made(self, node: Described, made: Sequence[str]) -> None:
         """Raise Refusal where what was made of a description is not so (see ``part_checks``)."""
         check_made(self, node, made)
+
+    def described(self, node: Described) -> list[str]:
+        """The ids of what a description makes, or of what is there that it speaks of; of a shape that it belongs to first that."""
+        return super().described(self.of_its_shape(node))
+
+    def of_its_shape(self, node: Described) -> Described:
+        """Parts of a shape that are named, without the shape that they are said to be of: that is there, or it is made, and it is of the
+        sort that is said: "the midpoints of the sides AB and BC of a rhombus ABCD". Raises Refusal."""
+        of = node.role("of", "in")
+        if (
+            node.head not in _PARTS
+            or not isinstance(of, Described)
+            or of.head not in CORNERS
+            or not of.names
+            or of.kind == "new" == node.kind
+        ):
+            return node
+        is_sort = bool(of.adjectives) or of.head in SORTS
+        if not is_sort and not (self.b.makes and node.names and node.head in ("side", "diagonal")):
+            return node
+        polygon = self.aside(lambda: self.polygon(of))
+        if node.names:
+            return replace(node, roles=tuple((role, part) for role, part in node.roles if part is not of))
+        corners = tuple(self.b.ahead.name(id) for id in self.b.ahead.step(polygon).fills.get("corners", ()))
+        named = Named("".join(corners), corners)
+        return replace(node, roles=tuple((role, named if part is of else part) for role, part in node.roles))
 
     def span(self, node: Node) -> tuple[str, ...]:
         """Two points, or one segment or vector, as a gap for a span takes them."""
@@ -107,6 +136,7 @@ class Things(Spoken):
         """The three points of an angle, its corner second."""
         b = self.b
         if isinstance(node, Described) and node.head in ("angle", "corner"):
+            node = self.of_its_shape(node)
             if set(node.adjectives) - {"acute", "internal"} or node.extra or node.amounts:
                 raise Refusal(f"“{' '.join((*node.adjectives, *node.extra, *node.amounts))}” is not understood of an angle here.")
             if node.names:
@@ -185,6 +215,8 @@ class Things(Spoken):
                 return b.triangle()
         if isinstance(node, Ref):
             self.check_it("triangle", POLYGON)
+            # "Its circumcircle and its incircle": of both it is the triangle.
+            b.recent.now.update(id for id in b.of_kind(POLYGON) if tuple(b.ahead.step(id).fills.get("corners", ())) == b.triangle())
             return b.triangle()
         polygon = self.polygon(node)
         corners = tuple(b.ahead.step(polygon).fills.get("corners", ()))

@@ -60,7 +60,7 @@ def bisectors(t: Things, node: Described) -> list[str]:
     if isinstance(of, Named) and len(of.points) == 2 and {"internal", "external"} & set(node.adjectives):
         raise Stray(f"An angle has an external bisector; {of.text} has none.")
     if isinstance(of, Described) and of.head == "angle" and of.names and len(of.names) > 1:
-        of = Many(tuple(of.names))
+        of = Many(tuple(t.of_its_shape(of).names))
     if isinstance(of, Described) and of.head == "angle" and of.plural and not of.names and of.role("between") is None:
         corners = t.aside(lambda: corners_of(t, of.role("of", "in")))
         return [_bisector(t, (corners[i - 1], corners[i], corners[(i + 1) % len(corners)]), outer) for i in range(len(corners))]
