@@ -293,15 +293,18 @@ OF_EXERCISES: Idioms = (
     ),
     (
         r"(?i)^(?:let )?(?:the )?(altitudes|medians|angle bisectors) (?-i:([A-Z]{2}(?:, [A-Z]{2})*,? and [A-Z]{2}))"
-        r"(?: of (?:the )?(?:triangle )?(?-i:[A-Z]{3}))? (?:meet|intersect|concur|are concurrent|cross|pass through|go "
+        r"(?: of (?:the |a )?(?:triangle )?(?-i:([A-Z]{3})))? (?:meet|intersect|concur|are concurrent|cross|pass through|go "
         r"through)(?: at| in)? "
         r"(?:the point |a point )?(?-i:([A-Z]))(?=[ .!]*$)",
-        r"\2 are the \1 and let \3 be their intersection",
+        lambda found: (
+            (f"draw the triangle {found[3]} and let {found[2]} be" if found[3] else f"{found[2]} are")
+            + f" the {found[1]} and let {found[4]} be their intersection"
+        ),
     ),
     (
         r"(?i)\b(?:let )?(?-i:([A-Z])([A-Z]), ([A-Z])\2,? (?:and )?([A-Z])\2) (?:meet|cut|intersect) (?:the )?(?:opposite )?sides"
-        r"(?: (?-i:[A-Z]{2}, [A-Z]{2},? and [A-Z]{2}))?(?: respectively)? (?:at|in) (?-i:([A-Z]), ([A-Z]),? and ([A-Z]))(?: "
-        r"respectively)?(?=[ .!]*$)",
+        r"(?: (?-i:(?:\3\4|\4\3), (?:\4\1|\1\4),? and (?:\1\3|\3\1)))?(?: respectively)? (?:at|in) "
+        r"(?-i:([A-Z]), ([A-Z]),? (?:and )?([A-Z]))(?: respectively)?(?=[ .!]*$)",
         r"let \1\2 meet \3\4 at \5 and let \3\2 meet \4\1 at \6 and let \4\2 meet \1\3 at \7",
     ),
     (
@@ -316,10 +319,10 @@ OF_EXERCISES: Idioms = (
         ),
     ),
     (
-        r"(?i)^(?:let )?(?-i:([A-Z]{2} and [A-Z]{2})) (?:are|be) (?:the )?(?:two )?tangents from (?-i:([A-Z]))(?: to (?:the "
-        r"circle|(?-i:[a-z])))?,? (?:touching|which touch|that touch) "
-        r"(the circle|it|(?-i:[a-z])) (?:at|in) (?-i:[A-Z] and [A-Z])(?=[ .!]*$)",
-        r"\1 are tangents from \2 to \3",
+        r"(?i)^(?:let )?(?-i:([A-Z])([A-Z]) and \1([A-Z])) (?:are|be) (?:the )?(?:two )?tangents from (?-i:\1)"
+        r"(?: to (?:the circle|(?-i:[a-z])))?,? "
+        r"(?:touching|which touch|that touch) (the circle|it|(?-i:[a-z])) (?:at|in) (?-i:\2 and \3)(?=[ .!]*$)",
+        r"\1\2 and \1\3 are tangents from \1 to \4",
     ),
     (
         r"(?i)^(?:draw )?(?:a|the) line (?-i:([a-z])) and (?:two )?points (?-i:([A-Z]) and ([A-Z])) on the same side of (?:it|"
