@@ -15,7 +15,7 @@ from .naming import is_shape, with_facts
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref
 from .spans import corners_of, spans_of
 from .tables import words
-from .things import Things
+from .things import DRAWN, Things
 from .verbs import points_in, verb
 
 
@@ -235,7 +235,10 @@ def draw(t: Things, bound: Bound) -> None:
             node = Described("triangle", names=(node,))
         node = with_facts(node, bound["facts"])
     if isinstance(node, Ref) and set(bound) == {"x", "words"} and "draw" in bound["words"]:
-        t.b.there = t.referred(node)  # "Draw it.": that is done
+        found = t.referred(node)
+        if t.b.kind(found[0]) not in DRAWN:
+            raise Refusal("That is nothing to be drawn.")
+        t.b.there = found  # "Draw it.": that is done
         return
     if isinstance(node, (Amount, Ref, Quoted)):
         raise Refusal("That is nothing to be drawn.")

@@ -52,6 +52,8 @@ def _shapes(t: Things, node: Described) -> list[str]:
     if node.head in NAMED_BY_SIDES and set(node.adjectives) & _NOT_REGULAR and not node.names and not node.roles and not t.names:
         corners = fresh_names(t.b, NAMED_BY_SIDES[node.head])
         return [t.b.polygon(t.aside(lambda: t.b.points(corners)))]
+    if "irregular" in node.adjectives and node.roles:
+        raise Stray("“irregular” is said of a shape of which nothing else is said, or whose corners are named.")
     if node.plural and (on := node.role("on", "outside", "inside")) is not None and not node.names:
         spans = _spans_to_build_on(t, on)
         plain = replace(node, roles=tuple((role, part) for role, part in node.roles if part is not on))

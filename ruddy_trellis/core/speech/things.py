@@ -18,7 +18,7 @@ from .spoken import Spoken
 #: What a shape has that is called by its own name.
 _PARTS = frozenset(("side", "diagonal", "corner", "angle"))
 #: What "it" may be when something is drawn.
-_DRAWN = frozenset((*THINGS, REGION)) - {POINT}
+DRAWN = frozenset((*THINGS, REGION)) - {POINT}
 
 
 class Things(Spoken):
@@ -228,7 +228,7 @@ class Things(Spoken):
         """Raise Refusal where "it" is to be of some kinds, and what was drawn last for this text is of none of them, nor anything else of
         which it speaks: "draw a chord and find its area"."""
         b = self.b
-        drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in _DRAWN and not b.ahead.step(id).look.hidden]
+        drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in DRAWN and not b.ahead.step(id).look.hidden]
         if drawn and drawn[-1] not in b.board and not any(b.kind(id) in kinds for id in drawn if id in b.recent.now or id == drawn[-1]):
             raise Refusal(f"“It” is no {what}: {b.ahead.name(drawn[-1])} was drawn last. Name the {what}.")
 
