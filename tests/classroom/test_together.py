@@ -265,9 +265,10 @@ class TogetherTest(ClassTest):
         self.owl.line.send("answer", question=asked["id"], choice=2)
         until(self.wall, "asked", lambda message: message.get("count") == 2)
         self.wall.send("asked", do="close")
-        self.fox.line.until("question_closed")
-        live.verdict = known
         closed = until(self.wall, "asked", lambda message: message["state"] == "closed")
+        self.assertIsNone(closed["right"], "it is told at once")
+        live.verdict = known
+        closed = until(self.wall, "asked", lambda message: message.get("right") is not None)
         self.assertEqual(closed["right"], 0)
         self.assertIn("1 of 2 right", closed["told"])
         with self.application.state.database.session() as session:

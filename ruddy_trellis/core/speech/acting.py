@@ -406,7 +406,7 @@ def move_point(t: Things, bound: Bound) -> None:
 
 def _by_steps(t: Things, id: str, rest: Any) -> tuple[float, float]:
     """ "up 2", "3 to the right", "2 left and 1 down"."""
-    x, y = t.b.ahead.value(id)[:2]
+    x, y = t.b.now(id)[:2]
     words = [token.text.lower() for token in rest if token.text.lower() not in ("and", "to", "the", "by", ",", "units", "cm", "m", "mm")]
     numbers, ways = [word for word in words if word[0].isdigit()], [word for word in words if word in WAYS]
     if len(numbers) != len(ways) or not ways or len(words) != 2 * len(ways):

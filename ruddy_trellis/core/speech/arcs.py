@@ -42,7 +42,7 @@ def _opens_to(t: Things, a: str, b: str, side: Side) -> bool:
     """Whether a half circle from a to b lies on the side that is said."""
     mark = t.b.mark()
     id = t.b.make("semicircle", {"from": (a,), "to": (b,)}, None, True)
-    x, y, _, ax, ay, _bx, _by = t.b.ahead.value(id)
+    x, y, _, ax, ay, _bx, _by = t.b.now(id)
     t.b.back_to(mark)
     # It runs anticlockwise from its start: its middle is a quarter turn on from there.
     middle = (x - (ay - y), y + (ax - x))
@@ -80,9 +80,9 @@ def arcs(t: Things, node: Described) -> list[str]:
         middle = t.aside(lambda: t.point(centre))
     else:
         middle = t.aside(lambda: centre_of(t, circle_through(t, points)))
-    (ax, ay), (bx, by) = (b.ahead.value(id)[:2] for id in points)
+    (ax, ay), (bx, by) = (b.now(id)[:2] for id in points)
     if {"major", "minor"} & set(node.adjectives):
-        cx, cy = b.ahead.value(middle)[:2]
+        cx, cy = b.now(middle)[:2]
         turned_left = (ax - cx) * (by - cy) - (ay - cy) * (bx - cx) > 0
         if turned_left == ("major" in node.adjectives):
             points = points[::-1]

@@ -7,8 +7,9 @@ from ..refusal import Refusal
 from .amounts import length_said
 from .lines_between import straight_between
 from .nodes import Amount, Described, Named, Node
+from .on_paths import is_on
 from .refusals import Final, Stray
-from .riding import free_place_on, is_on
+from .riding import free_place_on
 from .spans import centre_of, circle_of, distance_between, points_lying_on
 from .things import Things
 

@@ -11,8 +11,8 @@ from typing import Any, TypeAlias
 from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .building import Building
+from .on_paths import is_on
 from .refusals import Final
-from .riding import is_on
 from .shape_facts import Wanted
 from .things import Things
 
@@ -183,7 +183,7 @@ def _orders(names: tuple[str, ...], facts: Sequence[_Fact]) -> list[tuple[str, .
 def _ideal(b: Building, names: tuple[str, ...], wanted: Wanted) -> Places:
     """Where the corners would go if nothing were said of them, as large as the lengths that are said."""
     mark = b.mark()
-    places = {name: b.ahead.value(id)[:2] for name, id in zip(names, b.points(names), strict=True)}
+    places = {name: b.now(id)[:2] for name, id in zip(names, b.points(names), strict=True)}
     b.back_to(mark)
     said = [(size, math.dist(*(places[name] for name in ends))) for ends, size in wanted.lengths.items() if isinstance(size, float)]
     scale = sum(size for size, _ in said) / sum(drawn for _, drawn in said) if said else 1.0
@@ -249,7 +249,7 @@ def _nearest(b: Building, curve: str, at: tuple[float, float], size: float) -> t
     if b.ahead.value(curve) is None:
         return 0.0, 1.0  # what it is drawn about has no place now
     if b.kind(curve) == CIRCLE:
-        cx, cy = b.ahead.value(curve)[:2]
+        cx, cy = b.now(curve)[:2]
         return math.degrees(math.atan2(at[1] - cy, at[0] - cx)) % 360, 1.0
     mark = b.mark()
     (px, py), (qx, qy) = (b.ahead.value(b.make("point_on", {"path": (curve,), "place": place}, None, True))[:2] for place in (0.0, 1.0))

@@ -43,10 +43,7 @@ def _which_said(t: Things, node: Described) -> Callable[[Any], float] | None:
     """How well a place is the crossing that is meant, where it was said which: the smaller, the better."""
     for part, sign in (("closer", 1), ("further", -1), ("other_than", -1)):
         if (said := node.role(part)) is not None:
-            at = t.b.ahead.value(t.point_aside(said))
-            if at is None:
-                raise Refusal("The point by which one of them is told has no place now.")
-            return _distance_times(sign, at)
+            return _distance_times(sign, t.b.now(t.point_aside(said)))
     ways = [_SIDES[word] for word in node.adjectives if word in _SIDES]
     if not ways:
         return None

@@ -58,7 +58,7 @@ def _only_arm(t: Things, at: Node) -> tuple[str, str] | None:
 def _ray_off(t: Things, arm: tuple[str, str], degrees: Any) -> str:
     """A ray at an angle from the end of a segment: on the side on which one goes from its other end, else on the upper side."""
     b = t.b
-    (x, y), (u, v) = (b.ahead.value(id)[:2] for id in arm)
+    (x, y), (u, v) = (b.now(id)[:2] for id in arm)
     is_left = u > x or (u == x and v < y)
     for step in b.ahead.steps:
         base, angle = step.fills.get("base", ()), step.fills.get("angle")

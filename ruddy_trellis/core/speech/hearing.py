@@ -21,7 +21,6 @@ from ..refusal import Refusal
 from .building import Building
 from .english import DRAW_EQUATION, FIRST_READ
 from .english_idioms_of_places import OF_TWO_POINTS
-from .english_remarks import IS_FOR_READERS, is_remark
 from .idiom_parts import Idiom
 from .in_tongue import said_in_tongue
 from .kind_asked import is_measured, is_of_kind
@@ -84,8 +83,6 @@ def heard(text: str, board: Board, selected: Sequence[str] = (), recent: Sequenc
         raise Final(f"A sentence has at most {SENTENCE_LENGTH:,} characters; that one has {len(text):,}.")
     if _NONE.match(text):
         raise Refusal("“No” is not understood here. Say what is to be hidden or deleted: hide the medians.")
-    if is_remark(text):
-        raise Final(IS_FOR_READERS)
     check_named_counts(text)
     building = Building(board, recent or [step.id for step in board.steps[-12:]])
     Sentence(building, selected).carry_out(text)

@@ -10,7 +10,8 @@ from .clauses import Bound
 from .crossings import where_they_meet
 from .lines_between import straight_between
 from .nodes import Described, Many, Named, Node, Ref, Where
-from .riding import free_place_on, is_on
+from .on_paths import is_on
+from .riding import free_place_on
 from .spans import centre_of, spans_of, with_facing_side
 from .things import Things
 from .verbs import points_in, verb

@@ -13,9 +13,9 @@ from .crossings import where_they_meet
 from .english import ORDINALS
 from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where, are_alike, goes_on
 from .nouns import check_words
+from .on_paths import is_on
 from .pairs import relation_said
 from .readings import measured
-from .riding import is_on
 from .shapes_on_sides import CORNER_COUNTS
 from .spans import corners_of, shared_circle, sides_of
 from .tables import words

@@ -14,12 +14,11 @@ from ..kinds import CLAIM, NUMBER
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building, Mark
-from .english_remarks import IS_FOR_READERS, is_remark
 from .hearing import canonical_in, first_read
 from .in_tongue import said_in_tongue
 from .not_taken import ActRefused
 from .plain_words import plain
-from .refusals import Final, NotThere
+from .refusals import Final, NotThere, Told
 from .sentences import CANNOT_HOLD, FAILS, Sentence
 from .told_facts import as_fact, is_told, joined_with, names_in
 
@@ -56,7 +55,7 @@ class Line:
         sentences: what it was read as, in the words of the catalogue; empty where it was not read.
         problem: why it was not read; ``ways`` what is near.
         guesses: what was guessed.
-        remark: what is told where all of it is said to the readers, so that nothing is drawn of it.
+        remark: what is told of it where nothing is drawn: that it is said to the readers, or was taken to another sentence.
     """
 
     text: str
@@ -224,12 +223,13 @@ def _is_so(reading: _Reading, fact: str) -> bool:
 
 
 def _line(text: str, building: Building, selected: Sequence[str]) -> Line:
-    if is_remark(text):
-        return Line(text, remark=IS_FOR_READERS)
     mark = building.mark()
     acts = len(building.acts)
     try:
         _carry_out(text, building, selected)
+    except Told as told:
+        building.back_to(mark)
+        return Line(text, remark=told.sentence)
     except Refusal as refusal:
         building.back_to(mark)
         return Line(text, (), refusal.sentence, refusal.ways)

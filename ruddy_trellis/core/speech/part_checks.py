@@ -68,7 +68,7 @@ def _holds(t: Telling, look: Look, part: Node, value: Any) -> bool:
 
 
 def _place(t: Telling, id: str) -> complex:
-    return complex(*t.b.ahead.value(id)[:2])
+    return complex(*t.b.now(id)[:2])
 
 
 def _points(t: Telling, part: Node) -> list[complex]:

@@ -14,10 +14,11 @@ from .crossings import crossing_of
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .orders import suppose_facts
 from .points import divided
-from .riding import SUPPOSED_OF, free_place_on, mark_on, wish
+from .riding import free_place_on, mark_on
 from .spans import centre_of, crossings_now
 from .things import Things
 from .verbs import none_there, points_in, verb
+from .wishes import suppose_of, wish
 
 #: How near two places are, as a part of a size, and two angles in degrees, to be the same.
 _SAME_PLACE = 1e-6
@@ -61,7 +62,7 @@ def _divide_angle(t: Things, bound: Bound) -> None:
     if not isinstance(parts, float) or parts != int(parts) or not 2 <= parts <= _MOST_PARTS or "w" in bound or "n" in bound:
         raise Refusal(f"An angle is divided into 2 to {_MOST_PARTS} equal parts.")
     one, corner, other = t.aside(lambda: t.corner(bound["x"]))
-    at, start, end = (complex(*b.ahead.value(id)[:2]) for id in (corner, one, other))
+    at, start, end = (complex(*b.now(id)[:2]) for id in (corner, one, other))
     if ((start - at).conjugate() * (end - at)).imag < 0:
         one, other = other, one  # anticlockwise, as it is drawn
     size = b.make("angle", {"corner": (one, corner, other), "turn": "directed"}, hidden=True)
@@ -165,8 +166,7 @@ def point_by_length(t: Things, bound: Bound) -> None:
         crossing_of(t, curves[0], curves[1], False)
     else:
         raise Refusal("That is more than fixes a point.")
-    for key, fills in supposed:
-        t.b.suppose(key, {SUPPOSED_OF.get(key, "point"): t.b.points([name]), **fills})
+    suppose_of(t, t.b.point(name), supposed)
     suppose_facts(t, orders)
 
 
@@ -245,7 +245,7 @@ def _arm_of_fact(t: Things, angle: Node, size: Node, name: str, path: Node | Non
 
 def _meets_on_arm(t: Things, line: tuple[str, ...], path: tuple[str, ...], ends: tuple[str, ...], degrees: float) -> bool:
     """Whether a line meets a path now where the angle with an arm has its size, and not its supplement."""
-    corner, arm = (complex(*t.b.ahead.value(id)[:2]) for id in ends)
+    corner, arm = (complex(*t.b.now(id)[:2]) for id in ends)
     is_straight = len(path) == 2 or t.b.kind(path[0]) in STRAIGHTS
     found = [t.b.would_be("intersection", {"a": line, "b": path})] if is_straight else [place for _, place in crossings_now(t, line, path)]
     for place in (place for place in found if place is not None):

@@ -73,8 +73,8 @@ def _middle_of_arc(t: Things, arc: Described, on: Node | None) -> str:
     mark = through or without
     if mark is None:
         return t.make("intersection", a=(ray,), b=(circle,), which=_facing(t, ray, circle, ends, "major" in arc.adjectives))
-    place = b.ahead.value(t.point(mark))
-    (ax, ay), (bx, by) = (b.ahead.value(end)[:2] for end in ends)
+    place = b.now(t.point(mark))
+    (ax, ay), (bx, by) = (b.now(end)[:2] for end in ends)
     side = lambda p: (bx - ax) * (p[1] - ay) - (by - ay) * (p[0] - ax) > 0
     for which, found in crossings_now(t, (ray,), (circle,)):
         if (side(found) == side(place)) == (through is not None):
@@ -84,7 +84,7 @@ def _middle_of_arc(t: Things, arc: Described, on: Node | None) -> str:
 
 def _facing(t: Things, line: str, circle: str, ends: tuple[str, ...], is_far: bool) -> str:
     """Which of the two crossings of a line and a circle is nearer to two points, or further."""
-    places = [t.b.ahead.value(end) for end in ends]
+    places = [t.b.now(end) for end in ends]
     found = [(sum(distance_between(value, place) for place in places), which) for which, value in crossings_now(t, (line,), (circle,))]
     if not found:
         raise Refusal("They do not meet now.")

@@ -12,7 +12,8 @@ from .clauses import Bound
 from .crossings import where_they_meet
 from .lines_between import straight_between
 from .nodes import Described, Many, Named, Node, Where
-from .riding import beyond_ray, is_on
+from .on_paths import is_on
+from .riding import beyond_ray
 from .spans import best_crossing
 from .things import Things
 from .verbs import none_there, points_in, verb
@@ -74,7 +75,7 @@ def _beyond_on_circle(t: Things, span: tuple[str, ...], line: str, other: Node) 
     path = t.aside(lambda: t.path(other))
     if len(path) != 1 or b.kind(path[0]) != CIRCLE or any(is_on(t, end, path) for end in span):
         return []
-    (x, y), (u, v) = (b.ahead.value(end)[:2] for end in span)
+    (x, y), (u, v) = (b.now(end)[:2] for end in span)
 
     def worth(place: Any) -> float:
         along = (place[0] - u) * (u - x) + (place[1] - v) * (v - y)

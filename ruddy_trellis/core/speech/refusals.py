@@ -13,6 +13,10 @@ class Final(Refusal):
     """A refusal after which nothing else is tried: the sentence is understood, and cannot be done."""
 
 
+class Told(Final):
+    """An answer, after which nothing is made: that a text is said to its readers, or which sort of shape something is not."""
+
+
 class Stray(Refusal):
     """A part or a word that the noun does not take which it was taken to belong to: it may belong to another one."""
 

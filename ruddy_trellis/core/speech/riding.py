@@ -2,22 +2,23 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
 from ..kinds import ARC, CIRCLE, CONIC, LINE, POINT, POLYGON, RAY, SEGMENT, STRAIGHTS
 from ..refusal import Refusal
-from ..regions.conditions import inside_polygon
 from ..seen import Place
 from .amounts import length_said
 from .crossings import where_they_meet
 from .nodes import Amount, Described, Many, Named, Node, Ref, Where
 from .nouns import makes
+from .on_paths import clear_of
 from .refusals import Final, Stray
-from .spans import distance_between, distant_from, enclosing, spans_of
+from .spans import distance_between, distant_from, spans_of
 from .tables import words
 from .things import Things
+from .wishes import suppose_of, wish
 
 #: Nouns for what has a whole line.
 _LINES = words("line segment side ray chord")
@@ -216,11 +217,10 @@ def _one_point(t: Things, node: Described) -> list[str]:
         path = t.aside(lambda: t.path(off))
         if len(path) == 1 and b.kind(path[0]) not in (CIRCLE, ARC, *STRAIGHTS):
             raise Refusal(f"A point that is not on {b.ahead.name(path[0])} is said to be inside or outside of it.")
-        return [b.free_point(t.take_name(POINT), fits=lambda at: _clear_of(t, path, at))]
+        return [b.free_point(t.take_name(POINT), fits=lambda at: clear_of(t, path, at))]
     fits, supposed = wish(t, node)
     point = b.free_point(t.take_name(POINT), fits=fits)
-    for key, fills in supposed:
-        b.suppose(key, {SUPPOSED_OF.get(key, "point"): (point,), **fills})
+    suppose_of(t, point, supposed)
     b.recent.note([point])
     return [point]
 
@@ -348,118 +348,3 @@ def mark_on(t: Things, path: Node, begin: str, size: Any) -> str:
     if len(others) != 1:
         raise Refusal("The length is marked off from an end of the line.")
     return t.make("point_towards", distance=size, from_=(begin,), to=(others[0],))
-
-
-#: The gap that the point fills of which something is supposed, where it is not called so.
-SUPPOSED_OF = {"sides": "a"}
-#: What a wish is made a supposition of: its construction, and what fills the gaps besides the point.
-Supposed = tuple[str, dict[str, Any]]
-
-
-def wish(t: Things, node: Described) -> tuple[Callable[[Place], bool], list[Supposed]]:
-    """What is asked of the place of a free point besides (inside, outside, above, below), and the same as suppositions."""
-    tests, supposed = [], []
-    for role, part in node.roles:
-        if role in ("inside", "outside", "in", "within"):
-            word = "outside" if role == "outside" else "inside"
-            shape = enclosing(t, part)
-            tests.append(_in_shape(t, shape, word == "inside"))
-            supposed.append(("in_or_out", {"inside": word, "shape": (shape,)}))
-        elif role in ("above", "below"):
-            straight = t.aside(lambda part=part: t.straight(part))  # type: ignore[misc]
-            tests.append(_side_test(t, straight, role == "above"))
-            supposed.append(("over", {"over": role, "straight": straight}))
-        elif role in ("same_side_of", "other_side_of"):
-            test, fills = _beside_another(t, node, role, part)
-            tests.append(test)
-            supposed.append(("sides", fills))
-        elif role in ("near", "with", "and", *_OF_ANOTHER):
-            continue
-        else:
-            raise Refusal(f"A point cannot be said to be “{role.replace('_', ' ')}” that here.")
-    if supposed:
-        t.b.guesses.append("it starts where it is supposed to be; a drag may take it elsewhere")
-    return lambda at: all(test(at) for test in tests), supposed
-
-
-#: What says as which point, or from which, something is on a side.
-_OF_ANOTHER = ("same_side_as", "from")
-
-
-def _beside_another(t: Things, node: Described, role: str, part: Node) -> tuple[Callable[[Place], bool], dict[str, Any]]:
-    """What is asked of a point on the same side of a line as another one, or on the other side, and the same as a supposition."""
-    straight = t.aside(lambda: t.straight(part))
-    another = node.role(*_OF_ANOTHER)
-    if another is None:
-        raise Refusal("On the same side as which point? Say: on the same side of AB as C.")
-    other = t.aside(lambda: t.point(another))
-    px, py, dx, dy = line_through(t, straight)
-    place = t.b.ahead.value(other)
-    if place is None:
-        raise Refusal("That point is not there now.")
-
-    def left(at: Sequence[float]) -> bool:
-        return bool(dx * (at[1] - py) - dy * (at[0] - px) > 0)
-
-    is_same = role == "same_side_of"
-    fills = {"b": (other,), "side": "one side" if is_same else "different sides", "straight": straight}
-    return lambda at: _clear_of(t, straight, at) and (left(at) == left(place)) == is_same, fills
-
-
-def _in_shape(t: Things, shape: str, wanted: bool) -> Callable[[Place], bool]:
-    value = t.b.ahead.value(shape)
-    if value is None:
-        raise Refusal("That shape is not there now.")
-    if t.b.kind(shape) == POLYGON:
-        middle = (sum(x for x, _ in value) / len(value), sum(y for _, y in value) / len(value))
-        inner = [(middle[0] + 0.8 * (x - middle[0]), middle[1] + 0.8 * (y - middle[1])) for x, y in value]
-        return lambda at: bool(inside_polygon(inner if wanted else value, at[0], at[1])) == wanted
-    x, y, rr = value[:3]
-    return lambda at: ((at[0] - x) ** 2 + (at[1] - y) ** 2 < 0.7 * rr) if wanted else ((at[0] - x) ** 2 + (at[1] - y) ** 2 > 2.0 * rr)
-
-
-def side_test(t: Things, part: Node, above: bool) -> Callable[[Place], bool]:
-    """Whether a place is above, or below, the line of what a phrase means."""
-    return _side_test(t, t.aside(lambda: t.straight(part)), above)
-
-
-def _side_test(t: Things, straight: tuple[str, ...], above: bool) -> Callable[[Place], bool]:
-    px, py, dx, dy = line_through(t, straight)
-    if dx < 0:
-        dx, dy = -dx, -dy
-    return lambda at: (dx * (at[1] - py) - dy * (at[0] - px) > 0) == above
-
-
-def line_through(t: Things, span: tuple[str, ...]) -> tuple[float, float, float, float]:
-    values = [t.b.ahead.value(id) for id in span]
-    if any(value is None for value in values):
-        raise Refusal("That line is not there now.")
-    if len(span) == 2:
-        (x, y), (u, v) = values[0][:2], values[1][:2]
-        return x, y, u - x, v - y
-    return values[0][:4]
-
-
-def _clear_of(t: Things, path: tuple[str, ...], at: Place) -> bool:
-    """Whether a place is well off a straight thing or a circle."""
-    view = t.b.ahead.settings.view
-    least = 0.15 * min(view[2] - view[0], view[3] - view[1])
-    if len(path) == 1 and t.b.kind(path[0]) in (CIRCLE, ARC):
-        x, y, rr = t.b.ahead.value(path[0])[:3]
-        return bool(abs(((at[0] - x) ** 2 + (at[1] - y) ** 2) ** 0.5 - rr**0.5) > 0.3 * least)
-    px, py, dx, dy = line_through(t, path)
-    size = (dx * dx + dy * dy) ** 0.5
-    return bool(size == 0 or abs(dx * (at[1] - py) - dy * (at[0] - px)) / size > least)
-
-
-def is_on(t: Things, point: str, path: tuple[str, ...]) -> bool:
-    """Whether a point is on a path now: on the line through two points, on a circle."""
-    place = t.b.ahead.value(point)
-    if place is None or any(t.b.ahead.value(id) is None for id in path):
-        return False
-    x, y = place[:2]
-    if len(path) == 1 and t.b.kind(path[0]) == CIRCLE:
-        cx, cy, rr = t.b.ahead.value(path[0])[:3]
-        return bool(abs((x - cx) ** 2 + (y - cy) ** 2 - rr) < 1e-6 * (1 + rr))
-    px, py, dx, dy = line_through(t, path)
-    return bool(abs(dx * (y - py) - dy * (x - px)) < 1e-6 * (1 + dx * dx + dy * dy))

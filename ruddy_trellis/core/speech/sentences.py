@@ -38,6 +38,7 @@ from . import (
 from .building import Building
 from .clause_starts import JOINERS, asks_of_a_point_besides, has_participle, is_attribute, is_one_more, verb_of
 from .clauses import Bound, Clauses
+from .english_remarks import IS_FOR_READERS, is_remark
 from .idiom_parts import OF_A_SORT, POLYGON
 from .kept_parts import check_parts
 from .nodes import Amount, Described
@@ -46,7 +47,7 @@ from .phrases import Phrases
 from .plain_words import plain
 from .readings import READS
 from .reckoning import reckon, state
-from .refusals import Final
+from .refusals import Final, Told
 from .shape_sorts import SORTS
 from .sort_asked import ask_sort
 from .spelling import put_right
@@ -117,6 +118,8 @@ class Sentence:
 
     def carry_out(self, text: str) -> None:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
+        if is_remark(text):
+            raise Told(IS_FOR_READERS)
         if state(self.t, text) or state(self.t, plain(text)) or reckon(self.t, plain(text)) or ask_sort(self.t, text, self._claims):
             return
         if (setting := _SETTING.match(plain(text))) is not None and len(plain(text)) > setting.end():

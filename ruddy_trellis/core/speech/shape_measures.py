@@ -210,5 +210,5 @@ def _of_height(t: Things, node: Described, names: tuple[str, ...], height: float
 
 def _ahead(t: Things, line: str, circle: str, start: str, stop: str) -> str:
     """Which crossing of a line with a circle is further on in the direction from one point to another."""
-    (ax, ay), (cx, cy) = (t.b.ahead.value(id)[:2] for id in (start, stop))
+    (ax, ay), (cx, cy) = (t.b.now(id)[:2] for id in (start, stop))
     return best_crossing(t, (line,), (circle,), lambda place: place[0] * (cx - ax) + place[1] * (cy - ay))

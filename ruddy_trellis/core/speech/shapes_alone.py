@@ -73,7 +73,7 @@ def _just_put(t: Things, count: int) -> tuple[str, ...]:
     count = count or max(len(made), 3)
     if len(made) != count or any(step.makes != POINT or step.id in b.board for step in made):
         return ()
-    places = {step.id: complex(*b.ahead.value(step.id)) for step in made}
+    places = {step.id: complex(*b.now(step.id)) for step in made}
     middle = sum(places.values()) / count
     return tuple(sorted(places, key=lambda id: cmath.phase(places[id] - middle))) if count > 3 else tuple(places)
 
@@ -386,8 +386,8 @@ def _cyclic(t: Things, names: tuple[str, ...]) -> str:
     places = kept_places(t, len(names))
     corners = [b.point(name) if b.has(name) else b.free_point(name, at) for name, at in zip(names[:3], places)]
     circle = b.make("circumcircle", {"a": (corners[0],), "b": (corners[1],), "c": (corners[2],)}, hidden=True)
-    x, y = b.ahead.value(circle)[:2]
-    start, stop = (math.degrees(math.atan2(b.ahead.value(id)[1] - y, b.ahead.value(id)[0] - x)) for id in (corners[2], corners[0]))
+    x, y = b.now(circle)[:2]
+    start, stop = (math.degrees(math.atan2(b.now(id)[1] - y, b.now(id)[0] - x)) for id in (corners[2], corners[0]))
     gap = (stop - start) % 360
     for number, name in enumerate(names[3:], 1):
         corners.append(

@@ -80,7 +80,7 @@ def _lands(t: Things, key: str, more: dict[str, Any], span: tuple[str, str], sid
     mark = b.mark()
     try:
         made = b.make_parts(key, {**more, "from": span[:1], "to": span[1:]}, ())
-        corners = next(b.ahead.value(id) for id in made if b.kind(id) == POLYGON)
+        corners = next(b.now(id) for id in made if b.kind(id) == POLYGON)
         middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
     finally:
         b.back_to(mark)
@@ -110,7 +110,7 @@ def _triangle_on(
         if height is not None:
             raise Stray("On which side a triangle of a height lies is not understood.")
         # Where a corner would go that is to the left.
-        (ax, ay), (cx, cy) = (b.ahead.value(id)[:2] for id in span)
+        (ax, ay), (cx, cy) = (b.now(id)[:2] for id in span)
         if not side_fits(t, span, side, ((ax + cx + ay - cy) / 2, (ay + cy + cx - ax) / 2)):
             span = span[1], span[0]
     if height is not None:

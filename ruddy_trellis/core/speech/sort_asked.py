@@ -9,7 +9,7 @@ from ..kinds import POLYGON
 from ..refusal import Refusal
 from .english_idioms_of_questions import SORT_ASKED
 from .idiom_parts import POLYGON as SHAPES
-from .refusals import Final
+from .refusals import Final, Told
 from .things import Things
 
 _ASKED = re.compile(SORT_ASKED.format(shapes=SHAPES), re.IGNORECASE)
@@ -25,7 +25,8 @@ def ask_sort(t: Things, text: str, claim: Callable[[str], bool]) -> bool:
         claim: claims what a sentence says, and returns whether it holds as it is drawn; where it does not nothing is claimed.
 
     Raises:
-        Final: where it is of no special sort, which is told, or where no shape was spoken of.
+        Told: where it is of no special sort.
+        Refusal: where no shape was spoken of, or one of other corners.
     """
     found = _ASKED.fullmatch(text.strip(" .?!"))
     if found is None:
@@ -46,7 +47,7 @@ def ask_sort(t: Things, text: str, claim: Callable[[str], bool]) -> bool:
     for sorts in {3: _OF_THREE, 4: _OF_FOUR}.get(len(corners), (("regular",),)):
         if [True for sort in sorts if claim(f"prove that {names} is {sort}")]:
             return True
-    raise Final(f"As it is drawn, {names} is of no special sort: {_told(len(corners))}.")
+    raise Told(f"As it is drawn, {names} is of no special sort: {_told(len(corners))}.")
 
 
 def _told(corners: int) -> str:

@@ -30,7 +30,7 @@ _MANY_IN_ONE = frozenset(("point", "vector"))
 #: Which one is meant of several that are there, in the order in which they were made; the other one is the one that was not spoken of.
 _BY_ORDER = {"first": 0, "second": 1, "third": 2, "last": -1, "other": 0}
 #: Nouns of things that are told apart so.
-_ORDERED = frozenset(("circle", "line", "segment", "ray", "arc", *CORNERS, "polygon"))
+_ORDERED = frozenset(("circle", "line", "segment", "ray", "arc", "polygon", *CORNERS)) & frozenset(KINDS_OF)
 #: Nouns of which two numbers in brackets say how far, and not where.
 _SHIFTS = frozenset(("translation", "vector", "image", "shear"))
 

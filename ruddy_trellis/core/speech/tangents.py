@@ -10,7 +10,8 @@ from .amounts import angle_said
 from .lines_between import straight_between
 from .nodes import Amount, Described, Many, Named, Node, Ref, single_points
 from .nouns import makes
-from .riding import free_place_on, is_on
+from .on_paths import is_on
+from .riding import free_place_on
 from .spans import centre_of, check_two_ends, needed, points_lying_on
 from .things import Things
 

@@ -36,13 +36,7 @@ class Things(Spoken):
         """Parts of a shape that are named, without the shape that they are said to be of: that is there, or it is made, and it is of the
         sort that is said: "the midpoints of the sides AB and BC of a rhombus ABCD". Raises Refusal."""
         of = node.role("of", "in")
-        if (
-            node.head not in _PARTS
-            or not isinstance(of, Described)
-            or of.head not in CORNERS
-            or not of.names
-            or of.kind == "new" == node.kind
-        ):
+        if node.head not in _PARTS or not isinstance(of, Described) or of.head not in CORNERS or not of.names:
             return node
         is_sort = bool(of.adjectives) or of.head in SORTS
         if not is_sort and not (self.b.makes and node.names and node.head in ("side", "diagonal")):
@@ -90,7 +84,7 @@ class Things(Spoken):
 
     def _side_facing_right_angle(self) -> tuple[str, ...]:
         corners = self.b.triangle()
-        places = [complex(*self.b.ahead.value(id)) for id in corners]
+        places = [complex(*self.b.now(id)) for id in corners]
         for number in range(3):
             one, other = places[number - 1] - places[number], places[(number + 1) % 3] - places[number]
             if abs((one * other.conjugate()).real) < 1e-9 * (abs(one) * abs(other) + 1e-12):

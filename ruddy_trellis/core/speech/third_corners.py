@@ -11,11 +11,11 @@ from ..refusal import Refusal
 from .amounts import length_said
 from .building import Building
 from .nodes import Amount, Described, Many, Named, Node
+from .on_paths import left_of
 from .placing import places
 from .shape_facts import Wanted
 from .spans import best_crossing
 from .things import Things
-from .which_side import left_of
 
 
 def amounts_in(node: Node | None) -> list[Node]:
@@ -107,7 +107,7 @@ def third_corner(
 def _good_place(t: Things, curve: str, span: tuple[str, str]) -> float:
     """Where on a curve the third corner of a triangle goes so that it is to the left of its side, and nothing special."""
     b = t.b
-    (ax, ay), (cx, cy) = (b.ahead.value(id)[:2] for id in span)
+    (ax, ay), (cx, cy) = (b.now(id)[:2] for id in span)
     base = math.hypot(cx - ax, cy - ay)
     best, most = 0.4, -math.inf
     choices = [7.0 * k for k in range(52)] if b.kind(curve) == CIRCLE else [0.13 * k for k in range(-16, 17)]

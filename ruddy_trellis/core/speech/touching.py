@@ -10,8 +10,9 @@ from typing import Any
 from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .nodes import Described, Many, Named, Node
+from .on_paths import is_on
 from .refusals import Final, Stray
-from .riding import free_place_on, is_on
+from .riding import free_place_on
 from .spans import best_crossing, centre_of, distance_between
 from .things import Things
 
@@ -106,7 +107,7 @@ def _beside(t: Things, other: str, size: Size, inside: bool, at: Node | None) ->
         touching = t.aside(lambda: b.make("point_on", {"path": (other,), "place": free_place_on(t, (other,))}, name))
     across = b.make("line", {"from": (middle,), "to": (touching,)}, hidden=True)
     round_ = b.make("circle_radius", {"centre": (touching,), "radius": radius}, hidden=True)
-    cx, cy = b.ahead.value(middle)[:2]
+    cx, cy = b.now(middle)[:2]
 
     which = best_crossing(t, (across,), (round_,), lambda place: (-1 if inside else 1) * math.dist(place[:2], (cx, cy)))
     centre = b.make("intersection", {"a": (across,), "b": (round_,), "which": which})
@@ -140,7 +141,7 @@ def circle_touching(t: Things, node: Described, centre: str, touches: Node, thro
             raise Refusal("A circle that touches a circle needs its centre.")
         other = centre_of(t, line[0])
         across = b.make("line", {"from": (centre,), "to": (other,)}, hidden=True)
-        which = best_crossing(t, (across,), line, lambda place: -distance_between(place, b.ahead.value(centre)))
+        which = best_crossing(t, (across,), line, lambda place: -distance_between(place, b.now(centre)))
         if _is_inside(node):
             which = "second" if which == "first" else "first"
         shared = b.make("intersection", {"a": (across,), "b": line, "which": which}, hidden=True)
@@ -165,8 +166,8 @@ def _touching_sides(t: Things, centre: str, of: Node | None) -> str:
     """The circle about a point that touches the sides of a triangle, from which the point is equally far now. Raises Refusal."""
     b = t.b
     corners = t.aside(lambda: t.triangle(of))
-    at = [complex(*b.ahead.value(id)[:2]) for id in corners]
-    middle = complex(*b.ahead.value(centre)[:2])
+    at = [complex(*b.now(id)[:2]) for id in corners]
+    middle = complex(*b.now(centre)[:2])
     off = [abs(((q - p).conjugate() * (middle - p)).imag) / abs(q - p) for p, q in zip(at, (*at[1:], at[0])) if p != q]
     if len(off) < len(at) or max(off) - min(off) > _SAME_DISTANCE * max(off):
         raise Refusal(f"{b.ahead.name(centre)} is not equally far from the sides. Say: the incircle of the triangle.")
@@ -196,7 +197,7 @@ def _touching_lines(t: Things, touches: Many, size: Size | None) -> str:
         radius = size()
         across = b.make("perpendicular", {"base": (vertex, one), "point": (vertex,)}, hidden=True)
         round_ = b.make("circle_radius", {"centre": (vertex,), "radius": radius}, hidden=True)
-        way = complex(*b.ahead.value(other)[:2]) - complex(*b.ahead.value(vertex)[:2])
+        way = complex(*b.now(other)[:2]) - complex(*b.now(vertex)[:2])
         which = best_crossing(t, (across,), (round_,), lambda place: (complex(*place[:2]) * way.conjugate()).real)
         beside = b.make("intersection", {"a": (across,), "b": (round_,), "which": which}, hidden=True)
         parallel = b.make("parallel", {"base": (vertex, one), "point": (beside,)}, hidden=True)

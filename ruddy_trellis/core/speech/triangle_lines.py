@@ -132,7 +132,7 @@ def _of_angle(t: Things, a: tuple[str, ...], b: tuple[str, ...], acute: bool) ->
         line = t.b.would_be("bisector_of_lines", {"a": a, "b": b, "which": which})
         base = t.b.ahead.value(a[0]) if len(a) == 1 else None
         if base is None:
-            base = (0, 0, *(q - p for p, q in zip(*(t.b.ahead.value(id)[:2] for id in a))))
+            base = (0, 0, *(q - p for p, q in zip(*(t.b.now(id)[:2] for id in a))))
         if line is None:
             raise Refusal("The lines have no bisectors now.")
         off[which] = abs(line[2] * base[3] - line[3] * base[2]) / (math.hypot(*line[2:4]) * math.hypot(*base[2:4]))

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field
+from typing import Any
 
 from ..board.board import Board
 from ..kinds import POLYGON, STRAIGHTS, join
@@ -42,6 +43,16 @@ class WhatIsThere:
         self.board, self.ahead = board, ahead
         self.recent = Recent([id for id in recent if id in board])
         self.guesses: list[str] = []
+
+    def now(self, id: str) -> Any:
+        """The value of a thing as it is drawn: where it is, how large. Raises Refusal where it has none just now."""
+        value = self.ahead.value(id)
+        if value is None:
+            # What a helper has lost its place by is told, which somebody sees.
+            lost = [one for one in (*self.ahead.ancestors([id]), id) if self.ahead.value(one) is None]
+            seen = [one for one in lost if not self.ahead.step(one).look.hidden] or lost
+            raise Refusal(f"{self.ahead.name(seen[0])} is not there as it is drawn now. Drag things until it is, and say that again.")
+        return value
 
     def has(self, name: str) -> bool:
         return bool(self.ahead.ids_named(spelling.tidy(name)))

@@ -8,10 +8,11 @@ from typing import TypeAlias
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .nodes import Described, Named, Node, Ref
-from .riding import side_test
+from .on_paths import left_of
 from .spans import corners_of
 from .tables import words
 from .things import Things
+from .wishes import side_test
 
 #: On which side of a span something is: the part that says it, and what it is said of.
 Side: TypeAlias = tuple[str, Node]
@@ -62,19 +63,13 @@ def side_fits(t: Things, span: tuple[str, str], side: Side, place: tuple[float, 
     if role in ("above", "below"):
         return bool(side_test(t, part, role == "above")(place))
     if role in ("inside", "outside"):
-        corners = [t.b.ahead.value(id) for id in t.aside(lambda: corners_of(t, part))]
+        corners = [t.b.now(id) for id in t.aside(lambda: corners_of(t, part))]
         middle = (sum(c[0] for c in corners) / len(corners), sum(c[1] for c in corners) / len(corners))
         return _same_side(t, span, middle, place) == (role == "inside")
     point = t.aside(lambda: t.points(part))[-1]
-    same = _same_side(t, span, t.b.ahead.value(point), place)
+    same = _same_side(t, span, t.b.now(point), place)
     return same == (role in ("same_side_of", "same_side_as", "side_with"))
 
 
 def _same_side(t: Things, span: tuple[str, str], one: Sequence[float], other: Sequence[float]) -> bool:
     return (left_of(t, span, one) > 0) == (left_of(t, span, other) > 0)
-
-
-def left_of(t: Things, span: tuple[str, str], place: Sequence[float]) -> float:
-    """How far to the left of a span a place is, times the length of the span."""
-    (ax, ay), (cx, cy) = (t.b.ahead.value(id)[:2] for id in span)
-    return float((cx - ax) * (place[1] - ay) - (cy - ay) * (place[0] - ax))

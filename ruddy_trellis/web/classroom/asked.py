@@ -2,6 +2,7 @@
 
 import asyncio
 import json
+from contextlib import suppress
 from dataclasses import asdict, replace
 from typing import Any
 
@@ -31,6 +32,8 @@ class Asked:
         self.question: Any = None
         self.state = ""
         self._answers = {}
+        #: What looks whether anything is known of a claim that was asked.
+        self._judging = None
         if kept and kept[-1][0].state in ("open", "shown"):
             row, answers = kept[-1]
             self.id, self.question, self._board, self.state = row.id, Question.of_data(json.loads(row.asked)), row.board_id, row.state
@@ -90,7 +93,8 @@ class Asked:
         await saved(self._room.store.set_state, self.id, self.state or "closed")
         if what == "close":
             self._room.tell_people({"t": "question_closed", "id": self.id})
-            await self._judge()
+            if self.question.kind == "claim" and self.question.right is None:
+                self._judging = asyncio.create_task(self._judge())
         elif what == "show":
             self._room.tell_people(self._shown())
         else:
@@ -98,20 +102,21 @@ class Asked:
         self.tell_teacher()
 
     async def _judge(self):
-        """What was not known of a claim when it was asked may be known by now, or in a moment: then it is said who was right."""
-        if self.question.kind != "claim" or self.question.right is not None:
-            return
+        """What was not known of a claim when it was asked may be known by now, or in a moment: then it is told once more, with who was
+        right."""
         id, source = self.id, await run_in_threadpool(self._room.state.live.get, self._board)
-        for _ in range(_LOOKS):
-            if source is None or (verdict := source.verdict(self.question.about)) is not None:
-                break
-            await asyncio.sleep(_BETWEEN)
-        right = asking.right_of_claim(verdict.verdict) if source is not None and verdict is not None else None
+        verdict, looks = None, 0
+        while source is not None and verdict is None and looks < _LOOKS:
+            await asyncio.sleep(_BETWEEN * bool(looks))
+            verdict, looks = source.verdict(self.question.about), looks + 1
+        right = asking.right_of_claim(verdict.verdict) if verdict is not None else None
         if right is None or self.id != id:
             return
         self.question = replace(self.question, right=right)
         self._answers = {who: replace(one, right=one.choice == right) for who, one in self._answers.items()}
-        await saved(self._room.store.judge, id, self.question.as_data(), {who: asdict(one) for who, one in self._answers.items()})
+        with suppress(Refusal):  # a full disk: it is told all the same
+            await saved(self._room.store.judge, id, self.question.as_data(), {who: asdict(one) for who, one in self._answers.items()})
+        self.tell_teacher()
 
     def _shown(self):
         """What is shown to all: how many chose what, or the places without whose they are."""

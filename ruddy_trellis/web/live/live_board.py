@@ -15,9 +15,10 @@ from ...core.edits.history import brought_back, state_before
 from ...core.hand import Drags
 from ...core.hand.told import changes, state_of
 from ...core.lesson.arriving import arrived_paste, own_recipes
-from ...core.lesson.file import board_from_store, board_to_text, check_kept
+from ...core.lesson.file import board_from_store, board_to_text
 from ...core.refusal import Refusal
 from ..worker import WORKER
+from .ahead import Ahead, of_history, worked_out
 from .apart import apart
 from .saving import saved
 from .verdicts import Verdicts
@@ -213,7 +214,7 @@ class LiveBoard:
         Returns:
             The patch.
         """
-        ahead = await apart(len(self.board) + more, _ahead, self._at_rest(), make, self.extent, check or self._check, self._before())
+        ahead = await apart(len(self.board) + more, worked_out, self._at_rest(), make, self.extent, check or self._check, self._before())
         await self._save(ahead)
         self._put_in_place(ahead, ACTING.get())
         return ahead.patch
@@ -287,7 +288,7 @@ class LiveBoard:
                 raise Refusal("There is nothing to undo." if step < 0 else "There is nothing to redo.")
             size = len(self.board) + len(stored) // 100
             ahead = await apart(
-                size, _ahead, self._at_rest(), lambda board: _of_history(stored, step), self.extent, self._check, self._before(), False
+                size, worked_out, self._at_rest(), lambda board: of_history(stored, step), self.extent, self._check, self._before(), False
             )
             await self._save_step(step, ahead.text)
             self._put_in_place(ahead, ACTING.get())
@@ -357,7 +358,7 @@ class LiveBoard:
             self.edits_done = self.edit_count = 0
             self._know(challenge)
             items = await apart(len(board), display, board.copy(), self.extent)
-            self._put_in_place(_Ahead(board, Patch(""), "", text, self.extent, items), ACTING.get())
+            self._put_in_place(Ahead(board, Patch(""), "", text, self.extent, items), ACTING.get())
 
     async def change_challenge(self, challenge):
         """Keep another challenge beside the board; its solution may be another one, the start stays."""
@@ -401,7 +402,7 @@ class LiveBoard:
         if patch is None:
             return False
         try:
-            ahead = await apart(len(board), _ahead, board, lambda _: patch, self.extent, self._check, self._before())
+            ahead = await apart(len(board), worked_out, board, lambda _: patch, self.extent, self._check, self._before())
             await self._save(ahead)
         except BaseException:
             # What everyone sees has moved already.
@@ -416,41 +417,3 @@ class LiveBoard:
         """Before any other change: what is in anyone's hand is let go where it is."""
         for connection in self._drags.owners:
             await self._drop(connection)
-
-
-@dataclass(frozen=True)
-class _Ahead:
-    """A board with a patch in it, apart from the one that others look at, and all that is told and kept of it."""
-
-    board: Board
-    patch: Patch
-    stored: str
-    text: str
-    extent: Extent
-    items: list
-
-
-def _ahead(board, make, extent, check, before, is_new=True):
-    """What a patch gives. Raises Refusal where that could not be kept and read again.
-
-    Args:
-        board: a copy, which is changed.
-        make: a function from the board to the patch.
-        check: a function of the board and the patch that raises Refusal where it may not be.
-        before: the display list that was told last; None where there is none of the board as it is.
-        is_new: whether the patch is a new one, which is looked at closely and stored.
-    """
-    patch = make(board)
-    check(board, patch)
-    patch.apply(board)
-    if is_new:
-        check_kept(board, [step.id for _, step in patch.after])
-    stored = orjson.dumps(patch.to_json()).decode() if is_new else ""
-    if before is not None:
-        before = replace(before, moved=before.moved | patch.ids()) if patch.only_moves else None
-    return _Ahead(board, patch, stored, board_to_text(board), extent, display(board, extent, before=before))
-
-
-def _of_history(stored, step):
-    patch = Patch.from_json(orjson.loads(stored))
-    return patch if step > 0 else patch.reversed()
