@@ -1,5 +1,7 @@
 """A paragraph in the browser: pasted, looked at, put right, taken, dragged, undone as one; and said sentence by sentence."""
 
+import math
+
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
@@ -49,6 +51,31 @@ class SaidListTest(BrowserTest):
             page.click("#undo")
             b.settle()
         self.assertEqual(b.working(), [], "all of it was one edit")
+
+    def test_what_is_told_later_is_in_the_figure_and_a_remark_is_told_to_be_one(self):
+        page, b = self.page, BoardPage(self.page, self.server.address).start("As a book has it")
+        page.fill("#typed", "ABC is a triangle. AB = 5 m and BC = 6 m. Angle B = 50°. What kind of triangle is it? Explain why. Find AC.")
+        page.press("#typed", "Enter")
+        listed = page.locator(".said-list")
+        expect(listed).to_contain_text("6 sentences, all read")
+        rows = listed.locator("li")
+        expect(rows.nth(1)).to_contain_text("Taken with “ABC is a triangle”.")
+        expect(rows.nth(3)).to_contain_text("of no special sort")
+        expect(rows.nth(4)).to_contain_text("said to the readers")
+        page.click(".said-acts .main")
+        expect(listed).to_be_hidden()
+        b.settle()
+        places = [b.value(name) for name in "ABC"]
+        sides = [math.dist(one, other) for one, other in zip(places, (*places[1:], places[0]))]
+        self.assertAlmostEqual(sides[0], 5, 6)
+        self.assertAlmostEqual(sides[1], 6, 6)
+        b.drag_point("A", (-4.0, -2.0))
+        places = [b.value(name) for name in "ABC"]
+        self.assertAlmostEqual(math.dist(*places[:2]), 5, 6, "also after a drag")
+        for _ in range(2):
+            page.click("#undo")
+            b.settle()
+        self.assertEqual(b.working(), [])
 
     def test_words_go_back_into_the_field_and_sentences_said_one_by_one_give_the_same(self):
         page, b = self.page, BoardPage(self.page, self.server.address).start("Dictated")

@@ -25,6 +25,11 @@ _TOLD = (
     ("AB is a chord of a circle with centre O. Angle OAB = 35°.", "same(ang(O,A,B),35) and same(d(O,A),d(O,B))"),
     ("A, B and C are points on a circle with centre O. Angle AOB is 100°. Find angle ACB.", "same(ang(A,O,B),100) and reading(ang(A,C,B))"),
     ("Draw a segment AB. AB = 7 cm.", "same(d(A,B),7)"),
+    ("ABC is a triangle. BC is 6 cm long. The length of AB is 5.", "same(d(B,C),6) and same(d(A,B),5)"),
+    (
+        "ABC is a triangle. AB has length 4. And side BC is 3. The angle B is right.",
+        "same(d(A,B),4) and same(d(B,C),3) and same(ang(A,B,C),90)",
+    ),
     ("ABC is a triangle. D is a point on BC. BD = 2.", "same(d(B,D),2) and inline(B,C,D)"),
     ("ABC is a triangle. D is a point on BC. Angle BAD = 20°.", "same(ang(B,A,D),20) and inline(B,C,D)"),
     (

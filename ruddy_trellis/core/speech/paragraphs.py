@@ -20,7 +20,7 @@ from .not_taken import ActRefused
 from .plain_words import plain
 from .refusals import Final, NotThere, Told
 from .sentences import CANNOT_HOLD, FAILS, Sentence
-from .told_facts import as_fact, is_told, joined_with, names_in
+from .told_facts import as_fact, is_size, is_told, joined_with, names_in
 
 #: How many sentences a paragraph has at most, and letters in all.
 MOST, _LONGEST = 60, 8_000
@@ -117,9 +117,10 @@ def paragraph(text: str, board: Board, selected: Sequence[str] = ()) -> Paragrap
     for number, piece in enumerate(pieces):
         mark = reading.building.mark()
         reading.go_on(piece)
-        if is_told(piece) and reading.is_not_so(mark.steps):
+        is_read = not reading.lines[-1].problem
+        if is_told(piece) and (reading.is_not_so(mark.steps) or (is_size(piece) and not is_read)):
             told, again = _told_with_another(reading, number, again) if again > 0 else (None, again)
-            if told is None:
+            if told is None and is_read:
                 reading.take_back(mark)
             reading = told or reading
     lines, building = reading.lines, reading.building

@@ -14,24 +14,26 @@ _ASKS = re.compile(
 _SIGNS = (
     (re.compile(r"^(?:and|also|moreover|further|furthermore|given that|suppose that|suppose|assume that|let)[, ]+", re.IGNORECASE), ""),
     (re.compile(r"^(?:the )?(?:length of |side |segment |chord )(?=[A-Z]{2}\b)", re.IGNORECASE), ""),
-    (re.compile(r"\bthe (?=angles?\b)", re.IGNORECASE), ""),
-    (re.compile(r"^Angle\b"), "angle"),
-    (re.compile(r"\bis (?:a |the )?right(?: angle)?(?=$|,| and)"), "= 90°"),
     (re.compile(r"(?<=[A-Z]) (?:is|are|equals|measures|is equal to|has length)(?: equal to)? (?=\d)"), " = "),
-    (re.compile(r"(?<=[A-Z]{2}) (?:is equal to|equals|is as long as) (?=[A-Z]{2}\b)"), " = "),
-    (re.compile(r"(?<=\d) (?:cm |m |mm )?long\b"), ""),
+    (re.compile(r"(?<=\d)((?: ?[cm]?m)?) long\b"), r"\1"),
 )
 _NAME = re.compile(r"(?<![A-Za-z])[A-Z]{1,4}(?![A-Za-z])")
 #: A sentence that says what the centre of a circle is, or that two points are on something; a fact that tells how long something is.
 _CENTRED = re.compile(r"\bcent(?:re|er) ([A-Z])\b|\b([A-Z]) is the cent(?:re|er) of (?:a|the) circle")
 _CIRCLE = re.compile(r"\bcircle\b(?! (?:of|with) radius)")
 _LISTED = re.compile(r"(.*?)([A-Z]) and ([A-Z]) are (?:two )?points ((?:on|of) .+)")
+_SIZE_TOLD = re.compile(r"(?:the )?(?:[A-Z]{2}|[Aa]ngle [A-Z]{1,3}) = \d\S*(?: ?(?:[cm]?m|degrees))?")
 _SIZED = re.compile(r"([A-Z]{2}) = (\d[^,]*)")
 
 
 def is_told(text: str) -> bool:
     """Whether a sentence may tell something of a figure, and asks for nothing."""
     return not _ASKS.match(text.strip()) and not text.rstrip().endswith("?")
+
+
+def is_size(text: str) -> bool:
+    """Whether all that a sentence tells is how long something is, or how large an angle."""
+    return bool(_SIZE_TOLD.fullmatch(as_fact(text)))
 
 
 def as_fact(text: str) -> str:
