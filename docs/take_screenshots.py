@@ -9,8 +9,8 @@ from tests.browser.board_page import BoardPage
 from tests.browser.served import ARGUMENTS, CHROMIUM, Server, come_in
 
 EXERCISE = (
-    "Let ABC be a triangle. Let D, E and F be the midpoints of BC, CA and AB. "
-    "Join AD, BE and CF. They meet at G. Prove that AG = 2 GD. Draw the circle through D, E and F."
+    "ABC is a triangle. AB = 5 m and AC = 4 m. Let D, E and F be the midpoints of BC, CA and AB. "
+    "Join AD, BE and CF. They meet at G. Prove that AG = 2 GD. Explain why."
 )
 HERE = Path(__file__).parent / "screenshots"
 

@@ -192,7 +192,15 @@ def sides(corners, *wanted):
 
 
 def has_angles(corners, *wanted):
-    return all(abs(a - b) < 1e-4 for a, b in zip(sorted(_corner_sizes(corners)), sorted(wanted)))
+    """Whether each of some sizes is that of an angle of its own; where fewer are said than there are, it was the smallest angles that had to
+    be so, which nobody had said."""
+    left = _corner_sizes(corners)
+    for size in wanted:
+        found = min(left, key=lambda one: abs(one - size), default=math.inf)
+        if abs(found - size) >= 1e-4:
+            return False
+        left.remove(found)
+    return True
 
 
 def right_triangle(corners):

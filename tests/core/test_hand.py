@@ -144,6 +144,16 @@ class HandTest(unittest.TestCase):
         alone.do(t="tool", key="circle")
         self.assertIn("no such gap", alone.do(t="gap", name="elsewhere")[0]["words"])
 
+    def test_what_a_sentence_would_make_is_shown_as_it_would_be_seen(self):
+        for text in ("a triangle ABC with sides 5, 6 and 7", "ABC is a triangle. AB = 5 and BC = 6."):
+            alone = self.alone()
+            (told,) = alone.do(t="consider", text=text)
+            foreseen = len(told["items"])
+            alone.do(t="say", text=text, take=True)
+            seen = [step for step in alone.board.steps if not step.look.hidden]
+            self.assertEqual(foreseen, len(seen), text)
+            self.assertLess(len(seen), len(alone.board), "helpers are there, and not seen")
+
     def test_an_outcome_tells_a_value_and_why_there_is_none(self):
         alone = Alone(figure("A = (0, 0)\nB = (3, 0)\nC = (1, 2)").board)
         for text, told in (

@@ -14,7 +14,7 @@ from ruddy_trellis.core.speech.hearing import heard, understood
 from ruddy_trellis.core.speech.nodes import Described, Many, Named, Where
 from ruddy_trellis.core.speech.paragraphs import paragraph, sentences_of
 from ruddy_trellis.core.speech.phrases import Phrases
-from ruddy_trellis.core.speech.placing import places
+from ruddy_trellis.core.speech.placing import places, special
 from ruddy_trellis.core.speech.plain_words import plain
 from ruddy_trellis.core.speech.spelling import put_right
 from ruddy_trellis.core.speech.tokens import tokens
@@ -71,6 +71,16 @@ class MadeTest(unittest.TestCase):
             for a, b, c in itertools.combinations(places(BOARDS["empty"]().board, count), 3):
                 sides = sorted((math.dist(a, b), math.dist(b, c), math.dist(c, a)))
                 self.assertTrue(all(longer > 1.08 * shorter for shorter, longer in itertools.pairwise(sides)), (a, b, c))
+
+    def test_a_triangle_by_two_sides_or_a_side_and_an_angle_is_nothing_special(self):
+        for text in (
+            "AB = 5 and AC = 4", "AB = 5 and BC = 4", "AC = 5 and BC = 7", "AB = 8 and AC = 6", "AB = 3 and AC = 7",
+            "angle A = 50", "AB = 6 and angle B = 50", "AB = 5",
+        ):  # fmt: skip
+            board = BOARDS["empty"]().board
+            perform(board, heard(f"Triangle ABC with {text}", board).edit)
+            corners = [board.value(board.find(name)) for name in "ABC"]
+            self.assertEqual(special(*corners), 0, text)
 
     def test_shapes_keep_what_was_said_when_they_are_dragged(self):
         board = BOARDS["empty"]().board

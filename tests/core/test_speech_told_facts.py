@@ -162,6 +162,7 @@ class AskedTest(unittest.TestCase):
             ("marked", "measure both radii"), ("tri", "measure both angles"), ("tri", "draw the midpoints of both sides"),
             ("three", "join up all four points"), ("three", "circle through all four"), ("quad", "add up all three angles"),
             ("tri", "measure all four corners"), ("tri", "draw the second circle"), ("marked", "draw the second circle"),
+            ("empty", "draw a parallelogram ABCD with a right angle at A and area 7 and sides 6.9 and 5.5"),
             ("quad", "join the midpoint of AB to the midpoint of BC to the midpoint of CD"),
         ):  # fmt: skip
             with self.assertRaises(Refusal, msg=text):

@@ -338,7 +338,7 @@ def consider(hand, message: messages.Consider) -> Doing:
         return
     added = [step for _, step in patch.after if step.id not in board]
     lights = [id for step in added for id in step.inputs if id in board]
-    shown = [step.id for step in added]
+    shown = [step.id for step in added if not step.look.hidden]
     yield {"t": "considered", "lights": lights, "items": display(ahead, hand.table.extent, shown) if shown else []}
 
 

@@ -12,6 +12,7 @@ from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .building import Building
 from .on_paths import is_on
+from .placing import special
 from .refusals import Final
 from .shape_facts import Wanted
 from .things import Things
@@ -19,10 +20,11 @@ from .things import Things
 #: Up to how many corners an order is looked for in which they follow from each other.
 MOST_CORNERS = 6
 _RIGHT = 90.0
-#: What it adds to how bad a place is that the shape is not convex there.
-_NOT_CONVEX = 1e6
-#: Where the last point is tried besides the nearest place, if the shape would not be convex: degrees on a circle, on a line as many
-#: parts of a hundred of how large the shape is.
+#: What it adds to how bad a place is that the shape is not convex there; that a triangle looks special there (each time in which it does).
+_NOT_CONVEX, _LOOKS_SPECIAL = 1e6, 1e4
+_TRIANGLE = 3
+#: Where the last point is tried besides the nearest place, if the shape is not convex or looks special there: degrees on a circle, on a
+#: line as many parts of a hundred of how large the shape is.
 _BESIDE = (0.0, 20.0, -20.0, 45.0, -45.0, 90.0, -90.0, 180.0)
 #: From how many places the corners are tried until the shape is convex.
 _ATTEMPTS = 24
@@ -238,7 +240,7 @@ def _place(t: Things, name: str, curves: Sequence[str], ideal: Places, known: Se
         far = _far_off(b, name, way, ideal, ring)
         if far < least:
             found, least = way, far
-        if len(curves) == 1 and far < _NOT_CONVEX:
+        if len(curves) == 1 and far < _LOOKS_SPECIAL:
             break
     b.make(*found, name)
 
@@ -260,7 +262,8 @@ def _nearest(b: Building, curve: str, at: tuple[float, float], size: float) -> t
 
 
 def _far_off(b: Building, name: str, way: tuple[str, dict[str, Any]], ideal: Places, ring: Sequence[str]) -> float:
-    """How bad a way to make a corner is: how far from where it would go, and worse where the shape is not convex."""
+    """How bad a way to make a corner is: how far from where it would go, worse where a triangle looks like a special one that nobody
+    asked for, and worst where the shape is not convex."""
     mark = b.mark()
     value = b.ahead.value(b.make(*way, name))
     places = {other: b.ahead.value(b.point(other)) for other in ring}
@@ -269,7 +272,10 @@ def _far_off(b: Building, name: str, way: tuple[str, dict[str, Any]], ideal: Pla
         return math.inf
     far = math.dist(value[:2], ideal[name])
     corners = [places[other][:2] for other in ideal if places.get(other) is not None]
-    return far if len(corners) < len(ideal) or _is_convex(corners) else far + _NOT_CONVEX
+    if len(corners) < len(ideal):
+        return far
+    far += _LOOKS_SPECIAL * special(*corners) if len(corners) == _TRIANGLE else 0.0
+    return far if _is_convex(corners) else far + _NOT_CONVEX
 
 
 def _crosses(corners: Sequence[tuple[float, float]]) -> bool:

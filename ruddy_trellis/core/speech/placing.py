@@ -96,11 +96,11 @@ def _worth(place: Place, known: Sequence[Place], size: float) -> float:
     few = known[-4:]
     for number, one in enumerate(few):
         for other in few[number + 1 :]:
-            worth -= _special(place, one, other)
+            worth -= special(place, one, other)
     return worth - 0.15 * sum(math.dist(place, other) for other in few) / (len(few) * size)
 
 
-def _special(a: Place, b: Place, c: Place) -> float:
+def special(a: Place, b: Place, c: Place) -> float:
     """How special the triangle of three places is: 0 where it is nothing in particular."""
     sides = sorted((math.dist(a, b), math.dist(b, c), math.dist(c, a)))
     if sides[0] == 0:

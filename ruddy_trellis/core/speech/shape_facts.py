@@ -10,6 +10,7 @@ from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .building import Building
 from .nodes import Described, Many, Named, Node
+from .nouns import check_words
 from .things import Things
 
 #: Two sides or diagonals, each by its ends.
@@ -76,6 +77,7 @@ def wanted_of(t: Things, node: Described, names: tuple[str, ...]) -> Wanted:
         elif role == "right_at" and isinstance(part, Named):
             found.angles[part.points[0] if len(part.points) == 1 else part.points[1] if len(part.points) == 3 else part.text.upper()] = 90.0
         elif role in ("angles", "with") and isinstance(part, Described) and part.head == "right-angle":
+            check_words(part)  # "a right angle at A and area 7": which is said of the shape, and of no angle
             at = part.role("at", "in")
             if isinstance(at, Named):
                 found.angles[at.text.upper() if len(at.text) == 1 else at.text] = 90.0

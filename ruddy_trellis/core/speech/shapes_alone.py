@@ -372,7 +372,7 @@ def _by_sides(t: Things, node: Described, names: tuple[str, ...], wanted: Wanted
     for name, angle in wanted.angles.items():
         same = name in (c, fourth)
         inner.angles[c] = angle if same or not isinstance(angle, float) else 180.0 - angle
-    corner = third_corner(t, first, third, inner, False, None)
+    corner = third_corner(t, first, third, inner, False, None, mirrored=node.head == "kite")
     if node.head == "kite":
         made = b.make_parts("kite", {"corners": (*first, corner)}, [fourth])
         return next(id for id in made if b.kind(id) == POLYGON)

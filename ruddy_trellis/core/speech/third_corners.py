@@ -12,10 +12,13 @@ from .amounts import length_said
 from .building import Building
 from .nodes import Amount, Described, Many, Named, Node
 from .on_paths import left_of
-from .placing import places
+from .placing import places, special
 from .shape_facts import Wanted
 from .spans import best_crossing
 from .things import Things
+
+#: A triangle whose angles are this large, in degrees, is not thin; whose angles are no larger than this is not wide.
+_NOT_THIN, _NOT_WIDE = 45.0, 80.0
 
 
 def amounts_in(node: Node | None) -> list[Node]:
@@ -46,13 +49,21 @@ def sizes_said(t: Things, node: Described) -> list[Any]:
 
 
 def third_corner(
-    t: Things, span: tuple[str, str], name: str | None, wanted: Wanted, isosceles: bool, right_at: str | None, beside: bool = False
+    t: Things,
+    span: tuple[str, str],
+    name: str | None,
+    wanted: Wanted,
+    isosceles: bool,
+    right_at: str | None,
+    beside: bool = False,
+    mirrored: bool = False,
 ) -> str:
     """The third corner of a triangle on two that are there, as it is wanted: on curves on which it has to lie, to the left of them.
 
     Args:
         right_at: at which of the two the right angle is, where there has to be one and nobody says where.
         beside: whether a corner of which nothing is wanted has to be to the left of them too.
+        mirrored: whether the triangle is half of a kite, which is a dart where its first or its third angle is wide.
     """
     b = t.b
     curves: list[str] = []
@@ -99,28 +110,35 @@ def third_corner(
     if not curves:
         return b.free_point(name, fits=(lambda place: left_of(t, span, place) > 0) if beside else None)
     if len(curves) == 1:
-        return b.make("point_on", {"path": (curves[0],), "place": _good_place(t, curves[0], span)}, name)
+        return b.make("point_on", {"path": (curves[0],), "place": _good_place(t, curves[0], span, mirrored)}, name)
     found = upper_crossing(t, curves[:2], span)
     return b.make("intersection", {"a": (curves[0],), "b": (curves[1],), **({"which": found} if found else {})}, name)
 
 
-def _good_place(t: Things, curve: str, span: tuple[str, str]) -> float:
-    """Where on a curve the third corner of a triangle goes so that it is to the left of its side, and nothing special."""
+def _good_place(t: Things, curve: str, span: tuple[str, str], mirrored: bool) -> float:
+    """Where on a curve the third corner of a triangle goes so that it is to the left of its side, and nothing special: with no thin angle
+    and no wide one if that can be."""
     b = t.b
-    (ax, ay), (cx, cy) = (b.now(id)[:2] for id in span)
-    base = math.hypot(cx - ax, cy - ay)
-    best, most = 0.4, -math.inf
-    choices = [7.0 * k for k in range(52)] if b.kind(curve) == CIRCLE else [0.13 * k for k in range(-16, 17)]
+    one, other = (b.now(id)[:2] for id in span)
+    best, most = 0.4, (False, -math.inf, 0.0)
+    choices = [3.0 * k for k in range(120)] if b.kind(curve) == CIRCLE else [0.05 * k for k in range(-40, 41)]
     for choice in choices:
-        x, y = b.would_be("point_on", {"path": (curve,), "place": choice})[:2]
-        left = left_of(t, span, (x, y))
-        height = left / base if base else 0.0
-        sides = sorted((math.dist((x, y), (ax, ay)), math.dist((x, y), (cx, cy)), base))
-        ratio = min(sides[1] / (sides[0] or 1e-9), 2.5) + min(sides[2] / (sides[1] or 1e-9), 1.3)
-        worth = -abs(height - 0.8 * base) / (base or 1) + 0.3 * min(ratio, 2.4)
+        corner = b.would_be("point_on", {"path": (curve,), "place": choice})[:2]
+        sides = math.dist(one, other), math.dist(other, corner), math.dist(corner, one)
+        if left_of(t, span, corner) <= 0 or not all(sides):
+            continue
+        # At the corner, at the first and at the second of the two.
+        angles = [_angle_facing(sides[n], sides[n - 1], sides[n - 2]) for n in range(3)]
+        is_dart = mirrored and max(angles[:2]) > _NOT_WIDE
+        worth = not is_dart, -special(corner, one, other), min(*angles, _NOT_THIN) - max(max(angles) - _NOT_WIDE, 0.0)
         if worth > most:
             best, most = choice, worth
     return best
+
+
+def _angle_facing(side: float, one: float, other: float) -> float:
+    """The angle that faces a side of a triangle, in degrees, by its sides (law of cosines)."""
+    return math.degrees(math.acos(max(-1.0, min(1.0, (one * one + other * other - side * side) / (2 * one * other)))))
 
 
 def upper_crossing(t: Things, curves: list[str], span: tuple[str, str]) -> str | None:
