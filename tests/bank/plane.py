@@ -192,8 +192,8 @@ def sides(corners, *wanted):
 
 
 def has_angles(corners, *wanted):
-    """Whether each of some sizes is that of an angle of its own; where fewer are said than there are, it was the smallest angles that had to
-    be so, which nobody had said."""
+    """Whether each of some sizes is that of an angle of its own. (Where fewer are said than there are it was the smallest angles that had
+    to be so, which nobody had said.)"""
     left = _corner_sizes(corners)
     for size in wanted:
         found = min(left, key=lambda one: abs(one - size), default=math.inf)
