@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Iterator
 from typing import Any
 
 from ..kinds import CIRCLE, POINT
@@ -121,9 +122,7 @@ def _good_place(t: Things, curve: str, span: tuple[str, str], mirrored: bool) ->
     b = t.b
     one, other = (b.now(id)[:2] for id in span)
     best, most = 0.4, (False, -math.inf, 0.0)
-    choices = [3.0 * k for k in range(120)] if b.kind(curve) == CIRCLE else [0.05 * k for k in range(-40, 41)]
-    for choice in choices:
-        corner = b.would_be("point_on", {"path": (curve,), "place": choice})[:2]
+    for choice, corner in _places_along(b, curve):
         sides = math.dist(one, other), math.dist(other, corner), math.dist(corner, one)
         if left_of(t, span, corner) <= 0 or not all(sides):
             continue
@@ -134,6 +133,21 @@ def _good_place(t: Things, curve: str, span: tuple[str, str], mirrored: bool) ->
         if worth > most:
             best, most = choice, worth
     return best
+
+
+def _places_along(b: Building, curve: str) -> Iterator[tuple[float, tuple[float, float]]]:
+    """Places all round a circle, in degrees, or along a line, each with where it is on the board."""
+    if b.kind(curve) == CIRCLE:
+        x, y, square = b.now(curve)[:3]
+        for degrees in range(0, 360, 3):
+            turn = math.radians(degrees)
+            yield float(degrees), (x + math.sqrt(square) * math.cos(turn), y + math.sqrt(square) * math.sin(turn))
+        return
+    # Places on a line are evenly spaced.
+    (x, y), (u, v) = (b.would_be("point_on", {"path": (curve,), "place": place})[:2] for place in (0.0, 1.0))
+    for step in range(-40, 41):
+        place = step / 20
+        yield place, (x + place * (u - x), y + place * (v - y))
 
 
 def _angle_facing(side: float, one: float, other: float) -> float:
