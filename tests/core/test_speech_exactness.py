@@ -202,7 +202,15 @@ class NotOtherwiseTest(unittest.TestCase):
             "Draw a parallelogram with sides 6 and 4 and an angle of 60 degrees between them",
             ["ABCD is the polygon through A, B, C, D"],
         ),
-        ("two", "Draw a rhombus with side AB and an angle of 60° at A", None),
+        (
+            "two",
+            "Draw a rhombus with side AB and an angle of 60° at A",
+            [
+                "D is the point B turned about A by 60 degrees",
+                "C is the fourth corner of the parallelogram BAD",
+                "ABCD is the polygon through A, B, C, D",
+            ],
+        ),
         ("tri", "Draw the medians and let G be their common point", ["G is where q meets r"]),
         ("quad", "Draw the diagonal from B", ["BD is the segment from B to D"]),
         ("two", "Extend AB past B by 3 cm", ["BC is the segment from B to C"]),

@@ -31,6 +31,7 @@ ANYWAY = {
     "acute": "angle",
     "meets": "arm base chord diagonal diameter line radius ray secant segment side vector",
     "isosceles": "triangle",
+    **dict.fromkeys(("largest", "smallest"), "angle"),  # where "ABC" is the angle at B, which it may be
 }
 
 
@@ -43,7 +44,7 @@ _CONTRARY = (
 )
 CONTRARY = [tuple(pair.split("/")) for pair in _CONTRARY.split()]
 #: What is so of a thing with either word, where all that is said is answered at once or there is only one such thing.
-_EITHER_WAY = ("measure", "hich point is", "bisectors of all", "has AB for diameter", "round all", "form a kite")
+_EITHER_WAY = ("measure", "hich point is", "bisectors of all", "has AB for diameter", "round all", "form a kite", "First draw")
 
 
 class ChangedTest(unittest.TestCase):

@@ -72,7 +72,8 @@ def _parallelogram(kinds, fills, board):
 def _trapezium(kinds, fills, board):
     a, b, c = ((id,) for id in fills["corners"])
     yield Part("parallel", {"base": b + a, "point": c}, hidden=True)
-    yield Part("point_on", {"path": _made(0), "place": 0.5})
+    # Not at half, where one of the parallel sides would look to be half of the other.
+    yield Part("point_on", {"path": _made(0), "place": 0.58})
     yield Part("polygon", {"corners": a + b + c + _made(1)})
 
 

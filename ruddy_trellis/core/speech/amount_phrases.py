@@ -91,29 +91,48 @@ class AmountPhrases:
             text, end = f"{text}/{self.said[end + 1].text}", end + 2
         elif self.word(end) == "√" and end + 1 < len(self.said) and self.said[end + 1].kind == NUMBER:
             text, end = f"{text}√{self.said[end + 1].text}", end + 2
-        # "10r", "2 AB": an amount times what a name stands for.
-        if end < len(self.said) and self.said[end].kind == NAME and len(self.said[end].points) in (0, 2):
-            word = self.said[end]
-            unit = self.word(end + 1) in english_amounts.UNITS
-            yield Amount(f"{text} * {word.word}" + (" " + self.said[end + 1].text if unit else "")), end + 1 + unit
+        # "10r", "2 AB", "10 times r", "2r + 1": an amount times what a name stands for.
+        named = end + (self.word(end) in ("time", "times", "*") or ("/" in text and self.word(end) == "of"))
+        named = self.after_length_of(named)
+        if named < len(self.said) and self.said[named].kind == NAME and len(self.said[named].points) in (0, 2):
+            product, after = f"{text} * {self.said[named].word}", named + 1
+            if not self.said[named].points:
+                sum_, stop = self._goes_on(product, after)
+                if stop > after:
+                    yield from self._with_unit(sum_, stop)
+            yield from self._with_unit(product, after)
         if self.word(end) in english_amounts.UNITS:
             yield Amount(f"{text} {self.word(end)}".replace(" units", "")), end + 1
         elif self.word(end) in ("time", "times"):
             yield Amount(text), end + 1
         yield Amount(text), end
 
+    def after_length_of(self, place: int) -> int:
+        """Where the name begins of which "the length of" is said at a place; the place itself where that is not said."""
+        at = place + (self.word(place) == "the")
+        return at + 2 if self.word(at) == "length" and self.word(at + 1) == "of" else place
+
     def _reckoned(self, start: int):
         """ "r/2", "2r + 1" where it begins with the name of a number: what is reckoned with it, one sign after the other."""
         token = self.said[start]
         if token.points:
             return
-        text, end = token.word, start + 1
+        text, end = self._goes_on(token.word, start + 1)
+        if end > start + 1:
+            yield from self._with_unit(text, end)
+
+    def _goes_on(self, text: str, end: int) -> tuple[str, int]:
+        """What is reckoned further with what there is: a sign and a number or its name, as many as there are."""
         while self.word(end) in _SIGNS and end + 1 < len(self.said) and self.said[end + 1].kind in (NUMBER, NAME):
             if self.said[end + 1].kind == NAME and self.said[end + 1].points:
                 break
             text, end = f"{text} {self.said[end].text} {self.said[end + 1].word}", end + 2
-        if end > start + 1:
-            yield Amount(text), end
+        return text, end
+
+    def _with_unit(self, text: str, end: int):
+        """An amount with the unit that follows it, if one does."""
+        unit = self.word(end) in english_amounts.UNITS
+        yield Amount(f"{text} {self.said[end].text}" if unit else text), end + unit
 
     def sizes(self, place: int) -> tuple[list[str], int] | None:
         """ "60 mm by 40 mm", "6 x 4" at a place."""

@@ -13,7 +13,7 @@ from ..language.expression import read_formula
 from ..language.filling import operand
 from ..refusal import Refusal
 from .building import Building
-from .nodes import Amount, Described, Named, Node, Quoted
+from .nodes import Amount, Described, Multiple, Named, Node, Quoted
 from .refusals import Final
 
 _LENGTH_UNIT = re.compile(r"(?<=[\d ½¼¾])(mm|cm|km|m|units)$")
@@ -36,6 +36,8 @@ class Meant(Protocol):
 def number_said(t: Meant, node: Node) -> Any:
     """What fills a gap for a number: a number, or the reading of a formula."""
     b = t.b
+    if isinstance(node, Multiple):
+        return (_multiple(t, node),)
     if isinstance(node, Amount):
         value = amount(node.text.replace("-", "−"), b.ahead)
         return value if value is not None else (_formula(t, node.text),)
@@ -76,6 +78,20 @@ def _formula(t: Meant, text: str) -> str:
         return known[0]
     formula = read_formula(plain, lambda name, function: operand(name, function, t.b.ahead))
     return t.b.make("calculation", {"formula": formula})
+
+
+def _multiple(t: Meant, node: Multiple) -> str:
+    """The reading of so many times what is described, of which a reading is made as well."""
+    b = t.b
+    size = t.aside(lambda: length_said(t, node.of))
+    if not isinstance(size, tuple):
+        raise Refusal(f"{as_told(node.of)} is no number.")
+    if len(size) == 2:
+        name = "".join(b.ahead.name(id) for id in size)
+    else:
+        is_number = b.kind(size[0]) == NUMBER
+        name = b.ahead.name(size[0]) if is_number else b.ahead.name(t.aside(lambda: b.make("length", {"thing": size})))
+    return _formula(t, f"{node.factor} * {name}")
 
 
 def length_said(t: Meant, node: Node) -> Any:

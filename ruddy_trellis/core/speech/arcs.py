@@ -24,6 +24,8 @@ def semicircles(t: Things, node: Described) -> list[str]:
     if "as-diameter" in node.extra and isinstance(of, Named) is False and node.role("with") is not None:
         of = node.role("with")
     assert of is not None
+    if isinstance(of, Described) and of.head == "radius":
+        return [_with_radius(t, node, of)]
     made = []
     for span in t.aside(lambda: spans_of(t, of)):
         a, b = span if len(span) == 2 else _ends_of(t, span)
@@ -32,6 +34,18 @@ def semicircles(t: Things, node: Described) -> list[str]:
             a, b = b, a
         made.append(t.make("semicircle", from_=(a,), to=(b,)))
     return made
+
+
+def _with_radius(t: Things, node: Described, radius: Described) -> str:
+    """The semicircle about the first end of a radius that is named: from the other end to the point that faces it. Raises Refusal."""
+    if not (len(radius.names) == 1 and isinstance(said := radius.names[0], Named) and len(said.points) == 2):
+        raise Refusal("Name the radius by its ends, the centre first: the semicircle with radius OA.")
+    centre, end = t.aside(lambda: t.b.points(said.points))
+    half_turn = t.b.make("point_reflection", {"centre": (centre,)}, hidden=True)
+    facing = t.aside(lambda: t.b.make("image_point", {"of": (end,), "by": (half_turn,)}))
+    side = side_said(t, node, (end, facing))
+    ends = (end, facing) if side is None or _opens_to(t, end, facing, side) else (facing, end)
+    return t.make("semicircle", from_=ends[:1], to=ends[1:])
 
 
 def _ends_of(t: Things, span: tuple[str, ...]) -> tuple[str, str]:

@@ -6,7 +6,7 @@ from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .amounts import length_said
 from .lines_between import straight_between
-from .nodes import Amount, Described, Named, Node
+from .nodes import Amount, Described, Named, Node, Ref
 from .on_paths import is_on
 from .refusals import Final, Stray
 from .riding import free_place_on
@@ -26,6 +26,28 @@ def is_placed(t: Things, node: Described) -> bool:
     if node.head not in ("chord", "diameter", "radius") or (node.role(*_DIRECTIONS, "length") is None and not node.amounts):
         return False
     return not node.names or (node.head in ("chord", "radius") and (ends := _ends_said(node)) is not None and not all(map(t.b.has, ends)))
+
+
+def common_chord(t: Things, node: Described) -> str:
+    """The chord that two circles have in common: between the two points in which they meet, which are made where they are not there."""
+    b = t.b
+    of = node.role("of", "to", "between")
+    if of is not None and not isinstance(of, Ref):
+        circles = t.aside(lambda: t.all_of(of))
+    else:
+        circles = [id for id in b.recent.ids if id in b.ahead and b.kind(id) == CIRCLE][-2:] or b.of_kind(CIRCLE)
+        circles = circles if len(circles) == 2 else b.of_kind(CIRCLE)
+    if len(circles) != 2 or any(b.kind(id) != CIRCLE for id in circles):
+        raise Refusal("Two circles have a chord in common. Say: the common chord of k and c.")
+    ends = [id for id in points_lying_on(t, circles[0]) if is_on(t, id, (circles[1],)) and id in points_lying_on(t, circles[1])]
+    ends = sorted(ends, key=b.ahead.place)[:2]
+    if len(ends) < 2:
+        names = iter(node.names[0].points if len(node.names) == 1 and isinstance(node.names[0], Named) else ())
+        meeting = {"a": (circles[0],), "b": (circles[1],)}
+        ends = [b.make("intersection", {**meeting, "which": which}, next(names, None)) for which in ("first", "second")]
+        for end in ends:
+            b.settle(end)
+    return straight_between(t, "segment", (ends[0], ends[1]))
 
 
 def _ends_said(node: Described) -> tuple[str, str] | None:

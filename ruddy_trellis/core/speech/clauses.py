@@ -336,6 +336,10 @@ class Clauses:
                             if isinstance(other, Named) and len(other.points) == 2:
                                 yield Described("fact", names=(one, Amount(f"{k.text} * {other.text}")), extra=("equal",)), stop
                 for other, stop in self.phrases.one(here)[:4]:
+                    if isinstance(other, Named) and self.phrases.word(stop) == "/" and self.phrases.said[stop + 1 :][:1]:
+                        share = self.phrases.said[stop + 1]
+                        if share.kind == NUMBER:
+                            yield Described("fact", names=(one, Amount(f"{other.text} / {share.text}")), extra=("equal",)), stop + 2
                     yield Described("fact", names=(one, other), extra=("equal",)), stop
             is_size_next = end < len(self.said) and self.said[end].kind == NUMBER
             is_angle = isinstance(one, Described) and one.head == "angle" and one.names

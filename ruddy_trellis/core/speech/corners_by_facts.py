@@ -9,6 +9,8 @@ from itertools import combinations, permutations
 from typing import Any, TypeAlias
 
 from ..kinds import CIRCLE
+from ..language.expression import read_formula
+from ..language.filling import operand
 from ..refusal import Refusal
 from .building import Building
 from .on_paths import is_on
@@ -44,10 +46,10 @@ class _Fact:
     """One thing that is said of a polygon.
 
     Attributes:
-        kind: "length", "equal", "parallel", "angle" or "cyclic".
+        kind: "length", "equal", "times", "parallel", "angle" or "cyclic".
         one: the ends of a side or diagonal, a corner and its two neighbours, or the corners that are on one circle.
         other: the ends of what it is equal or parallel to.
-        size: a length or an angle.
+        size: a length or an angle; of "times" how many times the other it is.
     """
 
     kind: str
@@ -63,7 +65,7 @@ class _Fact:
         """Whether the corner, as the last of those of which it is said, lies on a curve that can be drawn."""
         if self.kind == "angle":
             return corner != self.one[0] or self.size == _RIGHT
-        if self.kind == "parallel":
+        if self.kind in ("parallel", "times"):
             return (corner in self.one) != (corner in self.other)
         return True
 
@@ -158,6 +160,7 @@ def _is_inside(places: Places, fact: _Fact) -> bool:
 def _facts(names: tuple[str, ...], wanted: Wanted) -> list[_Fact]:
     facts = [_Fact("length", tuple(sorted(ends)), size=size) for ends, size in wanted.lengths.items()]
     facts += [_Fact("equal", tuple(sorted(one)), tuple(sorted(two))) for one, two in wanted.equal]
+    facts += [_Fact("times", tuple(sorted(one)), tuple(sorted(two)), factor) for (one, two), factor in wanted.times.items()]
     facts += [_Fact("parallel", tuple(sorted(one)), tuple(sorted(two))) for one, two in wanted.parallel]
     for corner, size in wanted.angles.items():
         if corner in names:
@@ -188,7 +191,9 @@ def _ideal(b: Building, names: tuple[str, ...], wanted: Wanted) -> Places:
     places = {name: b.now(id)[:2] for name, id in zip(names, b.points(names), strict=True)}
     b.back_to(mark)
     said = [(size, math.dist(*(places[name] for name in ends))) for ends, size in wanted.lengths.items() if isinstance(size, float)]
-    scale = sum(size for size, _ in said) / sum(drawn for _, drawn in said) if said else 1.0
+    if not said:
+        return places
+    scale = sum(size for size, _ in said) / sum(drawn for _, drawn in said)
     x, y = places[names[0]]
     return {name: (x + scale * (px - x), y + scale * (py - y)) for name, (px, py) in places.items()}
 
@@ -213,6 +218,13 @@ def _curve(b: Building, fact: _Fact, corner: str) -> str:
         return b.make("circle_radius", {"centre": (end,), "radius": fact.size}, hidden=True)
     if fact.kind == "parallel":
         return b.make("parallel", {"base": b.points(other), "point": (end,)}, hidden=True)
+    if fact.kind == "times":
+        factor = fact.size if corner in fact.one else 1 / fact.size
+        side = "".join(other)
+        formula = read_formula(f"{factor:.15g} * {side}", lambda name, function: operand(name, function, b.ahead))
+        return b.make(
+            "circle_radius", {"centre": (end,), "radius": (b.make("calculation", {"formula": formula}, hidden=True),)}, hidden=True
+        )
     if corner in other:
         return b.make("perpendicular_bisector", {"span": (end, *b.points([name for name in other if name != corner]))}, hidden=True)
     return b.make("circle_radius", {"centre": (end,), "radius": b.points(other)}, hidden=True)

@@ -114,8 +114,8 @@ def where_they_meet(t: Things, node: Where) -> list[str]:
         and not isinstance(one.role("of"), Many)
         and one.role("from") is None
         and not one.names
+        and (triangle := _triangle_with(t, one)) is not None
     ):
-        triangle = t.aside(lambda: t.triangle(_triangle_said(one)))
         return [t.make(_COMMON[one.head], triangle=triangle)]
     ids = t.aside(lambda: t.all_of(one))
     if len(ids) < 2:
@@ -127,6 +127,21 @@ _COMMON = {
     "median": "centroid", "altitude": "orthocentre", "perpendicular-bisector": "circumcentre", "angle-bisector": "incentre",
     "bisector": "incentre",
 }  # fmt: skip
+
+
+def _triangle_with(t: Things, node: Described) -> tuple[str, ...] | None:
+    """The triangle whose lines of one sort are said to meet. None where they are those of another shape, or of corners that no triangle
+    has."""
+    of = node.role("of", "in", "from")
+    said = of.names if isinstance(of, Described) and of.head in ("side", "angle") else ()
+    told = {point for name in said if isinstance(name, Named) for point in name.points}
+    try:
+        triangle = t.aside(lambda: t.triangle(_triangle_said(node)))
+    except Refusal:
+        if not told:
+            raise
+        return None
+    return triangle if told <= {t.b.ahead.name(id) for id in triangle} else None
 
 
 def _triangle_said(node: Node) -> Node | None:

@@ -113,7 +113,7 @@ def bisect(t: Things, bound: Bound) -> None:
             if names:
                 raise Refusal("An angle is bisected by a line, which has no one point.")
             t.described(Described("bisector", roles=(("of", item),), kind="new"))
-        elif isinstance(item, Ref) and (corner := _corner_spoken_of(t)):
+        elif isinstance(item, Ref) and (corner := t.corner_spoken_of()):
             t.make("angle_bisector", corner=corner)
         else:
             span = t.span(item)
@@ -122,16 +122,6 @@ def bisect(t: Things, bound: Bound) -> None:
                 t.make("midpoint", span=span)
             else:
                 t.make("perpendicular_bisector", span=span)
-
-
-def _corner_spoken_of(t: Things) -> tuple[str, ...]:
-    """The corner of the angle that was spoken of last, or whose two rays were drawn last; none where something else was."""
-    lately = [t.b.ahead.step(id) for id in t.b.recent.ids[-2:] if id in t.b.ahead]
-    if lately and lately[-1].does == "angle":
-        return tuple(lately[-1].fills["corner"])
-    if len(lately) == 2 and all(step.does == "ray" for step in lately) and lately[0].fills["from"] == lately[1].fills["from"]:
-        return (*lately[0].fills["to"], *lately[0].fills["from"], *lately[1].fills["to"])
-    return ()
 
 
 @verb

@@ -27,6 +27,7 @@ ADJECTIVES = words(
     first last third fourth fifth shortest perpendicular major minor medial orthic pedal equilateral isosceles right-angled scalene acute
     obtuse regular cyclic convex external internal perpendicular parallel horizontal vertical second other concentric of-one-size free new
     opposite common right left upper lower inscribe circumscribe in-line meets touches general arbitrary irregular directed reflex small
+    largest smallest longest
     """
 )
 #: Nouns for what a thing has.

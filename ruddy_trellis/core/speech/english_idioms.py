@@ -7,6 +7,7 @@ files by what they are about.
 from .english_idioms_of_acts import OF_ACTS
 from .english_idioms_of_compasses import OF_COMPASSES
 from .english_idioms_of_declaring import OF_DECLARING
+from .english_idioms_of_descriptions import OF_DESCRIPTIONS
 from .english_idioms_of_dials import OF_DIALS
 from .english_idioms_of_everyday import OF_EVERYDAY
 from .english_idioms_of_exercises import OF_EXERCISES
@@ -17,6 +18,7 @@ from .english_idioms_of_lines import OF_LINES
 from .english_idioms_of_places import OF_PLACES
 from .english_idioms_of_points import OF_POINTS
 from .english_idioms_of_questions import OF_QUESTIONS
+from .english_idioms_of_requests import OF_REQUESTS
 from .english_idioms_of_rounds import OF_ROUNDS
 from .english_idioms_of_shapes import OF_SHAPES
 from .english_idioms_of_short_forms import OF_SHORT_FORMS
@@ -34,6 +36,8 @@ WRITTEN = Written(
         *(
             *OF_NUMBERS,
             *OF_SHORT_FORMS,
+            *OF_REQUESTS,
+            *OF_DESCRIPTIONS,
             *OF_SIZES,
             *OF_GARDENS,
             *OF_EVERYDAY,

@@ -43,7 +43,7 @@ OF_EVERYDAY: Idioms = (
     ),
     (
         r"(?i)^(?:add|total|sum) (?:up )?(?:all )?(?:of )?(?:the )?((?:three|four|five|six) )?(?:interior |inner )?angles(?: (?:of|in) "
-        r"(.+?))?(?=[ .!?]*$)",
+        r"(.+?))?(?: together| up)?(?=[ .!?]*$)",
         lambda found: f"the sum of the {found[1] or ''}angles{f' of {found[2]}' if found[2] else ''}",
     ),
     (

@@ -240,7 +240,8 @@ OF_LINES: Idioms = (
     (r"(?i)\b(find|draw|make|get|build|construct|mark|put)\s+(?:me|us)\b", r"\1"),
     (r"(?i)\b(join|connect) (them|the points|these) up\b", r"\1 \2"),
     (r"(?i)(\d\S*(?:\s*[cm]?m\b)?) each\b", r"\1"),
-    (r"(?i)(\d\s*(?:°|degrees?)) between (?:them|these)\b", r"\1"),
+    # Of an isosceles triangle it has to be said which of its angles that is.
+    (r"(?i)(\d\s*(?:°|degrees?)) between (?:them|these)\b", lambda found: found[0] if "isosceles" in found.string.lower() else found[1]),
     (r"(?i)\bwhere[’']s\b", "where is"),
     (
         r"(?i)^(?:join|connect|link) (?:up )?all (?:of )?the (?:dots|points)(?: up)?,? (?:to make|to form|to get|into) an? ([a-z -]+)$",

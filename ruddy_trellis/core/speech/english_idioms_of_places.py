@@ -32,6 +32,17 @@ OF_TWO_POINTS: Idioms = (
 #: Ways of asking for places, by how they are read.
 OF_PLACES: Idioms = (
     (
+        r"(?i)\b(on the (?:opposite|other) side of (?:the )?(?:line |segment |side )?(?-i:[A-Z]{2}|[a-z])) (?:to|than|as) "
+        r"(?=(?-i:[A-Z])\b)",
+        r"\1 from ",
+    ),
+    (
+        r"(?i)^(?:choose |take |mark |draw |let )?(?:two )?(?:points )?(?-i:([A-Z])) and (?-i:([A-Z])) (?:are |be )?(?:two )?(?:points "
+        r")?(on (?:the circle|it|(?-i:[a-z]))) (?:lying )?"
+        r"on (?:different|opposite|either|both) sides of (?:the )?(?:line |diameter |chord |segment )?(?-i:([A-Z]{2}))(?=[ .!]*$)",
+        r"\1 is a point \3. \2 is a point \3 on the other side of \4 from \1",
+    ),
+    (
         r"(?i)^which (?:parts?|places|points|spots|bits?) of (?:the )?(?:bed|garden|plot|lawn|patch|field|yard|figure|shape) "
         r"(?:is|are|lie) (?=(?:further|closer|nearer|within|more|less|at)\b)",
         "shade the part of the polygon ",

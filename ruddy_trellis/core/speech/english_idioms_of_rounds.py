@@ -17,6 +17,13 @@ _TIMES_AS_LARGE = {"twice": "2", "double": "2", "half": "1/2", "three times": "3
 #: Ways of saying circles, by how they are read.
 OF_ROUNDS: Idioms = (
     (
+        r"(?i)\btwo ((?:intersecting |overlapping |different )*)circles (?:with|of) cent(?:res|ers) (?-i:([A-Z])) and (?-i:([A-Z]))(?: "
+        r"and| with|, with) "
+        r"(?:equal radi(?:i|us)|the same radius|radii of equal length|one radius)(?=[ .!]*$)",
+        r"two \1equal circles with centres \2 and \3",
+    ),
+    (r"(?i)\btwo circles of (?:equal|the same) (?:radius|size) with cent(?:res|ers)\b", "two equal circles with centres"),
+    (
         r"(?i)\bcircle with (?:its |the )?cent(?:re|er) where (.+?) (?:cross|meet|intersect),? (?:and )?(?:with )?(?:a )?radius "
         r"(?:of )?",
         r"circle with centre at the intersection of \1 and radius ",

@@ -17,6 +17,12 @@ def _touching_point(found: re.Match[str]) -> str:
 #: Ways of saying what belongs to a circle, by how they are read.
 OF_TANGENTS: Idioms = (
     (
+        r"(?i)^(?:mark |label |let )?(?:the )?points (?-i:([A-Z], [A-Z],? and [A-Z])),? (?:where|in which|at which) (the incircle|the "
+        r"circle|it|(?-i:[a-z])) "
+        r"touches (?:the )?(?:sides )?(?-i:([A-Z]{2}, [A-Z]{2},? and [A-Z]{2}))(?: respectively)?(?=[ .!]*$)",
+        r"\2 touches \3 at \1",
+    ),
+    (
         r"(?i)\b(a|one|any) (?:straight )?line (?:that |which )?(?:touches|touching|is tangent to|tangent to) "
         r"(?=(?:it|the circle|(?-i:[a-z]))(?=[ .,!]*$))",
         r"\1 tangent to ",

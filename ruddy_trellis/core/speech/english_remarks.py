@@ -21,6 +21,10 @@ _ASKED = (
     r"is (?:this|that|it) (?:always|ever|still|also) (?:so|true|the case)",
     r"does (?:this|that|it) (?:always|still) (?:work|hold)",
     r"(?:show|write down) (?:all )?your (?:working|steps)",
+    r"(?:make|write down|form|state|test) (?:a|your) (?:conjecture|hypothesis|guess)(?: about [^,;]+)?(?:,? and (?:try to )?(?:prove|"
+    r"test|check|justify|explain) it)?",
+    r"(?:when|why) (?:do|does|is|are|must|will|should) [^,;]+(?=\?)",
+    r"(?:drag|move) (?:the |all the |your )?(?:points?|corners?|vertices|figure)(?: around| about)?",
     r"compare (?:your (?:answers?|results?|drawings?)|notes) with (?:your|a) (?:partner|neighbour|classmate|friend)s?",
 )
 _SAID = (
@@ -30,11 +34,10 @@ _SAID = (
     r"(?:keep|leave|do not rub out|don[’']t rub out) (?:all )?(?:of )?(?:your|the) construction (?:lines|arcs)(?: visible)?",
     r"(?:good luck|have fun|well done|that is all|that's all|watch carefully|look carefully)",
 )
-_REMARK = re.compile(
+_REMARK = (
     rf"(?:(?:now |then )?(?:drag|move|pull) (?:[A-Z]|an? \w+|one of the \w+|the \w+)(?: [A-Z])? (?:about |around )?(?:until|till) [^.;]+"
     rf"|(?:{_DRAGGED})(?:[:,;]| and)? (?:{'|'.join(_ASKED)}|watch|see what happens|watch what happens)"
-    rf"|(?:now |so |and |then |but )?(?:{'|'.join((*_ASKED, *_SAID))}))[\s.?!:]*",
-    re.IGNORECASE,
+    rf"|(?:now |so |and |then |but )?(?:{'|'.join((*_ASKED, *_SAID))}))[\s.?!:]*"
 )
 #: What tells in a text that asks something of its readers that nothing is drawn of it.
 IS_FOR_READERS = "That is said to the readers, and nothing is drawn of it."
@@ -42,4 +45,4 @@ IS_FOR_READERS = "That is said to the readers, and nothing is drawn of it."
 
 def is_remark(text: str) -> bool:
     """Whether all that a sentence says is said to its readers."""
-    return bool(_REMARK.fullmatch(text.strip()))
+    return bool(re.fullmatch(_REMARK, text.strip(), re.IGNORECASE))

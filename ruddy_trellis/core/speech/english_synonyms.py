@@ -224,6 +224,9 @@ on << onto | upon
 between << btwn | betw
 towards << toward
 with << w | having
+largest << biggest | greatest | widest
+smallest << tiniest
+longest << longest
 join << joining | joins | connecting | connect | connects | linking | link
 draw << rule | ruling | locate | draws | drawing | construct | constructing | make | create | build | sketch | describe | strike
     | erect

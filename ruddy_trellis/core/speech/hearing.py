@@ -185,6 +185,10 @@ def _in_english(text: str, board: Board, selected: Sequence[str], recent: Sequen
         kinds = [CATALOGUE[new.does].makes for new in patterned]
         if not is_of_kind(text, kinds) or not is_measured(text, kinds) or any(map(_names_corners, patterned)):
             raise
+        if any(new.name and CATALOGUE[new.does].makes == CLAIM for new in patterned) and not re.search(
+            r"\b(?:claim|condition)\b", text, re.I
+        ):
+            raise  # "X is a point on k above AQ" names a point, and no claim
         if _QUOTED.search(text) or any(new.name and spelling.unspelt(new.name, there, range(2, _MOST_SPELT)) for new in patterned):
             raise
         return Heard(tuple(patterned))

@@ -49,6 +49,8 @@ def without_parts(node: Any) -> Iterator[tuple[Described, str, Node, Any]]:
     if isinstance(node, Described):
         if (node.count or 1) > 1 and node.kind != "old":
             yield node, "count", Amount(str(node.count)), replace(node, count=None)
+        if node.amounts:
+            yield node, "amounts", Amount(node.amounts[0]), replace(node, amounts=())
         for place, (role, part) in enumerate(node.roles):
             before, after = node.roles[:place], node.roles[place + 1 :]
             if (
@@ -112,6 +114,8 @@ def _lost(owner: Described, role: str) -> Refusal:
     head = owner.head.replace("-", " ")
     if role == "count":
         return Stray(f"Not {owner.count} of that {head} are made.")
+    if role == "amounts":
+        return Stray(f"“{owner.amounts[0]}” is not understood before {head} here.")
     return Stray(f"“{role.replace('_', ' ')} …” is not understood of a {head} here.")
 
 
@@ -162,6 +166,8 @@ def _is_so_anyway(t: Things, mark: Mark, owner: Described, role: str, part: Node
         return True  # where none is there, one is made
     if owner.head in ("bisector", "angle-bisector") and owner.plural and isinstance(part, Described) and part == _all_angles(part):
         return True  # "the bisectors of the angles": those that are meant without saying so
+    if role == "at" and owner.head == "rhombus" and isinstance(owner.role("angles"), Amount):
+        return True  # its angle is at the first corner where that is not said
     if role == "off":
         return True  # no new point is upon anything
     if role in _WHERE and not isinstance(part, Amount):

@@ -5,7 +5,7 @@ from __future__ import annotations
 from ..kinds import NUMBER, POINT
 from ..refusal import Refusal
 from .clauses import Bound
-from .nodes import Described, Many, Named, Node, Ref, Where
+from .nodes import Described, Many, Multiple, Named, Node, Ref, Where
 from .readings import READS, measured, measured_things
 from .things import Things
 from .verbs import verb
@@ -70,7 +70,7 @@ def measure(t: Things, bound: Bound) -> None:
     ):
         measured(t, node)
         return
-    if isinstance(node, (Named, Many, Ref)) or "long" in words:
+    if isinstance(node, (Named, Many, Ref, Multiple)) or "long" in words:
         measured(t, node)
         return
     if isinstance(node, (Described, Where)) and plain:

@@ -32,7 +32,7 @@ def meets(t: Things, bound: Bound) -> None:
         if not lines or len(lines) != len(names):
             raise Refusal("What touches what, and where?")
         return
-    if one is None and other is not None and not again and not touching and _cuts_two(t, other, names):
+    if one is None and other is not None and not again and not touching and (_each_its_base(t, other, names) or _cuts_two(t, other, names)):
         return
     if other is None and (one is None or isinstance(one, Ref)):
         one, other = _last_two(t)
@@ -126,6 +126,21 @@ def _is_secant(t: Things, one: Node | None, other: Node | None, names: list[str]
     b.make("other_intersection", {"a": (line,), "b": (circle[0],), "known": (near,)}, names[1])
     b.recent.note([line])
     t.names = waiting[len(names) :]
+    return True
+
+
+def _each_its_base(t: Things, other: Node, names: list[str]) -> bool:
+    """Where perpendiculars that were just drawn are said to meet what they were drawn to: "meeting them at X and Y". Returns whether that
+    was said, and done."""
+    drawn = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in STRAIGHTS and not t.b.ahead.step(id).look.hidden]
+    drawn = drawn[-len(names) :] if len(names) > 1 else []
+    is_said = isinstance(other, Ref) and other.word == "them"
+    bases = [_base_of(t, Named(t.b.ahead.name(id))) for id in drawn]
+    if not is_said or len(drawn) < len(names) or None in bases or any(map(t.b.has, names)):
+        return False
+    for name, line, base in zip(names, drawn, bases, strict=True):
+        t.names = [name]
+        where_they_meet(t, Where(Named(t.b.ahead.name(line)), base))
     return True
 
 

@@ -8,6 +8,7 @@ from ..refusal import Refusal
 from .amounts import number_said
 from .clauses import Bound
 from .nodes import Named, Node
+from .refusals import Told
 from .things import Things
 from .verbs import names_of, verb
 
@@ -79,6 +80,14 @@ def traced(t: Things, bound: Bound) -> None:
     if "y1" in bound:
         driver = _driver(t, bound["y1"], bound.get("z"))
     else:
+        own = t.b.ahead.step(point)
+        if (
+            isinstance(bound["x1"], Named)
+            and own.construction.moves == "sliding"
+            and len(path := own.fills.get("path", ())) == 1
+            and t.b.ahead.name(path[0])
+        ):
+            raise Told(f"{t.b.ahead.name(point)} moves on {t.b.ahead.name(path[0])}, which is its locus.")
         found = [id for id in t.b.ahead.ancestors([point]) if t.b.ahead.step(id).construction.moves in ("sliding", "turning")]
         if len(found) != 1:
             raise Refusal("As what moves? Say: the locus of M as P moves.")

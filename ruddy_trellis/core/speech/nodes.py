@@ -28,6 +28,18 @@ class Amount:
 
 
 @dataclass(frozen=True)
+class Multiple(Amount):
+    """So many times what is described: "twice the radius of k".
+
+    Attributes:
+        text: as it would be told, which is no number; ``factor`` is the number.
+    """
+
+    factor: str
+    of: Node
+
+
+@dataclass(frozen=True)
 class Many:
     """Several things in a list."""
 

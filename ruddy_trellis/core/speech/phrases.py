@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from . import english, english_amounts
 from .amount_phrases import AmountPhrases
-from .nodes import Amount, Described, Many, Named, Node, Quoted, Ref, Where, goes_on
+from .nodes import Amount, Described, Many, Multiple, Named, Node, Quoted, Ref, Where, goes_on
 from .tokens import NAME, NUMBER, QUOTE, WORD, Token
 
 #: A tree, and before which token its stretch ends.
@@ -122,6 +122,7 @@ class Phrases(AmountPhrases):
             yield from self.amounts(start)
             return
         if token.kind == NUMBER or (self.word(start) in ("-", "√") and start + 1 < len(self.said) and self.said[start + 1].kind == NUMBER):
+            yield from self._times(start)
             yield from self.amounts(start)
         if self.word(start) == "(" and (pair := self.coordinates(start)) is not None:
             yield Described("point", kind="new", roles=(("at_place", Named("", (), pair[0])),)), pair[1]
@@ -130,6 +131,8 @@ class Phrases(AmountPhrases):
         if token.word in english_amounts.MULTIPLES and token.kind == WORD:
             yield from self._multiples(start)
         is_part = self.word(start + 1) in english_amounts.PARTS and self.word(start + 2) not in english.HEADS
+        if token.kind == WORD and token.word in english_amounts.AMOUNTS:
+            yield from self._times(start)
         if token.kind == WORD and token.word in english_amounts.AMOUNTS and (is_part or not self._leads_to_noun(start + 1)):
             yield from self.amounts(start)
         if token.kind == WORD and self.word(start) == "where":
@@ -169,9 +172,24 @@ class Phrases(AmountPhrases):
 
     def _multiples(self, start: int):
         """ "twice r", "half of AB", "double the radius"."""
-        for node, end in self.one(start + 1 + (self.word(start + 1) == "of"))[:3]:
+        after = self.after_length_of(start + 1 + (self.word(start + 1) == "of"))
+        for node, end in self.one(after)[:3]:
+            factor = f"{english_amounts.MULTIPLES[self.said[start].word]:g}"
             if isinstance(node, Named):
-                yield Amount(f"{english_amounts.MULTIPLES[self.said[start].word]:g} * {node.text}"), end
+                yield from self._with_unit(f"{factor} * {node.text}", end)
+            elif isinstance(node, Described) and node.head in _QUANTITIES and not node.plural:
+                yield Multiple(f"{factor} times that", factor, node), end
+
+    def _times(self, start: int):
+        """ "1.5 times the radius of k", "2/3 of the distance from A to B", "3/4 the length of AB"."""
+        for node, end in self.amounts(start):
+            is_share = isinstance(node, Amount) and "/" in node.text
+            led = self.word(end) in ("time", "times", "*") or (is_share and self.word(end) == "of")
+            if not led and not (is_share and self.word(end) == "the"):
+                continue
+            for of, stop in self.one(end + led)[:3]:
+                if isinstance(of, Described) and of.head in _QUANTITIES and not of.plural:
+                    yield Multiple(f"{node.text} times that", node.text, of), stop
 
     def _wheres(self, start: int):
         """ "where l and m meet", "where l meets m", "where it meets m again"."""
@@ -205,13 +223,13 @@ class Phrases(AmountPhrases):
                     adjectives.append(word)
             elif word == "of" and kind == "all":
                 place += 1
-            elif word in english_amounts.NUMBERS and self._noun_ahead(place + 1):
+            elif word in english_amounts.NUMBERS and self._noun_ahead(place + 1) and self.word(place + 1) != "the":
                 count, place = english_amounts.NUMBERS[word], place + 1
             elif (
                 token.kind == NUMBER
                 and token.text.isdigit()
                 and self._noun_ahead(place + 1)
-                and self.word(place + 1) not in english_amounts.UNITS
+                and self.word(place + 1) not in ("the", *english_amounts.UNITS)
             ):
                 count, place = int(token.text), place + 1
             elif token.kind in (NUMBER,) and (found := self._amount_before_noun(place)) is not None:
@@ -418,6 +436,8 @@ class Phrases(AmountPhrases):
                 yield from self._with_roles(base.with_role(role, node), stop, depth + 1)
 
 
+#: Nouns for what has a value that can be taken so many times.
+_QUANTITIES = frozenset(("radius", "diameter", "length", "distance", "angle", "area", "perimeter", "size", "circumference"))
 #: What a size is to what is drawn between ends that are named.
 _SIZES = {"segment": "length", "angle": "size"}
 #: Shapes whose sizes may follow their noun.

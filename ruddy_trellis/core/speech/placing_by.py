@@ -98,6 +98,13 @@ def fraction(t: Things, bound: Bound) -> None:
     """ "one third of the way from A to B": a point at a share of a span."""
     share = plain_number_said(t, bound["v"])
     span = (t.point(bound["x1"]), t.point(bound["y1"])) if "y1" in bound else t.span(bound["x" if "x" in bound else "x1"])
+    if isinstance(share, tuple) and isinstance(bound["v"], (Amount, Named)) and "z" not in bound:
+        # "r/10 of the way": a share that is reckoned, and with it what is left.
+        rest = plain_number_said(t, Amount(f"1 - ({bound['v'].text})"))
+        t.names = points_in(bound["n"]) if "n" in bound else []
+        none_there(t, t.names)
+        t.make("dividing", span=span, first=share, second=rest)
+        return
     if not isinstance(share, float) or share == 1:
         raise Refusal("Which part of the way?")
     if "z" in bound and len(span) == 2:
@@ -236,7 +243,11 @@ def _arm_of_fact(t: Things, angle: Node, size: Node, name: str, path: Node | Non
     ways = (degrees, -degrees) if isinstance(degrees, (int, float)) else (degrees,)
     for way in ways:
         mark = b.mark()
-        line = (b.make("at_angle", {"point": ends[:1], "angle": way, "base": ends}, hidden=True),)
+        if path is None:
+            line = (b.make("at_angle", {"point": ends[:1], "angle": way, "base": ends}, hidden=True),)
+        else:  # only on that side of the corner is the angle of that size
+            turned = b.make("turned", {"point": ends[1:], "centre": ends[:1], "angle": way}, hidden=True)
+            line = (b.make("ray", {"from": ends[:1], "to": (turned,)}, hidden=True),)
         if path is None or way == ways[-1] or _meets_on_arm(t, line, t.path(path), ends, degrees):
             return line
         b.back_to(mark)

@@ -242,6 +242,10 @@ def centre(t: Things, node: Described) -> list[str]:
     of = node.role("of", "in")
     b = t.b
     if isinstance(of, Described) and of.head in ("triangle",):
+        shapes = _even_shapes_drawn_last(t, of.plural) if not of.names else t.aside(lambda: t.all_of(of))
+        is_so_many = not of.names and of.kind in ("old", "all") and (not of.count or of.count == len(shapes))
+        if shapes and (is_so_many or of.names) and all(_has_a_centre(b.ahead.value(id)) for id in shapes):
+            return [_centre_of_shape(t, b.ahead.step(shape).fills["corners"]) for shape in shapes]
         raise Refusal("A triangle has several centres. Say which: centroid, circumcentre, incentre or orthocentre.")
     if (isinstance(of, Described) and of.head in ("segment", "line", "side")) or (isinstance(of, Named) and len(of.points) == 2):
         return midpoints(t, replace(node, head="midpoint"))

@@ -55,7 +55,7 @@ def produce(t: Things, bound: Bound) -> None:
         if "fact" in bound:
             size = _length_in_fact(t, bound["fact"], b.ahead.name(span[1]), b.free_name(names[0], POINT))
         if size is None:
-            end = b.make("point_on", {"path": (beyond_ray(t, span),), "place": 0.5}, names[0])
+            end = b.make("point_on", {"path": (beyond_ray(t, span),), "place": 0.58}, names[0])
         else:
             mirrored = _same_span(t, size, span)
             if mirrored:

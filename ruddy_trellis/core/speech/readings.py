@@ -12,11 +12,11 @@ from ..refusal import Refusal
 from .amounts import number_said
 from .drawn_angles import drawn_angle
 from .lines_between import straight_between
-from .nodes import Amount, Described, Many, Named, Node, Ref
+from .nodes import Amount, Described, Many, Multiple, Named, Node, Ref
 from .nouns import CORNERS, makes
 from .readings_of_shapes import as_many, of_circle
 from .refusals import Final, Stray
-from .spans import centre_of, corners_of, sides_of, spans_of
+from .spans import centre_of, corners_of, most_of, sides_of, spans_of
 from .tables import words
 from .things import Things
 from .vectors import are_vectors, put_together
@@ -27,6 +27,8 @@ def measured(t: Things, node: Node) -> list[str]:
     b = t.b
     if isinstance(node, Many):
         return [id for item in node.items for id in measured(t, item)]
+    if isinstance(node, Multiple):
+        return list(number_said(t, node))
     if isinstance(node, Named):
         ids = b.ahead.ids_named(spelling.tidy(node.text))
         if len(node.points) == 2 and not (ids and b.kind(ids[0]) == NUMBER):
@@ -40,6 +42,8 @@ def measured(t: Things, node: Node) -> list[str]:
         raise Refusal(f"Nothing here is called {node.text}.")
     if isinstance(node, Described):
         if node.head in ("radius", "diameter") and not node.names:
+            if "common" in node.adjectives:
+                raise Stray(f"“common” is not understood of a {node.head}.")
             return of_circle(t, node)
         if node.head in ("side", "diagonal") and not node.names:
             spans = t.aside(lambda: spans_of(t, replace(node, plural=True)))
@@ -203,7 +207,7 @@ def slopes(t: Things, node: Described) -> list[str]:
     return [t.make("slope", straight=t.aside(lambda one=one: t.straight(one))) for one in (of.items if isinstance(of, Many) else (of,))]  # type: ignore[misc]
 
 
-@makes("angle", parts="between of in inside at size from on to with", words="reflex directed acute internal external")
+@makes("angle", parts="between of in inside at size from on to with", words="reflex directed acute internal external largest smallest")
 def angles(t: Things, node: Described) -> list[str]:
     """Angles: by three points, at a corner, between two things, all of a shape; drawn where their points are not there."""
     b = t.b
@@ -214,6 +218,8 @@ def angles(t: Things, node: Described) -> list[str]:
         size = Amount(node.amounts[0])
     if size is not None:
         return drawn_angle(t, node, size)
+    if of_all := {"largest", "smallest"} & set(node.adjectives):
+        return [_most_of_a_shape(t, of, "largest" in of_all)]
     if "external" in node.adjectives:
         return [_exterior(t, node)]
     if (on := node.role("on")) is not None and not node.names:
@@ -256,6 +262,15 @@ def angles(t: Things, node: Described) -> list[str]:
     if of is not None and node.names == () and isinstance(of, Described) and node.role("at") is not None:
         items = [part for role, part in node.roles if role == "at"]
     return [t.make("angle", corner=t.aside(lambda item=item: t.corner(item)), **turn) for item in items]  # type: ignore[misc]
+
+
+def _most_of_a_shape(t: Things, of: Node | None, largest: bool) -> str:
+    """The largest or the smallest angle of a shape as it is drawn."""
+    corners = t.aside(lambda: corners_of(t, of))
+    around = [(corners[i - 1], corners[i], corners[(i + 1) % len(corners)]) for i in range(len(corners))]
+    chosen = most_of(t, around, lambda corner: t.b.would_be("angle", {"corner": corner}), largest)
+    t.b.guesses.append(f"the {'largest' if largest else 'smallest'} angle, which is that at {t.b.ahead.name(chosen[1])} now")
+    return t.make("angle", corner=chosen)
 
 
 def _exterior(t: Things, node: Described) -> str:
@@ -319,6 +334,11 @@ def reckoned(t: Things, node: Described) -> list[str]:
         items.append(to)
     if node.head in ("sum", "difference") and are_vectors(t, items):
         return [put_together(t, items, node.head == "difference")]
+    if len(items) == 1 and isinstance(only := items[0], Described) and only.head in ("length", "angle", "area", "distance"):
+        # "the ratio of the lengths": of the two that were taken last.
+        is_of_last = only == Described(only.head, kind="old", plural=True, count=only.count)
+        if is_of_last and len([id for id in t.b.recent.ids if id in t.b.last_group and t.b.kind(id) == NUMBER]) == 2:
+            items = [Ref("them")]
     if len(items) == 1 and isinstance(items[0], Ref):
         # "What is their sum?", of readings that were taken last.
         ids = [id for id in t.b.recent.ids if id in t.b.last_group and t.b.kind(id) == NUMBER]

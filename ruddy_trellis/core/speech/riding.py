@@ -18,7 +18,7 @@ from .refusals import Final, Stray
 from .spans import distance_between, distant_from, spans_of
 from .tables import words
 from .things import Things
-from .wishes import suppose_of, wish
+from .wishes import OF_PLACES, suppose_of, wish
 
 #: Nouns for what has a whole line.
 _LINES = words("line segment side ray chord")
@@ -212,7 +212,11 @@ def _one_point(t: Things, node: Described) -> list[str]:
         or (node.role("inside") if _is_produced(node.role("inside")) else None)
     )
     if path_node is not None:
-        return [_on_path(t, node, path_node)]
+        wished = tuple((role, part) for role, part in node.roles if role in OF_PLACES)
+        fits, supposed = wish(t, replace(node, roles=wished)) if wished and not _is_produced(path_node) else (None, [])
+        point = _on_path(t, path_node, fits)
+        suppose_of(t, point, supposed)
+        return [point]
     if (off := node.role("off")) is not None:
         path = t.aside(lambda: t.path(off))
         if len(path) == 1 and b.kind(path[0]) not in (CIRCLE, ARC, *STRAIGHTS):
@@ -237,13 +241,13 @@ def _is_produced(node: Node | None) -> bool:
     return isinstance(node, Described) and "produced" in node.extra
 
 
-def _on_path(t: Things, node: Described, path_node: Node) -> str:
+def _on_path(t: Things, path_node: Node, fits: Callable[[Place], bool] | None = None) -> str:
     if _is_produced(path_node) and isinstance(path_node, Described):
         inner = path_node.names[0]
         ends = t.aside(lambda: t.span(inner))
-        return t.make("point_on", path=(beyond_ray(t, ends),), place=0.5)
+        return t.make("point_on", path=(beyond_ray(t, ends),), place=0.58)
     path = t.aside(lambda: _path_to_ride(t, path_node))
-    return t.make("point_on", path=path, place=free_place_on(t, path))
+    return t.make("point_on", path=path, place=free_place_on(t, path, fits))
 
 
 def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
@@ -269,12 +273,18 @@ def _path_to_ride(t: Things, node: Node) -> tuple[str, ...]:
     return t.path(node)
 
 
+#: Places on a line beyond the points that it goes through.
+_FURTHER = (1.3, -0.3, 1.7, -0.7, 2.5, -1.5)
+
+
 def free_place_on(t: Things, path: tuple[str, ...], fits: Callable[[Place], bool] | None = None) -> float:
     """Where on a path a new point goes: not upon one that is there, and where it fits if it can be."""
     b = t.b
     kind = b.kind(path[0]) if len(path) == 1 else SEGMENT
     taken = [value for id in b.of_kind(POINT) if (value := b.ahead.value(id)) is not None]
     choices = _DEGREES if kind in (CIRCLE, CONIC) else tuple(share + (0.9 if kind == RAY else 0) for share in _SHARES)
+    if fits is not None and kind == LINE:
+        choices = (*choices, *_FURTHER)  # where it is said to be may be beyond both of the points that it goes through
     best, most = choices[0], -1.0
     for choice in choices:
         mark = b.mark()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import replace
 from typing import Any
 
@@ -20,6 +21,10 @@ from .spans import centre_of, corners_of, distance_between, each, with_corners_a
 from .things import Things
 from .third_corners import first_side, fresh_names
 from .touching import Size, circle_touching, new_centre, two_touching
+
+#: Of two circles that are to cross: their radii as shares of how far their centres are apart, and in which direction from the other centre
+#: the points are through which they go, degrees.
+_LARGER, _BESIDE = (0.68, 0.77), 115.0
 
 
 @makes(
@@ -40,7 +45,7 @@ def circles(t: Things, node: Described) -> list[str]:
         node = circle_by_radius(t, node)
     if (gap := node.role("apart")) is not None:
         return _apart(t, node, gap)
-    if "of-one-size" in node.adjectives or _are_of_radius(node):
+    if ("of-one-size" in node.adjectives and "meets" not in node.adjectives) or _are_of_radius(node):
         return _of_one_size(t, node)
     if "touches" in node.adjectives:
         if node.count == 2 and all(role in ("centre", "through") for role, _ in node.roles):
@@ -56,6 +61,8 @@ def circles(t: Things, node: Described) -> list[str]:
     if node.count == 2 and "meets" in node.adjectives and not node.names and not node.roles:
         shared = t.aside(t.b.free_point)
         return [t.make("circle", centre=(new_centre(t),), point=(shared,)) for _ in range(2)]
+    if node.count == 2 and "meets" in node.adjectives and [role for role, _ in node.roles] == ["centre"] and not node.names:
+        return _intersecting(t, node)
     if "meets" in node.adjectives:
         raise Stray("Say where the circles meet: two circles through A.")
     if node.count and node.count > 1 and len(node.roles) == 1 and not node.names and (through := node.role("through")) is not None:
@@ -127,6 +134,26 @@ def _of_one_size(t: Things, node: Described) -> list[str]:
     point = t.aside(b.free_point)
     first = t.make("circle", centre=(ids[0],), point=(point,))
     return [first, *(t.make("circle_radius", centre=(id,), radius=(ids[0], point)) for id in ids[1:])]
+
+
+def _intersecting(t: Things, node: Described) -> list[str]:
+    """Two circles about centres that are said which cross where they are now, of one radius or not: each is a little larger than half of
+    the way between the centres."""
+    b = t.b
+    ids = t.aside(lambda: t.points(node.role("centre")))  # type: ignore[arg-type]
+    if len(ids) != 2:
+        raise Refusal("Two circles have two centres.")
+    (ax, ay), (cx, cy) = (b.now(id)[:2] for id in ids)
+    found = []
+    for (x, y), (u, v), share in (((ax, ay), (cx - ax, cy - ay), _LARGER[0]), ((cx, cy), (ax - cx, ay - cy), _LARGER[1])):
+        turn = math.radians(_BESIDE)
+        at = x + share * (u * math.cos(turn) - v * math.sin(turn)), y + share * (u * math.sin(turn) + v * math.cos(turn))
+        if found and "of-one-size" in node.adjectives:
+            found.append(t.make("circle_radius", centre=(ids[1],), radius=(ids[0], b.ahead.step(found[0]).fills["point"][0])))
+            break
+        point = t.aside(lambda at=at: b.free_point(at=(round(at[0], 2), round(at[1], 2))))  # type: ignore[misc]
+        found.append(t.make("circle", centre=(ids[len(found)],), point=(point,)))
+    return found
 
 
 def _are_of_radius(node: Described) -> bool:
@@ -243,7 +270,7 @@ def _circle(t: Things, node: Described) -> str:
             if len(points) != 2:
                 raise Refusal("With its centre on a line, a circle goes through two points.")
             middle = b.make("perpendicular_bisector", {"span": tuple(points)}, hidden=True)
-            path = t.aside(lambda: t.path(line))
+            path = t.aside(lambda: t.path(line))  # type: ignore[arg-type]
             centre = b.make("intersection", {"a": path, "b": (middle,)})
             return t.make("circle", centre=(centre,), point=(points[0],))
         if len(points) == 3:
@@ -266,6 +293,9 @@ def _circle(t: Things, node: Described) -> str:
         centre = t.aside(lambda: centre_of(t, t.round(like)))
     elif centre_node is not None:
         centre = t.aside(lambda: t.point(centre_node))
+    elif (line := node.role("centre_on")) is not None and touches is None:
+        path = t.aside(lambda: t.path(line))  # type: ignore[arg-type]
+        centre = t.aside(lambda: b.make("point_on", {"path": path, "place": free_place_on(t, path)}))
     else:
         centre = ""
     if touches is not None:

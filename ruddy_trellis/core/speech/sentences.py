@@ -39,6 +39,7 @@ from .building import Building
 from .clause_starts import JOINERS, asks_of_a_point_besides, has_participle, is_attribute, is_one_more, verb_of
 from .clauses import Bound, Clauses
 from .english_remarks import IS_FOR_READERS, is_remark
+from .figures_first import figure_first
 from .idiom_parts import OF_A_SORT, POLYGON
 from .kept_parts import check_parts
 from .nodes import Amount, Described
@@ -46,7 +47,7 @@ from .not_taken import ActRefused, Best, NotSaid
 from .phrases import Phrases
 from .plain_words import plain
 from .readings import READS
-from .reckoning import reckon, state
+from .reckoning import reckon, state, state_in_words
 from .refusals import Final, Told
 from .shape_sorts import SORTS
 from .sort_asked import ask_sort
@@ -88,9 +89,13 @@ _MAKING = frozenset(("let", "draw", "call", "join"))
 #: The clause before said facts of a shape; with what a claim begins that is no more of them.
 _FACTS, _ASKING = "facts", frozenset(("prove", "show", "then", "is", "does"))
 #: What a sentence is about, before it begins.
-_SETTING = re.compile(rf"[Ii]n (?:the |an? |any )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON})) ([A-Z]{{3,12}}),?\s+")
+_SETTING = re.compile(rf"[Ii]n (?:the |an? |any )?((?:(?:{OF_A_SORT}) )*(?:{POLYGON})) ([A-Z]{{3,12}})(?: (with [^,;]+),)?,?\s+")
 
 
+#: Where one sentence ends and another one begins.
+_SEVERAL = re.compile(r"(?<=[a-zA-Z0-9])\. (?=[A-Za-z])")
+#: What asks for something to become so many times as large, and is no amount.
+_GROWS = re.compile(r"\s*(?:please )?(?:double|triple|halve|quadruple) (?:the |its |[A-Z])", re.IGNORECASE)
 _AND = Token("and", "and", WORD, 0, 0)
 #: What is told where something is told of a new figure that it has not.
 CANNOT_HOLD = "A new figure cannot be drawn so that this holds. Say how it is made, or ask whether it is so."
@@ -120,13 +125,35 @@ class Sentence:
         """Do all that a sentence says. Raises Refusal, and nothing is done."""
         if is_remark(text):
             raise Told(IS_FOR_READERS)
-        if state(self.t, text) or state(self.t, plain(text)) or reckon(self.t, plain(text)) or ask_sort(self.t, text, self._claims):
+        if _GROWS.match(text):
+            raise Final("What is there is not made larger so. Say: enlarge k by 2 from O, set r to 6, or move A to (4, 1).")
+        if len(several := _SEVERAL.split(plain(text))) > 1 and not _SEVERAL.search(text):
+            # What is put in other words may be several sentences.
+            mark = self.b.mark()
+            try:
+                for one in several:
+                    self.carry_out(one)
+            except Refusal:
+                self.b.back_to(mark)
+                raise
             return
-        if (setting := _SETTING.match(plain(text))) is not None and len(plain(text)) > setting.end():
+        if (
+            state(self.t, text)
+            or state(self.t, plain(text))
+            or state_in_words(self.t, plain(text))
+            or reckon(self.t, plain(text))
+            or ask_sort(self.t, text, self._claims)
+        ):
+            return
+        setting = _SETTING.match(plain(text))
+        if setting is not None and setting[3] and any(map(self.b.has, POINT_NAME.findall(setting[2]))):
+            setting = None  # what it has is said of a new one
+        if setting is not None and len(plain(text)) > setting.end():
             # "In triangle ABC, the bisector of A meets …": the figure that it is about comes first.
             mark = self.b.mark()
             try:
                 rest, names = plain(text)[setting.end() :], POINT_NAME.findall(setting[2])
+                having = f" {setting[3]}" if setting[3] else ""
                 if (
                     _FACT.match(rest)
                     and not any(map(self.b.has, names))
@@ -135,7 +162,7 @@ class Sentence:
                     return
                 is_new = not any(map(self.b.has, names))
                 if not all(map(self.b.has, names)):
-                    self.carry_out(f"draw the {setting[1]} {setting[2]}")
+                    self.carry_out(f"draw the {setting[1]} {setting[2]}{having}")
                 elif " " in setting[1] or setting[1] in SORTS:
                     self._check_is(f"the {setting[1]} {setting[2]}")
                 if not is_new or not self._supposed(rest):
@@ -171,12 +198,32 @@ class Sentence:
         # "…, where D is the midpoint of BC": what is told last is made first.
         for place in range(1, len(said)):
             if said[place].word == "where" and self._run([*said[place + 1 :], _AND, *_without_comma(said[:place])], 0, ()):
-                return
+                if english.CLAIM.match(text) or not any(CATALOGUE[step.does].makes == CLAIM for step in self.b.new[mark.new :]):
+                    return
+                self.b.back_to(mark)  # "the points where k touches the sides" are none about which something is claimed
         self.b.back_to(mark)
+        if self._with_its_figure(plain(text)):
+            return
         refusal = self._best.refusal or NotSaid(text, ())
         if self._best.far >= len(said) and (said[0].word in _ACTS or self._best.is_of_look):
             raise ActRefused(refusal.sentence)
         raise refusal
+
+    def _with_its_figure(self, text: str) -> bool:
+        """Draw the figure that a sentence speaks of, where none of its corners is there, and then read the sentence. Returns whether that
+        could be done."""
+        first, mark, best = figure_first(text), self.b.mark(), self._best
+        if first is None or any(map(self.b.has, POINT_NAME.findall(first.corners))):
+            return False
+        try:
+            self.carry_out(first.drawn)
+            if first.rest:
+                self.carry_out(first.rest)
+        except Refusal:
+            self.b.back_to(mark)
+            self._best = best
+            return False
+        return True
 
     def _claims(self, text: str) -> bool:
         """Claim what a sentence says, if it holds as it is drawn; returns whether it does."""

@@ -23,6 +23,7 @@ def _has_facts(shape: Measured, wanted: Wanted) -> bool:
     return (
         all(same(shape.length(span), size) for span, size in wanted.lengths.items() if isinstance(size, float))
         and all(same(shape.length(one), shape.length(other)) for one, other in wanted.equal)
+        and all(same(shape.length(one), factor * shape.length(other)) for (one, other), factor in wanted.times.items())
         and all(shape.are_parallel(one, other) for one, other in wanted.parallel)
         and all(same(shape.angles[names.index(name)], size) for name, size in wanted.angles.items() if isinstance(size, float))
     )
@@ -71,7 +72,7 @@ def is_as_said(t: Things, polygon: str, node: Described, wanted: Wanted) -> bool
     shape = Measured({b.ahead.name(id): complex(*at) for id, at in zip(b.ahead.step(polygon).fills["corners"], value, strict=True)})
     if not shape.is_simple or min(shape.angles) < _FLAT or (node.head == "kite" and max(shape.angles) > 180):
         return False
-    spans = {*wanted.lengths, *(span for pair in (*wanted.equal, *wanted.parallel) for span in pair)}
+    spans = {*wanted.lengths, *(span for pair in wanted.pairs() for span in pair)}
     if not {*wanted.angles, *(name for span in spans for name in span)} <= set(shape.at):
         return False
     mark = b.mark()

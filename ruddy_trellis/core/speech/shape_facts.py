@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 from typing import Any, TypeAlias
@@ -9,27 +10,36 @@ from typing import Any, TypeAlias
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
 from .building import Building
-from .nodes import Described, Many, Named, Node
+from .nodes import Amount, Described, Many, Named, Node
 from .nouns import check_words
 from .things import Things
+from .tokens import POINT_NAME
 
 #: Two sides or diagonals, each by its ends.
 Pair: TypeAlias = tuple[frozenset[str], frozenset[str]]
+#: So many times a side, as amounts have it.
+_SHARE = re.compile(r"(?:(\d+(?:\.\d+)?)(?:/(\d+))? \* )?([A-Z]['′]*[A-Z]['′]*)(?: ?/ ?(\d+(?:\.\d+)?))?")
 #: What two angles add up to whose sides are parallel.
 _STRAIGHT = 180.0
 
 
 @dataclass
 class Wanted:
-    """What is said of a shape besides its corners: lengths of sides, angles, sides that are equal or parallel."""
+    """What is said of a shape besides its corners: lengths of sides, angles, sides that are equal or parallel, and sides that are so many
+    times others."""
 
     lengths: dict[frozenset[str], Any] = field(default_factory=dict)
     equal: list[Pair] = field(default_factory=list)
     angles: dict[str, Any] = field(default_factory=dict)
     parallel: list[Pair] = field(default_factory=list)
+    times: dict[Pair, float] = field(default_factory=dict)
 
     def __bool__(self) -> bool:
-        return bool(self.lengths or self.equal or self.angles or self.parallel)
+        return bool(self.lengths or self.equal or self.angles or self.parallel or self.times)
+
+    def pairs(self) -> tuple[Pair, ...]:
+        """All sides of which something is said beside others."""
+        return (*self.equal, *self.parallel, *self.times)
 
 
 def with_what_it_has(node: Described, names: tuple[str, ...], wanted: Wanted) -> Wanted:
@@ -51,7 +61,7 @@ def with_what_it_has(node: Described, names: tuple[str, ...], wanted: Wanted) ->
         parallel = [(a, c)]
     if node.head == "trapezium" and "isosceles" in node.adjectives:
         equal = _besides(equal, [(frozenset(names[::2]), frozenset(names[1::2]))])  # its diagonals, so that it is no parallelogram
-    return Wanted(dict(wanted.lengths), equal, angles, parallel)
+    return Wanted(dict(wanted.lengths), equal, angles, parallel, dict(wanted.times))
 
 
 def _besides(said: Sequence[Pair], has: Sequence[Pair]) -> list[Pair]:
@@ -102,6 +112,8 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             found.angles[next(iter(common))] = 90.0
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and isinstance(other, Named) and len(other.points) == 2:
             found.equal.append((frozenset(one.points), frozenset(other.points)))
+        elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and (share := _share_of_a_side(other, names)) is not None:
+            found.times[frozenset(one.points), share[0]] = share[1]
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and other is not None:
             found.lengths[frozenset(one.points)] = t.aside(lambda other=other: length_said(t, other))  # type: ignore[misc]
         elif kind == "equal" and other is not None and isinstance(name := _corner_of(one), Named):
@@ -111,6 +123,16 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             continue  # supposed, after the shape is there
         else:
             raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
+
+
+def _share_of_a_side(node: Node | None, names: tuple[str, ...]) -> tuple[frozenset[str], float] | None:
+    """ "2 * BC" or "BC/2" as a side or a diagonal of the shape, and the factor; None for what is said of anything else."""
+    found = _SHARE.fullmatch(node.text) if isinstance(node, Amount) else None
+    if found is None:
+        return None
+    ends = tuple(POINT_NAME.findall(found[3]))
+    factor = float(found[1] or 1) / float(found[2] or 1) / float(found[4] or 1)
+    return (frozenset(ends), factor) if len(set(ends)) == 2 and set(ends) <= set(names) and factor > 0 else None
 
 
 def _corner_of(node: Node | None) -> Node | None:

@@ -56,6 +56,8 @@ def by_sides(t: Things, node: Described) -> Described:
     """
     roles = {role for role, _ in node.roles}
     by_height = "height" in roles and "equilateral" in node.adjectives
+    if isinstance(drawn := node.role("diagonals"), Named) and len(drawn.points) == 2 and all(map(t.b.has, drawn.points)):
+        return node  # it has a place, and not only a length
     if not (roles & {"area", "perimeter"} or by_height or ("diagonals" in roles and node.head in ("rectangle", "rhombus"))):
         return node
     asked = measures_of(t, node)

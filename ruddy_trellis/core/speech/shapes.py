@@ -31,7 +31,7 @@ _OF_CORNERS = words("triangle quadrilateral polygon").union(NAMED_BY_SIDES)
     "triangle", "quadrilateral", "square", "rectangle", "rhombus", "kite", "trapezium", "parallelogram", "polygon", *NAMED_BY_SIDES,
     parts="on outside inside base side sides in corners through with of and facts angles above below away same_side_of other_side_of "
     "same_side_as side_with opposite height length right_at corner_at "
-    "between centre diagonals hypotenuse area perimeter about",
+    "between centre diagonals hypotenuse area perimeter about at",
     words="medial orthic pedal equilateral isosceles right-angled regular cyclic inscribe external internal obtuse acute scalene "
     "convex irregular as-base",
 )  # fmt: skip
@@ -111,7 +111,7 @@ def _shapes(t: Things, node: Described) -> list[str]:
         there = [name for name in names if t.b.has(name)]
         if len(there) == 2:
             node = replace(node, roles=(*node.roles, ("on", Named("".join(there), tuple(there)))))
-    node, names = _with_hypotenuse(t, node, names)
+    node, names = _with_hypotenuse(t, _of_its_side(node), names)
     if (formed_by := node.role("between")) is not None:
         return [t.b.polygon(_corners_formed(t, formed_by, count))]
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
@@ -126,6 +126,14 @@ def _shapes(t: Things, node: Described) -> list[str]:
         spans = _spans_to_build_on(t, on)
         return [shape_on_span(t, node, span, names=names, outside=len(spans) > 1) for span in spans]
     return [alone_shape(t, node, names)]
+
+
+def _of_its_side(node: Described) -> Described:
+    """A shape with what was said after a side of it that has a name: "on base AB with height 4 cm" tells of the shape."""
+    on = node.role("on")
+    if not (isinstance(on, Described) and on.head in ("base", "side") and len(on.names) == 1 and on.roles):
+        return node
+    return replace(node, roles=(*(("on", on.names[0]) if part is on else (role, part) for role, part in node.roles), *on.roles))
 
 
 def _placed(t: Things, node: Described, names: tuple[str, ...]) -> str | None:

@@ -135,7 +135,7 @@ def _made_alone(t: Things, node: Described, names: tuple[str, ...]) -> str:
         or (kind in NAMED_BY_SIDES and not names)
     ):
         return _regular_alone(t, node, names, count, wanted)
-    if kind == "quadrilateral" and len(wanted.parallel) == 1 and not (wanted.lengths or wanted.angles or wanted.equal):
+    if kind == "quadrilateral" and len(wanted.parallel) == 1 and not (wanted.lengths or wanted.angles or wanted.equal or wanted.times):
         return _of_three_corners(t, replace(node, head="trapezium"), names or fresh_names(b, 4), wanted)
     if kind in ("quadrilateral", "polygon", "pentagon", "hexagon") and wanted and names:
         return polygon_by_facts(t, names, wanted)
@@ -276,10 +276,28 @@ def _by_diagonals(t: Things, node: Described, names: tuple[str, ...], across: No
         rest = iter(fresh_names(b, 2) if set(across.points).isdisjoint(names) else [name for name in names if name not in across.points])
         turned = [b.make("turned", {"point": (start,), "centre": (centre,), "angle": angle}, next(rest, None)) for angle in (90.0, -90.0)]
         return b.polygon((start, turned[0], opposite, turned[1]))
+    if node.head == "rhombus" and isinstance(across, Named) and len(across.points) == 2 and all(b.has(point) for point in across.points):
+        return _rhombus_on_diagonal(t, node, names, b.points(across.points))
     sizes = [t.aside(lambda size=size: length_said(t, size)) for size in amounts_in(across)]  # type: ignore[misc]
     if not 1 <= len(sizes) <= 2:
         raise Refusal(f"A {node.head} is not made from its diagonals here; a rhombus is, from two lengths.")
     return _crossed_at_right_angles(t, node, names, sizes)
+
+
+def _rhombus_on_diagonal(t: Things, node: Described, names: tuple[str, ...], ends: tuple[str, ...]) -> str:
+    """A rhombus on a diagonal that is there, by the length of its sides."""
+    b = t.b
+    side = node.role("side", "sides")
+    if side is None:
+        raise Refusal("A rhombus on a diagonal is settled by its sides. Say: a rhombus with diagonal AC and side 5.")
+    size = t.aside(lambda: length_said(t, side))
+    known = {b.ahead.name(id) for id in ends}
+    rest = iter([name for name in names if name not in known] if known <= set(names) else fresh_names(b, 2))
+    rounds = [b.make("circle_radius", {"centre": (end,), "radius": size}, hidden=True) for end in ends]
+    others = [
+        b.make("intersection", {"a": (rounds[0],), "b": (rounds[1],), "which": which}, next(rest, None)) for which in ("first", "second")
+    ]
+    return b.polygon((ends[0], others[0], ends[1], others[1]))
 
 
 def _crossed_at_right_angles(t: Things, node: Described, names: tuple[str, ...], sizes: Sequence[Any]) -> str:
@@ -326,7 +344,7 @@ def _of_three_corners(t: Things, node: Described, names: tuple[str, ...], wanted
     if angles and not wanted.angles:
         wanted.angles = {order[0]: angles[0]}
     is_sized = bool(wanted.lengths or wanted.angles)
-    if (node.head == "trapezium" and is_sized) or not _are_of_sides(node.head, order, wanted):
+    if wanted.times or (node.head == "trapezium" and is_sized) or not _are_of_sides(node.head, order, wanted):
         return polygon_by_facts(t, names, with_what_it_has(node, names, wanted))
     if is_sized:
         return _by_sides(t, node, order, wanted)

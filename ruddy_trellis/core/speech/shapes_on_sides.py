@@ -7,14 +7,14 @@ from typing import Any
 from ..kinds import POLYGON
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
-from .nodes import Described
+from .nodes import Amount, Described
 from .nouns import CORNERS, NAMED_BY_SIDES
 from .refusals import Stray
 from .shape_facts import Wanted, wanted_of
 from .spans import distant_from
 from .tables import words
 from .things import Things
-from .third_corners import amounts_in, third_corner, upper_crossing
+from .third_corners import amounts_in, fresh_names, third_corner, upper_crossing
 from .which_side import Side, side_fits, side_said
 
 CORNER_COUNTS = {**CORNERS, "polygon": 0}
@@ -53,10 +53,34 @@ def shape_on_span(t: Things, node: Described, span: tuple[str, str], names: tupl
     key, more = ("equilateral", {}) if equilateral else ("regular", {"count": float(count)}) if regular_one else (_ON_A_SIDE[kind], {})
     if kind == "rectangle" and node.role("height", "side") is not None:
         return _rectangle_of_height(t, node, span, free, side)
+    if kind == "rhombus" and isinstance(node.role("angles"), Amount):
+        return _rhombus_by_angle(t, node, span, free, side)
     if side is not None and not _lands(t, key, more, (a, c), side):
         a, c, free = c, a, free[::-1]
     made = b.make_parts(key, {**more, "from": (a,), "to": (c,)}, free)
     return next(id for id in made if b.kind(id) == POLYGON)
+
+
+def _rhombus_by_angle(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], side: Side | None) -> str:
+    """A rhombus on a side, with an angle at the corner that is said, or at the first."""
+    b = t.b
+    a, c = span
+    if (at := node.role("at")) is not None:
+        corner = t.aside(lambda: t.point(at))
+        if corner not in span:
+            raise Refusal(f"The angle is at {b.ahead.name(a)} or at {b.ahead.name(c)}.")
+        a, c, free = (a, c, free) if corner == a else (c, a, free[::-1])
+    angle = t.aside(lambda: angle_said(t, node.role("angles")))  # type: ignore[arg-type]
+    if not isinstance(angle, float) or not 0 < angle < 180:
+        raise Refusal("An angle of a rhombus is said as a number of degrees between 0 and 180.")
+    # To the left of the side as it was said, or where it is said to lie.
+    turn = angle if a == span[0] else -angle
+    if side is not None and not _lands(t, "square", {}, span, side):
+        turn = -turn
+    third_name, fourth_name = free or fresh_names(b, 2)[:: 1 if a == span[0] else -1]
+    fourth = b.make("turned", {"point": (c,), "centre": (a,), "angle": turn}, fourth_name)
+    third = b.make("fourth_corner", {"corners": (c, a, fourth)}, third_name)
+    return b.polygon((a, c, third, fourth))
 
 
 def _rectangle_of_height(t: Things, node: Described, span: tuple[str, str], free: tuple[str, ...], side: Side | None) -> str:

@@ -42,6 +42,10 @@ def with_corners_as_one(node: Described) -> Described:
     return replace(node, roles=tuple(roles))
 
 
+#: What is said of the one of several sides that is the longest or the shortest.
+_LONG = frozenset(("longest", "shortest", "largest", "smallest"))
+
+
 def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]:
     """The pairs of points, or segments, that a phrase stands for: AB, AB and BC, the sides of ABC, the diagonals."""
     if isinstance(node, Described):
@@ -51,6 +55,11 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
     if isinstance(node, Described) and node.head == "side" and {"opposite"} & set(node.adjectives):
         raise Refusal("Which sides? Say them by their ends: AB and CD.")
     if isinstance(node, Described) and node.head == "side" and not node.names:
+        if of_all := _LONG & set(node.adjectives):
+            sides = sides_of(t, node.role("of", "in"))
+            span = most_of(t, sides, lambda span: distance_between(*(t.b.now(id) for id in span)), bool({"longest", "largest"} & of_all))
+            t.b.guesses.append(f"the {min(of_all)} side, which is {''.join(t.b.ahead.name(id) for id in span)} now")
+            return [span]
         sides = sides_of(t, node.role("of", "in"), node.kind if node.plural else "one")
         if "other" in node.adjectives:
             others = _besides_the_named(t, sides)
@@ -86,6 +95,14 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
         points = t.b.points(node.points)
         return [points[number : number + 2] for number in range(0, len(points), 2)]
     return [t.span(node)]
+
+
+def most_of(t: Things, found: Sequence[Any], size: Callable[[Any], float], largest: bool) -> Any:
+    """What has the largest or the smallest size of several things as they are drawn. Raises Refusal where another one has the same."""
+    ranked = sorted(found, key=size, reverse=largest)
+    if len(ranked) > 1 and abs(size(ranked[0]) - size(ranked[1])) < 1e-6 * (1 + abs(size(ranked[0]))):
+        raise Refusal("Two of them are of one size now. Say which one is meant by its name.")
+    return ranked[0]
 
 
 def _besides_the_named(t: Things, sides: Sequence[tuple[str, ...]]) -> list[tuple[str, ...]]:

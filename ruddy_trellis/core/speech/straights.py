@@ -7,7 +7,7 @@ from dataclasses import replace
 from ..kinds import CIRCLE, POINT, STRAIGHTS
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
-from .chords import check_of_circle, is_placed, placed_chord
+from .chords import check_of_circle, common_chord, is_placed, placed_chord
 from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .nodes import Amount, Described, Many, Named, Node, Ref
@@ -37,7 +37,7 @@ from .triangle_lines import bisectors
     "arm",
     "transversal",
     parts="bisects perpendicular parallel tangent by at with from through of between on to towards and length in",
-    words="perpendicular parallel horizontal vertical equal meets of-one-size",
+    words="perpendicular parallel horizontal vertical equal meets of-one-size common",
 )
 def straights(t: Things, node: Described) -> list[str]:
     """Straight things that go through or between points, or that are said by what they are parallel or perpendicular to."""
@@ -66,6 +66,10 @@ def _check_two_points(node: Described) -> None:
 
 
 def _straights(t: Things, node: Described) -> list[str]:
+    if "common" in node.adjectives:
+        if node.head != "chord" or node.plural:
+            raise Stray(f"“common” is not understood of a {node.head}.")
+        return [common_chord(t, node)]
     if "of-one-size" in node.adjectives:
         raise Stray(f"“equal” is said of several: two equal {node.head}s AB and CD.")
     if node.head in ("diagonal", "side", "hypotenuse", "radius", "diameter"):
@@ -80,7 +84,7 @@ def _straights(t: Things, node: Described) -> list[str]:
     if node.head == "radius" and not node.names:
         return [_radius(t, node)]
     if node.head == "diameter" and not node.names:
-        return [_diameter(t, node)]
+        return [_diameter(t, node) for _ in range(how_many(node) if node.role("through", "from", "at") is None else 1)]
     if node.amounts and node.role("length") is None:
         if node.head not in ("segment", "line", "radius", "ray"):
             raise Refusal(f"A size is not understood of a {node.head}.")

@@ -69,10 +69,18 @@ class Things(Spoken):
         ):
             inner = node.names[0]
             if isinstance(inner, Named) and len(inner.points) == 2 and not node.roles and not node.adjectives and not node.extra:
-                return b.points(inner.points)
+                ends = b.points(inner.points)
+                if node.head == "hypotenuse" and b.triangles() and set(ends) <= set(b.triangle()):
+                    self._check_hypotenuse(inner.text, ends)
+                return ends
         if isinstance(node, Described) and node.head in ("point",) and len(node.names) == 2:
             return tuple(self.points(node))
         if isinstance(node, Described) and node.head == "hypotenuse":
+            if isinstance(of := node.role("of"), Described) and of.head == "triangle":
+                self.aside(lambda: self.polygon(of))
+            for name in node.names:
+                if isinstance(name, Named) and len(name.points) == 2 and all(map(b.has, name.points)):
+                    self._check_hypotenuse(name.text, b.points(name.points))
             return self._side_facing_right_angle()
         found = self.aside(lambda: self.all_of(node))
         if len(found) == 1 and b.kind(found[0]) in (SEGMENT, VECTOR):
@@ -81,6 +89,12 @@ class Things(Spoken):
             step = b.ahead.step(found[0])
             return (*step.fills["from"], *step.fills["to"])
         raise Refusal("Two points or a segment are needed here.")
+
+    def _check_hypotenuse(self, name: str, ends: tuple[str, ...]) -> None:
+        """Raise Refusal where a side that is called so does not face the right angle."""
+        facing = self._side_facing_right_angle()
+        if set(facing) != set(ends):
+            raise Refusal(f"{name} is not the hypotenuse, which is {''.join(self.b.ahead.name(id) for id in facing)}.")
 
     def _side_facing_right_angle(self) -> tuple[str, ...]:
         corners = self.b.triangle()
@@ -96,6 +110,7 @@ class Things(Spoken):
         b = self.b
         if isinstance(node, Ref):
             drawn = [id for id in b.recent.ids if id in b.ahead and b.kind(id) in (*STRAIGHTS, CIRCLE, ARC, CONIC, POLYGON)]
+            drawn = [id for id in drawn if not b.ahead.step(id).look.hidden] or drawn
             if not drawn or b.kind(drawn[-1]) not in STRAIGHTS:
                 raise Refusal("No line was spoken of.")
             return (drawn[-1],)
@@ -141,8 +156,12 @@ class Things(Spoken):
             at = node.role("at", "of")
             if at is not None:
                 return self._corner_at(self.point(at))
+            if node.kind == "old" and not node.roles and (corner := self.corner_spoken_of()):
+                return corner
         if isinstance(node, Many) and len(node.items) == 2:
             return self._corner_between(*node.items)
+        if isinstance(node, Ref) and (corner := self.corner_spoken_of()):
+            return corner
         if isinstance(node, Named):
             points = node.points or (b.free_name(node.text, POINT),)
             if len(points) == 3:
@@ -150,6 +169,15 @@ class Things(Spoken):
             if len(points) == 1:
                 return self._corner_at(b.point(points[0]))
         raise Refusal("An angle is named by three points, its corner second: angle ABC.")
+
+    def corner_spoken_of(self) -> tuple[str, ...]:
+        """The corner of the angle that was spoken of last, or whose two rays were drawn last; none where something else was."""
+        lately = [self.b.ahead.step(id) for id in self.b.recent.ids[-2:] if id in self.b.ahead]
+        if lately and lately[-1].does == "angle":
+            return tuple(lately[-1].fills["corner"])
+        if len(lately) == 2 and all(step.does == "ray" for step in lately) and lately[0].fills["from"] == lately[1].fills["from"]:
+            return (*lately[0].fills["to"], *lately[0].fills["from"], *lately[1].fills["to"])
+        return ()
 
     def _corner_at(self, point: str) -> tuple[str, ...]:
         """The angle at a point that is meant by that point alone: that of a shape there, or between two things drawn from it."""

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -13,7 +13,7 @@ from .nodes import Described, Many, Named, Node
 from .on_paths import is_on
 from .refusals import Final, Stray
 from .riding import free_place_on
-from .spans import best_crossing, centre_of, distance_between
+from .spans import best_crossing, centre_of, distance_between, distant_from
 from .things import Things
 
 #: How far apart, as a part of them, distances may be that are the same.
@@ -183,6 +183,8 @@ def _touching_lines(t: Things, touches: Many, size: Size | None) -> str:
         b.ends(line[0]) if len(line) == 1 else (line[0], line[1]) for line in t.aside(lambda: [t.straight(one) for one in touches.items])
     ]
     corners = list(dict.fromkeys(id for pair in ends for id in pair))
+    if len(ends) == 2 and len(corners) == 4:
+        return _touching_two(t, ends, size)
     if len(corners) != 3 or not 2 <= len({frozenset(pair) for pair in ends}) == len(ends) <= 3:
         raise Final("A circle is drawn that touches the two arms of an angle, or the three sides of a triangle.")
     if len(ends) == 3:
@@ -205,6 +207,19 @@ def _touching_lines(t: Things, touches: Many, size: Size | None) -> str:
     centre = b.make("point_on", {"path": (bisector,), "place": free_place_on(t, (bisector,))})
     foot = b.make("foot", {"point": (centre,), "base": ends[0]}, hidden=True)
     return t.make("circle", centre=(centre,), point=(foot,))
+
+
+def _touching_two(t: Things, ends: Sequence[tuple[str, ...]], size: Size | None) -> str:
+    """A circle that touches two lines that have no point of their own in common: its centre is on a bisector of the angles between them,
+    where it slides, or as far from both as the radius that is said."""
+    b = t.b
+    bisector = b.make("bisector_of_lines", {"a": ends[0], "b": ends[1], "which": "first"}, hidden=True)
+    if size is None:
+        centre = b.make("point_on", {"path": (bisector,), "place": free_place_on(t, (bisector,))})
+        return t.make("circle", centre=(centre,), point=(b.make("foot", {"point": (centre,), "base": ends[0]}, hidden=True),))
+    radius = size()
+    parallel = b.make("parallel", {"base": ends[0], "point": (distant_from(t, ends[0], radius),)}, hidden=True)
+    return t.make("circle_radius", centre=(b.make("intersection", {"a": (bisector,), "b": (parallel,)}),), radius=radius)
 
 
 def _touching_line_in(t: Things, line: tuple[str, ...], at: Node | None, size: Size | None) -> str:

@@ -52,6 +52,8 @@ def bisectors(t: Things, node: Described) -> list[str]:
             t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
             node = replace(node, names=())
     of = node.role("of", "at", "from", "between", "in", "through") or (node.names[0] if node.names else None)
+    if of is None and not node.plural and "perpendicular" not in node.adjectives and (corner := t.corner_spoken_of()):
+        return [_bisector(t, corner, bool({"external"} & {*node.adjectives, *node.extra}))]
     second = "second" in node.adjectives or "other" in node.adjectives
     if {"internal", "external"} <= set(node.adjectives):
         rest = tuple(word for word in node.adjectives if word not in ("internal", "external"))

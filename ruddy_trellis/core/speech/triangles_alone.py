@@ -37,7 +37,7 @@ def triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: W
         _take_sizes(t, node, corners, wanted)
     if "obtuse" in node.adjectives:
         return _obtuse(t, corners, wanted)
-    told = {name for side in (*wanted.lengths, *(side for pair in wanted.equal for side in pair)) for name in side}
+    told = {name for side in (*wanted.lengths, *(side for pair in wanted.pairs() for side in pair)) for name in side}
     if not {*told, *wanted.angles} <= set(corners):
         raise Refusal(f"That is said of other points than {', '.join(corners)}.")
     is_of_a_sort = not {"isosceles", "right-angled"}.isdisjoint(node.adjectives)
@@ -45,7 +45,7 @@ def triangle_alone(t: Things, node: Described, names: tuple[str, ...], wanted: W
         return b.polygon(b.points(corners))
     mark, last = b.mark(), None
     for way in _ways(node, corners, wanted):
-        for make in (_by_two_corners, polygon_by_facts):
+        for make in (polygon_by_facts,) if way.times else (_by_two_corners, polygon_by_facts):
             b.back_to(mark)
             try:
                 polygon = make(t, corners, deepcopy(way))

@@ -111,7 +111,7 @@ class WhatIsThere:
         found = [
             tuple(step.fills["corners"]) for step in self.ahead.steps if step.makes == POLYGON and len(step.fills.get("corners", ())) == 3
         ]
-        if found:
+        if found or any(step.makes == POLYGON for step in self.ahead.steps):
             return list(dict.fromkeys(found))
         points = [step.id for step in self.ahead.steps if step.does == "free_point"]
         return [tuple(points)] if len(points) == 3 else []

@@ -53,6 +53,8 @@ def suppose_of(t: Things, point: str, supposed: Sequence[Supposed]) -> None:
         t.b.suppose(key, {_SUPPOSED_OF.get(key, "point"): (point,), **fills})
 
 
+#: What may be asked of where a point is that rides on something.
+OF_PLACES = ("inside", "outside", "within", "above", "below", "same_side_of", "other_side_of", "same_side_as", "from")
 #: What says as which point, or from which, something is on a side.
 _OF_ANOTHER = ("same_side_as", "from")
 
