@@ -87,7 +87,7 @@ class FiguresFirstTest(unittest.TestCase):
 class PointsOnPathsTest(unittest.TestCase):
     def test_a_point_on_a_path_starts_where_it_is_said_to_be_and_that_is_supposed(self):
         """Whatever it rides on, and whatever is said of where it is besides."""
-        paths = ("the circumcircle", "the line through A and B", "the circle with diameter AB", "the perpendicular bisector of BC")
+        paths = ("the circumcircle", "the line through A and B", "the perpendicular bisector of BC")
         wishes = {
             "above BC": lambda p, on: side(p, on["C"], on["B"]) > 0,
             "below BC": lambda p, on: side(p, on["C"], on["B"]) < 0,
