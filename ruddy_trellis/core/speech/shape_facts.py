@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 from dataclasses import dataclass, field
-from typing import Any, TypeAlias
+from typing import Any, TypeAlias, TypeGuard
 
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
@@ -106,11 +106,11 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             found.angles[points[1] if len(points) == 3 else points[0]] = 90.0
             continue
         one, other = (_as_side(t, part, names) for part in (item.names[0], item.names[1] if len(item.names) > 1 else None))
-        if kind == "parallel" and isinstance(one, Named) and isinstance(other, Named):
+        if kind == "parallel" and _is_span(one) and _is_span(other):
             found.parallel.append((frozenset(one.points), frozenset(other.points)))
         elif kind == "perpendicular" and len(common := set(getattr(one, "points", ())) & set(getattr(other, "points", ()))) == 1:
             found.angles[next(iter(common))] = 90.0
-        elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and isinstance(other, Named) and len(other.points) == 2:
+        elif kind == "equal" and _is_span(one) and _is_span(other):
             found.equal.append((frozenset(one.points), frozenset(other.points)))
         elif kind == "equal" and isinstance(one, Named) and len(one.points) == 2 and (share := _share_of_a_side(other, names)) is not None:
             found.times[frozenset(one.points), share[0]] = share[1]
@@ -123,6 +123,11 @@ def _take_facts(t: Things, node: Node, names: tuple[str, ...], found: Wanted) ->
             continue  # supposed, after the shape is there
         else:
             raise Refusal("What is said of the shape is not understood: say AB = 5 cm, AB = AC, or angle A = 60°.")
+
+
+def _is_span(node: Node | None) -> TypeGuard[Named]:
+    """Whether two different points are named."""
+    return isinstance(node, Named) and len(set(node.points)) == 2
 
 
 def _share_of_a_side(node: Node | None, names: tuple[str, ...]) -> tuple[frozenset[str], float] | None:
