@@ -23,9 +23,34 @@ _DIRECTIONS = ("perpendicular", "parallel")
 
 def is_placed(t: Things, node: Described) -> bool:
     """Whether a chord is said by a direction or a length, and not by its ends; of these one may be there."""
+    if node.head == "chord" and node.role("distance") is not None:
+        return True
     if node.head not in ("chord", "diameter", "radius") or (node.role(*_DIRECTIONS, "length") is None and not node.amounts):
         return False
     return not node.names or (node.head in ("chord", "radius") and (ends := _ends_said(node)) is not None and not all(map(t.b.has, ends)))
+
+
+def _at_distance(t: Things, node: Described) -> str:
+    """A chord at a distance from the centre of its circle: at right angles to a radius, so far out. Raises Refusal."""
+    b = t.b
+    start = node.role("from")
+    circle = t.aside(lambda: t.round(node.role("of", "in")))
+    centre = t.aside(lambda: centre_of(t, circle))
+    if {role for role, _ in node.roles} - {"distance", "from", "of", "in"} or node.adjectives:
+        raise Stray("A chord at a distance from the centre is settled by that.")
+    if start is None or t.aside(lambda: t.point(start)) != centre:
+        raise Refusal("How far a chord is off is said from the centre of its circle.")
+    names = _ends_said(node) or (None, None)
+    if any(name is not None and b.has(name) for name in names):
+        raise Refusal("The ends of a chord at a distance are new.")
+    size = t.aside(lambda: length_said(t, node.role("distance")))  # type: ignore[arg-type]
+    around = b.make("circle_radius", {"centre": (centre,), "radius": size}, hidden=True)
+    # It is seen, for by it the chord is turned.
+    middle = t.aside(lambda: b.make("point_on", {"path": (around,), "place": 60.0}))
+    line = b.make("perpendicular", {"base": (centre, middle), "point": (middle,)}, hidden=True)
+    meeting = {"a": (line,), "b": (circle,)}
+    ends = [b.make("intersection", {**meeting, "which": which}, name) for which, name in zip(("first", "second"), names, strict=True)]
+    return straight_between(t, "segment", (ends[0], ends[1]))
 
 
 def common_chord(t: Things, node: Described) -> str:
@@ -64,6 +89,8 @@ def placed_chord(t: Things, node: Described) -> str:
         raise Stray(f"“{min(said)}” is not understood of a {node.head}. Say: the chord through A parallel to BC.")
     if node.head == "radius":
         return _placed_radius(t, node)
+    if node.role("distance") is not None:
+        return _at_distance(t, node)
     through, direction = node.role("through", "from", "at"), node.role(*_DIRECTIONS)
     length = node.role("length") or (Amount(node.amounts[0]) if node.amounts else None)
     if node.head == "diameter":

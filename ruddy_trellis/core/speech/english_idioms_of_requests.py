@@ -12,12 +12,19 @@ _PARTS = {"half": "1/2", "a half": "1/2", "one half": "1/2", "a third": "1/3", "
           "two thirds": "2/3", "three quarters": "3/4", "a fifth": "1/5", "a tenth": "1/10"}  # fmt: skip
 #: Polygons by how many sides they have.
 _GONS = {"7": "heptagon", "9": "nonagon", "10": "decagon", "12": "dodecagon"}
+_SO_MANY = r"half|twice|double|(?:three|four|five|\d[\d.]*) times"
 _IT = r"it|them|the \w+|(?-i:[A-Z]{1,4})|(?:triangle|quadrilateral|square|polygon) (?-i:[A-Z]{3,6})"
 
 
 def _smaller(found: re.Match[str]) -> str:
     """ "shrink it to a third about P" """
     return f"enlarge {found[1]} by {_PARTS[found[2].lower()]} from {found[3]}"
+
+
+def _beyond(found: re.Match[str]) -> str:
+    """ "extend AC beyond C to D with CD = 2" """
+    ends = found[1] if found[1][1] == found[2] else found[1][::-1]
+    return f"produce {ends} to {found[3]} so that {found[4]}"
 
 
 def _two_on_two(found: re.Match[str]) -> str:
@@ -58,6 +65,54 @@ OF_REQUESTS: Idioms = (
         r"draw the circle with diameter \2\3",
     ),
     # Lines.
+    (
+        r"(?i)^(?:extend|produce|continue) (?-i:([A-Z]{2})) (?:beyond|past) (?-i:([A-Z])) to (?-i:([A-Z])) (?:with|so that|such that|"
+        r"where) "
+        r"((?-i:[A-Z]{2}) ?= ?[^,;]+)$",
+        _beyond,
+    ),
+    (
+        rf"(?i)^an? (chord (?-i:[A-Z]{{2}})) (?:is|lies|is drawn) (?:at a distance of )?({SIZE}) (?:away )?from (?=the cent|(?-i:[A-Z])\b)",
+        r"draw the \1 \2 from ",
+    ),
+    (r"(?i)^an? (chord|line|secant) (?-i:([A-Z]{2})) (?:passes|goes|is drawn) through (?=(?-i:[A-Z])\b)", r"draw the \1 \2 through "),
+    (
+        r"(?i)\b(?:draw |there are |let )?two (chords|radii|lines|tangents) (?-i:([A-Z]{2})) and (?-i:([A-Z]{2})) (?:are|be) (equal|"
+        r"parallel)(?=[ .!]*$)",
+        r"\2 and \3 are two \4 \1",
+    ),
+    (
+        r"(?i)^from an? (?:external|outside|exterior) point (?-i:([A-Z])),? tangents (?-i:(\1[A-Z])) and (?-i:(\1[A-Z])) are drawn to "
+        r"(an? circle[^.;]*?|"
+        r"(?:the circle )?(?-i:[a-z]))(?=[ .!]*$)",
+        r"\1 is a point outside \4. Draw the tangents \2 and \3 to the circle",
+    ),
+    (r"(?i)^((?:reflect|rotate|turn|translate|enlarge|mirror) (?-i:[A-Z]) .+?) (?:on)?to (?=(?-i:[A-Z])['′][ .!]*$)", r"\1 to get "),
+    (
+        r"(?i)^(draw|construct) (?:an? |the )?((?:[a-z-]+ )?(?:triangle|quadrilateral|square|rectangle) (?-i:[A-Z]{3,4})) and its (image|"
+        r"reflection) (?=in\b|under\b|about\b)",
+        r"\1 the \2. Draw its \3 ",
+    ),
+    (
+        r"(?i)\bthe circles (with cent(?:re|er) (?-i:[A-Z]) through (?-i:[A-Z])) and (?=with cent|cent)(?:with )?(cent(?:re|er) "
+        r"(?-i:[A-Z]) through (?-i:[A-Z]))(?=[ .!]*$)",
+        r"the circle \1 and the circle with \2",
+    ),
+    (
+        r"(?i)^(?:let )?(?:the )?line (?-i:([a-z])) (?:be|is) (?:given by|described by|the line with equation|defined by) (?:the "
+        r"equation )?(?=\S*[xy])",
+        r"\1 is the line ",
+    ),
+    (
+        r"(?i)\bangle (?:at|in|under) which (the diagonals|the medians|the altitudes|(?-i:[a-zA-Z]{1,2}) and (?-i:[a-zA-Z]{1,2})) "
+        r"(?:cross|meet|intersect)(?=[ .!?]*$)",
+        r"angle between \1",
+    ),
+    (
+        r"(?i)^(?:mark|label|call|name) (the (?:midpoint|centre|center|centroid|incentre|circumcentre|orthocentre|foot|intersection) "
+        r".+?) as (?-i:([A-Z]))(?= and |[ .!]*$)",
+        r"let \2 be \1",
+    ),
     (
         r"(?i)\bline making (?:an angle of )?(\d[\d.]*) ?(?:°|degrees) (?:with|to) (?-i:([A-Z]{2}|[a-z])) at (?-i:([A-Z]))(?=[ .!]*$)",
         r"line through \3 at \1° to \2",
@@ -149,6 +204,35 @@ OF_REQUESTS: Idioms = (
         r"draw the circle with centre \2 and radius \1. Draw the circle with centre \3 and radius \1. Mark where they meet",
     ),
     # Shapes.
+    (
+        rf"(?i)\b(circle) ({_SO_MANY}) (?:the size of|as (?:big|large) as) (?:the circle |circle )?(?-i:([a-z])) (?:with|having|and) the "
+        rf"same (?:centre|center)(?=[ .!]*$)",
+        r"\1 with the same centre as \3 and radius \2 the radius of \3",
+    ),
+    (rf"(?i)\b({POLYGON}) given (?:its|the|a|one) (diagonal|side|height|base|hypotenuse)(?: of| is)? (?=\d)", r"\1 with \2 "),
+    (
+        rf"(?i)^(?:draw |mark |take )?(?:four |three |five )?points (?-i:([A-Z](?:, [A-Z])*,? (?:and )?[A-Z])) (?:so|such) that "
+        rf"(?-i:([A-Z]{{3,5}})) is (an?) ((?:[a-z-]+ )?(?:{POLYGON}))(?=[ .!]*$)",
+        lambda found: f"draw {found[3]} {found[4]} {found[2]}" if set(re.findall("[A-Z]", found[1])) == set(found[2]) else found[0],
+    ),
+    (
+        r"(?i)^(?:divide|split|cut|separate) .+? in(?:to)? \w+ (?:triangles|parts|pieces) by (drawing|joining) ",
+        lambda found: "draw " if found[1].lower() == "drawing" else "join ",
+    ),
+    (
+        r"(?i)\b(triangle|square|rectangle)((?-i: [A-Z]{3,4})?) with an? (?=(?:circumcircle|incircle|circumscribed circle|inscribed "
+        r"circle)\b)",
+        r"\1\2 and its ",
+    ),
+    (
+        r"(?i)^for (?:a|any|each|every) point (?-i:([A-Z])) on ([a-z]|(?-i:[A-Z]{2})|the \w+),? (?=(?:construct|draw|let|mark)\b)",
+        r"\1 is a point on \2. Then ",
+    ),
+    (
+        r"(?i)^an? (?:circle|circle (?-i:[a-z])) has (?:its )?(?:centre|center) (?-i:([A-Z])) and (?:a )?radius (?:of )?(?=\d)",
+        r"draw a circle with centre \1 and radius ",
+    ),
+    (r"(?i)^an? point (?-i:([A-Z])) (?:lies|is|is taken|is chosen) on (?=the |side |segment |(?-i:[A-Z]))", r"\1 is a point on "),
     (
         r"(?i)\b(?:a )?quarter[- ]circle (?:of|with) (?:a )?radius (?:of )?(\d\S*(?: ?[cm]?m)?)(?=[ .!]*$)",
         r"an arc with radius \1 by 90 degrees",

@@ -386,7 +386,7 @@ class Phrases(AmountPhrases):
                     yield from self._with_roles(base.with_role("apart", node), stop + 1, depth + 1)
                 elif self.word(stop) == "long":
                     yield from self._with_roles(base.with_role("length", node), stop + 1, depth + 1)
-                elif self.word(stop) in ("from", "away-from") and base.head == "point":
+                elif self.word(stop) in ("from", "away-from") and base.head in ("point", "chord"):
                     for other, last in self.one(stop + 1)[:3]:
                         yield from self._with_roles(base.with_role("distance", node).with_role("from", other), last, depth + 1)
                 elif self.word(stop) in ("clockwise", "anticlockwise"):

@@ -12,6 +12,7 @@ from .english import DIRECTIONS
 from .lines_between import any_line, span_of_length, straight_between, straights_from_to
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import how_many, makes
+from .on_paths import is_on
 from .pairs import related, relation_said
 from .parallels import directed_line
 from .refusals import Stray
@@ -36,7 +37,7 @@ from .triangle_lines import bisectors
     "hypotenuse",
     "arm",
     "transversal",
-    parts="bisects perpendicular parallel tangent by at with from through of between on to towards and length in",
+    parts="distance bisects perpendicular parallel tangent by at with from through of between on to towards and length in",
     words="perpendicular parallel horizontal vertical equal meets of-one-size common",
 )
 def straights(t: Things, node: Described) -> list[str]:
@@ -258,6 +259,9 @@ def _chord(t: Things, node: Described, name: Named) -> str:
     """A chord between two points; new ones go on the circle."""
     b = t.b
     missing = [point for point in name.points if not b.has(point)]
+    through = node.role("through")
+    if len(missing) == len(name.points) and through is not None:
+        return _chord_through(t, name, t.aside(lambda: t.round(node.role("of", "in"))), t.aside(lambda: t.point(through)))
     if missing:
         circle = t.aside(lambda: t.round(node.role("of", "in")))
         for point in missing:
@@ -265,6 +269,18 @@ def _chord(t: Things, node: Described, name: Named) -> str:
             t.make("point_on", path=(circle,), place=free_place_on(t, (circle,)))
             t.names = waiting
     return straight_between(t, "segment", b.points(name.points))
+
+
+def _chord_through(t: Things, name: Named, circle: str, inner: str) -> str:
+    """A chord with new ends through a point that is not on its circle: one end slides, the other one is where the line through both meets
+    the circle again. Raises Refusal."""
+    b = t.b
+    if is_on(t, inner, (circle,)):
+        raise Refusal(f"{b.ahead.name(inner)} is on the circle: it is an end of a chord through it.")
+    near = b.make("point_on", {"path": (circle,), "place": free_place_on(t, (circle,))}, name.points[0])
+    line = b.make("line", {"from": (near,), "to": (inner,)}, hidden=True)
+    far = b.make("other_intersection", {"a": (line,), "b": (circle,), "known": (near,)}, name.points[1])
+    return straight_between(t, "segment", (near, far))
 
 
 def _radius_named(t: Things, node: Described, name: Named) -> str:
