@@ -12,7 +12,7 @@ from ..language.expression import Formula
 from ..refusal import Refusal
 from .amounts import number_said
 from .nodes import Amount, Described, Many, Named, Node, Ref
-from .readings import measured
+from .readings import measured, one_line
 from .spans import corners_of, spans_of
 from .tables import words
 from .things import Things
@@ -259,8 +259,16 @@ def is_named(t: Things, slots: Bound) -> None:
 
 @says
 def same_distance(t: Things, slots: Bound) -> None:
-    point = t.point(slots["x"])
-    node = slots["y"]
+    """A point is as far from each of two things, or two straight things are as far from a point."""
+    one, node = slots["x"], slots["y"]
+    if isinstance(one, Ref):
+        drawn = [id for id in t.b.recent.ids if id in t.b.ahead and not t.b.ahead.step(id).look.hidden]
+        lines = [id for id in drawn if t.b.kind(id) in STRAIGHTS][-2:]
+        if one.word == "them" and len(lines) == 2 and drawn[-1] == lines[-1]:
+            one = Many(tuple(Named(t.b.ahead.name(id)) for id in lines))
+    if isinstance(one, Many) and not any(isinstance(item, Named) and len(item.points) == 1 for item in one.items):
+        slots, one, node = {**slots, "x": node, "y": one}, node, one
+    point = t.point(one)
     items = node.items if isinstance(node, Many) else node.names if isinstance(node, Described) else ()
     if len(items) < 2:
         raise Refusal("Of which two things?")
@@ -269,7 +277,7 @@ def same_distance(t: Things, slots: Bound) -> None:
         for a, b in itertools.pairwise(ids):
             t.make("equal_values", statement=Formula("{0} = {1}", ((point, a), (point, b))))
         return
-    readings = [t.b.make("distance", {"from": (point,), "to": t.straight(item)}) for item in items]
+    readings = [t.b.make("distance", {"from": (point,), "to": one_line(t, t.straight(item))}) for item in items]
     for a, b in itertools.pairwise(readings):
         t.make("equal_values", statement=Formula("{0} = {1}", ((a,), (b,))))
 

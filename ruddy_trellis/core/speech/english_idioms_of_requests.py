@@ -10,6 +10,8 @@ from .idiom_parts import OF_A_SORT, POLYGON, SIZE, Idioms
 #: Parts of a whole that something is made smaller to.
 _PARTS = {"half": "1/2", "a half": "1/2", "one half": "1/2", "a third": "1/3", "one third": "1/3", "a quarter": "1/4", "one quarter": "1/4",
           "two thirds": "2/3", "three quarters": "3/4", "a fifth": "1/5", "a tenth": "1/10"}  # fmt: skip
+#: Numbers that count things, in words.
+_COUNTED = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10}
 #: Polygons by how many sides they have.
 _GONS = {"7": "heptagon", "9": "nonagon", "10": "decagon", "12": "dodecagon"}
 _SO_MANY = r"half|twice|double|(?:three|four|five|\d[\d.]*) times"
@@ -25,6 +27,23 @@ def _beyond(found: re.Match[str]) -> str:
     """ "extend AC beyond C to D with CD = 2" """
     ends = found[1] if found[1][1] == found[2] else found[1][::-1]
     return f"produce {ends} to {found[3]} so that {found[4]}"
+
+
+def _count(word: str | None) -> int:
+    """How many a word says; 0 for one that says nothing of it."""
+    return int(word) if word and word.isdigit() else _COUNTED.get((word or "").lower(), 0)
+
+
+def _of_corners(found: re.Match[str]) -> str:
+    """ "four points A, B, C, D so that ABCD is a kite", where they are so many, and its corners"""
+    named = re.findall("[A-Z]", found[2])
+    is_so = set(named) == set(found[3]) and _count(found[1]) in (0, len(named))
+    return f"draw {found[4]} {found[5]} {found[3]}" if is_so else found[0]
+
+
+def _dividing(found: re.Match[str]) -> str:
+    """ "the two points that divide AB into three equal parts", of which there is one less than parts"""
+    return f"divide {found[2]}" if _count(found[1]) in (0, _count(found[3]) - 1) else found[0]
 
 
 def _two_on_two(found: re.Match[str]) -> str:
@@ -49,15 +68,18 @@ OF_REQUESTS: Idioms = (
         r"\2 the point \3 on \1 ",
     ),
     # Points.
-    (r"(?i)^given (?:two |three |four )?points (?-i:([A-Z](?:, [A-Z])*,? and [A-Z])),? (find|draw|construct|mark) ", r"\1 are points. \2 "),
+    (
+        r"(?i)^given ((?:two |three |four )?)points (?-i:([A-Z](?:, [A-Z])*,? and [A-Z])),? (find|draw|construct|mark) ",
+        r"\2 are \1points. \3 ",
+    ),
     (
         r"(?i)\b(find|mark|construct) the point (?-i:([A-Z])) (such that|so that) ([^,;]+),? and the point (?-i:([A-Z])) (such that|so "
         r"that) ([^,;]+)$",
         r"\1 the point \2 \3 \4. \1 the point \5 \6 \7",
     ),
     (
-        r"(?i)^(?:mark|find|draw|show) the (?:two |three |four )?points (?:that|which) divide (.+? into \w+ (?:equal )?parts)(?=[ .!]*$)",
-        r"divide \1",
+        r"(?i)^(?:mark|find|draw|show) the (?:(\w+) )?points (?:that|which) divide (.+? into (\w+) (?:equal )?parts)(?=[ .!]*$)",
+        _dividing,
     ),
     (
         r"(?i)^(?:draw |find )?the (?:set|locus) of (?:all )?(?:the )?points (?-i:([A-Z])) (?:with|such that|for which|so that) (?:the "
@@ -205,15 +227,20 @@ OF_REQUESTS: Idioms = (
     ),
     # Shapes.
     (
+        r"(?i)^(?:they|these lines|the (?:three )?lines|the three \w+) (?:form|make|enclose) (?:a |the )?(triangle)((?-i: "
+        r"[A-Z]{3})?)(?=[ .!]*$)",
+        r"draw the \1\2 formed by them",
+    ),
+    (
         rf"(?i)\b(circle) ({_SO_MANY}) (?:the size of|as (?:big|large) as) (?:the circle |circle )?(?-i:([a-z])) (?:with|having|and) the "
         rf"same (?:centre|center)(?=[ .!]*$)",
         r"\1 with the same centre as \3 and radius \2 the radius of \3",
     ),
     (rf"(?i)\b({POLYGON}) given (?:its|the|a|one) (diagonal|side|height|base|hypotenuse)(?: of| is)? (?=\d)", r"\1 with \2 "),
     (
-        rf"(?i)^(?:draw |mark |take )?(?:four |three |five )?points (?-i:([A-Z](?:, [A-Z])*,? (?:and )?[A-Z])) (?:so|such) that "
+        rf"(?i)^(?:draw |mark |take )?(?:(four|three|five) )?points (?-i:([A-Z](?:, [A-Z])*,? (?:and )?[A-Z])) (?:so|such) that "
         rf"(?-i:([A-Z]{{3,5}})) is (an?) ((?:[a-z-]+ )?(?:{POLYGON}))(?=[ .!]*$)",
-        lambda found: f"draw {found[3]} {found[4]} {found[2]}" if set(re.findall("[A-Z]", found[1])) == set(found[2]) else found[0],
+        _of_corners,
     ),
     (
         r"(?i)^(?:divide|split|cut|separate) .+? in(?:to)? \w+ (?:triangles|parts|pieces) by (drawing|joining) ",
@@ -330,6 +357,10 @@ OF_REQUESTS: Idioms = (
     ),
     (r"(?i)^((?:flip|reflect|turn|rotate|move|slide|translate|mirror|shade|colour|color) )the (?:tile|piece|card|template)\b", r"\1it"),
     # Readings and claims.
+    (
+        r"(?i)^(what (?:shape|figure|sort of shape|kind of shape|quadrilateral) do they) (?:enclose|make|surround|bound)(?=[ ?.!]*$)",
+        r"\1 form",
+    ),
     (
         r"(?i)^what angle does (?:the line )?(?-i:([A-Z]{2}|[a-z])) make with the (?:horizontal|x[- ]axis)(?=[ ?.!]*$)",
         r"the angle between \1 and the line y = 0",

@@ -49,7 +49,7 @@ class First:
 def figure_first(text: str) -> First | None:
     """The figure that a sentence speaks of besides what it draws, or that it says to be of a sort; None where there is none, or where the
     sentence asks or claims something."""
-    if _ASKS.match(text) or text.rstrip().endswith("?"):
+    if _ASKS.match(text):
         return None
     text = text.strip()
     if (found := _DECLARED.fullmatch(text)) is not None:

@@ -92,7 +92,7 @@ def _of_thing(t: Things, id: str) -> str:
         return t.make("length", span=(id,))
     if (step := t.b.ahead.step(id)).does in ("perpendicular", "altitude"):
         # "the perpendicular from A to BC and measure it": from the point to the line.
-        return t.make("distance", from_=step.fills.get("point") or step.fills["corner"], to=_one_line(t, tuple(step.fills["base"])))
+        return t.make("distance", from_=step.fills.get("point") or step.fills["corner"], to=one_line(t, tuple(step.fills["base"])))
     if step.does == "tangent_from":
         # "the tangents from P and measure them": from the point to where they touch.
         fills = {"point": step.fills["point"], "curve": step.fills["circle"], "which": step.fills.get("which", "first")}
@@ -161,7 +161,7 @@ def _distances_to_each(t: Things, start: Node, stop: Node) -> list[str]:
     point = t.aside(lambda: t.point(start))
     is_straight = isinstance(stop, Described) and stop.head in ("side", "line", "segment", "diagonal")
     ends = t.aside(lambda: spans_of(t, stop)) if is_straight else [(id,) for id in t.aside(lambda: t.points(stop))]
-    return [t.make("distance", from_=(point,), to=_one_line(t, end)) for end in ends if end != (point,)]
+    return [t.make("distance", from_=(point,), to=one_line(t, end)) for end in ends if end != (point,)]
 
 
 def _last_points(t: Things) -> list[str]:
@@ -175,13 +175,13 @@ def distance_between(t: Things, one: Node, other: Node) -> str:
     a = t.aside(lambda: _point_or_line(t, one))
     b = t.aside(lambda: _point_or_line(t, other))
     if len(a) == 1 and t.b.kind(a[0]) == POINT:
-        return t.make("distance", from_=a, to=_one_line(t, b))
+        return t.make("distance", from_=a, to=one_line(t, b))
     if len(b) == 1 and t.b.kind(b[0]) == POINT:
-        return t.make("distance", from_=b, to=_one_line(t, a))
+        return t.make("distance", from_=b, to=one_line(t, a))
     raise Refusal("A distance is measured from a point.")
 
 
-def _one_line(t: Things, target: tuple[str, ...]) -> tuple[str, ...]:
+def one_line(t: Things, target: tuple[str, ...]) -> tuple[str, ...]:
     """What a distance is measured to: a point, or a line; two points stand for the whole line through them."""
     if len(target) == 1:
         if t.b.kind(target[0]) in (POINT, *STRAIGHTS):

@@ -157,7 +157,7 @@ class Sentence:
                 if (
                     _FACT.match(rest)
                     and not any(map(self.b.has, names))
-                    and self._made_so(f"draw the {setting[1]} {setting[2]} with {rest}")
+                    and self._made_so(f"draw the {setting[1]} {setting[2]}{f'{having} and' if having else ' with'} {rest}")
                 ):
                     return
                 is_new = not any(map(self.b.has, names))
@@ -202,7 +202,7 @@ class Sentence:
                     return
                 self.b.back_to(mark)  # "the points where k touches the sides" are none about which something is claimed
         self.b.back_to(mark)
-        if self._with_its_figure(plain(text)):
+        if not text.rstrip().endswith("?") and self._with_its_figure(plain(text)):
             return
         refusal = self._best.refusal or NotSaid(text, ())
         if self._best.far >= len(said) and (said[0].word in _ACTS or self._best.is_of_look):

@@ -9,7 +9,7 @@ from ..refusal import Refusal
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import NAMED_BY_SIDES, how_many, makes
 from .orders import suppose_of_shape
-from .refusals import Final, Stray
+from .refusals import Final, NotThere, Stray
 from .shape_checks import is_as_said
 from .shape_facts import Wanted
 from .shapes_alone import alone_shape
@@ -113,7 +113,7 @@ def _shapes(t: Things, node: Described) -> list[str]:
             node = replace(node, roles=(*node.roles, ("on", Named("".join(there), tuple(there)))))
     node, names = _with_hypotenuse(t, _of_its_side(node), names)
     if (formed_by := node.role("between")) is not None:
-        return [t.b.polygon(_corners_formed(t, formed_by, count))]
+        return [t.b.polygon(_corners_formed(t, formed_by, count, names))]
     on = node.role("on", "base", "side") if not isinstance(node.role("side"), Amount) else node.role("on", "base")
     if (about := node.role("about")) is not None:
         if not _is_circle(t, about):
@@ -173,16 +173,30 @@ def _with_hypotenuse(t: Things, node: Described, names: tuple[str, ...]) -> tupl
     return node, names or (*ends, third)
 
 
-def _corners_formed(t: Things, node: Node, count: int) -> tuple[str, ...]:
-    """The corners of a shape that is formed by points, such as "the midpoints of the sides", or by three lines."""
+def _corners_formed(t: Things, node: Node, count: int, names: tuple[str, ...] = ()) -> tuple[str, ...]:
+    """The corners of a shape that is formed by points, such as "the midpoints of the sides", or by three lines, where they may be new ones
+    with names."""
+    if isinstance(node, Ref):
+        lines = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in STRAIGHTS and not t.b.ahead.step(id).look.hidden][-3:]
+        node = Many(tuple(Named(t.b.ahead.name(id)) for id in lines)) if len(lines) == 3 else node
     try:
         points = t.aside(lambda: t.points(node))
+        if names and len(names) == len(points) and not any(map(t.b.has, names)) and not any(id in t.b.board for id in points):
+            for id, name in zip(points, names, strict=True):
+                t.b.rename_new(id, name)
+        if names and sorted(names) != sorted(t.b.ahead.name(id) for id in points):
+            raise Final(f"It has other corners than {', '.join(names)}.")
+    except (Final, NotThere):
+        raise
     except Refusal:
         lines = t.aside(lambda: t.all_of(node))
+        if names and (len(names) != 3 or any(map(t.b.has, names))):
+            raise Refusal("Three lines form a triangle: name its three corners, which are new.") from None
         if len(lines) != 3 or not all(t.b.kind(id) in STRAIGHTS for id in lines):
             raise
         pairs = ((lines[0], lines[1]), (lines[1], lines[2]), (lines[2], lines[0]))
-        points = [t.b.make("intersection", {"a": (a,), "b": (b,)}) for a, b in pairs]
+        called = names or (None, None, None)
+        points = [t.b.make("intersection", {"a": (a,), "b": (b,)}, name) for (a, b), name in zip(pairs, called, strict=True)]
     if len(points) < 3 or (count and len(points) != count):
         raise Refusal(f"{len(points)} points do not form that shape.")
     return tuple(points)
