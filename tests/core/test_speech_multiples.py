@@ -80,7 +80,7 @@ class MultiplesOfSizesTest(unittest.TestCase):
         self.assertAlmostEqual(abs(found["D"] - found["A"]), 0.4 * abs(found["B"] - found["A"]))
 
     def test_what_is_to_grow_is_no_amount(self):
-        for text in ("double the radius of k", "Halve OA"):
+        for text in ("double the radius of k", "Triple OA"):
             with self.assertRaises(Refusal):
                 drawn(text, "circ")
 

@@ -95,7 +95,7 @@ _SETTING = re.compile(rf"[Ii]n (?:the |an? |any )?((?:(?:{OF_A_SORT}) )*(?:{POLY
 #: Where one sentence ends and another one begins.
 _SEVERAL = re.compile(r"(?<=[a-zA-Z0-9])\. (?=[A-Za-z])")
 #: What asks for something to become so many times as large, and is no amount.
-_GROWS = re.compile(r"\s*(?:please )?(?:double|triple|halve|quadruple) (?:the |its |[A-Z])", re.IGNORECASE)
+_GROWS = re.compile(r"\s*(?:please )?(?:double|triple|quadruple) (?:the |its |[A-Z])", re.IGNORECASE)
 _AND = Token("and", "and", WORD, 0, 0)
 #: What is told where something is told of a new figure that it has not.
 CANNOT_HOLD = "A new figure cannot be drawn so that this holds. Say how it is made, or ask whether it is so."
