@@ -34,6 +34,12 @@ def _count(word: str | None) -> int:
     return int(word) if word and word.isdigit() else _COUNTED.get((word or "").lower(), 0)
 
 
+def _around(found: re.Match[str]) -> str:
+    """ "a square around k, touching it on all four sides", where it has so many"""
+    has = {"triangle": 3, "square": 4, "rhombus": 4, "hexagon": 6}.get(found[1].lower(), 0)
+    return f"{found[1]} circumscribed about {found[2]}" if _count(found[3]) in (0, has) else found[0]
+
+
 def _of_corners(found: re.Match[str]) -> str:
     """ "four points A, B, C, D so that ABCD is a kite", where they are so many, and its corners"""
     named = re.findall("[A-Z]", found[2])
@@ -243,7 +249,7 @@ OF_REQUESTS: Idioms = (
         _of_corners,
     ),
     (
-        r"(?i)^(?:divide|split|cut|separate) .+? in(?:to)? \w+ (?:triangles|parts|pieces) by (drawing|joining) ",
+        r"(?i)^(?:divide|split|cut|separate) .+? in(?:to)? two (?:triangles|parts|pieces) by (drawing|joining) ",
         lambda found: "draw " if found[1].lower() == "drawing" else "join ",
     ),
     (
@@ -283,8 +289,8 @@ OF_REQUESTS: Idioms = (
     ),
     (
         r"(?i)\b(square|triangle|polygon|rhombus|hexagon) (?:around|about|outside) (?-i:([a-z])),? (?:touching it|that touches it|"
-        r"touching the circle)(?: on all (?:its )?(?:\w+ )?sides)?(?=[ .!]*$)",
-        r"\1 circumscribed about \2",
+        r"touching the circle)(?: on all (?:its )?(?:(\w+) )?sides)?(?=[ .!]*$)",
+        _around,
     ),
     (
         r"(?i)^(?:draw |make )?a concentric circle,? ((?:half|twice|double|\w+ times) as (?:large|big))(?=[ .!]*$)",
