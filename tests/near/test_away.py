@@ -17,6 +17,10 @@ from .acts import act
 GIVEN = ("A = (0, 0)", "B = (4, 0)", "C = (1, 3)", "the polygon through A, B, C", "r is a dial from 0 to 10 in steps of 1 at 3")
 
 
+def _is_judged(item):
+    return "verdict" in (item["shape"] or {})
+
+
 class AwayTest(WebTest):
     def setUp(self):
         super().setUp()
@@ -175,19 +179,22 @@ class AwayTest(WebTest):
                 found = json.loads(beside.foresee(json.dumps(message)))
                 self.assertIs(beside._alone.board, board, "the copy stays as it is")
                 self.line.socket.send_text(json.dumps(message))
-                told = {}
+                told, judged = {"changed": {"items": [], "gone": []}}, any(map(_is_judged, (found["changed"] or {}).get("items", ())))
                 while (answer := json.loads(self.line.socket.receive_text()))["t"] != "did":
-                    items = answer.get("items")
-                    if not items or not all("verdict" in (item["shape"] or {}) for item in items):
+                    if answer["t"] != "changed":
                         told.setdefault(answer["t"], answer)
+                    elif any(map(_is_judged, answer["items"])):
+                        judged = True
+                    elif answer["items"] or answer["gone"]:
+                        told["changed"] = answer
                 if "prompt" in told:
                     self.assertEqual(found["prompt"], told["prompt"], message)
                     tool = told["prompt"]["told"]
                     beside.prompt(json.dumps(tool))
-                if found["changed"] is None:
-                    self.assertNotIn("changed", told, message)
+                if found["changed"] is None and not judged:
+                    self.assertEqual(told["changed"], {"items": [], "gone": []}, message)
                     continue
-                if any("verdict" in (item["shape"] or {}) for part in (found, told) for item in part.get("changed", {}).get("items", [])):
+                if judged:
                     self.line.send("near")  # a claim, of which it is told when it is judged
                     beside.open(json.dumps(self.line.until("near")))
                     continue

@@ -73,6 +73,24 @@ class LiveVerdictsTest(WithClaims):
         self.assertGreater(len(first.asked), 5)
         self.assertEqual(self.kept(), 1)
 
+    def test_of_a_claim_that_is_gone_nothing_more_is_told(self):
+        with mock.patch.object(verdicts, "FIRST", Here()), mock.patch.object(verdicts, "TRUTH", Here()):
+            board, line = self.board("M is the midpoint of AB", "is AM = MB?")
+            self.verdict(line, "proved")
+            line.send("undo")
+            known = self.application.state.live.get(board)._verdicts
+            for _ in range(200):
+                if not known.known:
+                    break
+                time.sleep(0.05)
+            self.assertEqual(known.known, {})
+            line.send("say", text="D = (2, 2)")
+            told = []
+            while "point D" not in json.dumps(message := json.loads(line.socket.receive_text())):
+                told.append(message)
+        changes = [(message["items"], len(message["gone"])) for message in told if message["t"] == "changed"]
+        self.assertEqual(changes, [([], 1)], "the claim is taken away, and that is told once")
+
     def test_a_proof_that_was_cut_off_is_not_kept(self):
         slow = Here(refusals=10**6, refusal=Refusal)
         with mock.patch.object(verdicts, "FIRST", Here()), mock.patch.object(verdicts, "TRUTH", slow):

@@ -203,6 +203,8 @@ class Verdicts:
         live = self._live
         live.board.verdicts = self.words()
         items = display(live.board, live.extent, [id for id in ids if id in live.board])
+        if not items:
+            return  # only claims that are gone, of which everyone has been told
         live.told_anew(items)
         live.tell({"t": "changed", "items": items, "gone": [], "state": live.state()})
 
