@@ -61,6 +61,7 @@ def utterances() -> Iterator[Line]:
             "said_in_rows.txt",
             "said_in_books.txt",
             "said_by_twelve.txt",
+            "said_at_first_sight.txt",
         )
         for line in (_HERE / name).read_text("utf-8").splitlines()
     ):

@@ -275,7 +275,8 @@ class Seen:
     def reading(self, x) -> bool:
         if isinstance(x, complex):
             return False
-        return any(same(v, x) for step, v in self._all("number") if step.id not in self.before)
+        readings = [v for step, v in self._all("number") if step.id not in self.before]
+        return any(same(v, x) for v in readings if isinstance(v, int | float))
 
     def reading_in(self, x) -> bool:
         return self.reading(x) or self.reading(180 - x)

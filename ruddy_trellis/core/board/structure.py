@@ -16,7 +16,7 @@ from .plan import kinds_of_fills
 from .step import Step
 
 #: What is derived from the steps when it is asked for: never changed, only made anew.
-_DERIVED = ("names", "incidence", "points_by_name", "_ids_by_name", "_made_with")
+_DERIVED = ("names", "last_number", "incidence", "points_by_name", "_ids_by_name", "_made_with")
 
 
 class Structure:

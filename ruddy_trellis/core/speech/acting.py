@@ -17,6 +17,7 @@ from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import KINDS_OF
 from .refusals import Final
 from .spans import spans_of
+from .tables import words
 from .things import Things
 from .verbs import names_of, verb
 
@@ -172,13 +173,26 @@ def shade(t: Things, bound: Bound) -> None:
         regions.region_of(t, found)
         return
     node = bound["x"]
-    ids = _shape_drawn(t, node) or existing(t, node)
+    ids = _shape_drawn(t, node) or t.either(lambda: existing(t, node), lambda: _round_drawn(t, node))
     if any(t.b.kind(id) not in (CIRCLE, POLYGON, "sector", "chord_region", "arc") for id in ids):
         raise Refusal("Only shapes are shaded.")
     look: dict[str, Any] = {"fill": 0.25}
     if "c" in bound:
         look["pen"] = bound["c"]
     t.b.act(Restyle(ids=ids, look=LookChanges(**look)))
+
+
+#: Nouns of round shapes that may be drawn to be shaded.
+_ROUND_ONES = words("circle incircle circumcircle sector circular-segment")
+
+
+def _round_drawn(t: Things, node: Node) -> list[str]:
+    """A round shape that is described and not drawn yet: "shade the incircle", "shade the segment cut off by AB". Raises Refusal."""
+    if not isinstance(node, Described) or node.head not in _ROUND_ONES or node.plural:
+        raise Refusal("Only shapes are shaded.")
+    if node.head == "circle" and not (node.roles or node.names):
+        raise Refusal("Only shapes are shaded.")
+    return list(t.aside(lambda: t.all_of(node)))
 
 
 def _shape_drawn(t: Things, node: Node) -> list[str]:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from ..kinds import CIRCLE
 from ..refusal import Refusal
 from .amounts import angle_said, length_said
@@ -73,6 +75,8 @@ def arcs(t: Things, node: Described) -> list[str]:
     if centre is None and radius is not None:
         centre = node.role("from", "at")
     through, turn = node.role("through"), node.role("by")
+    if turn is None and isinstance(of := node.role("of"), Amount) and "degrees" in of.text:
+        turn = of  # "an arc of 120 degrees with radius 4"
     if centre is None and radius is not None and through is None and not node.names:
         return [_alone(t, radius, turn)]
     if turn is not None:
@@ -83,6 +87,12 @@ def arcs(t: Things, node: Described) -> list[str]:
         return b.make_all("drawn_arc", {"centre": (point,), "radius": size, "start": 20.0, "stop": 120.0})
     if through is not None and len(points := t.aside(lambda: t.points(through))) == 3:
         return [t.make("arc_through", a=points[:1] and (points[0],), b=(points[1],), c=(points[2],))]
+    return [t.make("arc", **_between_ends(t, node))]
+
+
+def _between_ends(t: Things, node: Described) -> dict[str, tuple[str, ...]]:
+    """The centre and the ends of an arc between two points, the way round that is said. Raises Refusal."""
+    b, centre, through = t.b, node.role("centre", "about", "as_centre"), node.role("through")
     ends = node.names[0] if node.names and isinstance(node.names[0], Named) and len(node.names[0].points) == 2 else None
     start, stop = node.role("from"), node.role("to")
     points = t.aside(
@@ -105,7 +115,7 @@ def arcs(t: Things, node: Described) -> list[str]:
         x, y = b.ahead.value(t.aside(lambda: t.point(mark)))[:2]
         if ((bx - ax) * (y - ay) - (by - ay) * (x - ax) < 0) != (through is not None):
             points = points[::-1]
-    return [t.make("arc", centre=(middle,), from_=(points[0],), to=(points[1],))]
+    return {"centre": (middle,), "from_": (points[0],), "to": (points[1],)}
 
 
 def _alone(t: Things, radius: Node, turn: Node | None) -> str:
@@ -119,6 +129,17 @@ def _alone(t: Things, radius: Node, turn: Node | None) -> str:
     by = b.make("rotation", {"centre": (centre,), "angle": angle}, hidden=True)
     end = t.aside(lambda: b.make("image_point", {"of": (start,), "by": (by,)}))
     return t.make("arc", centre=(centre,), from_=(start,), to=(end,))
+
+
+@makes("circular-segment", parts="of on about centre from to without", words="major minor")
+def circular_segments(t: Things, node: Described) -> list[str]:
+    """What a chord cuts off a circle: the smaller part of the two, where it is not said which."""
+    on = node.role("on", "of")
+    if not node.names and isinstance(on, Named) and len(on.points) == 2:
+        node = replace(node, names=(on,), roles=tuple(pair for pair in node.roles if pair[1] is not on))
+    if not {"major", "minor"} & set(node.adjectives) and node.role("without") is None:
+        node = replace(node, adjectives=(*node.adjectives, "minor"))
+    return [t.make("chord_region", **_between_ends(t, node))]
 
 
 @makes("sector", parts="of centre from to")

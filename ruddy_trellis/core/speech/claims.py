@@ -130,12 +130,16 @@ def on(t: Things, slots: Bound) -> None:
         raise Refusal("On which one?")
     if isinstance(other, Described) and other.kind == "new":
         raise Refusal("What is new is drawn, and nothing is claimed of it.")
+    assert one is not None
+    if (isinstance(other, Ref) and other.word == "them") or (isinstance(other, Described) and other.plural and not other.names):
+        for id in _paths_said(t, other):
+            on(t, {**slots, "y": Named(t.b.ahead.name(id))})
+        return
     if isinstance(other, Ref):
         last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (*STRAIGHTS, CIRCLE)]
         if not last:
             raise Refusal("On what?")
         other = Named(t.b.ahead.name(last[-1]))
-    assert one is not None
     if isinstance(other, Described) and other.head in ("diameter", "radius", "chord") and not other.names and not other.roles:
         raise Refusal(f"Which {other.head} is meant? Say it by its ends.")
     points = t.points(one)
@@ -145,6 +149,18 @@ def on(t: Things, slots: Bound) -> None:
             t.make("lies_on_line" if len(path) == 2 or t.b.kind(path[0]) == "line" else "lies_on", point=(point,), path=path)
         else:
             t.make("lies_on", point=(point,), path=path)
+
+
+def _paths_said(t: Things, node: Node) -> list[str]:
+    """The several lines or circles that are said together, or that "they" are: those of one kind that were made last. Raises Refusal."""
+    if isinstance(node, Described):
+        return list(dict.fromkeys(t.aside(lambda: t.all_of(node))))
+    last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in (*STRAIGHTS, CIRCLE) and not t.b.ahead.step(id).look.hidden]
+    found = [id for id in last if t.b.kind(id) == t.b.kind(last[-1])]
+    found = [id for id in found if id in t.b.last_group] or found
+    if len(found) < 2:
+        raise Refusal("Which ones are meant? Say them by their names.")
+    return found
 
 
 @says

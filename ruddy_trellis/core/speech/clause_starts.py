@@ -56,9 +56,13 @@ _HAVING = english.words("with whose has have")
 
 
 def is_attribute(said: Sequence[Token], start: int) -> bool:
-    """Whether what follows "and" is one more thing that the thing before has: "… with side AB and an angle of 60°"."""
+    """Whether what follows "and" is one more thing that the thing before has: "… with side AB and an angle of 60°", or a
+    size: "… and angle A = 60°", "… and AD = 3"."""
     at = start + (said[start].word in ("a", "an", "one"))
-    if at >= len(said) or said[at].word not in english.ATTRIBUTES or said[start - 1].word not in ("and", ","):
+    if at >= len(said) or said[start - 1].word not in ("and", ","):
+        return False
+    is_size = at + 1 < len(said) and said[at].kind == NAME and len(said[at].points) == 2 and said[at + 1].word == "="
+    if said[at].word not in english.ATTRIBUTES and not is_size:
         return False
     before = [token.word for token in said[:start]]
     stop = next((place for place in range(at, len(said)) if said[place].word in ("and", ",")), len(said))
@@ -66,7 +70,7 @@ def is_attribute(said: Sequence[Token], start: int) -> bool:
 
 
 #: Verbs of claims and meetings, with which a noun begins a clause of its own.
-_FINITE = frozenset(("is", "meets", "touches", "bisect", "lies", "="))
+_FINITE = frozenset(("is", "meets", "touches", "bisect", "lies"))
 
 
 def verb_of(said: list[Token], start: int) -> tuple[Token, ...]:

@@ -10,8 +10,8 @@ from .tables import word_table, words
 #: Nouns that can head a description, and whether the plural was said, are found by these words as they come out of ``SAME``.
 HEADS = words(
     """
-    point midpoint segment side line ray vector chord secant circle arc semicircle sector triangle quadrilateral square rectangle
-    rhombus kite trapezium parallelogram polygon hexagon pentagon heptagon octagon nonagon decagon dodecagon
+    point midpoint segment side line ray vector chord secant circle arc semicircle sector circular-segment triangle quadrilateral square
+    rectangle rhombus kite trapezium parallelogram polygon hexagon pentagon heptagon octagon nonagon decagon dodecagon
     angle bisector perpendicular-bisector angle-bisector
     median midline altitude diagonal foot tangent common-tangent incentre circumcentre orthocentre centroid excentre circumcircle incircle
     excircle nine-point-circle nine-point-centre euler-line perpendicular parallel perimeter right-angle corner intersection contact

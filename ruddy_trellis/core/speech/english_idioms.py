@@ -5,6 +5,7 @@ files by what they are about.
 """
 
 from .english_idioms_of_acts import OF_ACTS
+from .english_idioms_of_comparing import OF_COMPARING
 from .english_idioms_of_compasses import OF_COMPASSES
 from .english_idioms_of_declaring import OF_DECLARING
 from .english_idioms_of_descriptions import OF_DESCRIPTIONS
@@ -36,6 +37,7 @@ WRITTEN = Written(
         *(
             *OF_NUMBERS,
             *OF_SHORT_FORMS,
+            *OF_COMPARING,
             *OF_REQUESTS,
             *OF_DESCRIPTIONS,
             *OF_SIZES,

@@ -17,6 +17,8 @@ _ASKED = (
     r"observations?|conclusions?|result)"
     r"|what you (?:see|notice|find|observe|have found)|what happens)(?: (?:in|with|to) (?:your|a|the) [a-z ]+)?",
     r"(?:explain|why|why not|how do you know|are you sure|can you explain(?: why| this)?|investigate|discuss)",
+    r"(?:what|which) (?:path|curve|line|shape|figure) does (?-i:[A-Z]) (?:follow|trace(?: out)?|describe|move along|run along)",
+    r"(?:drag|move|turn) the (?:first|second|other) (?:line|circle|point|segment)",
     r"give (?:a |your )?(?:reasons?|proofs?|explanations?)(?: for (?:your|each|the) [a-z ]+)?",
     r"is (?:this|that|it) (?:always|ever|still|also) (?:so|true|the case)",
     r"does (?:this|that|it) (?:always|still) (?:work|hold)",
@@ -41,6 +43,11 @@ _REMARK = (
 )
 #: What tells in a text that asks something of its readers that nothing is drawn of it.
 IS_FOR_READERS = "That is said to the readers, and nothing is drawn of it."
+
+
+def is_done_by_hand(text: str) -> bool:
+    """Whether a sentence among others asks its readers to drag points: "Move P." By itself it would want to know where to."""
+    return bool(re.fullmatch(rf"(?:now |then )?{_DRAG}(?: (?:about|around))?[\s.!]*", text.strip(), re.IGNORECASE))
 
 
 def is_remark(text: str) -> bool:

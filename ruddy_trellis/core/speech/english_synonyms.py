@@ -37,6 +37,7 @@ contact << point of contact | touching point | point of tangency | tangency poin
 contacts << points of contact | touching points | points of tangency
 radical-axis << radical axis
 common-tangent << common tangent
+circular-segment << circular segment
 common-tangents << common tangents
 tangent << tangent line | tangential line
 tangents << tangent lines
@@ -195,6 +196,7 @@ diagonal << diagonals
 foot << feet | projection | projections
 tangent << tangents
 common-tangent << common-tangents
+circular-segment << circular-segments
 incentre << incenter
 circumcentre << circumcenter | circumcenters
 orthocentre << orthocenter

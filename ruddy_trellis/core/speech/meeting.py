@@ -44,6 +44,8 @@ def meets(t: Things, bound: Bound) -> None:
         one = _drawn(t, one)  # "the perpendicular from A to BC meets it at D"
     if isinstance(other, Ref) and isinstance(one, Named) and (base := _base_of(t, one)) is not None:
         other = base
+    if isinstance(other, Ref) and other.word == "them" and again and len(t.b.of_kind(CIRCLE)) == len(names) > 1:
+        other = Described("circle", kind="old", plural=True)
     if isinstance(other, Ref):
         other = Named(t.b.ahead.name(_last_drawn(t, besides=getattr(one, "text", ""))))
     other = with_facing_side(t, one, other)
@@ -53,6 +55,7 @@ def meets(t: Things, bound: Bound) -> None:
     if isinstance(other, Described) and other.plural and not other.names and len(names) > 1:
         several = t.aside(lambda: t.all_of(other))
         if len(several) == len(names):  # "cuts the circles again at P and Q": each at one of them
+            one = _drawn(t, one) if isinstance(one, Described) and one.kind == "new" and not one.plural else one
             for id, point in zip(several, names):
                 each = {"x": one, "y": Named(t.b.ahead.name(id)), "n": Named(point, (point,)), "words": bound.get("words", ())}
                 meets(t, {slot: value for slot, value in each.items() if value is not None})

@@ -254,6 +254,18 @@ def _rename(t: Things, id: str, name: str) -> None:
         t.b.act(Rename(id=id, name=name))
 
 
+def _alike(t: Things, made: list[str], names: list[str]) -> list[str]:
+    """What several names are for: the last of what was made, where that is of one kind; else the points in it by capital letters, and
+    not a segment between them. Raises Refusal."""
+    last = made[-len(names) :]
+    if len({t.b.kind(id) == POINT for id in last}) < 2 or len({name[0].isupper() for name in names}) > 1:
+        return last
+    fitting = [id for id in made if (t.b.kind(id) == POINT) == names[0][0].isupper()][-len(names) :]
+    if len(fitting) < len(names):
+        raise Refusal("There are not as many things as names. Say which is to be called what: call the midpoint of AB M.")
+    return fitting
+
+
 #: Nouns after which a name of two points is that of the ends.
 _SPANS = words("segment line ray vector chord diameter radius side median altitude bisector")
 
@@ -272,7 +284,7 @@ def name(t: Things, bound: Bound) -> None:
             fresh = found  # "measure AB and call it x": a small letter is a number's name
         if not fresh:
             raise Refusal("Nothing was spoken of that could be called so.")
-        for id, one in zip(fresh[-len(names) :], names):
+        for id, one in zip(_alike(t, fresh, names), names):
             _rename(t, id, one)
         return
     if isinstance(what, Described) and what.head == "image" and not what.roles and not what.names:

@@ -14,6 +14,7 @@ from ..kinds import CLAIM, NUMBER
 from ..language.printing import sentence
 from ..refusal import Refusal
 from .building import Building, Mark
+from .english_remarks import IS_FOR_READERS, is_done_by_hand
 from .hearing import canonical_in, first_read
 from .in_tongue import said_in_tongue
 from .not_taken import ActRefused
@@ -31,8 +32,10 @@ _MOVABLE = ("free_point", "point_on")
 _END = re.compile(r"(?<=[.?!;])\s+(?=\S)|\n+")
 #: After these a full stop ends no sentence: short forms, and the number of a sentence ("3. Draw …"), which stands by itself; a number at
 #: the end ("with side 6.") is none.
+#: A name in capital letters is none of them: "Join PT. Measure it."
 _SHORT = re.compile(
-    r"(?:\b(?:perp|pt|mid|eq|seg|circ|tri|quad|dist|deg|rad|diam|dia|alt|par|approx|e\.g|i\.e|s\.t|fig|no)|(?:^|:\s)\d+)\.$", re.IGNORECASE
+    r"(?:\b(?:[Pp]erp|[Pp]t|[Mm]id|[Ee]q|[Ss]eg|[Cc]irc|[Tt]ri|[Qq]uad|[Dd]ist|[Dd]eg|[Rr]ad|[Dd]iam|[Dd]ia|[Aa]lt|[Pp]ar|[Aa]pprox|"
+    r"[Ee]\.g|[Ii]\.e|[Ss]\.t|[Ff]ig|[Nn]o)|(?:^|:\s)\d+)\.$"
 )
 
 
@@ -154,7 +157,10 @@ class _Reading:
         """Read one more sentence; where it was taken to another one, only ``remark`` is told of it."""
         self.texts.append(text)
         self.shown.append(shown or text)
-        line = _line(text, self.building, self.selected) if text else Line("", remark=remark)
+        if text and text.strip() != self.whole.strip() and is_done_by_hand(text):
+            line = Line("", remark=IS_FOR_READERS)
+        else:
+            line = _line(text, self.building, self.selected) if text else Line("", remark=remark)
         self.lines.append(replace(line, text=self.shown[-1]))
 
     def take_back(self, mark: Mark) -> None:

@@ -6,12 +6,11 @@ from collections.abc import Callable, Sequence
 
 from ..kinds import CIRCLE, POLYGON, REGION
 from ..language.expression import Formula
-from ..refusal import Refusal
 from .english import DIRECTIONS
 from .nodes import Described, Many, Node, Ref
 from .nouns import makes
 from .refusals import Stray
-from .spans import each
+from .spans import SHAPES, each, shape_of
 from .things import Things
 
 
@@ -26,22 +25,16 @@ def areas(t: Things, node: Described) -> list[str]:
 
 
 #: What has an area.
-_SHAPES = (CIRCLE, POLYGON, "sector", "chord_region", REGION)
+_SHAPES = (*SHAPES, REGION)
 
 
 def _shape(t: Things, node: Node) -> str:
+    """A shape, as it is said of a reading: "it" is the last one. Raises Refusal."""
     if isinstance(node, Ref):
         t.check_it("shape", *_SHAPES)
         last = [id for id in t.b.recent.ids if id in t.b.ahead and t.b.kind(id) in _SHAPES]
         return last[-1] if last else t.b.only("shape", t.b.of_kind(*_SHAPES))
-
-    def other() -> str:
-        found = t.aside(lambda: t.all_of(node))
-        if len(found) == 1 and t.b.kind(found[0]) in _SHAPES:
-            return str(found[0])
-        raise Refusal("A shape is needed here.")
-
-    return str(t.either(lambda: t.polygon(node), other))
+    return t.aside(lambda: shape_of(t, node, _SHAPES))
 
 
 @makes("perimeter", parts="of about from")

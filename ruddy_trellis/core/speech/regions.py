@@ -8,6 +8,7 @@ from ..kinds import CIRCLE, CONDITION, POINT, POLYGON, STRAIGHTS
 from ..refusal import Refusal
 from .amounts import length_said
 from .nodes import Node
+from .spans import shape_of
 from .things import Things
 
 _BOUNDS = {"at-least": "at least", "more-than": "more than", "at-most": "at most", "less-than": "less than", "within": "at most"}
@@ -27,17 +28,7 @@ def closer_to(t: Things, near: Node, far: Node) -> str:
 
 def in_shape(t: Things, where: str, shape: Node) -> str:
     """The places inside or outside a shape."""
-    return t.make("places_in_shape", where=where, shape=(t.aside(lambda: _shape(t, shape)),))
-
-
-def _shape(t: Things, node: Node) -> str:
-    def other() -> str:
-        found = t.all_of(node)
-        if len(found) == 1 and t.b.kind(found[0]) in (CIRCLE, POLYGON, "sector", "chord_region"):
-            return str(found[0])
-        raise Refusal("A shape is needed here.")
-
-    return str(t.either(lambda: t.polygon(node), other))
+    return t.make("places_in_shape", where=where, shape=(t.aside(lambda: shape_of(t, shape)),))
 
 
 def _landmark(t: Things, node: Node) -> tuple[str, ...]:
@@ -56,7 +47,7 @@ def region_of(t: Things, conditions: list[str], shape: Node | None = None, how: 
     """The region where all conditions hold, or any, inside a shape if one is said; one condition alone is shaded by itself."""
     fills: dict[str, Any] = {"how": how, "conditions": tuple(conditions)}
     if shape is not None:
-        fills["shape"] = (t.aside(lambda: _shape(t, shape)),)
+        fills["shape"] = (t.aside(lambda: shape_of(t, shape)),)
     if len(conditions) == 1 and shape is None:
         return conditions
     if not all(t.b.kind(id) == CONDITION for id in conditions):

@@ -20,7 +20,7 @@ from .shapes_and_circles import circle_of_triangle, inscribed_in_shape
 from .spans import centre_of, corners_of, distance_between, each, with_corners_as_one
 from .things import Things
 from .third_corners import first_side, fresh_names
-from .touching import Size, circle_touching, new_centre, two_touching
+from .touching import Size, circle_touching, new_centre, two_touching, two_touching_of_radii
 
 #: Of two circles that are to cross: their radii as shares of how far their centres are apart, and in which direction from the other centre
 #: the points are through which they go, degrees.
@@ -45,6 +45,8 @@ def circles(t: Things, node: Described) -> list[str]:
         node = circle_by_radius(t, node)
     if (gap := node.role("apart")) is not None:
         return _apart(t, node, gap)
+    if "touches" in node.adjectives and node.role("radius") is not None and (node.count or 1) > 1:
+        return two_touching_of_radii(t, node)
     if ("of-one-size" in node.adjectives and "meets" not in node.adjectives) or _are_of_radius(node):
         return _of_one_size(t, node)
     if "touches" in node.adjectives:

@@ -10,6 +10,7 @@ from ..kinds import CIRCLE, POLYGON
 from ..refusal import Refusal
 from .nodes import Described, Many, Named, Node, single_points
 from .refusals import Final
+from .tables import words
 from .things import Things
 
 
@@ -95,6 +96,25 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
         points = t.b.points(node.points)
         return [points[number : number + 2] for number in range(0, len(points), 2)]
     return [t.span(node)]
+
+
+#: What has an inside, by kind; nouns of it that name no corners.
+SHAPES = (CIRCLE, POLYGON, "sector", "chord_region")
+_ROUND = words("circle incircle circumcircle sector semicircle arc circular-segment")
+
+
+def shape_of(t: Things, node: Node, kinds: Sequence[str] = SHAPES) -> str:
+    """The shape that a phrase says: a polygon by its corners, or a round one, since the circle ABC is not the triangle. Raises Refusal."""
+
+    def other() -> str:
+        found = t.all_of(node)
+        if len(found) == 1 and t.b.kind(found[0]) in kinds:
+            return str(found[0])
+        raise Refusal("A shape is needed here.")
+
+    if isinstance(node, Described) and node.head in _ROUND:
+        return other()
+    return str(t.either(lambda: t.polygon(node), other))
 
 
 def most_of(t: Things, found: Sequence[Any], size: Callable[[Any], float], largest: bool) -> Any:

@@ -117,6 +117,8 @@ class Spoken:
         ):
             if node.head == "triangle" and self.b.triangles():
                 return [self.b.polygon(self.b.triangle())]
+            if node.head == "circle" and (ring := self.b.cyclic_ring()):
+                return self.b.make_all("circumcircle", dict(zip("abc", ((id,) for id in ring[:3]))))
             raise Refusal(f"There is no {node.head.replace('-', ' ')} here.")
         return self.made(node)
 

@@ -9,6 +9,7 @@ from typing import Any
 
 from ..kinds import CIRCLE
 from ..refusal import Refusal
+from .amounts import length_said
 from .nodes import Described, Many, Named, Node
 from .on_paths import is_on
 from .refusals import Final, Stray
@@ -62,6 +63,19 @@ def two_touching(t: Things, node: Described) -> list[str]:
         shared = shared or t.aside(lambda: b.free_point(shared_name or None))
         other = _at_share(t, one, shared, 0.45 if inside else 1.6, centres[1])
     return [t.make("circle", centre=(centre,), point=(shared,)) for centre in (one, other)]
+
+
+def two_touching_of_radii(t: Things, node: Described) -> list[str]:
+    """Two circles that touch, by their radii: one that moves freely, and one whose touching point slides on it. Raises Refusal."""
+    sizes = _items(node.role("radius"))
+    if node.count != 2 or len(sizes) not in (1, 2) or any(role != "radius" for role, _ in node.roles):
+        raise Stray("Two circles that touch are made by their radii, or by their centres: two touching circles with radii 3 and 2.")
+    t.names[:0] = [name.text for name in node.names if isinstance(name, Named)]
+    first, last = (t.aside(lambda item=item: length_said(t, item)) for item in (sizes[0], sizes[-1]))  # type: ignore[misc]
+    if _is_inside(node) and first == last:
+        raise Refusal("A circle that touches another one from inside has another radius.")
+    one = t.make("circle_radius", centre=(new_centre(t),), radius=first)
+    return [one, _beside(t, one, lambda: last, _is_inside(node), None)]
 
 
 def _is_inside(node: Described) -> bool:

@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from ..board.board import Board
-from ..kinds import POLYGON, STRAIGHTS, join
+from ..kinds import CIRCLE, POLYGON, STRAIGHTS, join
 from ..language import names as spelling
 from ..refusal import Refusal
 
@@ -86,6 +86,13 @@ class WhatIsThere:
     def points_on(self, id: str) -> list[str]:
         """The points that lie on a path by construction, in the order of the board."""
         return sorted(self.ahead.incidence.get(id, ()), key=self.ahead.place)
+
+    def cyclic_ring(self) -> tuple[str, ...]:
+        """The corners of the one polygon that was made with its corners on a circle, where this circle is not drawn; else none."""
+        circles = [set(self.points_on(id)) for id in self.of_kind(CIRCLE, hidden=True)]
+        rings = [tuple(self.ahead.step(id).fills.get("corners", ())) for id in self.of_kind(POLYGON)]
+        found = [ring for ring in rings if len(ring) > 3 and any(set(ring) <= circle for circle in circles)]
+        return found[0] if len(found) == 1 else ()
 
     def of_kind(self, *kinds: str, hidden: bool = False) -> list[str]:
         """The ids of all shown things of some kinds."""
