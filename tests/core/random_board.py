@@ -90,6 +90,7 @@ def check(board: Board, view) -> None:
     assert [step.id for step in again.steps] == [step.id for step in board.steps]
     assert again.values == board.values, "the values are those that the steps give"
     assert again.names == board.names
+    assert again.last_number == board.last_number, "what was taken back leaves no number behind"
     with drawn_whole():
         items = display(board, view)
     assert len(items) == len(board) + len(board.chalk)
