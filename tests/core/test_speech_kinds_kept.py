@@ -10,7 +10,7 @@ from ruddy_trellis.core.speech.building import Building
 from ruddy_trellis.core.speech.hearing import understood
 
 from ..bank.boards import BOARDS
-from ..bank.plane import ang, circum, d, foot, line_distance, same
+from ..bank.plane import ang, circum, d, foot, line_distance, same, side
 from .test_speech_figures_first import drawn, points
 
 
@@ -101,6 +101,18 @@ class KindsKeptTest(unittest.TestCase):
         self.assertTrue(same(d(middle, p["E"]), d(middle, p["D"])))
         with self.assertRaises(Refusal):
             drawn("Let ABCD be a quadrilateral. The bisector of angle A meets the circle again at E.")
+
+    def test_a_crossing_is_on_the_side_that_is_said(self):
+        circles = "Draw the circle with centre A and radius BC. Draw the circle with centre C and radius AB. "
+        for said, is_same in (
+            ("Let D be the intersection of the circles on the other side of AC from B.", False),
+            ("Let D be their intersection on the same side of AC as B.", True),
+        ):
+            p = points(drawn(circles + said, "tri"))
+            self.assertEqual(side(p["D"], p["A"], p["C"]) == side(p["B"], p["A"], p["C"]), is_same, said)
+            self.assertTrue(same(d(p["A"], p["D"]), d(p["B"], p["C"])), said)
+        with self.assertRaises(Refusal):
+            understood("the intersection of k and the line PA above OP", BOARDS["circ"]().board)
 
     def test_sums_as_they_are_spoken(self):
         p = points(BOARDS["tri"]().board)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
@@ -13,9 +14,14 @@ from .nouns import finds_meetings, makes
 from .refusals import Final
 from .spans import best_crossing, crossings_now, distance_between, facing_first, with_facing_side
 from .things import Things
+from .wishes import OF_PLACES, wish
 
 
-@makes("intersection", parts="of between with and to closer further other_than", words="second again common left right upper lower")
+@makes(
+    "intersection",
+    parts="of between with and to closer further other_than above below inside outside same_side_of other_side_of same_side_as from",
+    words="second again common left right upper lower",
+)
 def crossings(t: Things, node: Described) -> list[str]:
     if (wanted := _which_said(t, node)) is not None:
         return _chosen(t, node, wanted)
@@ -44,6 +50,11 @@ def _which_said(t: Things, node: Described) -> Callable[[Any], float] | None:
     for part, sign in (("closer", 1), ("further", -1), ("other_than", -1)):
         if (said := node.role(part)) is not None:
             return _distance_times(sign, t.b.now(t.point_aside(said)))
+    if asked := tuple((role, part) for role, part in node.roles if role in OF_PLACES):
+        guesses = list(t.b.guesses)
+        fits, _ = wish(t, replace(node, roles=asked))
+        t.b.guesses[:] = guesses  # it is chosen by where they are now, and nothing is supposed
+        return lambda place: 0.0 if fits(place) else math.inf
     ways = [_SIDES[word] for word in node.adjectives if word in _SIDES]
     if not ways:
         return None
@@ -57,6 +68,11 @@ def _distance_times(sign: int, at: Any) -> Callable[[Any], float]:
 def _chosen(t: Things, node: Described, wanted: Callable[[Any], float]) -> list[str]:
     """The one crossing of two paths that is meant most; a refusal where they fit as well, or where there is one only."""
     of, other = node.role("of", "between"), node.role("with", "and", "to")
+    if of is None and other is None and node.kind == "old":
+        of = _lately_straight(t)
+    if other is None and isinstance(of, Described) and of.plural:
+        ids = t.aside(lambda of=of: t.all_of(of))  # type: ignore[misc]
+        of = Many(tuple(Named(t.b.ahead.name(id)) for id in ids))
     if other is None and isinstance(of, Many) and len(of.items) == 2:
         of, other = of.items
     if of is None or other is None:
@@ -72,7 +88,9 @@ def _chosen(t: Things, node: Described, wanted: Callable[[Any], float]) -> list[
     if len(found) < 2:
         raise Final("They do not meet in two points now, so there is none to be told from the other.")
     first, second = (wanted(place) for place in found.values())
-    if abs(first - second) <= _AS_GOOD * distance_between(*found.values()):
+    if math.inf == first == second:
+        raise Final("Neither of the points where they meet is there now.")
+    if first == second or abs(first - second) <= _AS_GOOD * distance_between(*found.values()):
         raise Final("Both of the points where they meet fit that as well. Say which one in another way, or click it.")
     return [_settled(t, t.make("intersection", a=a, b=b, which="first" if first < second else "second"))]
 

@@ -140,6 +140,10 @@ DRAW_EQUATION = re.compile(
 #: What is put in other words before all else, so that the sentences of the catalogue have it as well: lines with names of their own.
 FIRST_READ = (
     *((re.compile(rf"\b(?:the )?{one}[- ]?axis\b", re.IGNORECASE), f"the line {other} = 0") for one, other in (("x", "y"), ("y", "x"))),
+    *(
+        (re.compile(rf"\b(at \d[\d.]* ?(?:°|degrees) (?:to|with) )the {way}\b", re.IGNORECASE), rf"\1the line {one} = 0")
+        for way, one in (("horizontal", "y"), ("vertical", "x"))
+    ),
     (re.compile(r"^((?:reflect|mirror|flip) .+?) (?:over|across|about|through) (?=the line [xy] = 0[ .]*$)", re.IGNORECASE), r"\1 in "),
     (re.compile(r"^where does (.+?) (?:meet|cross|cut) (?=the line [xy] = 0[ ?.]*$)", re.IGNORECASE), r"where \1 meets "),
 )

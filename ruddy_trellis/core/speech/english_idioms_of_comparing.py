@@ -35,14 +35,6 @@ _SHARE = {"half": "1/2 ", "a third": "1/3 ", "a quarter": "1/4 ", "twice": "2 ",
 _COUNTED = {"two": 2, "three": 3, "four": 4, "five": 5}
 #: What stands in a yard.
 _STANDING = "lamp|tree|post|well|pole|fountain|statue|seat|bench|shop"
-_TIMES = {"twice": 2, "three times": 3, "four times": 4}
-
-
-def _so_far_from(found: re.Match[str]) -> str:
-    """The point on AB that is twice as far from A as from B divides it from A 2 : 1."""
-    if {found[2], found[3]} != {found[5], found[6]}:
-        return found[0]
-    return f"the point{found[1]} that divides {found[5]}{found[6]} in the ratio {_TIMES[found[4].lower()]}:1"
 
 
 def _chord_and_distance(found: re.Match[str]) -> str:
@@ -303,12 +295,6 @@ OF_COMPARING: Idioms = (
         r"point)|it|what you get) (?-i:([A-Z]['′]?))(?=[ .!]*$)",
         r"\1 to get \2",
     ),
-    (
-        r"(?i)\b(?:the )?point((?-i: [A-Z])?) on (?:the )?(?:segment |side |line )?(?-i:([A-Z])([A-Z])) (?:which|that) is (twice|three "
-        r"times|"
-        r"four times) as far from (?-i:([A-Z])) as from (?-i:([A-Z]))(?=[ .!]*$)",
-        _so_far_from,
-    ),
     (r"(?i)\b(?:the )?(?:triangle[’']s )(centroid|incentre|circumcentre|orthocentre|incircle|circumcircle)\b", r"the \1"),
     (r"(?i)\b(?:the )?((?:triangle|quadrilateral)[’']s )?(?:centre|center) of (?:gravity|mass)\b", "the centroid"),
     (
@@ -376,6 +362,45 @@ OF_COMPARING: Idioms = (
     (
         r"(?i)^((?:prove|show|check|verify) that )(?-i:([A-Z]{2})) is a diameter(?: of (the circle|(?-i:[a-z])))?(?=[ .!]*$)",
         lambda found: f"{found[1]}the centre of {found[3] or 'the circle'} lies on {found[2]}",
+    ),
+    (r"(?i)\b(isosceles triangle (?:on|with) (?:base )?(?-i:[A-Z]{2}),? (?:and|with) )(?:two )?equal sides (?:of )?(?=\d)", r"\1legs "),
+    (
+        r"(?i)\btriangle((?-i: [A-Z]{3})?) with a right angle and (?:an? )?(?:angle of )?(\d[\d.]*) ?(?:°|degrees?)(?:[- ]angle)?(?=[ "
+        r".!]*$)",
+        r"triangle\1 with angles 90 and \2 degrees",
+    ),
+    (
+        r"(?i)^(?:the points )?((?-i:[A-Z] ?\([^()]+\)(?:,? (?:and )?[A-Z] ?\([^()]+\)){2,5})) (?:form|make|are the (?:corners|vertices) "
+        r"of) (?:an? |the )?"
+        rf"({POLYGON})(?=[ .!]*$)",
+        r"draw the \2 with vertices \1",
+    ),
+    (
+        r"(?i)^(?:draw |construct )?two circles with (?:centres|centers) (?-i:([A-Z])) and (?-i:([A-Z])),? (?:each )?(?:passing |going "
+        r")?through (?:each "
+        r"other[’']s (?:centres?|centers?)|the other[’']s (?:centre|center)|the (?:centre|center) of the other(?: one)?)(?=[ .!]*$)",
+        r"draw the circle with centre \1 through \2. Draw the circle with centre \2 through \1",
+    ),
+    (
+        r"(?i)^(?:draw |construct )?an? circle(?: (?-i:([a-z])))? with an? (chord|diameter|radius|tangent)(?=(?: and .+)?[ .!]*$)",
+        lambda found: f"draw a circle{f' {found[1]}' if found[1] else ''} and a {found[2]} of it",
+    ),
+    (
+        r"(?i)^(?:draw )?an? (line|secant) through (?-i:([A-Z])) (?:that|which) (cuts|meets|crosses) (.+?) (?:in|at) (?:the )?(?:two "
+        r")?points "
+        r"(?-i:([A-Z])) and (?-i:([A-Z]))(?=[ .!]*$)",
+        r"a \1 through \2 \3 \4 at \5 and \6",
+    ),
+    (rf"(?i)^(?:an?|the) ((?:regular )?(?:{POLYGON})) has (?=sides? (?:of )?(?:length )?\d)", r"draw a \1 with "),
+    (r"(?i)\b(that )its four (?:corners|vertices) lie on (?:a|one) circle(?=[ .!]*$)", r"\1it is cyclic"),
+    (
+        r"(?i)\b(?:the |a )?point((?-i: [A-Z])?) (?:(?:such|so) that|for which|with) (?-i:([A-Z])([A-Z]) ?= ?\2([A-Z]) ?= "
+        r"?\2([A-Z]))(?=[ .!]*$)",
+        lambda found: (
+            f"the point {found[2]} equidistant from {found[3]}, {found[4]} and {found[5]}"
+            if found[1].strip() in ("", found[2])
+            else found[0]
+        ),
     ),
     # In the yard.
     (

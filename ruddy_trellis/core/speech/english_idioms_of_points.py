@@ -178,9 +178,9 @@ OF_POINTS: Idioms = (
         ),
     ),
     (
-        r"(?i)\b(?:a |the )?point (?-i:([A-Z])) on (?:the )?(?:segment |line )?(?-i:([A-Z])([A-Z])),? (?:which is |that is |lying )?"
+        r"(?i)\b(?:a |the )?point((?-i: [A-Z])?) on (?:the )?(?:segment |line |side )?(?-i:([A-Z])([A-Z])),? (?:which is |that is |lying )?"
         r"(twice|three times|four times) as far from (?-i:(\2|\3)) as (?:it is )?from (?-i:(\2|\3))(?=[ .!]*$)",
-        lambda found: f"the point {found[1]} that divides {found[5]}{found[6]} in the ratio {_FAR[found[4].lower()]} : 1",
+        lambda found: f"the point{found[1]} that divides {found[5]}{found[6]} in the ratio {_FAR[found[4].lower()]} : 1",
     ),
     (r"\b([A-Z]) (?:midpt|mid-?point|midpoint|mid)(?: of)? ([A-Z]{2})\b(?=,| and\b|[ .!]*$)", r"let \1 be the midpoint of \2"),
     (r"(?i)^(?:find |draw |mark |construct )?(?-i:([A-Z])\(([A-Z])\))(?=[ .!]*$)", r"draw the image of \2 under \1"),
@@ -188,6 +188,36 @@ OF_POINTS: Idioms = (
         r"(?i)^(?:(?:suppose|assume|let) )?(?:the )?(?:points )?(?-i:([A-Z]) and ([A-Z])) (?:lie|are|be)(?: points)? on "
         r"(?:the )?(?:sides )?(?-i:([A-Z]{2}) and ([A-Z]{2}))(?:,? respectively)?,? (?:so|such|chosen so) that (?=(?-i:\1\2|\2\1)\b)",
         r"let \1 be on \3 and \2 on \4 such that ",
+    ),
+    (
+        r"(?i)\b(?:the )?point((?-i: [A-Z])?),? (one (?:half|third|quarter|fifth)|(?:two|three|four) (?:thirds|quarters|fifths)|half|a "
+        r"third|a quarter) "
+        r"(?:of the way )?along (?:the )?(?:segment |side )?(?-i:([A-Z])([A-Z]))(?: from (?-i:(\3|\4)))?(?=[ .!]*$)",
+        lambda found: (
+            f"the point{found[1]} {found[2]} of the way from {found[5] or found[3]} to {found[3] if found[5] == found[4] else found[4]}"
+        ),
+    ),
+    (
+        rf"(?i)^(mark|find|draw|construct|take) (?:a |the )?point (?-i:([A-Z])) (?:that is|which is|lying) ({SIZE}) (?:away )?from "
+        rf"(?-i:([A-Z])) and "
+        rf"({SIZE}) (?:away )?from (?-i:([A-Z]))(?=[ .!]*$)",
+        r"\1 the point \2 so that \4\2 = \3 and \6\2 = \5",
+    ),
+    (
+        r"(?i)^(?:mark |draw |take )?(?:three )?(?:collinear )?points (?-i:([A-Z]), ([A-Z]),? (?:and )?([A-Z]))(?: (?:on|in) a "
+        r"(?:straight )?line)?,? "
+        r"with (?-i:(\1|\2|\3)) between (?-i:(\1|\2|\3)) and (?-i:(\1|\2|\3))(?=[ .!]*$)",
+        r"\5 and \6 are two points. \4 is a point between \5 and \6",
+    ),
+    (
+        r"(?i)^on (?:the )?(?:side )?(?-i:([A-Z]{2})),? (?:take|mark|choose) (?:the |a )?point (?-i:([A-Z])) with ([^,;]+?),? and on "
+        r"(?:the )?(?:side )?"
+        r"(?-i:([A-Z]{2})),? (?:take |mark |choose )?(?:the |a )?point (?-i:([A-Z])) with ([^,;]+?)(?=[ .!]*$)",
+        r"on \1 take the point \2 with \3. On \4 take the point \5 with \6",
+    ),
+    (
+        r"(?i)\bangle (?-i:([A-Z]{1,3})) ?= ?angle (?-i:([A-Z]{1,3})) ?= ?(\d[\d.]*) ?(?:°|degrees)",
+        r"angle \1 = \3° and angle \2 = \3°",
     ),
     (r"(?i)\bhalf-?way (?:pt|point|dot) (?:of|between) ", "midpoint of "),
 )
