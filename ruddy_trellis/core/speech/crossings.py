@@ -68,7 +68,7 @@ def _distance_times(sign: int, at: Any) -> Callable[[Any], float]:
 def _chosen(t: Things, node: Described, wanted: Callable[[Any], float]) -> list[str]:
     """The one crossing of two paths that is meant most; a refusal where they fit as well, or where there is one only."""
     of, other = node.role("of", "between"), node.role("with", "and", "to")
-    if of is None and other is None and node.kind == "old":
+    if other is None and (isinstance(of, Ref) or (of is None and node.kind == "old")):
         of = _lately_straight(t)
     if other is None and isinstance(of, Described) and of.plural:
         ids = t.aside(lambda of=of: t.all_of(of))  # type: ignore[misc]
