@@ -1,5 +1,7 @@
 """Whole figures by typing in a teacher's own words, by keys, and by things first; a refusal offers what would be taken."""
 
+import json
+
 from playwright.sync_api import expect
 
 from .board_page import BoardPage
@@ -47,6 +49,23 @@ class SayingTest(BrowserTest):
         b.say("midpoint of AB")
         self.assertIn("there already", b.toast())
         self.assertEqual(len(b.board), 4)
+
+    def test_what_is_typed_at_once_asks_for_the_newest_ways_only(self):
+        """A paragraph that is typed as quickly as can be, or dictated: no question about its beginnings stands before it at the server."""
+        page, sent = self.page, []
+        page.on("websocket", lambda line: line.on("framesent", lambda frame: sent.append(json.loads(frame))))
+        page.reload()
+        self.b.settle()
+        text = "Two equal circles meet at A and B. A line through A meets the circles again at P and Q. Prove that BP = BQ."
+        page.click("#typed")
+        page.keyboard.type(text, delay=1)
+        page.wait_for_function("text => document.getElementById('typed').value === text", arg=text)
+        page.wait_for_timeout(1500)
+        asked = [message["text"] for message in sent if message["t"] == "complete"]
+        self.assertEqual(asked[-1], text, "of what stands there at last it is asked")
+        self.assertLess(len(asked), len(text) / 2)
+        page.keyboard.press("Enter")
+        page.wait_for_selector("text=Make all of it")
 
     def test_ways_that_come_late_do_not_open_over_the_shelf(self):
         """The ways on from an empty field are asked for when it is entered; a sentence may have been said before they come."""

@@ -34,6 +34,7 @@ export class Building {
     this.atLabelStart = null;
     this.pendingItems = []; // the new points of the running sentence, or all that a list of sentences would make
     this.listing = false; // whether such a list is looked at
+    this.completes = new Latest((content) => this.view.line.send("complete", content));
     this.hovers = new Latest((content) => {
       if (!view.near?.hovers) return view.line.send("hover", content);
       view.near.take("hover", content);
@@ -54,6 +55,7 @@ export class Building {
 
   connected() {
     this.hovers.clear();
+    this.completes.clear();
     this.bar.unanswered();
     setTimeout(() => this.shelf.fill(), 1500); // what is not seen comes when the board is there
   }
@@ -131,7 +133,10 @@ export class Building {
       else if (what === "reveal") this.view.reveals.step(1);
       else this.host.does?.(what, id);
     });
-    line.on("completions", (ways) => this.bar.completions(ways));
+    line.on("completions", (ways) => {
+      this.bar.completions(ways);
+      this.completes.landed();
+    });
     line.on("said", () => {
       this.bar.taken();
       this.host.said?.();
@@ -303,8 +308,11 @@ export class Building {
     const { line, drawing } = this.view;
     return new SentenceBar({
       atRest: this.host.atRest,
-      say: (text) => line.send("say", { text }),
-      complete: (text) => line.send("complete", { text: text.slice(0, 500) }),
+      say: (text) => {
+        this.completes.clear(); // how it might have gone on is of no use any more, and whatever is asked first waits for it
+        return line.send("say", { text });
+      },
+      complete: (text) => this.completes.offer({ text: text.slice(0, 500) }),
       consider: (text) => {
         if (text) return line.send("consider", { text });
         drawing.markOnly("lit", []);
