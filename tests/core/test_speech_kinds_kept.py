@@ -73,11 +73,19 @@ class KindsKeptTest(unittest.TestCase):
 
     def test_what_follows_and_is_one_more_part_of_the_shape_or_is_refused(self):
         for text in (
-            "draw a rhombus with side AB and angle A = 70°", "draw a triangle with side AB and angle A = 70°",
-            "draw a rectangle with side AB and AD = 3",
+            "draw a rhombus with side AB and angle C = 70°", "draw a triangle with side AB and angle A = 70°",
+            "draw a rectangle with side AB and CD = 3",
         ):  # fmt: skip
             with self.assertRaises(Refusal, msg=text):
                 understood(text, BOARDS["two"]().board)
+        for text, corner in (("draw a rhombus with side AB and angle A = 70°", "DAB"), ("a rhombus on AB with angle B = 70°", "ABC")):
+            p = points(board := drawn(text, "two"))
+            self.assertAlmostEqual(ang(*(p[name] for name in corner)), 70, msg=text)
+            self.assertTrue(same(d(p["A"], p["D"]), d(p["A"], p["B"])), text)
+            self.assertEqual([step for step in board.steps if step.makes == CLAIM], [], text)
+        p = points(drawn("draw a rectangle with side AB and AD = 3", "two"))
+        self.assertAlmostEqual(d(p["A"], p["D"]), 3)
+        self.assertAlmostEqual(ang(p["D"], p["A"], p["B"]), 90)
         board = drawn("draw a rhombus on AB with an angle of 70°", "two")
         self.assertEqual([step for step in board.steps if step.makes == CLAIM], [])
 
@@ -123,6 +131,19 @@ class KindsKeptTest(unittest.TestCase):
         board = drawn("extend AB by half its length to C", "two")
         p = points(board)
         self.assertTrue(same(p["C"], p["B"] + (p["B"] - p["A"]) / 2))
+
+    def test_a_chord_by_its_length_and_its_distance_from_the_centre(self):
+        for text, size in (
+            ("In a circle with centre O the chord AB is 8 cm long and is 3 cm from O.", 5),
+            ("In a circle with centre O, the chord AB is 7 long and lies 3 from the centre.", math.hypot(3.5, 3)),
+        ):
+            board = drawn(text)
+            p = points(board)
+            self.assertAlmostEqual(d(p["O"], p["A"]), size, msg=text)
+            self.assertAlmostEqual(line_distance(p["O"], p["A"], p["B"]), 3, msg=text)
+        # Said in centimetres on a board of metres, it is as small as that.
+        p = points(drawn("In a circle with centre O the chord PQ is 8 cm long and is 3 cm from O.", "garden"))
+        self.assertAlmostEqual(d(p["O"], p["P"]), 0.05)
 
     def test_a_name_in_capitals_at_the_end_is_no_short_form(self):
         board = drawn("Let P and T be two points. Join PT. Measure PT.")

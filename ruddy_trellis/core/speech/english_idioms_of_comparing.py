@@ -4,6 +4,7 @@ plus BC squared".
 Each is a form and what is read for it, as in ``english_idioms``, which says in which order.
 """
 
+import math
 import re
 
 from .idiom_parts import OF_A_SORT, POLYGON, SIZE, Idioms
@@ -38,10 +39,14 @@ _STANDING = "lamp|tree|post|well|pole|fountain|statue|seat|bench|shop"
 
 
 def _chord_and_distance(found: re.Match[str]) -> str:
-    """A circle by the length of a chord and how far this is from the centre: on the chord's perpendicular bisector."""
+    """A circle by the length of a chord and how far this is from the centre: half the chord, that distance and the radius make a
+    right-angled triangle."""
     centre, a, b, length, distance = found.groups()
-    long, far = (float(re.sub(" ?[cm]?m$", "", one)) for one in (length, distance))
-    return f"draw the circle with centre {centre} and radius sqrt({long**2 / 4 + far**2:.12g}). Draw a chord {a}{b} of length {length}"
+    (long, unit), (far, other) = ((float(one.rstrip(" cm")), one.lstrip("0123456789. ")) for one in (length, distance))
+    if unit != other:
+        return found[0]
+    radius = f"{math.hypot(long / 2, far):.12g} {unit}".strip()
+    return f"draw the circle with centre {centre} and radius {radius}. Draw a chord {a}{b} of length {length}"
 
 
 def _by_diagonals(found: re.Match[str]) -> str:
@@ -108,15 +113,10 @@ OF_COMPARING: Idioms = (
         r"vertices)(?: of (?:the )?(?:quadrilateral )?(?-i:([A-Z]{4})))?(?=[ .?!]*$)",
         lambda found: f"is {found[1] or 'the quadrilateral'} cyclic",
     ),
-    (
-        r"(?i)^(?:is|are) (?:(?-i:[A-Z], [A-Z], [A-Z],? and [A-Z])|the four (?:points|corners)) on (?:one|a|the same|a common) circle"
-        r"(?=[ .?!]*$)",
-        lambda found: found[0].replace("Is", "are").replace("is ", "are ", 1) if found[0][:2].lower() == "is" else found[0],
-    ),
     # Places that are nearest.
     (
         r"(?i)\b(?:the )?(?:point|place|spot|position)((?-i: [A-Z])?) (on|of) (?:the )?(?:side |line |segment |wall |edge |fence |path )?"
-        r"(?-i:([A-Z]{2}|[a-z])) (?:that is |which is |that lies )?(?:the )?(?:closest|nearest) to (?:the )?(?:point )?(?-i:([A-Z]))"
+        r"(?-i:([A-Z]{2})) (?:that is |which is |that lies )?(?:the )?(?:closest|nearest) to (?:the )?(?:point )?(?-i:([A-Z]))"
         r"(?=[ .?!]*$)",
         r"the foot\1 of the perpendicular from \4 to \3",
     ),
@@ -401,6 +401,17 @@ OF_COMPARING: Idioms = (
             if found[1].strip() in ("", found[2])
             else found[0]
         ),
+    ),
+    (
+        rf"(?i)\b(rectangle(?-i: [A-Z]{{4}})?) (?:with (?:a |one )?side|on) (?-i:([A-Z]{{2}}))(?: and|,| with) (?-i:([A-Z]{{2}})) ?= "
+        rf"?({SIZE})"
+        r"(?=[ .!]*$)",
+        lambda found: f"{found[1]} on {found[2]} with height {found[4]}" if len({*found[2], *found[3]}) == 3 else found[0],
+    ),
+    (
+        r"(?i)\b(rhombus(?-i: [A-Z]{4})?) (?:with (?:a |one )?side|on) (?-i:([A-Z]{2}))(?: and|,| with) (?:the )?angle (?-i:([A-Z])) ?= ?"
+        r"(\d[\d.]*) ?(?:°|degrees)(?=[ .!]*$)",
+        lambda found: f"{found[1]} on {found[2]} with an angle of {found[4]}° at {found[3]}" if found[3] in found[2] else found[0],
     ),
     # In the yard.
     (
