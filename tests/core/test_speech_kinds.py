@@ -67,7 +67,8 @@ class KindsTest(unittest.TestCase):
         chance, drawn, loose = random.Random(41), 0, []
         for _ in range(tries(2400)):
             first, noun = chance.choice(("a circle", "a triangle")), chance.choice(sorted(TAKES))
-            leads = [text for text, role in english.ROLES if role in TAKES[noun][0] and text.split()[0] != "and"]
+            # What is not on something hangs on nothing.
+            leads = [text for text, role in english.ROLES if role in TAKES[noun][0] and text.split()[0] != "and" and "not on" not in text]
             if not leads:
                 continue
             alone, board = BOARDS["empty"]().board, BOARDS["empty"]().board

@@ -31,6 +31,7 @@ ANYWAY = {
     "acute": "angle",
     "meets": "arm base chord diagonal diameter line radius ray secant segment side vector",
     "isosceles": "triangle",
+    "minor": "circular-segment",  # which is told as guessed where it is not said
     **dict.fromkeys(("largest", "smallest"), "angle"),  # where "ABC" is the angle at B, which it may be
 }
 

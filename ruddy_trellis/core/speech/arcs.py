@@ -139,6 +139,7 @@ def circular_segments(t: Things, node: Described) -> list[str]:
         node = replace(node, names=(on,), roles=tuple(pair for pair in node.roles if pair[1] is not on))
     if not {"major", "minor"} & set(node.adjectives) and node.role("without") is None:
         node = replace(node, adjectives=(*node.adjectives, "minor"))
+        t.b.guesses.append("the smaller of the two parts of the circle")
     return [t.make("chord_region", **_between_ends(t, node))]
 
 

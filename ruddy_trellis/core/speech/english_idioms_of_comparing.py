@@ -99,9 +99,10 @@ OF_COMPARING: Idioms = (
         lambda found: f"the {'smallest' if found[2].lower() == 'smallest' else 'largest'} angle{f' of {found[1]}' if found[1] else ''}",
     ),
     (
-        r"(?i)^(is|does) (?-i:([A-Z])) ((?:lie )?(?:inside|outside|above|below|in|on)) or (?:inside|outside|above|below|not|in|on)(?: of)? "
+        r"(?i)^(is|does) (?-i:([A-Z])) ((?:lie )?)(inside|outside|above|below|in|on) or (?!\4\b)(?:inside|outside|above|below|not|in|"
+        r"on)(?: of)? "
         r"(?=\S)",
-        r"\1 \2 \3 ",
+        r"\1 \2 \3\4 ",
     ),
     (
         r"(?i)^(?:test|check|see|verify|find out|decide|determine|investigate|ask) (?:if|whether)(?: or not)? (?=\S)",

@@ -119,6 +119,8 @@ def shape_of(t: Things, node: Node, kinds: Sequence[str] = SHAPES) -> str:
 
 def most_of(t: Things, found: Sequence[Any], size: Callable[[Any], float], largest: bool) -> Any:
     """What has the largest or the smallest size of several things as they are drawn. Raises Refusal where another one has the same."""
+    if any(size(one) is None for one in found):
+        raise Refusal("Which one that is cannot be told now: one of the points is nowhere.")
     ranked = sorted(found, key=size, reverse=largest)
     if len(ranked) > 1 and abs(size(ranked[0]) - size(ranked[1])) < 1e-6 * (1 + abs(size(ranked[0]))):
         raise Refusal("Two of them are of one size now. Say which one is meant by its name.")
