@@ -71,10 +71,15 @@ class KindsKeptTest(unittest.TestCase):
             board = drawn(f"draw circles with diameters AB and AC. Show that {said}.", "tri")
             self.assertEqual(len([step for step in board.steps if step.makes == CLAIM]), 2, said)
 
+    def test_a_diameter_is_claimed_whole(self):
+        board = drawn("Let k be a circle. A and B are two points on k. P is a point. Show that AP is a diameter of k.")
+        said = [step.does for step in board.steps if step.makes == CLAIM]
+        self.assertEqual(len(said), 3, said)
+
     def test_what_follows_and_is_one_more_part_of_the_shape_or_is_refused(self):
         for text in (
             "draw a rhombus with side AB and angle C = 70°", "draw a triangle with side AB and angle A = 70°",
-            "draw a rectangle with side AB and CD = 3",
+            "draw a rectangle with side AB and CD = 3", "draw a rectangle with side AB and AC = 9",
         ):  # fmt: skip
             with self.assertRaises(Refusal, msg=text):
                 understood(text, BOARDS["two"]().board)

@@ -16,8 +16,7 @@ from .english import WAYS
 from .nodes import Amount, Described, Many, Named, Node, Ref
 from .nouns import KINDS_OF
 from .refusals import Final
-from .spans import spans_of
-from .tables import words
+from .spans import ROUND, SHAPES, spans_of
 from .things import Things
 from .verbs import names_of, verb
 
@@ -174,7 +173,7 @@ def shade(t: Things, bound: Bound) -> None:
         return
     node = bound["x"]
     ids = _shape_drawn(t, node) or t.either(lambda: existing(t, node), lambda: _round_drawn(t, node))
-    if any(t.b.kind(id) not in (CIRCLE, POLYGON, "sector", "chord_region", "arc") for id in ids):
+    if any(t.b.kind(id) not in (*SHAPES, "arc") for id in ids):
         raise Refusal("Only shapes are shaded.")
     look: dict[str, Any] = {"fill": 0.25}
     if "c" in bound:
@@ -182,13 +181,9 @@ def shade(t: Things, bound: Bound) -> None:
     t.b.act(Restyle(ids=ids, look=LookChanges(**look)))
 
 
-#: Nouns of round shapes that may be drawn to be shaded.
-_ROUND_ONES = words("circle incircle circumcircle sector circular-segment")
-
-
 def _round_drawn(t: Things, node: Node) -> list[str]:
     """A round shape that is described and not drawn yet: "shade the incircle", "shade the segment cut off by AB". Raises Refusal."""
-    if not isinstance(node, Described) or node.head not in _ROUND_ONES or node.plural:
+    if not isinstance(node, Described) or node.head not in ROUND or node.plural:
         raise Refusal("Only shapes are shaded.")
     if node.head == "circle" and not (node.roles or node.names):
         raise Refusal("Only shapes are shaded.")

@@ -63,6 +63,21 @@ def _by_diagonals(found: re.Match[str]) -> str:
     )
 
 
+def _is_diameter(found: re.Match[str]) -> str:
+    """That a segment is a diameter: the centre lies on it, and both of its ends on the circle."""
+    lead, ends, circle = found[1], found[2], found[3] or "the circle"
+    return f"{lead}the centre of {circle} lies on {ends}. " + ". ".join(f"{lead}{end} lies on {circle}" for end in ends)
+
+
+def _rectangle_on(found: re.Match[str]) -> str:
+    """A rectangle on a side with the side beside it; a diagonal is none, by the order of its corners."""
+    base = found[2]
+    ring = found[1].split()[-1] if " " in found[1] else base + "".join(chr(ord(max(base)) + more) for more in (1, 2))
+    sides = [{ring[place - 1], ring[place]} for place in range(4)]
+    is_beside = {*base} in sides and {*found[3]} in sides and len({*base, *found[3]}) == 3
+    return f"{found[1]} on {base} with height {found[4]}" if is_beside else found[0]
+
+
 def _each_equilateral(found: re.Match[str]) -> str:
     """Equilateral triangles on the sides: each on the side of its first two corners."""
     way = "internally" if found[2].lower().startswith("in") else "externally"
@@ -362,7 +377,7 @@ OF_COMPARING: Idioms = (
     ),
     (
         r"(?i)^((?:prove|show|check|verify) that )(?-i:([A-Z]{2})) is a diameter(?: of (the circle|(?-i:[a-z])))?(?=[ .!]*$)",
-        lambda found: f"{found[1]}the centre of {found[3] or 'the circle'} lies on {found[2]}",
+        _is_diameter,
     ),
     (r"(?i)\b(isosceles triangle (?:on|with) (?:base )?(?-i:[A-Z]{2}),? (?:and|with) )(?:two )?equal sides (?:of )?(?=\d)", r"\1legs "),
     (
@@ -407,7 +422,7 @@ OF_COMPARING: Idioms = (
         rf"(?i)\b(rectangle(?-i: [A-Z]{{4}})?) (?:with (?:a |one )?side|on) (?-i:([A-Z]{{2}}))(?: and|,| with) (?-i:([A-Z]{{2}})) ?= "
         rf"?({SIZE})"
         r"(?=[ .!]*$)",
-        lambda found: f"{found[1]} on {found[2]} with height {found[4]}" if len({*found[2], *found[3]}) == 3 else found[0],
+        _rectangle_on,
     ),
     (
         r"(?i)\b(rhombus(?-i: [A-Z]{4})?) (?:with (?:a |one )?side|on) (?-i:([A-Z]{2}))(?: and|,| with) (?:the )?angle (?-i:([A-Z])) ?= ?"

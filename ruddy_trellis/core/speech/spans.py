@@ -100,7 +100,7 @@ def spans_of(t: Things, node: Node, apart: bool = True) -> list[tuple[str, ...]]
 
 #: What has an inside, by kind; nouns of it that name no corners.
 SHAPES = (CIRCLE, POLYGON, "sector", "chord_region")
-_ROUND = words("circle incircle circumcircle sector semicircle arc circular-segment")
+ROUND = words("circle incircle circumcircle sector semicircle arc circular-segment")
 
 
 def shape_of(t: Things, node: Node, kinds: Sequence[str] = SHAPES) -> str:
@@ -112,7 +112,7 @@ def shape_of(t: Things, node: Node, kinds: Sequence[str] = SHAPES) -> str:
             return str(found[0])
         raise Refusal("A shape is needed here.")
 
-    if isinstance(node, Described) and node.head in _ROUND:
+    if isinstance(node, Described) and node.head in ROUND:
         return other()
     return str(t.either(lambda: t.polygon(node), other))
 
