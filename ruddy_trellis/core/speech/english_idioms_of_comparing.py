@@ -7,7 +7,7 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 import math
 import re
 
-from .idiom_parts import OF_A_SORT, POLYGON, SIZE, Idioms
+from .idiom_parts import COUNTED, OF_A_SORT, POLYGON, SIZE, Idioms
 
 #: A length or an angle by its letters, as a part of forms.
 _SIZE_OF = r"(?:(?-i:[A-Z]{2})|angle (?-i:[A-Z]{1,3})|(?-i:[a-z]))(?:\^\d)?"
@@ -33,7 +33,6 @@ def _reckoned(found: re.Match[str]) -> str:
 #: How circles touch; parts of a length, as factors of it.
 _TOUCHING = {"externally": "externally ", "internally": "internally "}
 _SHARE = {"half": "1/2 ", "a third": "1/3 ", "a quarter": "1/4 ", "twice": "2 ", "double": "2 ", "": ""}
-_COUNTED = {"two": 2, "three": 3, "four": 4, "five": 5}
 #: What stands in a yard.
 _STANDING = "lamp|tree|post|well|pole|fountain|statue|seat|bench|shop"
 
@@ -373,7 +372,7 @@ OF_COMPARING: Idioms = (
     (
         r"(?i)^(?:draw |construct )?(two|three|four|five) (?:different |straight )*lines through (?:the )?(?:point )?(?-i:([A-Z]))(?=[ "
         r".!]*$)",
-        lambda found: ". ".join([f"draw a line through {found[2]}"] * _COUNTED[found[1].lower()]),
+        lambda found: ". ".join([f"draw a line through {found[2]}"] * COUNTED[found[1].lower()]),
     ),
     (
         r"(?i)^((?:prove|show|check|verify) that )(?-i:([A-Z]{2})) is a diameter(?: of (the circle|(?-i:[a-z])))?(?=[ .!]*$)",

@@ -5,13 +5,11 @@ Each is a form and what is read for it, as in ``english_idioms``, which says in 
 
 import re
 
-from .idiom_parts import OF_A_SORT, POLYGON, SIZE, Idioms
+from .idiom_parts import COUNTED, OF_A_SORT, POLYGON, SIZE, Idioms
 
 #: Parts of a whole that something is made smaller to.
 _PARTS = {"half": "1/2", "a half": "1/2", "one half": "1/2", "a third": "1/3", "one third": "1/3", "a quarter": "1/4", "one quarter": "1/4",
           "two thirds": "2/3", "three quarters": "3/4", "a fifth": "1/5", "a tenth": "1/10"}  # fmt: skip
-#: Numbers that count things, in words.
-_COUNTED = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10}
 #: Polygons by how many sides they have.
 _GONS = {"7": "heptagon", "9": "nonagon", "10": "decagon", "12": "dodecagon"}
 _SO_MANY = r"half|twice|double|(?:three|four|five|\d[\d.]*) times"
@@ -31,7 +29,7 @@ def _beyond(found: re.Match[str]) -> str:
 
 def _count(word: str | None) -> int:
     """How many a word says; 0 for one that says nothing of it."""
-    return int(word) if word and word.isdigit() else _COUNTED.get((word or "").lower(), 0)
+    return int(word) if word and word.isdigit() else COUNTED.get((word or "").lower(), 0)
 
 
 def _around(found: re.Match[str]) -> str:

@@ -20,6 +20,9 @@ POLYGON = (
 #: Words that say of which sort a polygon is, as parts of forms.
 OF_A_SORT = r"convex|cyclic|right-angled|right|isosceles|equilateral|scalene|acute|acute-angled|obtuse|obtuse-angled|regular|tangential"
 
+#: Numbers that count things, in words.
+COUNTED = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10}
+
 
 class Idiom:
     """A way of writing, made ready when a text first has what it cannot do without.
